@@ -1,0 +1,9 @@
+import type { NextConfig } from 'next';
+
+const config: NextConfig = {
+  serverExternalPackages: ['pg-boss', 'sharp', 'fontkit'],
+  poweredByHeader: false,
+  devIndicators: false,
+};
+
+export default config;

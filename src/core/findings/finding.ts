@@ -1,0 +1,42 @@
+import type { LayerKey } from '../mockup/layer';
+import { WORDING, type FindingCode, type Severity } from './wording';
+
+export type FindingData = Readonly<Record<string, string | number>>;
+
+/** Something to know or to mend. Plain data; the sentence is made by `sayFinding`. */
+export interface Finding {
+  readonly code: FindingCode;
+  readonly layer: LayerKey | null;
+  readonly data: FindingData;
+}
+
+export type Report = (code: FindingCode, layer: LayerKey | null, data?: FindingData) => void;
+
+/** A growing list of findings; the same finding at the same place is kept once. */
+export function findingList(): { readonly findings: Finding[]; readonly report: Report } {
+  const findings: Finding[] = [];
+  const seen = new Set<string>();
+  return {
+    findings,
+    report(code, layer, data = {}) {
+      const mark = JSON.stringify([code, layer, data]);
+      if (seen.has(mark)) return;
+      seen.add(mark);
+      findings.push({ code, layer, data });
+    },
+  };
+}
+
+export function severityOf(finding: Finding): Severity {
+  return WORDING[finding.code].severity;
+}
+
+/** The finding in one plain sentence. */
+export function sayFinding(finding: Finding): string {
+  return fill(WORDING[finding.code].text, finding.data);
+}
+
+/** Puts the values of `data` in place of `{name}`. */
+export function fill(text: string, data: FindingData): string {
+  return text.replace(/\{(\w+)\}/g, (whole, name: string) => String(data[name] ?? whole));
+}

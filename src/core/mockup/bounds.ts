@@ -1,0 +1,131 @@
+import { grow, intersection, moveBox, transformBox, union, type Box } from './box';
+import type { Effect, GroupLayer, Layer, LayerKey, ShapeLayer, TextLayer } from './layer';
+import { IDENTITY, isUpright, meanScale, multiply, type Matrix } from './matrix';
+import type { Screen } from './mockup';
+import type { FaceId, FontFace } from './type';
+import { transformedBox } from './outline';
+
+export type Faces = Readonly<Record<FaceId, FontFace>>;
+
+/**
+ * The box of the layer's geometry after `matrix`, px: without stroke and effects,
+ * cut by no clip. Text counts from ascent to descent. Null when the layer holds nothing.
+ */
+export function geometryBox(layer: Layer, matrix: Matrix, faces: Faces): Box | null {
+  const own = multiply(matrix, layer.transform);
+  switch (layer.kind) {
+    case 'group':
+      return layer.layers.reduce<Box | null>((box, child) => union(box, geometryBox(child, own, faces)), null);
+    case 'shape':
+      return transformedBox(layer.outline, own);
+    case 'bitmap':
+      return transformBox(own, layer.frame);
+    case 'text': {
+      const box = textBox(layer, faces);
+      return box && transformBox(own, box);
+    }
+  }
+}
+
+/** What is known of a layer's place on its screen. */
+export interface Measure {
+  /** From the layer's own coordinates to the screen's. */
+  readonly matrix: Matrix;
+  /** Everything that it paints, px of the screen: strokes, shadows and blur included, cut by outline clips. */
+  readonly painted: Box | null;
+}
+
+export type Measures = ReadonlyMap<LayerKey, Measure>;
+
+/** Measures every layer of a screen in one pass; the root has the screen's own key. */
+export function measureScreen(screen: Screen, faces: Faces): Measures {
+  const measures = new Map<LayerKey, Measure>();
+  measureLayer(screen.root, IDENTITY, faces, measures);
+  return measures;
+}
+
+function measureLayer(layer: Layer, matrix: Matrix, faces: Faces, into: Map<LayerKey, Measure>): Box | null {
+  const own = multiply(matrix, layer.transform);
+  const content =
+    layer.kind === 'group'
+      ? layer.layers.reduce<Box | null>((box, child) => union(box, measureLayer(child, own, faces, into)), null)
+      : leafBox(layer, own, faces);
+  const painted = layer.visible ? cutBox(layer, own, content) : null;
+  into.set(layer.key, { matrix: own, painted });
+  return painted;
+}
+
+function cutBox(layer: Layer, own: Matrix, content: Box | null): Box | null {
+  const affected = content && layer.effects.reduce((box, effect) => effectBox(box, effect, own), content);
+  if (!affected || layer.clip?.kind !== 'outline') return affected;
+  const cut = transformedBox(layer.clip.outline, own);
+  return cut && intersection(affected, cut);
+}
+
+function leafBox(layer: Exclude<Layer, GroupLayer>, own: Matrix, faces: Faces): Box | null {
+  switch (layer.kind) {
+    case 'shape':
+      return shapeBox(layer, own);
+    case 'bitmap':
+      return transformBox(own, layer.frame);
+    case 'text': {
+      const box = textBox(layer, faces);
+      return box && transformBox(own, box);
+    }
+  }
+}
+
+function shapeBox(layer: ShapeLayer, own: Matrix): Box | null {
+  if (!layer.fill && !layer.stroke) return null;
+  const box = transformedBox(layer.outline, own);
+  if (!box || !layer.stroke) return box;
+  const width = layer.stroke.width * (layer.stroke.fixedWidth ? 1 : meanScale(own));
+  // A mitre can reach out further than half the width, by its limit; a marker is drawn in stroke widths.
+  const pointed = layer.outline.kind === 'path' && layer.stroke.join === 'miter';
+  const marked = Object.keys(layer.markers).length > 0;
+  const reach = marked ? 4 : pointed ? Math.min(layer.stroke.miterLimit, 4) : 1;
+  const squared = layer.stroke.cap === 'square' ? Math.SQRT2 : 1;
+  if (layer.outline.kind === 'line' && layer.stroke.cap === 'butt' && isUpright(own) && !marked) {
+    const { x1, x2, y1, y2 } = layer.outline;
+    if (y1 === y2) return { ...box, y: box.y - width / 2, height: width };
+    if (x1 === x2) return { ...box, x: box.x - width / 2, width };
+  }
+  return grow(box, (width / 2) * reach * squared);
+}
+
+function effectBox(box: Box, effect: Effect, own: Matrix): Box {
+  const scale = meanScale(own);
+  switch (effect.kind) {
+    case 'blur':
+      return grow(box, Math.ceil(effect.deviation * scale * 3));
+    case 'drop-shadow': {
+      const [a, b, c, d] = own;
+      const shadow = grow(box, Math.ceil(effect.deviation * scale * 3));
+      const moved = moveBox(shadow, a * effect.dx + c * effect.dy, b * effect.dx + d * effect.dy);
+      return union(box, moved) ?? box;
+    }
+    case 'defined':
+      // The default filter region is a tenth beyond the box on every side (Filter Effects 1, §6).
+      return grow(box, Math.max(box.width, box.height) * 0.1 + 32);
+  }
+}
+
+/** The box of the text's lines in its own coordinates, from the first ascent to the last descent. */
+export function textBox(layer: TextLayer, faces: Faces): Box | null {
+  return layer.lines.reduce<Box | null>((box, line) => {
+    if (line.runs.length === 0) return box;
+    const [up, down] = line.runs.reduce(
+      ([highest, lowest], run) => {
+        const metrics = faces[run.face]?.metrics;
+        const em = metrics ? run.style.size / metrics.unitsPerEm : 0;
+        return [
+          Math.max(highest, metrics ? metrics.ascent * em : run.style.size),
+          Math.max(lowest, metrics ? metrics.descent * em : run.style.size / 4),
+        ];
+      },
+      [0, 0],
+    );
+    return union(box, { x: line.x, y: line.baseline - up, width: line.width, height: up + down });
+  }, null);
+}
+

@@ -1,0 +1,93 @@
+import { applyTo, type Matrix } from './matrix';
+
+/** An upright rectangle, px at 1x. */
+export interface Box {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+export function right(box: Box): number {
+  return box.x + box.width;
+}
+
+export function bottom(box: Box): number {
+  return box.y + box.height;
+}
+
+export function area(box: Box): number {
+  return box.width * box.height;
+}
+
+export function boxOf(left: number, top: number, rightEdge: number, bottomEdge: number): Box {
+  return { x: left, y: top, width: rightEdge - left, height: bottomEdge - top };
+}
+
+/** The smallest box around both; null counts as nothing. */
+export function union(one: Box | null, other: Box | null): Box | null {
+  if (!one) return other;
+  if (!other) return one;
+  return boxOf(
+    Math.min(one.x, other.x),
+    Math.min(one.y, other.y),
+    Math.max(right(one), right(other)),
+    Math.max(bottom(one), bottom(other)),
+  );
+}
+
+/** The part that both share, or null when they do not touch. */
+export function intersection(one: Box, other: Box): Box | null {
+  const shared = boxOf(
+    Math.max(one.x, other.x),
+    Math.max(one.y, other.y),
+    Math.min(right(one), right(other)),
+    Math.min(bottom(one), bottom(other)),
+  );
+  return shared.width >= 0 && shared.height >= 0 ? shared : null;
+}
+
+export function grow(box: Box, by: number): Box {
+  return { x: box.x - by, y: box.y - by, width: box.width + 2 * by, height: box.height + 2 * by };
+}
+
+export function contains(outer: Box, inner: Box, tolerance = 0.01): boolean {
+  return (
+    inner.x >= outer.x - tolerance &&
+    inner.y >= outer.y - tolerance &&
+    right(inner) <= right(outer) + tolerance &&
+    bottom(inner) <= bottom(outer) + tolerance
+  );
+}
+
+export function sameBox(one: Box, other: Box, tolerance = 0.01): boolean {
+  return contains(one, other, tolerance) && contains(other, one, tolerance);
+}
+
+/** The upright box around the transformed rectangle. */
+export function transformBox(matrix: Matrix, box: Box): Box {
+  const corners = [
+    applyTo(matrix, { x: box.x, y: box.y }),
+    applyTo(matrix, { x: right(box), y: box.y }),
+    applyTo(matrix, { x: box.x, y: bottom(box) }),
+    applyTo(matrix, { x: right(box), y: bottom(box) }),
+  ];
+  const xs = corners.map((corner) => corner.x);
+  const ys = corners.map((corner) => corner.y);
+  return boxOf(Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys));
+}
+
+/** The box grown to whole px, so that a picture of it stands sharp on the pixel grid. */
+export function snapOut(box: Box): Box {
+  const slack = 1e-4;
+  return boxOf(
+    Math.floor(box.x + slack),
+    Math.floor(box.y + slack),
+    Math.ceil(right(box) - slack),
+    Math.ceil(bottom(box) - slack),
+  );
+}
+
+export function moveBox(box: Box, dx: number, dy: number): Box {
+  return { ...box, x: box.x + dx, y: box.y + dy };
+}

@@ -1,0 +1,132 @@
+import type { Matrix } from './matrix';
+import type { Box } from './box';
+import type { Outline } from './outline';
+import type { Colour, Paint, Stroke } from './paint';
+import type { FaceId, TypeStyle } from './type';
+
+/** A stable name for a layer inside its mockup, kept across revisions. */
+export type LayerKey = string;
+
+/** CSS `mix-blend-mode` values (Compositing 1, §6.1). */
+export type BlendMode =
+  | 'normal'
+  | 'multiply'
+  | 'screen'
+  | 'overlay'
+  | 'darken'
+  | 'lighten'
+  | 'color-dodge'
+  | 'color-burn'
+  | 'hard-light'
+  | 'soft-light'
+  | 'difference'
+  | 'exclusion'
+  | 'hue'
+  | 'saturation'
+  | 'color'
+  | 'luminosity'
+  | 'plus-lighter';
+
+/** What cuts a layer, in the layer's own coordinates. `defined` ones are kept as they were drawn. */
+export type Clip =
+  | { readonly kind: 'outline'; readonly outline: Outline }
+  | { readonly kind: 'defined'; readonly definition: string };
+
+/** Something done to the finished layer. Deviations are of the Gaussian, px in the layer's own coordinates. */
+export type Effect =
+  | { readonly kind: 'blur'; readonly deviation: number }
+  | {
+      readonly kind: 'drop-shadow';
+      readonly dx: number;
+      readonly dy: number;
+      readonly deviation: number;
+      readonly colour: Colour;
+    }
+  | { readonly kind: 'defined'; readonly definition: string };
+
+/** What the source itself says about meaning, beside the name. */
+export interface SourceHints {
+  readonly classes: readonly string[];
+  readonly role?: string;
+  readonly label?: string;
+  readonly href?: string;
+  readonly data: Readonly<Record<string, string>>;
+}
+
+interface LayerBase {
+  readonly key: LayerKey;
+  /** The name given in the drawing program; null when there is none. */
+  readonly sourceName: string | null;
+  /** From the layer's own coordinates to its parent's. */
+  readonly transform: Matrix;
+  readonly visible: boolean;
+  /** 0–1. */
+  readonly opacity: number;
+  readonly blend: BlendMode;
+  readonly clip: Clip | null;
+  /** The definition of a mask, kept as it was drawn. */
+  readonly mask: string | null;
+  readonly effects: readonly Effect[];
+  readonly hints: SourceHints;
+}
+
+export interface GroupLayer extends LayerBase {
+  readonly kind: 'group';
+  readonly isolated: boolean;
+  readonly layers: readonly Layer[];
+}
+
+export interface ShapeLayer extends LayerBase {
+  readonly kind: 'shape';
+  readonly outline: Outline;
+  readonly fill: Paint | null;
+  readonly stroke: Stroke | null;
+  readonly strokeFirst: boolean;
+  /** Marker definitions by place, kept as they were drawn. */
+  readonly markers: Readonly<Partial<Record<'start' | 'mid' | 'end', string>>>;
+}
+
+/** A stretch of letters in one style. */
+export interface TextRun {
+  readonly text: string;
+  readonly style: TypeStyle;
+  readonly fill: Paint | null;
+  readonly stroke: Stroke | null;
+  /** The face that Orden measured with. */
+  readonly face: FaceId;
+  /** The advance in px, letter and word spacing included. */
+  readonly width: number;
+}
+
+/** One line of letters: where it starts, and the baseline it stands on. */
+export interface TextLine {
+  /** Left end, px. The anchor has been worked in. */
+  readonly x: number;
+  readonly baseline: number;
+  readonly width: number;
+  readonly runs: readonly TextRun[];
+}
+
+export interface TextLayer extends LayerBase {
+  readonly kind: 'text';
+  readonly align: 'start' | 'middle' | 'end';
+  readonly lines: readonly TextLine[];
+  /** What the text does that Orden does not model yet (a text on a path, turned letters); empty for plain text. */
+  readonly oddities: readonly string[];
+  /** The definition of the text as it was drawn, kept when there are oddities. */
+  readonly asDrawn: string | null;
+}
+
+export interface BitmapLayer extends LayerBase {
+  readonly kind: 'bitmap';
+  /** Where the bitmap is drawn, in the layer's own coordinates. */
+  readonly box: Box;
+  readonly bitmap: string;
+  /** The part that is seen when the bitmap is cut to its box (`preserveAspectRatio … slice`). */
+  readonly frame: Box;
+}
+
+export type Layer = GroupLayer | ShapeLayer | TextLayer | BitmapLayer;
+export type LayerKind = Layer['kind'];
+
+export const NO_HINTS: SourceHints = { classes: [], data: {} };

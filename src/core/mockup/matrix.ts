@@ -1,0 +1,73 @@
+/**
+ * An affine transform as CSS and SVG write it, `matrix(a, b, c, d, e, f)`:
+ * x' = a·x + c·y + e, y' = b·x + d·y + f (CSS Transforms 1, §12).
+ */
+export type Matrix = readonly [a: number, b: number, c: number, d: number, e: number, f: number];
+
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+export const IDENTITY: Matrix = [1, 0, 0, 1, 0, 0];
+
+/** The transform that applies `inner` first and `outer` second. */
+export function multiply(outer: Matrix, inner: Matrix): Matrix {
+  const [a, b, c, d, e, f] = outer;
+  const [g, h, i, j, k, l] = inner;
+  return [a * g + c * h, b * g + d * h, a * i + c * j, b * i + d * j, a * k + c * l + e, b * k + d * l + f];
+}
+
+export function translation(x: number, y: number): Matrix {
+  return [1, 0, 0, 1, x, y];
+}
+
+export function scaling(x: number, y: number): Matrix {
+  return [x, 0, 0, y, 0, 0];
+}
+
+/** A turn by `degrees`, clockwise on screen. */
+export function rotation(degrees: number): Matrix {
+  const angle = (degrees * Math.PI) / 180;
+  const cos = Math.cos(angle);
+  const sin = Math.sin(angle);
+  return [cos, sin, -sin, cos, 0, 0];
+}
+
+export function applyTo(matrix: Matrix, point: Point): Point {
+  const [a, b, c, d, e, f] = matrix;
+  return { x: a * point.x + c * point.y + e, y: b * point.x + d * point.y + f };
+}
+
+export function determinant(matrix: Matrix): number {
+  return matrix[0] * matrix[3] - matrix[1] * matrix[2];
+}
+
+/** The inverse, or null when the transform flattens the plane. */
+export function invert(matrix: Matrix): Matrix | null {
+  const det = determinant(matrix);
+  if (!Number.isFinite(det) || Math.abs(det) < 1e-12) return null;
+  const [a, b, c, d, e, f] = matrix;
+  return [d / det, -b / det, -c / det, a / det, (c * f - d * e) / det, (b * e - a * f) / det];
+}
+
+const EPSILON = 1e-6;
+
+/** True when rectangles stay upright rectangles and are neither mirrored nor turned. */
+export function isUpright(matrix: Matrix): boolean {
+  return Math.abs(matrix[1]) < EPSILON && Math.abs(matrix[2]) < EPSILON && matrix[0] > 0 && matrix[3] > 0;
+}
+
+/** True for a transform that only moves and scales alike in both directions. */
+export function isUniform(matrix: Matrix): boolean {
+  return isUpright(matrix) && Math.abs(matrix[0] - matrix[3]) < EPSILON * Math.max(1, matrix[0]);
+}
+
+export function isIdentity(matrix: Matrix): boolean {
+  return isUniform(matrix) && Math.abs(matrix[0] - 1) < EPSILON && matrix[4] === 0 && matrix[5] === 0;
+}
+
+/** How much lengths grow on average: the square root of the area's growth. */
+export function meanScale(matrix: Matrix): number {
+  return Math.sqrt(Math.abs(determinant(matrix)));
+}

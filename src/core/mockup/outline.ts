@@ -1,0 +1,117 @@
+import svgpath from 'svgpath';
+import { svgPathBbox } from 'svg-path-bbox';
+import { boxOf, transformBox, type Box } from './box';
+import { isUpright, type Matrix } from './matrix';
+
+/** One rounded corner: how far the curve runs along each side, px. */
+export interface Radius {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Top left, top right, bottom right, bottom left: the order of CSS `border-radius`. */
+export type Radii = readonly [Radius, Radius, Radius, Radius];
+
+export const SHARP: Radius = { x: 0, y: 0 };
+export const NO_RADII: Radii = [SHARP, SHARP, SHARP, SHARP];
+
+/** The geometry of a shape, in its layer's own coordinates. */
+export type Outline =
+  | { readonly kind: 'rect'; readonly box: Box; readonly radii: Radii }
+  | { readonly kind: 'ellipse'; readonly box: Box }
+  | { readonly kind: 'line'; readonly x1: number; readonly y1: number; readonly x2: number; readonly y2: number }
+  | { readonly kind: 'path'; readonly d: string; readonly rule: 'nonzero' | 'evenodd' };
+
+export function evenRadii(x: number, y: number): Radii {
+  const radius = { x, y };
+  return x > 0 && y > 0 ? [radius, radius, radius, radius] : NO_RADII;
+}
+
+export function hasRadii(radii: Radii): boolean {
+  return radii.some((radius) => radius.x > 0 && radius.y > 0);
+}
+
+/** The exact box around the geometry, without its stroke; null for a path that draws nothing. */
+export function outlineBox(outline: Outline): Box | null {
+  switch (outline.kind) {
+    case 'rect':
+    case 'ellipse':
+      return outline.box;
+    case 'line':
+      return boxOf(
+        Math.min(outline.x1, outline.x2),
+        Math.min(outline.y1, outline.y2),
+        Math.max(outline.x1, outline.x2),
+        Math.max(outline.y1, outline.y2),
+      );
+    case 'path':
+      return pathBox(outline.d);
+  }
+}
+
+function pathBox(d: string): Box | null {
+  const [left, top, rightEdge, bottomEdge] = svgPathBbox(d);
+  return Number.isFinite(left + top + rightEdge + bottomEdge) ? boxOf(left, top, rightEdge, bottomEdge) : null;
+}
+
+/** The box around the geometry after `matrix`: exact for paths, also when turned. */
+export function transformedBox(outline: Outline, matrix: Matrix): Box | null {
+  if (isUpright(matrix)) {
+    const box = outlineBox(outline);
+    return box && transformBox(matrix, box);
+  }
+  return pathBox(svgpath(pathData(outline)).matrix([...matrix]).toString());
+}
+
+/** The geometry as path data (SVG 2, §9.3). Ellipses and corners become arcs, as SVG 2 §10 defines them. */
+export function pathData(outline: Outline): string {
+  switch (outline.kind) {
+    case 'path':
+      return outline.d;
+    case 'line':
+      return `M${outline.x1} ${outline.y1}L${outline.x2} ${outline.y2}`;
+    case 'ellipse': {
+      const { x, y, width, height } = outline.box;
+      const [rx, ry, cy] = [width / 2, height / 2, y + height / 2];
+      return `M${x} ${cy}A${rx} ${ry} 0 0 1 ${x + width} ${cy}A${rx} ${ry} 0 0 1 ${x} ${cy}Z`;
+    }
+    case 'rect':
+      return rectPath(outline.box, outline.radii);
+  }
+}
+
+function rectPath({ x, y, width, height }: Box, [tl, tr, br, bl]: Radii): string {
+  const arc = (radius: Radius, toX: number, toY: number) =>
+    radius.x > 0 && radius.y > 0 ? `A${radius.x} ${radius.y} 0 0 1 ${toX} ${toY}` : '';
+  return [
+    `M${x + tl.x} ${y}`,
+    `H${x + width - tr.x}`,
+    arc(tr, x + width, y + tr.y),
+    `V${y + height - br.y}`,
+    arc(br, x + width - br.x, y + height),
+    `H${x + bl.x}`,
+    arc(bl, x, y + height - bl.y),
+    `V${y + tl.y}`,
+    arc(tl, x + tl.x, y),
+    'Z',
+  ].join('');
+}
+
+/** The geometry moved through an upright transform; what is not a rectangle or ellipse becomes a path. */
+export function transformOutline(outline: Outline, matrix: Matrix): Outline {
+  if (isUpright(matrix)) {
+    const [sx, , , sy] = matrix;
+    if (outline.kind === 'ellipse') return { kind: 'ellipse', box: transformBox(matrix, outline.box) };
+    if (outline.kind === 'rect') {
+      const scale = (radius: Radius): Radius => ({ x: radius.x * sx, y: radius.y * sy });
+      const [tl, tr, br, bl] = outline.radii;
+      return {
+        kind: 'rect',
+        box: transformBox(matrix, outline.box),
+        radii: [scale(tl), scale(tr), scale(br), scale(bl)],
+      };
+    }
+  }
+  const d = svgpath(pathData(outline)).matrix([...matrix]).toString();
+  return { kind: 'path', d, rule: outline.kind === 'path' ? outline.rule : 'nonzero' };
+}

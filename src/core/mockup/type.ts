@@ -1,0 +1,40 @@
+/** How letters look, as the mockup asks for it. Sizes in px of the layer's own coordinates. */
+export interface TypeStyle {
+  /** Family names in order of wish, as written, generic names included. */
+  readonly families: readonly string[];
+  readonly size: number;
+  /** 1–1000 (CSS Fonts 4, §2.4). */
+  readonly weight: number;
+  readonly italic: boolean;
+  readonly letterSpacing: number;
+  readonly wordSpacing: number;
+  readonly underline: boolean;
+  readonly overline: boolean;
+  readonly lineThrough: boolean;
+}
+
+/** A face's name inside a mockup: family, weight and slant. */
+export type FaceId = string;
+
+/** Where a face comes from: inside the mockup, shipped with Orden, this machine, or a table of well-known metrics. */
+export type FaceSource = 'embedded' | 'shipped' | 'system' | 'known';
+
+/** Vertical metrics of one face, in units of its em square, y upwards: ascent positive, descent positive below. */
+export interface FaceMetrics {
+  readonly unitsPerEm: number;
+  readonly ascent: number;
+  readonly descent: number;
+  readonly lineGap: number;
+  readonly xHeight: number;
+}
+
+export interface FontFace {
+  readonly id: FaceId;
+  readonly family: string;
+  readonly weight: number;
+  readonly italic: boolean;
+  readonly source: FaceSource;
+  readonly metrics: FaceMetrics;
+  /** The asset of an embedded face, or the file of a shipped one. */
+  readonly file?: string;
+}

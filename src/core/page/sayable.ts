@@ -1,0 +1,86 @@
+import { isUniform, isUpright, type Matrix } from '../mockup/matrix';
+import type { Layer, ShapeLayer, TextLayer } from '../mockup/layer';
+import type { Gradient, Paint, Stroke } from '../mockup/paint';
+import { boxForm } from './boxForm';
+
+/**
+ * Why CSS cannot say this layer exactly, in words that finish "a picture: …"; null when it can.
+ * @param matrix from the layer's own coordinates to the screen's
+ */
+export function unsayable(layer: Layer, matrix: Matrix): string | null {
+  return unsayableDress(layer) ?? unsayableContent(layer, matrix);
+}
+
+/** What is put over the layer as a whole: mask, clip, filter. */
+function unsayableDress(layer: Layer): string | null {
+  if (layer.mask !== null) return 'its mask has no CSS';
+  if (layer.clip?.kind === 'defined') return 'its clip is more than one plain shape';
+  if (layer.effects.some((effect) => effect.kind === 'defined')) return 'its filter has no CSS';
+  return null;
+}
+
+function unsayableContent(layer: Layer, matrix: Matrix): string | null {
+  switch (layer.kind) {
+    case 'group':
+      return null;
+    case 'bitmap':
+      return 'it is a bitmap';
+    case 'text':
+      return unsayableText(layer);
+    case 'shape':
+      return unsayableShape(layer, matrix);
+  }
+}
+
+function unsayableText(layer: TextLayer): string | null {
+  const [oddity] = layer.oddities;
+  if (oddity) return `it has ${oddity}`;
+  const runs = layer.lines.flatMap((line) => line.runs);
+  if (runs.some((run) => run.fill && run.fill.kind !== 'solid')) return 'its letters are filled with a gradient or pattern';
+  if (runs.some((run) => run.stroke && (run.stroke.paint.kind !== 'solid' || run.stroke.dashes.length > 0))) {
+    return 'its letters have an outline that CSS cannot draw';
+  }
+  return null;
+}
+
+function unsayableShape(layer: ShapeLayer, matrix: Matrix): string | null {
+  const form = boxForm(layer);
+  if (!form) return 'it is a free shape';
+  if (Object.keys(layer.markers).length > 0) return 'it carries markers';
+  const paint = form.kind === 'rule' ? null : layer.fill;
+  return unsayablePaint(paint, matrix) ?? unsayableStroke(layer.stroke, form.kind, matrix);
+}
+
+function unsayableStroke(stroke: Stroke | null, form: 'box' | 'ellipse' | 'rule', matrix: Matrix): string | null {
+  if (!stroke) return null;
+  if (stroke.paint.kind !== 'solid') return 'its outline is painted with a gradient or pattern';
+  if (form === 'rule') return stroke.cap === 'round' ? 'its line has round ends' : null;
+  if (stroke.dashes.length > 0) return 'its outline is dashed';
+  if (form === 'box' && stroke.join === 'bevel') return 'its corners are cut off';
+  if (stroke.fixedWidth && !isUniform(matrix)) return 'its outline keeps its width while it is stretched';
+  return null;
+}
+
+function unsayablePaint(paint: Paint | null, matrix: Matrix): string | null {
+  if (!paint || paint.kind === 'solid') return null;
+  if (paint.kind === 'defined') return 'it is filled with a pattern';
+  return unsayableGradient(paint, matrix);
+}
+
+function unsayableGradient(gradient: Gradient, matrix: Matrix): string | null {
+  if (gradient.spread === 'reflect') return 'its gradient is mirrored again and again';
+  if (gradient.kind === 'linear') return null;
+  if (Math.hypot(gradient.fx - gradient.cx, gradient.fy - gradient.cy) > 0.01 * gradient.r) {
+    return 'its gradient shines from beside its centre';
+  }
+  const { transform } = gradient;
+  const upright = isUpright(transform) || isTurnedCircle(transform);
+  return upright && Number.isFinite(matrix[0]) ? null : 'its round gradient is slanted';
+}
+
+/** True when a circle stays a circle. */
+export function isTurnedCircle(matrix: Matrix): boolean {
+  const [a, b, c, d] = matrix;
+  const size = Math.hypot(a, b);
+  return Math.abs(a * c + b * d) < 1e-4 * size * size && Math.abs(Math.hypot(c, d) - size) < 1e-4 * size;
+}

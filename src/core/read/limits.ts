@@ -1,0 +1,13 @@
+/** How much a mockup may hold, so that reading ends in bounded time and memory. */
+export const LIMITS = {
+  bytes: 64 * 1024 * 1024,
+  depth: 400,
+  elements: 400_000,
+  /** Characters of text and attributes after entities are filled in. */
+  characters: 256 * 1024 * 1024,
+  entityLength: 1024,
+  /** Layers that `use` may add. */
+  copies: 50_000,
+  /** Px, either side of a screen. */
+  screen: 32_768,
+} as const;

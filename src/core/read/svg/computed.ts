@@ -1,0 +1,115 @@
+import type { Cascade, ComputedStyle, Declared } from './cascade';
+import { parseLength } from './lengths';
+import { PROPERTIES, isProperty, type Property } from './properties';
+import type { XmlNode } from '../xml/node';
+
+/** An element's style after the cascade and inheritance. */
+export interface Computed {
+  readonly style: ComputedStyle;
+  /** Font size in px, the measure of `em`. */
+  readonly fontSize: number;
+  readonly custom: ReadonlyMap<string, string>;
+  /** What the element itself declares, with `var()` filled in. */
+  readonly declared: ReadonlyMap<Property, string>;
+}
+
+const INITIAL = Object.fromEntries(
+  Object.entries(PROPERTIES).map(([name, { initial }]) => [name, initial]),
+) as ComputedStyle;
+const PROPERTY_NAMES = Object.keys(PROPERTIES) as Property[];
+const NOT_INHERITED = Object.fromEntries(
+  PROPERTY_NAMES.filter((name) => !PROPERTIES[name].inherited).map((name) => [name, PROPERTIES[name].initial]),
+);
+
+export const ROOT_STYLE: Computed = { style: INITIAL, fontSize: 16, custom: new Map(), declared: new Map() };
+
+/** Inheritance, `inherit`, `initial`, `unset`, `currentColor`-free: colours are settled where they are used. */
+export function computeStyle(node: XmlNode, parent: Computed, cascade: Cascade): Computed {
+  const declared = cascade.declaredOn(node);
+  const custom = customProperties(declared, parent.custom);
+  const own = new Map<Property, string>();
+  for (const [property, value] of declared) {
+    if (isProperty(property)) own.set(property, fillVariables(value, custom));
+  }
+  const style: Record<Property, string> = { ...parent.style, ...NOT_INHERITED };
+  for (const [property, value] of own) style[property] = settle(property, value, parent.style);
+  const fontSize = fontSizeOf(own.get('font-size'), parent.fontSize, style['font-size']);
+  style['font-size'] = `${fontSize}px`;
+  if (own.has('font-weight')) style['font-weight'] = weightOf(style['font-weight'], parent.style['font-weight']);
+  if (own.has('text-decoration')) {
+    style['text-decoration'] = joinDecorations(parent.style['text-decoration'], style['text-decoration']);
+  }
+  return { style, fontSize, custom, declared: own };
+}
+
+function settle(property: Property, value: string, parent: ComputedStyle): string {
+  switch (value) {
+    case 'inherit':
+      return parent[property];
+    case 'initial':
+      return PROPERTIES[property].initial;
+    case 'unset':
+    case 'revert':
+      return PROPERTIES[property].inherited ? parent[property] : PROPERTIES[property].initial;
+    default:
+      return value;
+  }
+}
+
+function customProperties(declared: Declared, parent: ReadonlyMap<string, string>): ReadonlyMap<string, string> {
+  const own = [...declared].filter(([name]) => name.startsWith('--'));
+  if (own.length === 0) return parent;
+  const custom = new Map(parent);
+  for (const [name, value] of own) custom.set(name, value);
+  return custom;
+}
+
+/** Fills in `var(--name, fallback)` (CSS Variables 1, §3); the depth is bounded, so a cycle ends. */
+function fillVariables(value: string, custom: ReadonlyMap<string, string>, depth = 0): string {
+  if (depth > 8 || !value.includes('var(')) return value;
+  const filled = value.replace(/var\(\s*(--[\w-]+)\s*(?:,\s*((?:[^()]|\([^()]*\))*))?\)/g, (_, name: string, or) =>
+    (custom.get(name) ?? or ?? '').trim(),
+  );
+  return fillVariables(filled, custom, depth + 1);
+}
+
+const NAMED_SIZES: Readonly<Record<string, number>> = {
+  'xx-small': 9,
+  'x-small': 10,
+  small: 13,
+  medium: 16,
+  large: 18,
+  'x-large': 24,
+  'xx-large': 32,
+};
+
+function fontSizeOf(own: string | undefined, parent: number, inherited: string): number {
+  if (own === undefined) return parent;
+  const named = NAMED_SIZES[own];
+  if (named !== undefined) return named;
+  if (own === 'smaller') return parent / 1.2;
+  if (own === 'larger') return parent * 1.2;
+  return parseLength(inherited, { fontSize: parent, percentOf: parent }) ?? parent;
+}
+
+/** CSS Fonts 4, §2.4.1: how `bolder` and `lighter` step from the parent's weight. */
+function weightOf(value: string, parent: string): string {
+  const from = Number(parent) || 400;
+  switch (value) {
+    case 'normal':
+      return '400';
+    case 'bold':
+      return '700';
+    case 'bolder':
+      return String(from < 350 ? 400 : from < 550 ? 700 : 900);
+    case 'lighter':
+      return String(from < 550 ? 100 : from < 750 ? 400 : 700);
+    default:
+      return Number(value) > 0 ? value : '400';
+  }
+}
+
+function joinDecorations(outer: string, inner: string): string {
+  const lines = [...outer.split(/\s+/), ...inner.split(/\s+/)].filter((word) => word !== 'none' && word !== '');
+  return [...new Set(lines)].join(' ') || 'none';
+}

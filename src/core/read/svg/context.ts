@@ -1,0 +1,56 @@
+import type { Report } from '../../findings/finding';
+import type { Bitmap, XmlElement } from '../../mockup/mockup';
+import type { LayerKey } from '../../mockup/layer';
+import type { FaceId, FontFace } from '../../mockup/type';
+import type { FontBook } from '../../type/fontBook';
+import type { XmlNode } from '../xml/node';
+import type { Cascade } from './cascade';
+import type { Computed } from './computed';
+
+/** What is shared by the reading of one file. The maps fill while it is read; nothing outlives it. */
+export interface SvgContext {
+  readonly cascade: Cascade;
+  readonly report: Report;
+  readonly book: FontBook;
+  /** Every element with an id; the first wins, as in browsers. */
+  readonly byId: ReadonlyMap<string, XmlNode>;
+  readonly bitmaps: Map<string, Bitmap>;
+  readonly assets: Map<string, Uint8Array>;
+  readonly faces: Map<FaceId, FontFace>;
+  readonly definitions: Map<string, XmlElement>;
+  /** Gives a key that no other layer has. */
+  readonly newKey: (parent: LayerKey, name: string | null, kind: string) => LayerKey;
+  /** Counts a copy that `use` makes; false when there are too many. */
+  readonly countCopy: () => boolean;
+}
+
+/** Where in the file an element is read. */
+export interface Here {
+  readonly context: SvgContext;
+  /** The element's own style. */
+  readonly computed: Computed;
+  readonly parentKey: LayerKey;
+  /** The nearest viewport's size in its own coordinates: what percentages measure. */
+  readonly viewport: { readonly width: number; readonly height: number };
+  /** The ids of the `use` targets that are being drawn, against cycles. */
+  readonly using: readonly string[];
+}
+
+/** The id that `url(#id)` or `#id` names; null when it names none in this file. */
+export function localId(reference: string | undefined): string | null {
+  const match = /^\s*(?:url\(\s*(["']?)#(.*?)\1\s*\)|#(.*?)\s*$)/.exec(reference ?? '');
+  const id = match?.[2] ?? match?.[3];
+  return id ? decodeId(id) : null;
+}
+
+function decodeId(id: string): string {
+  try {
+    return decodeURIComponent(id);
+  } catch {
+    return id;
+  }
+}
+
+export function hrefOf(node: XmlNode): string | undefined {
+  return node.attributes.href ?? node.attributes['xlink:href'];
+}

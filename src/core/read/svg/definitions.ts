@@ -1,0 +1,89 @@
+import type { XmlElement } from '../../mockup/mockup';
+import type { XmlNode } from '../xml/node';
+import { computeStyle, ROOT_STYLE, type Computed } from './computed';
+import { localId, type SvgContext } from './context';
+import { readDataUri } from './dataUri';
+import { PROPERTIES, type Property } from './properties';
+
+/** Elements that run, fetch or hold foreign content; they are never kept. */
+const DROPPED = new Set(['script', 'foreignObject', 'style', 'metadata', 'title', 'desc', 'iframe', 'handler']);
+
+/**
+ * Keeps an element as it was drawn, its style settled into attributes, together with all that it refers to.
+ * Gives the definition's name, or null when the file has no such element.
+ */
+export function keepDefinition(id: string, context: SvgContext): string | null {
+  if (context.definitions.has(id)) return id;
+  const node = context.byId.get(id);
+  if (!node) return null;
+  // Takes the place first, so that definitions that refer to one another end.
+  context.definitions.set(id, { name: 'g', attributes: {}, children: [] });
+  context.definitions.set(id, keepElement(node, parentStyle(node, context), context, { id }, true));
+  return id;
+}
+
+/** Keeps an element under a name of its own, without its transform. */
+export function keepAsDrawn(name: string, node: XmlNode, parent: Computed, context: SvgContext): string {
+  const kept = keepElement(node, parent, context, { id: name }, true);
+  const { transform: _, ...attributes } = kept.attributes;
+  context.definitions.set(name, { ...kept, attributes });
+  return name;
+}
+
+function parentStyle(node: XmlNode, context: SvgContext): Computed {
+  return node.parent
+    ? computeStyle(node.parent, parentStyle(node.parent, context), context.cascade)
+    : ROOT_STYLE;
+}
+
+function keepElement(
+  node: XmlNode,
+  parent: Computed,
+  context: SvgContext,
+  extra: Readonly<Record<string, string>>,
+  isRoot: boolean,
+): XmlElement {
+  const computed = computeStyle(node, parent, context.cascade);
+  const attributes: Record<string, string> = {};
+  for (const [name, value] of Object.entries(node.attributes)) {
+    if (!isKeptAttribute(name)) continue;
+    const safe = keepReference(name, value, context);
+    if (safe !== null) attributes[name] = safe;
+  }
+  const wanted: Iterable<Property> = isRoot ? inheritedFrom(computed) : computed.declared.keys();
+  for (const property of wanted) {
+    const value = keepReference(property, computed.style[property], context);
+    if (value !== null) attributes[property] = value;
+  }
+  const children = node.children.flatMap((child) => {
+    if (typeof child === 'string') return child;
+    if (DROPPED.has(child.name) || child.name.includes(':')) return [];
+    return keepElement(child, computed, context, {}, false);
+  });
+  return { name: node.name, attributes: { ...attributes, ...extra }, children };
+}
+
+function isKeptAttribute(name: string): boolean {
+  return !/^on/i.test(name) && !['style', 'class', 'id'].includes(name) && !name.startsWith('inkscape:');
+}
+
+/** Everything that the root of a definition says or has inherited, so that it looks the same anywhere. */
+function* inheritedFrom(computed: Computed): Generator<Property> {
+  for (const property of Object.keys(PROPERTIES) as Property[]) {
+    if (computed.declared.has(property)) yield property;
+    else if (PROPERTIES[property].inherited && computed.style[property] !== PROPERTIES[property].initial) yield property;
+  }
+}
+
+/** A value whose references stay inside the kept definitions; null for one that points outside. */
+function keepReference(name: string, value: string, context: SvgContext): string | null {
+  if (name === 'href' || name === 'xlink:href') {
+    if (readDataUri(value)) return value;
+    const id = localId(value);
+    return id !== null && keepDefinition(id, context) !== null ? `#${id}` : null;
+  }
+  if (!value.includes('url(')) return value;
+  const id = localId(value);
+  return id !== null && keepDefinition(id, context) !== null ? `url(#${id})` : null;
+}
+

@@ -1,0 +1,272 @@
+import type { Box } from '../../mockup/box';
+import { geometryBox, textBox } from '../../mockup/bounds';
+import type { BlendMode, GroupLayer, Layer, LayerKey, TextLayer } from '../../mockup/layer';
+import { IDENTITY, multiply, translation, type Matrix } from '../../mockup/matrix';
+import { NO_RADII, outlineBox } from '../../mockup/outline';
+import { elementsIn, type XmlNode } from '../xml/node';
+import { takeBitmap } from './bitmaps';
+import { readCutting } from './clips';
+import { computeStyle } from './computed';
+import { hrefOf, localId, type Here } from './context';
+import { keepAsDrawn, keepDefinition } from './definitions';
+import { readEffects } from './filters';
+import { parseLength, parseShare } from './lengths';
+import { readHints, readName } from './names';
+import { geometry, isShapeElement, readOutline } from './outlines';
+import { readFill, readStroke, type BoxOfShape } from './paints';
+import { layText } from './texts';
+import { parseTransform } from './transforms';
+import { fitViewBox, parseViewBox } from './viewports';
+
+/** Reads one element; null when it draws nothing. `key` is the layer's own, already taken. */
+type ElementReader = (node: XmlNode, here: Here, key: LayerKey) => Layer | null;
+
+/** Elements that define or describe, and draw nothing by themselves. */
+const SILENT = new Set([
+  'defs', 'style', 'title', 'desc', 'metadata', 'clipPath', 'mask', 'linearGradient', 'radialGradient', 'pattern',
+  'filter', 'marker', 'symbol', 'stop', 'view', 'font', 'font-face', 'cursor', 'color-profile',
+]);
+const ANIMATION = new Set(['animate', 'animateTransform', 'animateMotion', 'animateColor', 'set', 'discard', 'mpath']);
+
+const ELEMENTS: Readonly<Record<string, ElementReader>> = {
+  g: (node, here, key) => readGroup(node, here, key, IDENTITY),
+  a: (node, here, key) => readGroup(node, here, key, IDENTITY),
+  switch: readSwitch,
+  svg: readNestedSvg,
+  use: readUse,
+  image: readImage,
+  text: readText,
+};
+
+/** Reads the children of `node`, in drawing order. */
+export function readChildren(node: XmlNode, here: Here): Layer[] {
+  return elementsIn(node).flatMap((child) => readElement(child, here) ?? []);
+}
+
+/** Reads an element inside the surroundings `around`; what is not understood becomes a finding. */
+export function readElement(node: XmlNode, around: Here): Layer | null {
+  const { context } = around;
+  const reader = ELEMENTS[node.name] ?? (isShapeElement(node.name) ? readShape : undefined);
+  if (!reader) {
+    reportUnread(node, around);
+    return null;
+  }
+  const computed = computeStyle(node, around.computed, context.cascade);
+  const key = context.newKey(around.parentKey, readName(node), kindOf(node.name));
+  const handlers = Object.keys(node.attributes).filter((name) => /^on[a-z]/i.test(name));
+  if (handlers.length > 0) context.report('handler-removed', key, { name: handlers.join(', ') });
+  return reader(node, { ...around, computed, parentKey: key }, key);
+}
+
+function reportUnread(node: XmlNode, { context, parentKey }: Here): void {
+  if (SILENT.has(node.name)) return;
+  if (node.name === 'script') context.report('script-removed', null);
+  else if (node.name === 'foreignObject') context.report('foreign-content', parentKey, { element: node.name });
+  else if (ANIMATION.has(node.name)) context.report('animation-ignored', parentKey, { element: node.name });
+  // Elements of other namespaces are a drawing program's notes to itself.
+  else if (!node.name.includes(':')) context.report('element-unknown', parentKey, { element: node.name });
+}
+
+function kindOf(element: string): string {
+  return { g: 'group', a: 'link', use: 'copy', svg: 'group', switch: 'group' }[element] ?? element;
+}
+
+function base(node: XmlNode, here: Here, key: LayerKey, box: BoxOfShape, inner: Matrix = IDENTITY) {
+  const { style } = here.computed;
+  const own = readTransform(node, here, box);
+  const { clip, mask } = readCutting(here, box);
+  return {
+    key,
+    sourceName: readName(node),
+    transform: multiply(own, inner),
+    visible: style.display !== 'none',
+    opacity: parseShare(style.opacity),
+    blend: style['mix-blend-mode'] as BlendMode,
+    clip,
+    mask,
+    effects: readEffects(here),
+    hints: readHints(node),
+  };
+}
+
+function readTransform(node: XmlNode, here: Here, box: BoxOfShape): Matrix {
+  const value = here.computed.style.transform;
+  const matrix = parseTransform(value);
+  if (!matrix) {
+    here.context.report('value-ignored', here.parentKey, { property: 'transform', value });
+    return IDENTITY;
+  }
+  const origin = here.computed.declared.get('transform-origin');
+  if (origin === undefined || matrix === IDENTITY) return matrix;
+  const bounds = box() ?? { x: 0, y: 0, ...here.viewport };
+  const [x = '0', y = '0'] = origin.replace(/left|top/g, '0%').replace(/center/g, '50%').replace(/right|bottom/g, '100%').split(/\s+/);
+  // `transform-box` is view-box unless said otherwise, so percentages measure the viewport (CSS Transforms 1, §7).
+  const at = (text: string, percentOf: number) => parseLength(text, { fontSize: here.computed.fontSize, percentOf }) ?? 0;
+  const byBox = node.attributes.style?.includes('fill-box') ?? false;
+  const [ox, oy] = byBox
+    ? [bounds.x + at(x, bounds.width), bounds.y + at(y, bounds.height)]
+    : [at(x, here.viewport.width), at(y, here.viewport.height)];
+  return multiply(multiply(translation(ox, oy), matrix), translation(-ox, -oy));
+}
+
+function readGroup(node: XmlNode, here: Here, key: LayerKey, inner: Matrix, layers = readChildren(node, here)): GroupLayer {
+  const box = () => boxOfLayers(layers, here);
+  return { kind: 'group', ...base(node, here, key, box, inner), isolated: here.computed.style.isolation === 'isolate', layers };
+}
+
+function boxOfLayers(layers: readonly Layer[], here: Here): Box | null {
+  const faces = Object.fromEntries(here.context.faces);
+  const group = { kind: 'group', transform: IDENTITY, layers } as unknown as GroupLayer;
+  return geometryBox(group, IDENTITY, faces);
+}
+
+/** SVG 2, §5.9: the first child whose conditions hold; ours are those of an English reader without extensions. */
+function readSwitch(node: XmlNode, here: Here, key: LayerKey): GroupLayer {
+  const chosen = elementsIn(node).find(({ name, attributes }) => {
+    const language = attributes.systemLanguage;
+    const speaks = language === undefined || /(^|[\s,])en/i.test(language);
+    return speaks && attributes.requiredExtensions === undefined && !SILENT.has(name) && name !== 'foreignObject';
+  });
+  const layer = chosen ? readElement(chosen, here) : null;
+  return readGroup(node, here, key, IDENTITY, layer ? [layer] : []);
+}
+
+function readNestedSvg(node: XmlNode, here: Here, key: LayerKey): Layer | null {
+  const viewport = {
+    x: geometry(here, 'x', 'width') ?? 0,
+    y: geometry(here, 'y', 'height') ?? 0,
+    width: geometry(here, 'width', 'width') ?? here.viewport.width,
+    height: geometry(here, 'height', 'height') ?? here.viewport.height,
+  };
+  return readViewport(node, here, key, viewport);
+}
+
+/** A viewport of its own: fitted by its viewBox, and cut unless it says that it may spill. */
+function readViewport(node: XmlNode, here: Here, key: LayerKey, viewport: Box): Layer | null {
+  if (viewport.width <= 0 || viewport.height <= 0) return null;
+  const viewBox = parseViewBox(node.attributes.viewBox);
+  const { matrix } = fitViewBox(viewBox, viewport, node.attributes.preserveAspectRatio);
+  const layers = readChildren(node, { ...here, viewport: viewBox ?? viewport });
+  const content = readGroup(node, here, key, matrix, layers);
+  if (['visible', 'auto'].includes(here.computed.declared.get('overflow') ?? 'hidden') || content.clip) return content;
+  const scaled = viewBox ? matrixBox(matrix, viewport) : { ...viewport, x: 0, y: 0 };
+  return scaled ? { ...content, clip: { kind: 'outline', outline: { kind: 'rect', box: scaled, radii: NO_RADII } } } : content;
+}
+
+/** The viewport in the coordinates of its content. */
+function matrixBox([a, , , d, e, f]: Matrix, viewport: Box): Box {
+  return { x: (viewport.x - e) / a, y: (viewport.y - f) / d, width: viewport.width / a, height: viewport.height / d };
+}
+
+function readUse(node: XmlNode, here: Here, key: LayerKey): Layer | null {
+  const { context } = here;
+  const id = localId(hrefOf(node));
+  const target = id === null ? undefined : context.byId.get(id);
+  if (id === null || !target) {
+    const href = hrefOf(node) ?? '';
+    if (id === null && href) context.report('outside-reference', key, { what: '<use>', target: href.slice(0, 80) });
+    else context.report('reference-missing', key, { property: 'use', target: id ?? '' });
+    return null;
+  }
+  if (here.using.includes(id) || isAncestor(target, node)) {
+    context.report('reference-cycle', key, { target: id });
+    return null;
+  }
+  if (!context.countCopy()) return null;
+  const inside: Here = { ...here, using: [...here.using, id] };
+  const move = translation(geometry(here, 'x', 'width') ?? 0, geometry(here, 'y', 'height') ?? 0);
+  const layer = target.name === 'symbol' || target.name === 'svg'
+    ? readSymbol(target, inside, here)
+    : readElement(target, inside);
+  return layer && readGroup(node, here, key, move, [layer]);
+}
+
+/** SVG 2, §5.6: a symbol's viewport has the size that the `use` gives, else its own, else all there is. */
+function readSymbol(target: XmlNode, inside: Here, use: Here): Layer | null {
+  const computed = computeStyle(target, inside.computed, inside.context.cascade);
+  const here = { ...inside, computed };
+  const size = (property: 'width' | 'height') =>
+    geometry(use, property, property) ?? geometry(here, property, property) ?? use.viewport[property];
+  const key = inside.context.newKey(inside.parentKey, readName(target), 'symbol');
+  return readViewport(target, { ...here, parentKey: key }, key, { x: 0, y: 0, width: size('width'), height: size('height') });
+}
+
+function isAncestor(candidate: XmlNode, node: XmlNode): boolean {
+  for (let next: XmlNode | null = node; next; next = next.parent) if (next === candidate) return true;
+  return false;
+}
+
+function readShape(node: XmlNode, here: Here, key: LayerKey): Layer | null {
+  const outline = readOutline(node, here);
+  if (!outline || here.computed.style.visibility !== 'visible') return null;
+  const box = () => outlineBox(outline);
+  const markers: Partial<Record<'start' | 'mid' | 'end', string>> = {};
+  if (outline.kind === 'path' || outline.kind === 'line') {
+    for (const place of ['start', 'mid', 'end'] as const) {
+      const id = localId(here.computed.style[`marker-${place}`]);
+      const kept = id === null ? null : keepDefinition(id, here.context);
+      if (kept !== null) markers[place] = kept;
+    }
+  }
+  return {
+    kind: 'shape',
+    ...base(node, here, key, box),
+    outline,
+    fill: outline.kind === 'line' ? null : readFill(here, box),
+    stroke: readStroke(here, box),
+    strokeFirst: /^\s*stroke/.test(here.computed.style['paint-order']),
+    markers,
+  };
+}
+
+function readImage(node: XmlNode, here: Here, key: LayerKey): Layer | null {
+  if (here.computed.style.visibility !== 'visible') return null;
+  const bitmap = takeBitmap(hrefOf(node), key, here.context);
+  if (!bitmap) return null;
+  const width = geometry(here, 'width', 'width');
+  const height = geometry(here, 'height', 'height');
+  const ratio = bitmap.width / bitmap.height;
+  const frame: Box = {
+    x: geometry(here, 'x', 'width') ?? 0,
+    y: geometry(here, 'y', 'height') ?? 0,
+    width: width ?? (height === null ? bitmap.width : height * ratio),
+    height: height ?? (width === null ? bitmap.height : width / ratio),
+  };
+  if (frame.width <= 0 || frame.height <= 0) return null;
+  const natural = { x: 0, y: 0, width: bitmap.width, height: bitmap.height };
+  const { matrix, cut } = fitViewBox(natural, frame, node.attributes.preserveAspectRatio);
+  const box: Box = {
+    x: matrix[4],
+    y: matrix[5],
+    width: bitmap.width * matrix[0],
+    height: bitmap.height * matrix[3],
+  };
+  const seen = cut ? frame : box;
+  return { kind: 'bitmap', ...base(node, here, key, () => seen), box, bitmap: bitmap.id, frame: seen };
+}
+
+function readText(node: XmlNode, here: Here, key: LayerKey): Layer | null {
+  const laid = layText(node, here);
+  if (laid.lines.length === 0) return null;
+  const plain = { lines: laid.lines } as unknown as TextLayer;
+  const box = () => textBox(plain, Object.fromEntries(here.context.faces));
+  const lines = laid.lines.map((line) => ({
+    ...line,
+    runs: line.runs
+      .filter((run) => run.computed.style.visibility === 'visible')
+      .map(({ computed, ...run }) => {
+        const inRun = { ...here, computed };
+        return { ...run, fill: readFill(inRun, box), stroke: readStroke(inRun, box) };
+      }),
+  }));
+  if (lines.every((line) => line.runs.length === 0)) return null;
+  for (const what of laid.oddities) here.context.report('text-oddity', key, { what });
+  return {
+    kind: 'text',
+    ...base(node, here, key, box),
+    align: laid.align,
+    lines,
+    oddities: laid.oddities,
+    asDrawn: laid.oddities.length > 0 ? keepAsDrawn(key, node, here.computed, here.context) : null,
+  };
+}

@@ -1,0 +1,49 @@
+import type { SourceHints } from '../../mockup/layer';
+import { elementsIn, textIn, type XmlNode } from '../xml/node';
+import { hrefOf } from './context';
+
+/**
+ * The layer's name, by the first of: the drawing program's own label, `data-name`, `aria-label`,
+ * `<title>`, `id`, the first class. Names that programs number by themselves count as none.
+ */
+export function readName(node: XmlNode): string | null {
+  const { attributes } = node;
+  const title = elementsIn(node).find((child) => child.name === 'title');
+  const candidates = [
+    attributes['inkscape:label'],
+    attributes['data-name'],
+    attributes['aria-label'],
+    title && textIn(title),
+    attributes.id,
+    attributes.class?.trim().split(/\s+/)[0],
+  ];
+  const name = candidates.map((text) => text?.trim()).find((text) => text !== undefined && text !== '' && !isNumbered(text));
+  return name ?? null;
+}
+
+const AUTOMATIC = /^(?:g|group|path|rect|circle|ellipse|line|polygon|polyline|text|tspan|image|use|svg|layer|shape|vector|object|node|_x\w+)?[-_ ]?\d+(?:[-_.]\d+)*$/i;
+
+function isNumbered(name: string): boolean {
+  return AUTOMATIC.test(name);
+}
+
+export function readHints(node: XmlNode): SourceHints {
+  const { attributes } = node;
+  const data = Object.fromEntries(
+    Object.entries(attributes)
+      .filter(([name]) => name.startsWith('data-'))
+      .map(([name, value]) => [name.slice(5), value]),
+  );
+  const hints: { -readonly [K in keyof SourceHints]: SourceHints[K] } = {
+    classes: attributes.class?.trim().split(/\s+/).filter(Boolean) ?? [],
+    data,
+  };
+  if (attributes.role) hints.role = attributes.role;
+  if (attributes['aria-label']) hints.label = attributes['aria-label'];
+  const href = node.name === 'a' ? hrefOf(node) : undefined;
+  // Only addresses that a page may link to; a script address is never one.
+  if (href !== undefined && /^(?:https?:|mailto:|tel:|#|\/|\.|[\w-]+(?:[/.?#]|$))/i.test(href) && !/^javascript:/i.test(href)) {
+    hints.href = href;
+  }
+  return hints;
+}

@@ -1,0 +1,142 @@
+import { findingList, type Finding } from '../../findings/finding';
+import { layersOf } from '../../mockup/walk';
+import type { Assets, Mockup, Screen } from '../../mockup/mockup';
+import type { FontBook } from '../../type/fontBook';
+import { decodeText } from '../decodeText';
+import { LIMITS } from '../limits';
+import { ReadError } from '../readError';
+import { descendants, type XmlNode } from '../xml/node';
+import { parseXml } from '../xml/parseXml';
+import { readCascade } from './cascade';
+import { computeStyle, ROOT_STYLE } from './computed';
+import type { Here, SvgContext } from './context';
+import { readChildren } from './elements';
+import { readEmbeddedFonts } from './fonts';
+import { keyMaker } from './keys';
+import { parseLength } from './lengths';
+import { readHints } from './names';
+import { fitViewBox, parseViewBox } from './viewports';
+
+export interface ReadResult {
+  readonly mockup: Mockup;
+  readonly assets: Assets;
+  readonly findings: readonly Finding[];
+}
+
+/**
+ * Reads an SVG file (SVG 1.1 and what browsers draw of SVG 2) into a mockup with one screen.
+ * @param name the file's name without its ending: the screen takes it
+ * @throws ReadError when the file is no usable SVG
+ */
+export function readSvg(bytes: Uint8Array, name: string, fontBook: FontBook): ReadResult {
+  const root = parseXml(decodeText(bytes));
+  if (root.name !== 'svg') throw new ReadError('not-svg', { what: `its outermost element is <${root.name}>` });
+
+  const { findings, report } = findingList();
+  const cascade = readCascade(root, report);
+  const embedded = readEmbeddedFonts(cascade.fontFaces, report);
+  const { book, broken } = fontBook.withEmbedded(embedded);
+  for (const family of broken) report('font-broken', null, { family });
+
+  let copies = 0;
+  const context: SvgContext = {
+    cascade,
+    report,
+    book,
+    byId: indexIds(root),
+    bitmaps: new Map(),
+    assets: new Map(),
+    faces: new Map(),
+    definitions: new Map(),
+    newKey: keyMaker(),
+    countCopy() {
+      copies += 1;
+      if (copies > LIMITS.copies) report('too-many-copies', null, { limit: LIMITS.copies });
+      return copies <= LIMITS.copies;
+    },
+  };
+  const screen = readScreen(root, name, context);
+  const assets = new Map(context.assets);
+  for (const font of embedded) {
+    if ([...context.faces.values()].some((face) => face.file === font.asset)) assets.set(font.asset, font.bytes);
+  }
+  const mockup: Mockup = {
+    name,
+    format: 'svg',
+    screens: [screen],
+    bitmaps: Object.fromEntries(context.bitmaps),
+    faces: Object.fromEntries(context.faces),
+    definitions: Object.fromEntries(context.definitions),
+  };
+  if (layersOf(mockup).next().done) throw new ReadError('nothing-drawn');
+  reportReplacedFonts(mockup, report);
+  return { mockup, assets, findings };
+}
+
+function indexIds(root: XmlNode): ReadonlyMap<string, XmlNode> {
+  const byId = new Map<string, XmlNode>();
+  for (const node of descendants(root)) {
+    const { id } = node.attributes;
+    if (id !== undefined && !byId.has(id)) byId.set(id, node);
+  }
+  return byId;
+}
+
+function readScreen(root: XmlNode, name: string, context: SvgContext): Screen {
+  const computed = computeStyle(root, ROOT_STYLE, context.cascade);
+  const viewBox = parseViewBox(root.attributes.viewBox);
+  const width = screenSide(root.attributes.width, viewBox?.width, computed.fontSize);
+  const height = screenSide(root.attributes.height, viewBox?.height, computed.fontSize);
+  const viewport = { x: 0, y: 0, width, height };
+  const { matrix } = fitViewBox(viewBox, viewport, root.attributes.preserveAspectRatio);
+  const key = context.newKey('', name, 'screen');
+  const here: Here = { context, computed, parentKey: key, viewport: viewBox ?? viewport, using: [] };
+  return {
+    key,
+    name,
+    width,
+    height,
+    ground: null,
+    root: {
+      kind: 'group',
+      key,
+      sourceName: name,
+      transform: matrix,
+      visible: true,
+      opacity: Number(computed.style.opacity) || 1,
+      blend: 'normal',
+      clip: null,
+      mask: null,
+      effects: [],
+      hints: readHints(root),
+      isolated: true,
+      layers: readChildren(root, here),
+    },
+  };
+}
+
+/** A side of the screen: as said, else the viewBox's, else the size that browsers give (CSS 2.1, §10.3.2). */
+function screenSide(text: string | undefined, fromViewBox: number | undefined, fontSize: number): number {
+  const percent = text?.trim().endsWith('%') ?? false;
+  const said = text === undefined || percent ? null : parseLength(text, { fontSize, percentOf: 0 });
+  const side = said ?? fromViewBox ?? null;
+  if (side === null || !(side > 0) || side > LIMITS.screen) {
+    throw new ReadError('no-size', { what: text ?? 'neither size nor viewBox', limit: LIMITS.screen });
+  }
+  return side;
+}
+
+const GENERIC = new Set(['serif', 'sans-serif', 'monospace', 'cursive', 'fantasy', 'system-ui', 'ui-sans-serif', '-apple-system']);
+
+function reportReplacedFonts(mockup: Mockup, report: ReturnType<typeof findingList>['report']): void {
+  for (const layer of layersOf(mockup)) {
+    if (layer.kind !== 'text') continue;
+    for (const run of layer.lines.flatMap((line) => line.runs)) {
+      const wished = run.style.families[0];
+      const face = mockup.faces[run.face];
+      if (!wished || !face || GENERIC.has(wished) || wished.toLowerCase() === face.family.toLowerCase()) continue;
+      report('font-replaced', null, { family: wished, face: face.family });
+    }
+  }
+}
+

@@ -1,0 +1,95 @@
+import { SaxesParser, type SaxesTagNS } from 'saxes';
+import { LIMITS } from '../limits';
+import { ReadError } from '../readError';
+import type { XmlNode } from './node';
+
+const SVG_NAMESPACE = 'http://www.w3.org/2000/svg';
+const KNOWN_ATTRIBUTE_NAMESPACES: Readonly<Record<string, string>> = {
+  'http://www.w3.org/1999/xlink': 'xlink',
+  'http://www.w3.org/XML/1998/namespace': 'xml',
+  'http://www.inkscape.org/namespaces/inkscape': 'inkscape',
+};
+
+interface OpenNode extends XmlNode {
+  readonly children: (OpenNode | string)[];
+}
+
+/**
+ * Reads XML into a tree. Entities that only stand for text are filled in; nothing outside is fetched.
+ * @throws ReadError with line and column when the XML is broken, too deep or too large.
+ */
+export function parseXml(source: string): XmlNode {
+  // `fileName` makes saxes track positions in its messages; the position is given apart instead.
+  const parser = new SaxesParser({ xmlns: true, position: true });
+  const open: OpenNode[] = [];
+  let root: OpenNode | null = null;
+  let elements = 0;
+  let characters = 0;
+
+  const count = (text: string): string => {
+    characters += text.length;
+    if (characters > LIMITS.characters) throw new ReadError('too-many-layers', { limit: LIMITS.elements });
+    return text;
+  };
+  const append = (text: string) => {
+    const parent = open.at(-1);
+    if (parent) parent.children.push(count(text));
+  };
+
+  parser.on('error', (error) => {
+    throw new ReadError('broken-xml', {
+      line: parser.line,
+      column: parser.column,
+      what: error.message.replace(/^(undefined:)?\d+:\d+: /, '').replace(/\.$/, ''),
+    });
+  });
+  parser.on('doctype', (doctype) => fillEntities(parser.ENTITIES, doctype));
+  parser.on('opentag', (tag) => {
+    if (++elements > LIMITS.elements) throw new ReadError('too-many-layers', { limit: LIMITS.elements });
+    if (open.length >= LIMITS.depth) throw new ReadError('too-deep', { limit: LIMITS.depth, line: parser.line });
+    const parent = open.at(-1) ?? null;
+    const node: OpenNode = {
+      name: localName(tag),
+      attributes: attributesOf(tag, count),
+      children: [],
+      parent,
+      line: parser.line,
+    };
+    if (parent) parent.children.push(node);
+    else root ??= node;
+    open.push(node);
+  });
+  parser.on('closetag', () => {
+    open.pop();
+  });
+  parser.on('text', append);
+  parser.on('cdata', append);
+  parser.write(source).close();
+  if (!root) throw new ReadError('not-svg', { what: 'no element in it' });
+  return root;
+}
+
+function localName(tag: SaxesTagNS): string {
+  // Files without the namespace are common in the wild, and drawing programs open them.
+  return tag.uri === SVG_NAMESPACE || tag.uri === '' ? tag.local : tag.name.includes(':') ? tag.name : `other:${tag.local}`;
+}
+
+function attributesOf(tag: SaxesTagNS, count: (text: string) => string): Record<string, string> {
+  const attributes: Record<string, string> = {};
+  for (const attribute of Object.values(tag.attributes)) {
+    if (attribute.prefix === 'xmlns' || attribute.name === 'xmlns') continue;
+    const prefix = attribute.uri === '' ? '' : KNOWN_ATTRIBUTE_NAMESPACES[attribute.uri];
+    if (prefix === undefined) continue;
+    attributes[prefix ? `${prefix}:${attribute.local}` : attribute.local] = count(attribute.value);
+  }
+  return attributes;
+}
+
+/** Takes the internal entities that are plain text; those that refer to others or to files stay undefined, an error. */
+function fillEntities(entities: Record<string, string>, doctype: string): void {
+  for (const [, name, , value] of doctype.matchAll(/<!ENTITY\s+([\w.:-]+)\s+(["'])(.*?)\2\s*>/gs)) {
+    if (name && value !== undefined && !/[&%<]/.test(value) && value.length <= LIMITS.entityLength) {
+      entities[name] = value;
+    }
+  }
+}

@@ -1,0 +1,24 @@
+import type { LayerKey } from '../mockup/layer';
+import type { Outcome, Role } from './vocabulary';
+
+/** What a layer becomes after tags and the automatic rules. */
+export interface Decision {
+  readonly outcome: Outcome;
+  readonly role: Role;
+  /** Why, in plain words with the measured facts. */
+  readonly reason: string;
+  /** Why it has this role. */
+  readonly roleReason: string;
+  /** Who decided the outcome: a person's tag or the rule of that name. */
+  readonly origin: 'person' | RuleName;
+  /** The ancestor that takes it in: it is part of that picture, or aside with it. */
+  readonly within: LayerKey | null;
+  readonly outputName: string;
+  /** True when the name comes from a person or from the mockup, not from Orden. */
+  readonly named: boolean;
+  readonly classes: readonly string[];
+  readonly hidden: boolean;
+}
+
+export type RuleName = string;
+export type Decisions = ReadonlyMap<LayerKey, Decision>;

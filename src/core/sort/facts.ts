@@ -1,0 +1,85 @@
+import type { Measure, Measures } from '../mockup/bounds';
+import type { Layer, LayerKey } from '../mockup/layer';
+import type { Mockup, Screen } from '../mockup/mockup';
+import { walk } from '../mockup/walk';
+
+/** What the rules may ask about a layer. */
+export interface Facts {
+  readonly screen: Screen;
+  readonly mockup: Mockup;
+  readonly measures: Measures;
+  /** Text sizes in px of the screen by layer. */
+  readonly bodySize: number;
+  /** The sizes above the body's that headings stand in, largest first, at most six. */
+  readonly headingSizes: readonly number[];
+  /** What the subtree holds. */
+  contents(layer: Layer): Contents;
+}
+
+export interface Contents {
+  readonly shapes: number;
+  readonly texts: number;
+  readonly bitmaps: number;
+}
+
+export function measureOf(facts: Facts, key: LayerKey): Measure {
+  const measure = facts.measures.get(key);
+  if (!measure) throw new Error(`Layer ${key} was not measured.`);
+  return measure;
+}
+
+export function gatherFacts(mockup: Mockup, screen: Screen, measures: Measures): Facts {
+  const contents = new Map<LayerKey, Contents>();
+  countContents(screen.root, contents);
+  const sizes = textSizes(screen, measures);
+  const bodySize = commonest(sizes);
+  const headingSizes = [...sizes.keys()].filter((size) => size >= bodySize * 1.2).sort((one, other) => other - one);
+  return {
+    screen,
+    mockup,
+    measures,
+    bodySize,
+    headingSizes: headingSizes.slice(0, 6),
+    contents: (layer) => contents.get(layer.key) ?? { shapes: 0, texts: 0, bitmaps: 0 },
+  };
+}
+
+function countContents(layer: Layer, into: Map<LayerKey, Contents>): Contents {
+  let own: Contents = {
+    shapes: layer.kind === 'shape' ? 1 : 0,
+    texts: layer.kind === 'text' ? 1 : 0,
+    bitmaps: layer.kind === 'bitmap' ? 1 : 0,
+  };
+  if (layer.kind === 'group') {
+    for (const child of layer.layers) {
+      const inner = countContents(child, into);
+      own = {
+        shapes: own.shapes + inner.shapes,
+        texts: own.texts + inner.texts,
+        bitmaps: own.bitmaps + inner.bitmaps,
+      };
+    }
+  }
+  into.set(layer.key, own);
+  return own;
+}
+
+/** How many letters the screen has in each size, px of the screen. */
+function textSizes(screen: Screen, measures: Measures): ReadonlyMap<number, number> {
+  const sizes = new Map<number, number>();
+  for (const layer of walk(screen.root)) {
+    if (layer.kind !== 'text' || !layer.visible) continue;
+    for (const run of layer.lines.flatMap((line) => line.runs)) {
+      const scale = measures.get(layer.key)?.matrix[3] ?? 1;
+      const size = Math.round(run.style.size * Math.abs(scale));
+      sizes.set(size, (sizes.get(size) ?? 0) + run.text.length);
+    }
+  }
+  return sizes;
+}
+
+function commonest(sizes: ReadonlyMap<number, number>): number {
+  let best = 16;
+  for (const [size, letters] of sizes) if (letters > (sizes.get(best) ?? 0)) best = size;
+  return best;
+}

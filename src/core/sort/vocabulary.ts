@@ -1,0 +1,52 @@
+/** What a layer can become. */
+export const OUTCOMES = {
+  element: { letter: 'E', says: 'an element of the page, styled by CSS' },
+  picture: { letter: 'P', says: 'one picture of it and all inside it' },
+  sample: { letter: 'S', says: 'a sample that defines a shared class' },
+  aside: { letter: '–', says: 'stays in the mockup, off the page' },
+} as const;
+export type Outcome = keyof typeof OUTCOMES;
+
+interface RoleEntry {
+  /** The HTML element. */
+  readonly element: string;
+  /** True when HTML allows only letters and inline elements inside (HTML, §3.2.5.2.5 phrasing content). */
+  readonly phrasing: boolean;
+  /** True for what a person acts on; such elements never nest (HTML, §3.2.5.2.7 interactive content). */
+  readonly interactive?: boolean;
+  /** Words in a layer's name that mean this role. */
+  readonly words?: readonly string[];
+}
+
+/** The semantic elements, by the words of HTML (https://html.spec.whatwg.org/multipage/semantics.html) and ARIA. */
+export const ROLES = {
+  box: { element: 'div', phrasing: false },
+  text: { element: 'span', phrasing: true },
+  paragraph: { element: 'p', phrasing: true },
+  'heading-1': { element: 'h1', phrasing: true },
+  'heading-2': { element: 'h2', phrasing: true },
+  'heading-3': { element: 'h3', phrasing: true },
+  'heading-4': { element: 'h4', phrasing: true },
+  'heading-5': { element: 'h5', phrasing: true },
+  'heading-6': { element: 'h6', phrasing: true },
+  button: { element: 'button', phrasing: true, interactive: true, words: ['button', 'btn'] },
+  link: { element: 'a', phrasing: false, interactive: true, words: ['link'] },
+  list: { element: 'ul', phrasing: false, words: ['list'] },
+  item: { element: 'li', phrasing: false },
+  navigation: { element: 'nav', phrasing: false, words: ['nav', 'navigation', 'menu', 'navbar'] },
+  header: { element: 'header', phrasing: false, words: ['header', 'masthead'] },
+  footer: { element: 'footer', phrasing: false, words: ['footer'] },
+  main: { element: 'main', phrasing: false, words: ['main'] },
+  section: { element: 'section', phrasing: false, words: ['section'] },
+  article: { element: 'article', phrasing: false, words: ['article', 'card', 'ticket'] },
+  figure: { element: 'figure', phrasing: false, words: ['figure'] },
+  picture: { element: 'img', phrasing: true },
+} as const satisfies Record<string, RoleEntry>;
+export type Role = keyof typeof ROLES;
+
+export const ROLE_NAMES = Object.keys(ROLES) as Role[];
+export const OUTCOME_NAMES = Object.keys(OUTCOMES) as Outcome[];
+
+export function roleEntry(role: Role): RoleEntry {
+  return ROLES[role];
+}

@@ -1,0 +1,264 @@
+import { readFileSync } from 'node:fs';
+import * as metricsTable from '@capsizecss/metrics/entireMetricsCollection';
+import { create, type Font, type FontCollection } from 'fontkit';
+import type { FaceMetrics, FaceSource, FontFace } from '../../core/mockup/type';
+import type { FaceWish, FontBook } from '../../core/type/fontBook';
+import { listInstalled, type InstalledFonts } from './installed';
+import { SHIPPED, shippedPath } from './shipped';
+
+/** A face that can be chosen; its file is opened when it is first needed. */
+interface Candidate {
+  readonly family: string;
+  readonly weight: number;
+  readonly italic: boolean;
+  readonly source: FaceSource;
+  readonly file?: string;
+  readonly load: () => Font;
+}
+
+interface Opened {
+  readonly face: FontFace;
+  /** Null for a face of which only the metrics are known. */
+  readonly font: Font | null;
+  /** Mean advance in em, for faces without a file. */
+  readonly meanAdvance: number;
+}
+
+/** Names that mean one another's metrics on a machine that has only one of them (fontconfig, 30-metric-aliases.conf). */
+const METRIC_TWINS: readonly (readonly string[])[] = [
+  ['arial', 'arimo', 'liberation sans'],
+  ['times new roman', 'tinos', 'liberation serif'],
+  ['courier new', 'cousine', 'liberation mono'],
+  ['calibri', 'carlito'],
+  ['cambria', 'caladea'],
+];
+
+const GENERIC: Readonly<Record<string, string>> = {
+  serif: 'serif',
+  'sans-serif': 'sans-serif',
+  monospace: 'monospace',
+  cursive: 'cursive',
+  fantasy: 'fantasy',
+  'system-ui': 'system-ui',
+  'ui-sans-serif': 'sans-serif',
+  'ui-serif': 'serif',
+  'ui-monospace': 'monospace',
+};
+
+/** Opens the fonts that Orden measures with: shipped ones, this machine's, and a table of well-known metrics. */
+export function createFontBook(installed: InstalledFonts = listInstalled()): FontBook {
+  const shipped = SHIPPED.map(
+    (face): Candidate => ({ ...face, source: 'shipped', load: () => openBytes(readFileSync(shippedPath(face.file))) }),
+  );
+  const system = installed.faces.flatMap((face) =>
+    face.families.map(
+      (family): Candidate => ({
+        family,
+        weight: face.weight,
+        italic: face.italic,
+        source: 'system',
+        load: () => openBytes(readFileSync(face.path), face.postscriptName),
+      }),
+    ),
+  );
+  return bookOf([...shipped, ...system], installed);
+}
+
+function bookOf(candidates: readonly Candidate[], installed: InstalledFonts): FontBook {
+  const families = groupByFamily(candidates);
+  const opened = new Map<string, Opened>();
+  const wishes = new Map<string, Opened>();
+  const advances = new Map<string, number>();
+
+  const open = (candidate: Candidate): Opened | null => {
+    const id = faceId(candidate);
+    const known = opened.get(id);
+    if (known) return known;
+    try {
+      const font = candidate.load();
+      const { family, weight, italic, source, file } = candidate;
+      const face: FontFace = { id, family, weight, italic, source, metrics: metricsOf(font), ...(file && { file }) };
+      const fresh = { face, font, meanAdvance: 0.5 };
+      opened.set(id, fresh);
+      return fresh;
+    } catch {
+      return null;
+    }
+  };
+  const find = (family: string, wish: FaceWish): Opened | null => {
+    for (const name of [family, ...twinsOf(family)]) {
+      const faces = families.get(name.toLowerCase());
+      const found = faces && open(nearestFace(faces, wish));
+      if (found) return found;
+    }
+    return null;
+  };
+  const resolve = (wish: FaceWish): Opened => {
+    const mark = JSON.stringify([wish.families, wish.weight, wish.italic]);
+    const known = wishes.get(mark);
+    if (known) return known;
+    const found = resolveWish(wish, find, installed);
+    opened.set(found.face.id, found);
+    wishes.set(mark, found);
+    return found;
+  };
+
+  return {
+    face: (wish) => resolve(wish).face,
+    advance(face, text, size) {
+      const mark = `${face}\n${text}`;
+      const known = advances.get(mark);
+      if (known !== undefined) return known * size;
+      const entry = opened.get(face);
+      const ems = entry?.font
+        ? entry.font.layout(text).advanceWidth / entry.font.unitsPerEm
+        : [...text].length * (entry?.meanAdvance ?? 0.5);
+      advances.set(mark, ems);
+      return ems * size;
+    },
+    outline: (face, text, size, letterSpacing) => {
+      const font = opened.get(face)?.font;
+      return font ? outlineText(font, text, size, letterSpacing) : null;
+    },
+    withEmbedded(fonts) {
+      const broken: string[] = [];
+      const embedded = fonts.flatMap((font): Candidate[] => {
+        try {
+          const parsed = openBytes(font.bytes);
+          return [{ ...font, source: 'embedded', file: font.asset, load: () => parsed }];
+        } catch {
+          broken.push(font.family);
+          return [];
+        }
+      });
+      if (embedded.length === 0) return { book: this, broken };
+      const names = new Set(embedded.map((font) => font.family.toLowerCase()));
+      const others = candidates.filter((candidate) => !names.has(candidate.family.toLowerCase()));
+      return { book: bookOf([...embedded, ...others], installed), broken };
+    },
+  };
+}
+
+function resolveWish(
+  wish: FaceWish,
+  find: (family: string, wish: FaceWish) => Opened | null,
+  installed: InstalledFonts,
+): Opened {
+  for (const family of wish.families) {
+    const generic = GENERIC[family.toLowerCase()];
+    const found = find(generic ? (installed.generic(generic) ?? '') : family, wish);
+    if (found) return found;
+  }
+  const lastResort = find(installed.generic('sans-serif') ?? '', wish);
+  return lastResort ?? knownFace(wish);
+}
+
+/** Metrics of a family that no file here gives: a machine without fontconfig still sets baselines rightly. */
+function knownFace(wish: FaceWish): Opened {
+  const table = metricsTable.entireMetricsCollection as unknown as Readonly<Record<string, KnownMetrics | undefined>>;
+  const key = (family: string) => {
+    const words = family.split(/[\s-]+/).filter(Boolean);
+    const camel = words.map((word, at) => (at === 0 ? word.toLowerCase() : word[0]?.toUpperCase() + word.slice(1).toLowerCase()));
+    return camel.join('');
+  };
+  const metrics = wish.families.map((family) => table[key(family)]).find((found) => found) ?? table.arial;
+  if (!metrics) throw new Error('The table of font metrics holds no Arial.');
+  const { familyName, unitsPerEm, ascent, descent, lineGap, xHeight, xWidthAvg } = metrics;
+  const { weight, italic } = wish;
+  const face: FontFace = {
+    id: faceId({ family: familyName, weight, italic, source: 'known' }),
+    family: familyName,
+    weight,
+    italic,
+    source: 'known',
+    metrics: { unitsPerEm, ascent, descent: -descent, lineGap, xHeight },
+  };
+  return { face, font: null, meanAdvance: xWidthAvg / unitsPerEm };
+}
+
+interface KnownMetrics {
+  readonly familyName: string;
+  readonly unitsPerEm: number;
+  readonly ascent: number;
+  readonly descent: number;
+  readonly lineGap: number;
+  readonly xHeight: number;
+  readonly xWidthAvg: number;
+}
+
+function faceId({ family, weight, italic, source }: Omit<Candidate, 'load'>): string {
+  return `${family} ${weight}${italic ? ' italic' : ''} (${source})`;
+}
+
+function groupByFamily(candidates: readonly Candidate[]): ReadonlyMap<string, readonly Candidate[]> {
+  const families = new Map<string, Candidate[]>();
+  for (const candidate of candidates) {
+    const name = candidate.family.toLowerCase();
+    const known = families.get(name);
+    // The first source of a family keeps it: embedded before shipped before the machine's.
+    if (!known) families.set(name, [candidate]);
+    else if (known[0]?.source === candidate.source) known.push(candidate);
+  }
+  return families;
+}
+
+function twinsOf(family: string): readonly string[] {
+  return METRIC_TWINS.find((twins) => twins.includes(family.toLowerCase())) ?? [];
+}
+
+/** CSS Fonts 4, §5.2: slant first, then the weight; bolder first from 500 up, lighter first below 400. */
+function nearestFace(faces: readonly Candidate[], wish: FaceWish): Candidate {
+  const distance = (face: Candidate) => {
+    const slant = face.italic === wish.italic ? 0 : 10_000;
+    const gap = face.weight - wish.weight;
+    const wrongWay = wish.weight > 500 ? gap < 0 : wish.weight < 400 ? gap > 0 : gap < 0 || face.weight > 500;
+    return slant + Math.abs(gap) + (gap !== 0 && wrongWay ? 1000 : 0);
+  };
+  return faces.reduce((best, face) => (distance(face) < distance(best) ? face : best));
+}
+
+function openBytes(bytes: Uint8Array, postscriptName?: string): Font {
+  const opened: Font | FontCollection = create(Buffer.from(bytes));
+  if (!('fonts' in opened)) return opened;
+  const font = opened.fonts.find((face) => face.postscriptName === postscriptName) ?? opened.fonts[0];
+  if (!font) throw new Error('The font file holds no face.');
+  return font;
+}
+
+/** Ascent and descent as browsers take them: the typographic ones when the font asks so, else those of `hhea`. */
+function metricsOf(font: Font): FaceMetrics {
+  const os2 = font['OS/2'] as unknown as Os2 | undefined;
+  const hhea = font.hhea as unknown as { ascent: number; descent: number; lineGap: number };
+  const typographic = os2?.fsSelection?.useTypoMetrics === true;
+  const [ascent, descent, lineGap] =
+    typographic && os2
+      ? [os2.typoAscender, os2.typoDescender, os2.typoLineGap]
+      : [hhea.ascent, hhea.descent, hhea.lineGap];
+  const xHeight = os2?.xHeight || font.glyphForCodePoint(0x78).bbox.maxY || font.unitsPerEm / 2;
+  return { unitsPerEm: font.unitsPerEm, ascent, descent: -descent, lineGap, xHeight };
+}
+
+interface Os2 {
+  readonly fsSelection?: { readonly useTypoMetrics?: boolean };
+  readonly typoAscender: number;
+  readonly typoDescender: number;
+  readonly typoLineGap: number;
+  readonly xHeight?: number;
+}
+
+/** Path data of the shaped text, y downwards, two decimals of a px. */
+function outlineText(font: Font, text: string, size: number, letterSpacing: number): string {
+  const run = letterSpacing === 0 ? font.layout(text) : font.layout(text, { liga: false, clig: false });
+  const em = size / font.unitsPerEm;
+  let pen = 0;
+  const parts: string[] = [];
+  run.glyphs.forEach((glyph, at) => {
+    const position = run.positions[at];
+    const dx = pen + (position?.xOffset ?? 0) * em;
+    const dy = -(position?.yOffset ?? 0) * em;
+    const placed = glyph.path.transform(em, 0, 0, -em, dx, dy).toSVG();
+    if (placed) parts.push(placed);
+    pen += (position?.xAdvance ?? glyph.advanceWidth) * em + letterSpacing;
+  });
+  return parts.join('').replace(/-?\d+\.\d{3,}/g, (number) => String(Math.round(Number(number) * 100) / 100));
+}

@@ -1,0 +1,37 @@
+import { createRequire } from 'node:module';
+import path from 'node:path';
+
+export interface ShippedFace {
+  readonly family: string;
+  readonly weight: number;
+  readonly italic: boolean;
+  /** The WOFF2 file's name, also its name in a page's `fonts/` folder. */
+  readonly file: string;
+}
+
+/** The families that go along with Orden, from `@fontsource` (SIL Open Font Licence 1.1). */
+const FAMILIES = [
+  { family: 'Commissioner', slug: 'commissioner', weights: [300, 400, 500, 600, 700, 800], italics: false },
+  { family: 'Red Hat Mono', slug: 'red-hat-mono', weights: [400, 500, 600, 700], italics: true },
+  { family: 'Aleo', slug: 'aleo', weights: [300, 400, 500, 600, 700], italics: true },
+] as const;
+
+export const SHIPPED: readonly ShippedFace[] = FAMILIES.flatMap(({ family, slug, weights, italics }) =>
+  weights.flatMap((weight) =>
+    (italics ? [false, true] : [false]).map((italic) => ({
+      family,
+      weight,
+      italic,
+      file: `${slug}-latin-${weight}-${italic ? 'italic' : 'normal'}.woff2`,
+    })),
+  ),
+);
+
+/** Where a shipped file lies on disk. */
+export function shippedPath(file: string): string {
+  const family = FAMILIES.find(({ slug }) => file.startsWith(`${slug}-`));
+  if (!family || file !== path.basename(file)) throw new Error(`No shipped font is named ${file}.`);
+  // Not `require.resolve` of a literal: a bundler would try to take the font in.
+  const require = createRequire(path.join(process.cwd(), 'package.json'));
+  return path.join(path.dirname(require.resolve(`@fontsource/${family.slug}/package.json`)), 'files', file);
+}
