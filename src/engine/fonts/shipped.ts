@@ -1,4 +1,3 @@
-import { createRequire } from 'node:module';
 import path from 'node:path';
 
 export interface ShippedFace {
@@ -31,7 +30,7 @@ export const SHIPPED: readonly ShippedFace[] = FAMILIES.flatMap(({ family, slug,
 export function shippedPath(file: string): string {
   const family = FAMILIES.find(({ slug }) => file.startsWith(`${slug}-`));
   if (!family || file !== path.basename(file)) throw new Error(`No shipped font is named ${file}.`);
-  // Not `require.resolve` of a literal: a bundler would try to take the font in.
-  const require = createRequire(path.join(process.cwd(), 'package.json'));
-  return path.join(path.dirname(require.resolve(`@fontsource/${family.slug}/package.json`)), 'files', file);
+  // The server runs in Orden's own folder; the command runs anywhere and says where that is.
+  const home = process.env.ORDEN_HOME ?? process.cwd();
+  return path.join(/* turbopackIgnore: true */ home, 'node_modules', '@fontsource', family.slug, 'files', file);
 }

@@ -1,0 +1,108 @@
+import { findingList, type Finding } from './findings/finding';
+import { emit, type Emission } from './emit/emit';
+import { TARGETS } from './emit/targets';
+import type { FontFile, TargetName } from './emit/target';
+import { fontFiles } from './fontFiles';
+import { measureScreen, type Measures } from './mockup/bounds';
+import { bottom, right } from './mockup/box';
+import type { Assets, Mockup } from './mockup/mockup';
+import { arrange } from './page/arrange/arrange';
+import { lower } from './page/lower';
+import type { Arrangement, Page } from './page/node';
+import { planPictures } from './pictures/planPictures';
+import type { PicturePlan } from './pictures/picture';
+import type { Outliner } from './pictures/standaloneSvg';
+import { decide } from './sort/decide';
+import type { Decisions } from './sort/decision';
+import type { Tags } from './sort/tag';
+import { factorClasses } from './style/factor';
+import type { StyleSheet } from './style/styleSheet';
+
+export interface ConvertOptions {
+  readonly arrangement: Arrangement;
+  readonly target: TargetName;
+}
+
+export interface ConvertInput {
+  readonly mockup: Mockup;
+  readonly assets: Assets;
+  readonly tags: Tags;
+  readonly options: ConvertOptions;
+  /** Outlines the text inside pictures; null leaves it as text. */
+  readonly outliner: Outliner;
+}
+
+/** The stages whose time is taken, in order. */
+export const STAGES = ['sort', 'pictures', 'page', 'style', 'emit'] as const;
+export type Stage = (typeof STAGES)[number];
+
+export interface Conversion {
+  readonly measures: ReadonlyMap<string, Measures>;
+  readonly decisions: Decisions;
+  readonly plan: PicturePlan;
+  readonly pages: readonly Page[];
+  readonly sheet: StyleSheet;
+  readonly fonts: readonly FontFile[];
+  readonly emission: Emission;
+  readonly findings: readonly Finding[];
+  readonly ms: Readonly<Record<Stage, number>>;
+}
+
+/** The whole job after reading: what every layer becomes, its pictures, the pages, their classes, the files. */
+export function convert({ mockup, assets, tags, options, outliner }: ConvertInput): Conversion {
+  const { findings, report } = findingList();
+  const clock = stopwatch();
+
+  const measures = new Map(mockup.screens.map((screen) => [screen.key, measureScreen(screen, mockup.faces)]));
+  reportPastEdge(mockup, measures, report);
+  const decisions = decide(mockup, measures, tags);
+  clock.lap('sort');
+
+  const plan = planPictures(mockup, measures, decisions, outliner, report);
+  clock.lap('pictures');
+
+  const pages = mockup.screens.map((screen) => {
+    const measured = measures.get(screen.key) ?? new Map<string, never>();
+    const page = lower(screen, { mockup, measures: measured, decisions, plan });
+    return arrange(page, options.arrangement);
+  });
+  clock.lap('page');
+
+  const sheet = factorClasses(pages);
+  const fonts = fontFiles(pages, mockup, assets);
+  clock.lap('style');
+
+  const emission = emit(TARGETS[options.target], { mockup, pages, sheet, plan, fonts });
+  clock.lap('emit');
+
+  return { measures, decisions, plan, pages, sheet, fonts, emission, findings, ms: clock.ms };
+}
+
+function stopwatch() {
+  const ms: Record<Stage, number> = { sort: 0, pictures: 0, page: 0, style: 0, emit: 0 };
+  let last = performance.now();
+  return {
+    ms,
+    lap(stage: Stage) {
+      const now = performance.now();
+      ms[stage] += now - last;
+      last = now;
+    },
+  };
+}
+
+/** Layers that the screen cuts off keep their true sizes; that they do is said. */
+function reportPastEdge(
+  mockup: Mockup,
+  measures: ReadonlyMap<string, Measures>,
+  report: ReturnType<typeof findingList>['report'],
+): void {
+  for (const screen of mockup.screens) {
+    for (const layer of screen.root.layers.flatMap((child) => (child.kind === 'group' ? child.layers : [child]))) {
+      const painted = measures.get(screen.key)?.get(layer.key)?.painted;
+      if (!painted) continue;
+      const by = Math.max(-painted.x, -painted.y, right(painted) - screen.width, bottom(painted) - screen.height);
+      if (by >= 1) report('past-edge', layer.key, { by: Math.round(by) });
+    }
+  }
+}

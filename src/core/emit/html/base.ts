@@ -1,0 +1,42 @@
+import { printColour } from '../../markup/colours';
+import type { CssRule } from '../../markup/printCss';
+import type { Page } from '../../page/node';
+
+/** What every page needs before its own classes: placed elements, and browsers' own looks taken away. */
+export function baseRules(pages: readonly Page[]): CssRule[] {
+  const ground = pages.find((page) => page.ground)?.ground;
+  return [
+    { selector: '*,\n*::before,\n*::after', declarations: [['box-sizing', 'border-box']] },
+    { selector: 'body', declarations: [['margin', '0'], ...(ground ? [['background', printColour(ground)] as const] : [])] },
+    {
+      selector: '.screen',
+      declarations: [
+        ['position', 'relative'],
+        ['overflow', 'hidden'],
+        ['white-space', 'nowrap'],
+      ],
+    },
+    {
+      selector: ':where(.screen *)',
+      declarations: [
+        ['position', 'absolute'],
+        ['margin', '0'],
+        ['padding', '0'],
+      ],
+    },
+    { selector: ':where(.screen .run, .screen br)', declarations: [['position', 'static']] },
+    { selector: ':where(.screen a)', declarations: [['color', 'inherit'], ['text-decoration', 'none']] },
+    {
+      selector: ':where(.screen button)',
+      declarations: [
+        ['border', '0'],
+        ['background', 'none'],
+        ['color', 'inherit'],
+        ['font', 'inherit'],
+        ['text-align', 'start'],
+        ['cursor', 'pointer'],
+      ],
+    },
+    { selector: ':where(.screen ul)', declarations: [['list-style', 'none']] },
+  ];
+}

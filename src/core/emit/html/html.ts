@@ -1,0 +1,57 @@
+import { element } from '../../markup/element';
+import { printCss, type CssRule } from '../../markup/printCss';
+import { printHtml } from '../../markup/printHtml';
+import type { Page } from '../../page/node';
+import { safeName } from '../../sort/outputNames';
+import { quoteFamily } from '../../pictures/standaloneSvg';
+import type { EmitInput, EmittedFile, FontFile, Target } from '../target';
+import { baseRules } from './base';
+import { lookDeclarations } from './declarations';
+import { pageMarkup } from './pageMarkup';
+
+/** HTML and CSS: a file a screen, one style sheet for all. */
+export const html: Target = {
+  name: 'html',
+  emit: (input) => [
+    ...input.pages.map((page, at) => ({ path: pageFile(input.pages, at), text: printPage(page, input) })),
+    { path: 'styles.css', text: printCss(sheetRules(input)) },
+  ],
+  pageFile,
+};
+
+/** The first screen is the index; the others have their own names. */
+function pageFile(pages: readonly Page[], at: number): string {
+  if (at === 0) return 'index.html';
+  const names = pages.map((page) => safeName(page.name) || 'screen');
+  const name = names[at] ?? 'screen';
+  const earlier = names.slice(1, at).filter((other) => other === name).length;
+  return `${name === 'index' ? 'index-screen' : name}${earlier > 0 ? `-${earlier + 1}` : ''}.html`;
+}
+
+function printPage(page: Page, input: EmitInput): string {
+  const head = element('head', {}, [
+    element('meta', { charset: 'utf-8' }),
+    element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
+    element('title', {}, [page.name]),
+    element('link', { rel: 'stylesheet', href: 'styles.css' }),
+  ]);
+  const body = element('body', {}, [pageMarkup(page, input)]);
+  return `<!doctype html>\n${printHtml([element('html', { lang: 'en' }, [head, body])])}`;
+}
+
+function sheetRules({ fonts, pages, sheet }: EmitInput): CssRule[] {
+  const classes = sheet.classes.map(({ name, look }) => ({ selector: `.${name}`, declarations: lookDeclarations(look) }));
+  return [...fonts.map(fontRule), ...baseRules(pages), ...classes];
+}
+
+function fontRule(font: FontFile): CssRule {
+  return {
+    selector: '@font-face',
+    declarations: [
+      ['font-family', quoteFamily(font.family)],
+      ['font-weight', String(font.weight)],
+      ['font-style', font.italic ? 'italic' : 'normal'],
+      ['src', `url("${font.path}")`],
+    ],
+  };
+}

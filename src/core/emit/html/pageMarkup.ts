@@ -1,0 +1,132 @@
+import { element, type MarkupElement, type MarkupNode } from '../../markup/element';
+import { formatNumber } from '../../markup/numbers';
+import { printInlineCss, type Declaration } from '../../markup/printCss';
+import type { BoxNode, Page, PageNode, PictureNode, Place, TextNode, TextNodeLine } from '../../page/node';
+import type { PicturePlan } from '../../pictures/picture';
+import { roleEntry, type Role } from '../../sort/vocabulary';
+import type { StyleSheet } from '../../style/styleSheet';
+import { px } from './declarations';
+
+export interface MarkupContext {
+  readonly sheet: StyleSheet;
+  readonly plan: PicturePlan;
+}
+
+/** The page's body as HTML elements. */
+export function pageMarkup(page: Page, context: MarkupContext): MarkupElement {
+  const attributes = { class: 'screen', style: printInlineCss(screenSize(page)) };
+  return element('div', attributes, page.children.map((node) => nodeMarkup(node, context, FLOW)));
+}
+
+function screenSize({ width, height }: Page): Declaration[] {
+  return [
+    ['width', px(width)],
+    ['height', px(height)],
+  ];
+}
+
+/** What the elements around allow inside (HTML, §3.2.5.2). */
+interface Inside {
+  readonly phrasing: boolean;
+  readonly list: boolean;
+}
+
+const FLOW: Inside = { phrasing: false, list: false };
+
+/** One node as HTML elements. */
+export function nodeMarkup(node: PageNode, context: MarkupContext, inside: Inside = FLOW): MarkupElement {
+  if (inside.list && node.role !== 'item') return wrapItem(node, context);
+  switch (node.kind) {
+    case 'box':
+      return boxMarkup(node, context, inside);
+    case 'text':
+      return textMarkup(node, context, inside);
+    case 'picture':
+      return pictureMarkup(node, context);
+  }
+}
+
+/** A list holds items only: other elements become one, or are put into one that takes over their place. */
+function wrapItem(node: PageNode, context: MarkupContext): MarkupElement {
+  if (node.kind === 'box' && node.role === 'box') return nodeMarkup({ ...node, role: 'item' }, context);
+  const inner = nodeMarkup({ ...node, place: { ...node.place, x: 0, y: 0, turn: null } }, context);
+  return element('li', { style: placeStyle(node.place) }, [inner]);
+}
+
+function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
+  const name = elementName(node.role, inside);
+  const within = { phrasing: inside.phrasing || roleEntry(node.role).phrasing, list: name === 'ul' };
+  const attributes = { ...sharedAttributes(node, context), style: placeStyle(node.place) };
+  return element(name, attributes, node.children.map((child) => nodeMarkup(child, context, within)));
+}
+
+function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): MarkupElement {
+  const children = node.lines.flatMap((line, at): MarkupNode[] => [
+    ...(at > 0 && !line.at ? [element('br')] : []),
+    ...lineMarkup(line, context),
+  ]);
+  const name = elementName(node.role, inside);
+  return element(name, { ...sharedAttributes(node, context), style: placeStyle(node.place) }, children);
+}
+
+function lineMarkup(line: TextNodeLine, context: MarkupContext): MarkupNode[] {
+  const spans = line.spans.map((span): MarkupNode => {
+    const look = context.sheet.classFor(span.look);
+    return look === null ? span.text : element('span', { class: `run ${look}` }, [span.text]);
+  });
+  if (!line.at) return spans;
+  const style = printInlineCss([
+    ['left', px(line.at.x)],
+    ['top', px(line.at.y)],
+  ]);
+  return [element('span', { style }, spans)];
+}
+
+function pictureMarkup(node: PictureNode, context: MarkupContext): MarkupElement {
+  const picture = context.plan.pictures.find((candidate) => candidate.name === node.picture);
+  const files = picture?.files ?? [];
+  const image = element('img', {
+    ...(node.href === undefined ? sharedAttributes(node, context) : {}),
+    src: files[0]?.path,
+    srcset: files.length > 1 ? files.map((file) => `${file.path} ${file.scale}x`).join(', ') : null,
+    width: formatNumber(node.place.width),
+    height: formatNumber(node.place.height),
+    alt: node.alternative,
+    style: node.href === undefined ? placeStyle({ ...node.place, hugs: true }) : null,
+  });
+  if (node.href === undefined) return image;
+  return element('a', { ...sharedAttributes(node, context), style: placeStyle(node.place) }, [image]);
+}
+
+function sharedAttributes(node: PageNode, { sheet }: MarkupContext) {
+  const look = sheet.classFor(node.look);
+  const classes = [...node.classes, ...(look === null ? [] : [look])];
+  const link = node.role === 'link' || node.kind === 'picture' ? node.href : undefined;
+  return {
+    class: classes.length > 0 ? classes.join(' ') : null,
+    href: node.role === 'link' ? (node.href ?? '#') : link,
+    type: node.role === 'button' ? 'button' : null,
+    'aria-label': node.kind === 'picture' ? null : node.label,
+    hidden: node.hidden,
+  };
+}
+
+/** The role's element, or `span` where only letters and inline elements may stand. */
+function elementName(role: Role, inside: Inside): string {
+  const { element: name, phrasing } = roleEntry(role);
+  const inline = ['span', 'button', 'a', 'img'].includes(name);
+  return inside.phrasing && !(phrasing && inline) && name !== 'a' ? 'span' : name;
+}
+
+function placeStyle(place: Place): string {
+  const declarations: Declaration[] = [
+    ['left', px(place.x)],
+    ['top', px(place.y)],
+  ];
+  if (!place.hugs) declarations.push(['width', px(place.width)], ['height', px(place.height)]);
+  if (place.turn) {
+    const numbers = place.turn.map((value) => formatNumber(value, 5));
+    declarations.push(['transform', `matrix(${numbers.join(', ')}, 0, 0)`], ['transform-origin', '0 0']);
+  }
+  return printInlineCss(declarations);
+}

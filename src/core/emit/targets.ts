@@ -1,0 +1,5 @@
+import { html } from './html/html';
+import type { Target, TargetName } from './target';
+
+/** Every kind of output; adding one is a folder and a line here. */
+export const TARGETS: Readonly<Record<TargetName, Target>> = { html };

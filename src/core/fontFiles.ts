@@ -1,0 +1,26 @@
+import type { Assets, Mockup } from './mockup/mockup';
+import type { FaceId } from './mockup/type';
+import type { FontFile } from './emit/target';
+import { walkNodes, type Page } from './page/node';
+import { safeName } from './sort/outputNames';
+
+/** The font files that the pages' texts need: shipped and embedded faces, each once. */
+export function fontFiles(pages: readonly Page[], mockup: Mockup, assets: Assets): FontFile[] {
+  const used = new Set<FaceId>();
+  for (const page of pages) {
+    for (const node of walkNodes(page.children)) if (node.kind === 'text') node.faces.forEach((face) => used.add(face));
+  }
+  return [...used].sort().flatMap((id): FontFile[] => {
+    const face = mockup.faces[id];
+    if (!face?.file || (face.source !== 'shipped' && face.source !== 'embedded')) return [];
+    const { family, weight, italic, source, file } = face;
+    const name = source === 'shipped' ? file : `${safeName(id)}.${fontEnding(assets.get(file))}`;
+    return [{ face: id, path: `fonts/${name}`, family, weight, italic, source, file }];
+  });
+}
+
+/** The ending by the file's signature (WOFF2, §4; WOFF, §3; OpenType, "Organization of an OpenType Font"). */
+function fontEnding(bytes: Uint8Array | undefined): string {
+  const signature = String.fromCharCode(...(bytes?.subarray(0, 4) ?? []));
+  return { wOF2: 'woff2', wOFF: 'woff', OTTO: 'otf' }[signature] ?? 'ttf';
+}

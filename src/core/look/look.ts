@@ -1,0 +1,84 @@
+import type { BlendMode } from '../mockup/layer';
+import type { Point } from '../mockup/matrix';
+import type { Radii } from '../mockup/outline';
+import type { Colour, GradientStop } from '../mockup/paint';
+
+/** A fill in px of the node's own box, its origin at the box's top left corner. */
+export type LookFill =
+  | { readonly kind: 'solid'; readonly colour: Colour }
+  | {
+      readonly kind: 'linear';
+      /** Where the stops 0 and 1 stand; lines of one colour run square to the way from one to the other. */
+      readonly from: Point;
+      readonly to: Point;
+      /** The box that is filled: CSS measures its direction and length from the middle of it. */
+      readonly width: number;
+      readonly height: number;
+      readonly repeating: boolean;
+      readonly stops: readonly GradientStop[];
+    }
+  | {
+      readonly kind: 'radial';
+      readonly centre: Point;
+      readonly rx: number;
+      readonly ry: number;
+      readonly repeating: boolean;
+      readonly stops: readonly GradientStop[];
+    };
+
+/** An even border inside the node's box. */
+export interface Border {
+  readonly width: number;
+  readonly colour: Colour;
+}
+
+/** A shadow; the deviation is the Gaussian's, px. */
+export interface Shadow {
+  readonly dx: number;
+  readonly dy: number;
+  readonly deviation: number;
+  readonly colour: Colour;
+}
+
+export type LookFilter = { readonly kind: 'blur'; readonly deviation: number } | ({ readonly kind: 'drop-shadow' } & Shadow);
+
+/** What is cut off: everything outside the node's own rounded box, or outside a path in px of the box. */
+export type LookClip = { readonly kind: 'box' } | { readonly kind: 'path'; readonly d: string; readonly rule: 'nonzero' | 'evenodd' };
+
+/** How letters look. Sizes in px of the screen. */
+export interface TypeLook {
+  readonly families: readonly string[];
+  readonly size: number;
+  readonly weight: number;
+  readonly italic: boolean;
+  readonly letterSpacing: number;
+  readonly wordSpacing: number;
+  readonly decorations: readonly ('underline' | 'overline' | 'line-through')[];
+  readonly colour: Colour | null;
+  readonly outline: Border | null;
+  /** Px between baselines; null for letters inside a line whose height is already set. */
+  readonly lineHeight: number | null;
+  readonly align: 'start' | 'middle' | 'end';
+  /** True when several spaces in a row count. */
+  readonly keepsSpaces: boolean;
+}
+
+/** Typed appearance of a page node, never CSS text. What is absent is at its initial value. */
+export interface Look {
+  /** From bottom to top. */
+  readonly fills?: readonly LookFill[];
+  readonly border?: Border;
+  readonly radii?: Radii;
+  /** Shadows of the box itself, topmost first. */
+  readonly shadows?: readonly Shadow[];
+  readonly filters?: readonly LookFilter[];
+  readonly opacity?: number;
+  readonly blend?: BlendMode;
+  readonly isolated?: boolean;
+  readonly clip?: LookClip;
+  readonly type?: TypeLook;
+}
+
+export function isPlain(look: Look): boolean {
+  return Object.keys(look).length === 0;
+}

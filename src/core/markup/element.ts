@@ -1,0 +1,24 @@
+/** A node of markup as a tree; text is escaped by the printer of its context. */
+export interface MarkupElement {
+  readonly name: string;
+  readonly attributes: Readonly<Record<string, string | true>>;
+  readonly children: readonly MarkupNode[];
+}
+
+export type MarkupNode = MarkupElement | string;
+
+type AttributeValue = string | number | boolean | null | undefined;
+
+/** Builds an element; absent and false attributes are left out. */
+export function element(
+  name: string,
+  attributes: Readonly<Record<string, AttributeValue>> = {},
+  children: readonly MarkupNode[] = [],
+): MarkupElement {
+  const kept: Record<string, string | true> = {};
+  for (const [key, value] of Object.entries(attributes)) {
+    if (value === null || value === undefined || value === false) continue;
+    kept[key] = value === true ? true : String(value);
+  }
+  return { name, attributes: kept, children };
+}

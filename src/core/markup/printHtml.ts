@@ -1,0 +1,44 @@
+import type { MarkupElement, MarkupNode } from './element';
+
+/** Elements without content or end tag (HTML, §13.1.2). */
+const VOID = new Set(['area', 'base', 'br', 'col', 'embed', 'hr', 'img', 'input', 'link', 'meta', 'source', 'track', 'wbr']);
+
+/**
+ * The tree as HTML, an element a line, indented by two spaces. An element that holds letters stands on one
+ * line, since white space inside it would be seen.
+ */
+export function printHtml(nodes: readonly MarkupNode[], indent = 0): string {
+  return nodes.map((node) => printBlock(node, '  '.repeat(indent))).join('');
+}
+
+function printBlock(node: MarkupNode, margin: string): string {
+  if (typeof node === 'string') return `${margin}${escapeText(node)}\n`;
+  if (isInline(node)) return `${margin}${printInline(node)}\n`;
+  const inner = node.children.map((child) => printBlock(child, `${margin}  `)).join('');
+  return `${margin}${openTag(node)}\n${inner}${margin}</${node.name}>\n`;
+}
+
+function isInline(node: MarkupElement): boolean {
+  return node.children.length === 0 || node.children.some((child) => typeof child === 'string');
+}
+
+function printInline(node: MarkupNode): string {
+  if (typeof node === 'string') return escapeText(node);
+  if (VOID.has(node.name)) return openTag(node);
+  return `${openTag(node)}${node.children.map(printInline).join('')}</${node.name}>`;
+}
+
+function openTag(node: MarkupElement): string {
+  const attributes = Object.entries(node.attributes).map(([name, value]) =>
+    value === true ? ` ${name}` : ` ${name}="${escapeAttribute(value)}"`,
+  );
+  return `<${node.name}${attributes.join('')}>`;
+}
+
+function escapeText(text: string): string {
+  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('\u00a0', '&nbsp;');
+}
+
+function escapeAttribute(text: string): string {
+  return text.replaceAll('&', '&amp;').replaceAll('"', '&quot;').replaceAll('<', '&lt;');
+}

@@ -1,0 +1,32 @@
+import { contains, sameBox } from '../../mockup/box';
+import { placedBox } from '../lower';
+import type { BoxNode, PageNode } from '../node';
+
+/**
+ * When the lowest child of a group is a box that holds all the others, it is the group's own background:
+ * the group takes its look and its place. Places are those of the screen.
+ */
+export function mergeBackdrop(group: BoxNode): BoxNode {
+  const [lowest, ...others] = group.children;
+  if (!lowest || others.length === 0 || !isBackdrop(lowest)) return group;
+  const box = placedBox(lowest.place);
+  if (!others.every((node) => contains(box, placedBox(node.place), 1))) return group;
+  // A clip that is another box than the backdrop stays one; blended or filtered groups would blend twice.
+  if (group.look.clip && !(group.look.clip.kind === 'box' && sameBox(placedBox(group.place), box))) return group;
+  if (group.look.filters || group.look.fills || group.look.border) return group;
+  return {
+    ...group,
+    name: group.named ? group.name : lowest.name,
+    named: group.named || lowest.named,
+    place: lowest.place,
+    look: { ...lowest.look, ...group.look, ...(lowest.look.radii && { radii: lowest.look.radii }) },
+    children: others,
+  };
+}
+
+function isBackdrop(node: PageNode): node is BoxNode {
+  if (node.kind !== 'box' || node.children.length > 0 || node.role !== 'box') return false;
+  const { opacity, blend, filters, clip } = node.look;
+  const dressed = opacity !== undefined || blend !== undefined || filters !== undefined || clip !== undefined;
+  return !dressed && node.classes.length === 0 && !node.hidden && node.place.turn === null && node.look.fills !== undefined;
+}

@@ -1,0 +1,20 @@
+import type { BoxNode, Page, PageNode } from '../node';
+import { mergeBackdrop } from './backdrop';
+import { isPurposeless } from './fixed';
+
+/** Everything stands in its group; wrappers without a purpose vanish, and a backdrop becomes its group's own. */
+export function nested(page: Page): Page {
+  return { ...page, children: page.children.flatMap(nest) };
+}
+
+function nest(node: PageNode): readonly PageNode[] {
+  if (node.kind !== 'box') return [node];
+  const children = node.children.flatMap(nest);
+  const kept = mergeBackdrop({ ...node, children });
+  return isWrapper(kept) ? kept.children : [kept];
+}
+
+/** A group around a single node, or one without a name, adds nothing that the code could use. */
+function isWrapper(node: BoxNode): boolean {
+  return isPurposeless(node) && node.children.length > 0 && (node.children.length === 1 || !node.named);
+}

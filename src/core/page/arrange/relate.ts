@@ -1,0 +1,18 @@
+import type { Point } from '../../mockup/matrix';
+import type { Page, PageNode } from '../node';
+
+/** Turns places on the screen into places inside the padding box of the node around. */
+export function relate(page: Page): Page {
+  return { ...page, children: relateAll(page.children, { x: 0, y: 0 }) };
+}
+
+function relateAll(nodes: readonly PageNode[], origin: Point): readonly PageNode[] {
+  return nodes.map((node): PageNode => {
+    const { place } = node;
+    const related = { ...place, x: place.x - origin.x, y: place.y - origin.y };
+    if (node.kind !== 'box') return { ...node, place: related };
+    const border = node.look.border?.width ?? 0;
+    const inner = { x: place.x + border, y: place.y + border };
+    return { ...node, place: related, children: relateAll(node.children, inner) };
+  });
+}

@@ -1,0 +1,66 @@
+import { contains, type Box } from '../mockup/box';
+import type { BlendMode, Clip, Effect } from '../mockup/layer';
+import { meanScale, translation, type Matrix } from '../mockup/matrix';
+import { hasRadii, outlineBox, pathData, transformOutline, type Outline } from '../mockup/outline';
+import type { Look, LookClip, LookFilter } from '../look/look';
+
+interface Dressed {
+  readonly opacity: number;
+  readonly blend: BlendMode;
+  readonly effects: readonly Effect[];
+  readonly isolated?: boolean;
+}
+
+/** What lies over a layer as a whole: opacity, blending and filters. Lengths grow with `matrix`. */
+export function dressLook(layer: Dressed, matrix: Matrix): Look {
+  return {
+    ...(layer.opacity < 1 && { opacity: layer.opacity }),
+    ...(layer.blend !== 'normal' && { blend: layer.blend }),
+    ...(layer.isolated && { isolated: true }),
+    ...filtersLook(layer.effects, matrix),
+  };
+}
+
+export function filtersLook(effects: readonly Effect[], matrix: Matrix): Look {
+  const filters = effects.flatMap((effect): LookFilter[] => {
+    if (effect.kind === 'defined') return [];
+    const deviation = effect.deviation * meanScale(matrix);
+    if (effect.kind === 'blur') return [{ kind: 'blur', deviation }];
+    return [{ kind: 'drop-shadow', ...turnedOffset(effect, matrix), deviation, colour: effect.colour }];
+  });
+  return filters.length > 0 ? { filters } : {};
+}
+
+export function turnedOffset({ dx, dy }: { readonly dx: number; readonly dy: number }, matrix: Matrix) {
+  const [a, b, c, d] = matrix;
+  return { dx: a * dx + c * dy, dy: b * dx + d * dy };
+}
+
+/**
+ * A group's clip: its box when the outline is one, so that the group takes the clip's place; else a path
+ * about the content. Null when nothing is cut off.
+ */
+export function groupClip(outline: Outline, matrix: Matrix, content: Box): { box: Box; look: Look } | null {
+  const moved = transformOutline(outline, matrix);
+  if (moved.kind === 'rect') {
+    if (!hasRadii(moved.radii) && contains(moved.box, content)) return null;
+    const radii = hasRadii(moved.radii) ? { radii: moved.radii } : {};
+    return { box: moved.box, look: { clip: { kind: 'box' }, ...radii } };
+  }
+  return { box: content, look: { clip: pathClip(moved, content) } };
+}
+
+/** The clip of a single element in px of its own box; null when nothing is cut off. */
+export function elementClip(clip: Clip | null, matrix: Matrix, box: Box): LookClip | null {
+  if (clip?.kind !== 'outline') return null;
+  const moved = transformOutline(clip.outline, matrix);
+  const around = outlineBox(moved);
+  if (moved.kind === 'rect' && !hasRadii(moved.radii) && around && contains(around, box)) return null;
+  return pathClip(moved, box);
+}
+
+function pathClip(outline: Outline, box: Box): LookClip {
+  const local = transformOutline(outline, translation(-box.x, -box.y));
+  return { kind: 'path', d: pathData(local), rule: local.kind === 'path' ? local.rule : 'nonzero' };
+}
+

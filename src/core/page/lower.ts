@@ -1,0 +1,88 @@
+import type { Measures } from '../mockup/bounds';
+import { transformBox, union, type Box } from '../mockup/box';
+import type { GroupLayer, Layer } from '../mockup/layer';
+import type { Matrix } from '../mockup/matrix';
+import type { Mockup, Screen } from '../mockup/mockup';
+import { isPlain } from '../look/look';
+import type { PicturePlan } from '../pictures/picture';
+import type { Decision, Decisions } from '../sort/decision';
+import { dressLook, groupClip } from './dress';
+import { lowerShape } from './lowerShape';
+import { lowerText } from './lowerText';
+import type { BoxNode, Page, PageNode, PictureNode, Place } from './node';
+
+export interface LowerContext {
+  readonly mockup: Mockup;
+  readonly measures: Measures;
+  readonly decisions: Decisions;
+  readonly plan: PicturePlan;
+}
+
+/** Turns a screen's layers and their decisions into a page tree that follows the groups; places are those of the screen. */
+export function lower(screen: Screen, context: LowerContext): Page {
+  const { key, name, width, height, ground } = screen;
+  const children = screen.root.layers.flatMap((layer) => lowerLayer(layer, context) ?? []);
+  return { screen: key, name, width, height, ground, children };
+}
+
+function lowerLayer(layer: Layer, context: LowerContext): PageNode | null {
+  const decision = context.decisions.get(layer.key);
+  const measure = context.measures.get(layer.key);
+  if (!decision || !measure || decision.outcome === 'aside' || decision.outcome === 'sample') return null;
+  if (decision.outcome === 'picture') return lowerPicture(layer, decision, measure.matrix, context.plan);
+  const shared = sharedParts(layer, decision);
+  switch (layer.kind) {
+    case 'group':
+      return lowerGroup(layer, measure.matrix, shared, context);
+    case 'shape':
+      return lowerShape(layer, measure.matrix, shared);
+    case 'text':
+      return lowerText(layer, measure.matrix, shared, context.mockup.faces);
+    case 'bitmap':
+      return lowerPicture(layer, decision, measure.matrix, context.plan);
+  }
+}
+
+/** What every node takes over from its layer and decision. */
+export type SharedParts = Pick<PageNode, 'layer' | 'name' | 'named' | 'role' | 'classes' | 'hidden' | 'href' | 'label'>;
+
+function sharedParts(layer: Layer, decision: Decision): SharedParts {
+  const { outputName: name, named, role, classes, hidden } = decision;
+  return {
+    layer: layer.key,
+    name,
+    named,
+    role,
+    classes,
+    hidden,
+    ...(layer.hints.href !== undefined && { href: layer.hints.href }),
+    ...(layer.hints.label !== undefined && { label: layer.hints.label }),
+  };
+}
+
+function lowerPicture(layer: Layer, decision: Decision, matrix: Matrix, plan: PicturePlan): PictureNode | null {
+  const placed = plan.placed.get(layer.key);
+  if (!placed) return null;
+  const { opacity, blend } = layer;
+  const look = dressLook({ opacity, blend, effects: [], isolated: false }, matrix);
+  const place: Place = { kind: 'fixed', ...placed.box, hugs: false, turn: null };
+  const alternative = layer.hints.label ?? (decision.named && layer.sourceName !== null ? layer.sourceName : '');
+  return { kind: 'picture', ...sharedParts(layer, decision), place, look, picture: placed.picture, alternative };
+}
+
+function lowerGroup(group: GroupLayer, matrix: Matrix, shared: SharedParts, context: LowerContext): BoxNode | null {
+  const children = group.layers.flatMap((layer) => lowerLayer(layer, context) ?? []);
+  const content = children.reduce<Box | null>((box, child) => union(box, placedBox(child.place)), null);
+  if (!content) return null;
+  const cut = group.clip?.kind === 'outline' ? groupClip(group.clip.outline, matrix, content) : null;
+  const look = { ...dressLook(group, matrix), ...cut?.look };
+  if (isPlain(look) && children.length === 0) return null;
+  return { kind: 'box', ...shared, place: { kind: 'fixed', ...(cut?.box ?? content), hugs: false, turn: null }, look, children };
+}
+
+/** The upright box that a place covers. */
+export function placedBox({ x, y, width, height, turn }: Place): Box {
+  if (!turn) return { x, y, width, height };
+  return transformBox([...turn, x, y], { x: 0, y: 0, width, height });
+}
+

@@ -1,0 +1,120 @@
+import { boxForm, type BoxForm } from '../look/boxForm';
+import { fillOf } from '../look/fills';
+import type { Look, LookFill } from '../look/look';
+import { grow, transformBox, type Box } from '../mockup/box';
+import type { ShapeLayer } from '../mockup/layer';
+import { applyTo, isUniform, isUpright, meanScale, type Matrix } from '../mockup/matrix';
+import { hasRadii, type Radii, type Radius } from '../mockup/outline';
+import { isOpaque, type Stroke } from '../mockup/paint';
+import { dressLook, elementClip, turnedOffset } from './dress';
+import type { SharedParts } from './lower';
+import type { BoxNode, Place, Turn } from './node';
+
+/** A shape as an element of its own: its box, and its paints as CSS knows them. */
+export function lowerShape(layer: ShapeLayer, matrix: Matrix, shared: SharedParts): BoxNode | null {
+  const form = boxForm(layer);
+  if (!form) return null;
+  // Upright boxes take the scale into their sizes; everything else keeps its own size and is turned.
+  const upright = isUpright(matrix) && (isUniform(matrix) || (!layer.stroke && layer.effects.length === 0));
+  const inner: Matrix = upright ? matrix : [1, 0, 0, 1, 0, 0];
+  const scaled = scaleForm(form, inner);
+  const strokeWidth = layer.stroke ? layer.stroke.width * (layer.stroke.fixedWidth ? 1 : meanScale(inner)) : 0;
+  const border = form.kind === 'rule' ? 0 : strokeWidth;
+  const outer = grow(scaled.box, border / 2);
+  const place = upright ? placeAt(outer) : turnedPlace(outer, matrix);
+  const look = {
+    ...paintLook(layer, form, inner, outer, border),
+    ...radiiLook(scaled.radii, border, layer.stroke),
+    ...dressShape(layer, inner),
+    ...clipLook(layer, inner, outer),
+  };
+  return { kind: 'box', ...shared, place, look, children: [] };
+}
+
+function placeAt(box: Box): Place {
+  return { kind: 'fixed', ...box, hugs: false, turn: null };
+}
+
+/** A box that is turned or slanted about its top left corner. */
+export function turnedPlace(box: Box, matrix: Matrix): Place {
+  const corner = applyTo(matrix, { x: box.x, y: box.y });
+  const turn: Turn = [matrix[0], matrix[1], matrix[2], matrix[3]];
+  return { kind: 'fixed', x: corner.x, y: corner.y, width: box.width, height: box.height, hugs: false, turn };
+}
+
+function scaleForm({ box, radii }: BoxForm, matrix: Matrix): { box: Box; radii: Radii } {
+  const scale = (radius: Radius): Radius => ({ x: radius.x * matrix[0], y: radius.y * matrix[3] });
+  const [tl, tr, br, bl] = radii;
+  return { box: transformBox(matrix, box), radii: [scale(tl), scale(tr), scale(br), scale(bl)] };
+}
+
+function paintLook(layer: ShapeLayer, form: BoxForm, matrix: Matrix, outer: Box, border: number): Look {
+  if (form.kind === 'rule') {
+    const fill = layer.stroke && ruleFill(layer.stroke, layer, form.lying, matrix, outer);
+    return fill ? { fills: [fill] } : {};
+  }
+  // CSS measures backgrounds from inside the border.
+  const fill = layer.fill && fillOf(layer.fill, matrix, grow(outer, -border));
+  const paint = layer.stroke?.paint;
+  return {
+    ...(fill && { fills: [fill] }),
+    ...(paint?.kind === 'solid' && { border: { width: border, colour: paint.colour } }),
+  };
+}
+
+/** The paint of a straight line; dashes are a pattern that repeats along it. */
+function ruleFill(stroke: Stroke, layer: ShapeLayer, lying: boolean, matrix: Matrix, box: Box): LookFill | null {
+  if (stroke.paint.kind !== 'solid') return null;
+  const { colour } = stroke.paint;
+  if (stroke.dashes.length === 0 || layer.outline.kind !== 'line') return { kind: 'solid', colour };
+  const period = stroke.dashes.reduce((sum, dash) => sum + dash, 0);
+  const clear = { ...colour, alpha: 0 };
+  let run = 0;
+  const stops = stroke.dashes.flatMap((dash, at) => {
+    const [start, end] = [run / period, (run + dash) / period];
+    run += dash;
+    const shade = at % 2 === 0 ? colour : clear;
+    return [
+      { offset: start, colour: shade },
+      { offset: end, colour: shade },
+    ];
+  });
+  const { x1, y1, x2, y2 } = layer.outline;
+  const way = Math.sign(lying ? x2 - x1 : y2 - y1) || 1;
+  const begin = applyTo(matrix, {
+    x: lying ? x1 - stroke.dashOffset * way : x1,
+    y: lying ? y1 : y1 - stroke.dashOffset * way,
+  });
+  const scale = (lying ? matrix[0] : matrix[3]) * period * way;
+  const from = { x: lying ? begin.x - box.x : 0, y: lying ? 0 : begin.y - box.y };
+  const to = lying ? { x: from.x + scale, y: 0 } : { x: 0, y: from.y + scale };
+  return { kind: 'linear', from, to, width: box.width, height: box.height, repeating: true, stops };
+}
+
+/** The outer edge of a border lies half its width outside of the outline, and so do its corners. */
+function radiiLook(radii: Radii, border: number, stroke: Stroke | null): Look {
+  const round = stroke?.join === 'round';
+  if (!hasRadii(radii) && !(border > 0 && round)) return {};
+  const out = (radius: Radius): Radius =>
+    radius.x > 0 || round ? { x: radius.x + border / 2, y: radius.y + border / 2 } : radius;
+  const [tl, tr, br, bl] = radii;
+  return { radii: [out(tl), out(tr), out(br), out(bl)] };
+}
+
+/** Drop shadows of a box without holes are box shadows; all others follow what is drawn. */
+function dressShape(layer: ShapeLayer, matrix: Matrix): Look {
+  const boxShadows = layer.effects.every((effect) => effect.kind === 'drop-shadow') && layer.fill !== null && isOpaque(layer.fill);
+  if (!boxShadows || layer.effects.length === 0) return dressLook(layer, matrix);
+  const shadows = layer.effects.flatMap((effect) =>
+    effect.kind === 'drop-shadow'
+      ? [{ ...turnedOffset(effect, matrix), deviation: effect.deviation * meanScale(matrix), colour: effect.colour }]
+      : [],
+  );
+  return { ...dressLook({ ...layer, effects: [] }, matrix), shadows: shadows.reverse() };
+}
+
+function clipLook(layer: ShapeLayer, matrix: Matrix, outer: Box): Look {
+  const clip = elementClip(layer.clip, matrix, outer);
+  return clip ? { clip } : {};
+}
+

@@ -1,0 +1,134 @@
+import type { Look, TypeLook } from '../look/look';
+import type { Faces } from '../mockup/bounds';
+import type { TextLayer, TextLine, TextRun } from '../mockup/layer';
+import { applyTo, isUniform, meanScale, type Matrix } from '../mockup/matrix';
+import { baselineInLine, roundedExtents } from './baselines';
+import { dressLook, elementClip } from './dress';
+import type { SharedParts } from './lower';
+import type { Place, TextNode, TextNodeLine, Turn } from './node';
+
+/** How far lines may stray from a regular paragraph, px. */
+const STRAY = 0.6;
+
+/** A text as a text node whose first baseline falls where it was drawn. */
+export function lowerText(layer: TextLayer, matrix: Matrix, shared: SharedParts, faces: Faces): TextNode | null {
+  const [first] = layer.lines;
+  const main = mainRun(layer);
+  const face = main && faces[main.face];
+  if (!first || !main || !face) return null;
+  const baked = isUniform(matrix);
+  const scale = baked ? meanScale(matrix) : 1;
+  const size = main.style.size * scale;
+  const spacing = regularSpacing(layer);
+  const extents = roundedExtents(face.metrics, size);
+  const lineHeight = spacing === null ? extents.ascent + extents.descent : spacing * scale;
+  const baseline = baselineInLine(face.metrics, size, lineHeight);
+
+  const left = Math.min(...layer.lines.map((line) => line.x));
+  const rightEdge = Math.max(...layer.lines.map((line) => line.x + line.width));
+  const start = baked ? applyTo(matrix, { x: left, y: first.baseline }) : { x: left, y: first.baseline };
+  const regular = spacing !== null || layer.lines.length === 1;
+  const height = regular ? lineHeight * layer.lines.length : spread(layer.lines) * scale + lineHeight;
+  const box = { x: start.x, y: start.y - baseline, width: (rightEdge - left) * scale, height };
+  // A text that starts at its left end needs no width; the others are set within their measured one.
+  const hugs = layer.align === 'start' && regular;
+  const place = baked
+    ? ({ kind: 'fixed', ...box, hugs, turn: null } satisfies Place)
+    : turnedText(box, matrix, hugs);
+
+  const type = typeLook(main, scale, lineHeight, layer.lines.length > 1 ? layer.align : 'start', layer);
+  const dressed = baked ? matrix : ([1, 0, 0, 1, 0, 0] as const);
+  const clip = elementClip(layer.clip, dressed, box);
+  return {
+    kind: 'text',
+    ...shared,
+    place,
+    look: { type, ...dressLook(layer, dressed), ...(clip && { clip }) },
+    lines: layer.lines.map((line) => lowerLine(line, main, scale, type, regular ? null : { left, first })),
+    faces: [...new Set(layer.lines.flatMap((line) => line.runs.map((run) => run.face)))],
+  };
+}
+
+function turnedText(box: { x: number; y: number; width: number; height: number }, matrix: Matrix, hugs: boolean): Place {
+  const corner = applyTo(matrix, { x: box.x, y: box.y });
+  const turn: Turn = [matrix[0], matrix[1], matrix[2], matrix[3]];
+  return { kind: 'fixed', ...box, x: corner.x, y: corner.y, hugs, turn };
+}
+
+/** The run that sets the line: the largest one, the first among equals. */
+function mainRun(layer: TextLayer): TextRun | null {
+  let main: TextRun | null = null;
+  for (const run of layer.lines.flatMap((line) => line.runs)) {
+    if (run.text.trim() !== '' && (!main || run.style.size > main.style.size)) main = run;
+  }
+  return main;
+}
+
+/** Px between the baselines of a regular paragraph: even lines, aligned as the text says; null for anything else. */
+function regularSpacing(layer: TextLayer): number | null {
+  const [first, second] = layer.lines;
+  if (!first || !second) return null;
+  const spacing = second.baseline - first.baseline;
+  if (spacing <= 0) return null;
+  const share = { start: 0, middle: 0.5, end: 1 }[layer.align];
+  const anchor = (line: TextLine) => line.x + line.width * share;
+  const even = layer.lines.every((line, at) => {
+    const strays = Math.abs(line.baseline - first.baseline - spacing * at) > STRAY;
+    return !strays && Math.abs(anchor(line) - anchor(first)) <= STRAY;
+  });
+  return even ? spacing : null;
+}
+
+function spread(lines: readonly TextLine[]): number {
+  const baselines = lines.map((line) => line.baseline);
+  return Math.max(...baselines) - Math.min(...baselines);
+}
+
+function lowerLine(
+  line: TextLine,
+  main: TextRun,
+  scale: number,
+  type: TypeLook,
+  apart: { readonly left: number; readonly first: TextLine } | null,
+): TextNodeLine {
+  const spans = line.runs.map((run) => ({ text: run.text, look: spanLook(run, main, scale, type) }));
+  if (!apart) return { spans, at: null };
+  return { spans, at: { x: (line.x - apart.left) * scale, y: (line.baseline - apart.first.baseline) * scale } };
+}
+
+/** The run's own look; empty when it is that of the text. */
+function spanLook(run: TextRun, main: TextRun, scale: number, type: TypeLook): Look {
+  if (run === main) return {};
+  const own: TypeLook = { ...typeLook(run, scale, null, type.align, null), keepsSpaces: type.keepsSpaces };
+  const same = JSON.stringify({ ...own, lineHeight: null }) === JSON.stringify({ ...type, lineHeight: null });
+  return same ? {} : { type: own };
+}
+
+function typeLook(
+  run: TextRun,
+  scale: number,
+  lineHeight: number | null,
+  align: TypeLook['align'],
+  layer: TextLayer | null,
+): TypeLook {
+  const { style, fill, stroke } = run;
+  const decorations = [
+    ...(style.underline ? (['underline'] as const) : []),
+    ...(style.overline ? (['overline'] as const) : []),
+    ...(style.lineThrough ? (['line-through'] as const) : []),
+  ];
+  return {
+    families: style.families,
+    size: style.size * scale,
+    weight: style.weight,
+    italic: style.italic,
+    letterSpacing: style.letterSpacing * scale,
+    wordSpacing: style.wordSpacing * scale,
+    decorations,
+    colour: fill?.kind === 'solid' ? fill.colour : null,
+    outline: stroke?.paint.kind === 'solid' ? { width: stroke.width * scale, colour: stroke.paint.colour } : null,
+    lineHeight,
+    align,
+    keepsSpaces: layer !== null && layer.lines.some((line) => / {2}|^ | $/.test(line.runs.map((each) => each.text).join(''))),
+  };
+}

@@ -1,0 +1,96 @@
+import type { Measures } from '../mockup/bounds';
+import { sameBox, snapOut, type Box } from '../mockup/box';
+import type { Layer, LayerKey } from '../mockup/layer';
+import { IDENTITY, invert, isUpright, multiply, type Matrix } from '../mockup/matrix';
+import type { Mockup } from '../mockup/mockup';
+import { walk } from '../mockup/walk';
+import type { Report } from '../findings/finding';
+import type { Decisions } from '../sort/decision';
+import { ASSET_ADDRESS, type Picture, type PictureFile, type PicturePlan, type PictureSource } from './picture';
+import { standaloneSvg, type Outliner } from './standaloneSvg';
+
+/** Px of a raster file's longest side; larger ones are left at 1x. */
+const LARGEST_SIDE = 8192;
+const RASTER_SCALES = [1, 2] as const;
+
+/** Lays down every picture and its files: names, formats, sizes, and which layers share one. */
+export function planPictures(
+  mockup: Mockup,
+  measures: ReadonlyMap<string, Measures>,
+  decisions: Decisions,
+  outliner: Outliner,
+  report: Report,
+): PicturePlan {
+  const byContent = new Map<string, { name: string; layers: LayerKey[]; source: PictureSource; files: readonly PictureFile[] }>();
+  const placed = new Map<LayerKey, { picture: string; box: Box }>();
+  const names = new Set<string>();
+  for (const screen of mockup.screens) {
+    const measured = measures.get(screen.key);
+    for (const layer of walk(screen.root)) {
+      const decision = decisions.get(layer.key);
+      const measure = measured?.get(layer.key);
+      if (decision?.outcome !== 'picture' || decision.within !== null || !measure?.painted) continue;
+      const box = snapOut(measure.painted);
+      if (box.width <= 0 || box.height <= 0) continue;
+      const source = sourceOf(layer, measure.matrix, box, mockup, outliner);
+      const content = JSON.stringify([source, box.width, box.height]);
+      const known = byContent.get(content);
+      if (known) {
+        known.layers.push(layer.key);
+        placed.set(layer.key, { picture: known.name, box });
+        continue;
+      }
+      const name = freeName(decision.outputName, names);
+      if (decision.named && name !== decision.outputName) {
+        report('name-taken', layer.key, { name: decision.outputName, became: name });
+      }
+      const files = filesOf(name, hasBitmap(layer) ? 'png' : 'svg', box);
+      byContent.set(content, { name, layers: [layer.key], source, files });
+      placed.set(layer.key, { picture: name, box });
+    }
+  }
+  return { pictures: [...byContent.values()] satisfies Picture[], placed };
+}
+
+function freeName(wanted: string, names: Set<string>): string {
+  let name = wanted;
+  for (let count = 2; names.has(name); count++) name = `${wanted}-${count}`;
+  names.add(name);
+  return name;
+}
+
+/** The layer at full opacity and without blending: both stay properties of the page. */
+function sourceOf(layer: Layer, own: Matrix, box: Box, mockup: Mockup, outliner: Outliner): PictureSource {
+  if (layer.kind === 'bitmap' && isPlainBitmap(layer, own, box)) return { kind: 'bitmap', bitmap: layer.bitmap };
+  const bare: Layer = { ...layer, visible: true, opacity: 1, blend: 'normal', transform: IDENTITY };
+  const bitmapAddress = (bitmap: string) => `${ASSET_ADDRESS}${bitmap}`;
+  return { kind: 'svg', svg: standaloneSvg([{ layer: bare, matrix: own }], box, { mockup, outliner, bitmapAddress }) };
+}
+
+function isPlainBitmap(layer: Extract<Layer, { kind: 'bitmap' }>, own: Matrix, box: Box): boolean {
+  const dressed = layer.clip !== null || layer.mask !== null || layer.effects.length > 0;
+  if (dressed || !isUpright(own) || !sameBox(layer.frame, layer.box)) return false;
+  // Only a bitmap that fills whole px is the file itself; one that lies between px is drawn in its place.
+  const inverse = invert(own);
+  const back = inverse && multiply(inverse, [box.width, 0, 0, box.height, box.x, box.y]);
+  const whole = { x: back?.[4] ?? NaN, y: back?.[5] ?? NaN, width: back?.[0] ?? NaN, height: back?.[3] ?? NaN };
+  return sameBox(whole, layer.box, 0.02);
+}
+
+function hasBitmap(layer: Layer): boolean {
+  for (const part of walk(layer)) if (part.kind === 'bitmap') return true;
+  return false;
+}
+
+function filesOf(name: string, format: 'svg' | 'png', box: Box): PictureFile[] {
+  const { width, height } = box;
+  if (format === 'svg') return [{ path: `pictures/${name}.svg`, format, width, height, scale: 1 }];
+  const scales = RASTER_SCALES.filter((scale) => scale === 1 || Math.max(width, height) * scale <= LARGEST_SIDE);
+  return scales.map((scale) => ({
+    path: `pictures/${name}${scale === 1 ? '' : `@${scale}x`}.png`,
+    format,
+    width: width * scale,
+    height: height * scale,
+    scale,
+  }));
+}

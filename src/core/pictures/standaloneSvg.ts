@@ -1,0 +1,336 @@
+import type { Box } from '../mockup/box';
+import type { Clip, Effect, Layer, ShapeLayer, TextLayer, TextRun } from '../mockup/layer';
+import { isIdentity, multiply, translation, type Matrix } from '../mockup/matrix';
+import type { Mockup, XmlElement } from '../mockup/mockup';
+import { pathData, type Outline } from '../mockup/outline';
+import type { GradientStop, Paint, Stroke } from '../mockup/paint';
+import { printOpaque } from '../markup/colours';
+import { element, type MarkupElement, type MarkupNode } from '../markup/element';
+import { formatNumber } from '../markup/numbers';
+import { printXml } from '../markup/printXml';
+
+/** Turns text into outlines; null leaves it as text. */
+export type Outliner = ((run: TextRun) => string | null) | null;
+
+/** How a bitmap's bytes are named inside the SVG. */
+export type BitmapAddress = (bitmap: string) => string;
+
+export interface StandaloneOptions {
+  readonly mockup: Mockup;
+  readonly outliner: Outliner;
+  readonly bitmapAddress: BitmapAddress;
+}
+
+/** One layer with the transform from its parent's coordinates to the screen's. */
+export interface PlacedLayer {
+  readonly layer: Layer;
+  readonly matrix: Matrix;
+}
+
+/**
+ * An SVG document that shows the layers inside `box` (px of the screen) and needs nothing else.
+ * Gradients, clips and effects are written anew; masks, patterns and other filters as they were drawn.
+ */
+export function standaloneSvg(layers: readonly PlacedLayer[], box: Box, options: StandaloneOptions): string {
+  const writer = new SvgWriter(options);
+  const move = translation(-box.x, -box.y);
+  const content = layers.map(({ layer, matrix }) => {
+    const around = multiply(move, matrix);
+    const drawn = writer.layer(layer);
+    return isIdentity(around) ? drawn : element('g', { transform: printMatrix(around) }, [drawn]);
+  });
+  const definitions = writer.definitions();
+  const [width, height] = [formatNumber(box.width), formatNumber(box.height)];
+  const attributes = {
+    xmlns: 'http://www.w3.org/2000/svg',
+    width,
+    height,
+    viewBox: `0 0 ${width} ${height}`,
+  };
+  return printXml(element('svg', attributes, definitions.length > 0 ? [element('defs', {}, definitions), ...content] : content));
+}
+
+export function printMatrix(matrix: Matrix): string {
+  const [a, b, c, d, e, f] = matrix;
+  const round = (value: number) => formatNumber(value, 6);
+  if (a === 1 && b === 0 && c === 0 && d === 1) return `translate(${round(e)} ${round(f)})`;
+  return `matrix(${[a, b, c, d, e, f].map(round).join(' ')})`;
+}
+
+/** Writes layers and gathers the definitions that they refer to. */
+class SvgWriter {
+  private readonly written: MarkupElement[] = [];
+  private readonly kept = new Map<string, MarkupElement | null>();
+
+  constructor(private readonly options: StandaloneOptions) {}
+
+  definitions(): readonly MarkupElement[] {
+    return [...this.written, ...[...this.kept.values()].filter((kept) => kept !== null)];
+  }
+
+  layer(layer: Layer): MarkupElement {
+    const dress = {
+      transform: isIdentity(layer.transform) ? null : printMatrix(layer.transform),
+      display: layer.visible ? null : 'none',
+      opacity: layer.opacity === 1 ? null : formatNumber(layer.opacity, 4),
+      style: this.style(layer),
+      'clip-path': layer.clip && this.clip(layer.clip),
+      mask: layer.mask && this.keep(layer.mask),
+      filter: layer.effects.length > 0 ? this.effects(layer.effects) : null,
+    };
+    const content = this.content(layer);
+    const [only] = content;
+    const plain = Object.values(dress).every((value) => value === null);
+    if (plain && content.length === 1 && typeof only === 'object') return only;
+    return element('g', dress, content);
+  }
+
+  private style(layer: Layer): string | null {
+    const parts: string[] = [];
+    if (layer.blend !== 'normal') parts.push(`mix-blend-mode:${layer.blend}`);
+    if (layer.kind === 'group' && layer.isolated) parts.push('isolation:isolate');
+    return parts.join(';') || null;
+  }
+
+  private content(layer: Layer): MarkupNode[] {
+    switch (layer.kind) {
+      case 'group':
+        return layer.layers.map((child) => this.layer(child));
+      case 'shape':
+        return [this.shape(layer)];
+      case 'text':
+        return this.text(layer);
+      case 'bitmap': {
+        const { box, frame } = layer;
+        const href = this.options.bitmapAddress(layer.bitmap);
+        const image = element('image', { ...boxAttributes(box), preserveAspectRatio: 'none', href });
+        const cut = frame.width < box.width || frame.height < box.height;
+        return cut ? [element('svg', { ...boxAttributes(frame), viewBox: viewBox(frame) }, [image])] : [image];
+      }
+    }
+  }
+
+  private shape(layer: ShapeLayer): MarkupElement {
+    const { outline, markers } = layer;
+    const painted = {
+      ...this.paint('fill', outline.kind === 'line' ? null : layer.fill),
+      ...(layer.stroke ? this.stroke(layer.stroke) : {}),
+      'paint-order': layer.strokeFirst ? 'stroke' : null,
+      'fill-rule': outline.kind === 'path' && outline.rule === 'evenodd' ? 'evenodd' : null,
+      'marker-start': markers.start && this.keep(markers.start),
+      'marker-mid': markers.mid && this.keep(markers.mid),
+      'marker-end': markers.end && this.keep(markers.end),
+    };
+    return element(...outlineElement(outline, painted));
+  }
+
+  private text(layer: TextLayer): MarkupNode[] {
+    if (layer.asDrawn !== null) {
+      this.keep(layer.asDrawn);
+      return [element('use', { href: `#${layer.asDrawn}` })];
+    }
+    return layer.lines.flatMap((line) => {
+      let x = line.x;
+      return line.runs.map((run) => {
+        const start = x;
+        x += run.width;
+        return this.run(run, start, line.baseline);
+      });
+    });
+  }
+
+  private run(run: TextRun, x: number, y: number): MarkupElement {
+    const painted = { ...this.paint('fill', run.fill), ...(run.stroke ? this.stroke(run.stroke) : {}) };
+    const outline = this.options.outliner?.(run);
+    if (outline) {
+      const lines = decorationLines(run).map(
+        (top) => `M0 ${formatNumber(top)}h${formatNumber(run.width)}v${formatNumber(run.style.size / 16)}h${formatNumber(-run.width)}Z`,
+      );
+      return element('path', { d: outline + lines.join(''), transform: printMatrix(translation(x, y)), ...painted });
+    }
+    const { style } = run;
+    const decorations = [style.underline && 'underline', style.overline && 'overline', style.lineThrough && 'line-through'];
+    return element(
+      'text',
+      {
+        x: formatNumber(x),
+        y: formatNumber(y),
+        'font-family': style.families.map(quoteFamily).join(', '),
+        'font-size': formatNumber(style.size),
+        'font-weight': style.weight === 400 ? null : style.weight,
+        'font-style': style.italic ? 'italic' : null,
+        'letter-spacing': style.letterSpacing === 0 ? null : formatNumber(style.letterSpacing),
+        'word-spacing': style.wordSpacing === 0 ? null : formatNumber(style.wordSpacing),
+        'text-decoration': decorations.filter(Boolean).join(' ') || null,
+        style: 'white-space:pre',
+        ...painted,
+      },
+      [run.text],
+    );
+  }
+
+  private paint(name: 'fill' | 'stroke', paint: Paint | null): Record<string, string | null> {
+    if (!paint) return { [name]: 'none' };
+    if (paint.kind === 'solid') {
+      const { alpha } = paint.colour;
+      return { [name]: printOpaque(paint.colour), [`${name}-opacity`]: alpha === 1 ? null : formatNumber(alpha, 4) };
+    }
+    if (paint.kind === 'defined') {
+      const opacity = paint.opacity === 1 ? null : formatNumber(paint.opacity, 4);
+      return { [name]: this.keep(paint.definition), [`${name}-opacity`]: opacity };
+    }
+    const stops = paint.stops.map(stopElement);
+    const shared = {
+      gradientUnits: 'userSpaceOnUse',
+      gradientTransform: isIdentity(paint.transform) ? null : printMatrix(paint.transform),
+      spreadMethod: paint.spread === 'pad' ? null : paint.spread,
+    };
+    const round = (value: number) => formatNumber(value, 5);
+    const gradient =
+      paint.kind === 'linear'
+        ? element('linearGradient', { x1: round(paint.x1), y1: round(paint.y1), x2: round(paint.x2), y2: round(paint.y2), ...shared }, stops)
+        : element('radialGradient', { cx: round(paint.cx), cy: round(paint.cy), r: round(paint.r), fx: round(paint.fx), fy: round(paint.fy), ...shared }, stops);
+    return { [name]: `url(#${this.define(gradient)})` };
+  }
+
+  private stroke(stroke: Stroke): Record<string, string | null> {
+    return {
+      ...this.paint('stroke', stroke.paint),
+      'stroke-width': stroke.width === 1 ? null : formatNumber(stroke.width),
+      'stroke-linecap': stroke.cap === 'butt' ? null : stroke.cap,
+      'stroke-linejoin': stroke.join === 'miter' ? null : stroke.join,
+      'stroke-miterlimit': stroke.miterLimit === 4 ? null : formatNumber(stroke.miterLimit),
+      'stroke-dasharray': stroke.dashes.length === 0 ? null : stroke.dashes.map((dash) => formatNumber(dash)).join(' '),
+      'stroke-dashoffset': stroke.dashOffset === 0 ? null : formatNumber(stroke.dashOffset),
+      'vector-effect': stroke.fixedWidth ? 'non-scaling-stroke' : null,
+    };
+  }
+
+  private clip(clip: Clip): string {
+    if (clip.kind === 'defined') return this.keep(clip.definition);
+    const rule = clip.outline.kind === 'path' && clip.outline.rule === 'evenodd' ? { 'clip-rule': 'evenodd' } : {};
+    return `url(#${this.define(element('clipPath', {}, [element(...outlineElement(clip.outline, rule))]))})`;
+  }
+
+  private effects(effects: readonly Effect[]): string {
+    const [first] = effects;
+    if (first?.kind === 'defined') return this.keep(first.definition);
+    const primitives = effects.flatMap((effect) => {
+      if (effect.kind === 'blur') return [element('feGaussianBlur', { stdDeviation: formatNumber(effect.deviation) })];
+      if (effect.kind === 'defined') return [];
+      const { dx, dy, deviation, colour } = effect;
+      return [
+        element('feDropShadow', {
+          dx: formatNumber(dx),
+          dy: formatNumber(dy),
+          stdDeviation: formatNumber(deviation),
+          'flood-color': printOpaque(colour),
+          'flood-opacity': colour.alpha === 1 ? null : formatNumber(colour.alpha, 4),
+        }),
+      ];
+    });
+    const reach = effects.reduce((most, effect) => Math.max(most, effectReach(effect)), 0);
+    // A region in shares of the box loses the shadows of thin layers; this one is as wide as any shadow reaches.
+    const region = { x: -reach, y: -reach, width: reach * 2 + 1, height: reach * 2 + 1 };
+    const filter = element('filter', { 'color-interpolation-filters': 'sRGB', ...percentRegion(region) }, primitives);
+    return `url(#${this.define(filter)})`;
+  }
+
+  private define(definition: MarkupElement): string {
+    const id = `o${this.written.length + 1}`;
+    this.written.push({ ...definition, attributes: { id, ...definition.attributes } });
+    return id;
+  }
+
+  /** Takes in a definition as it was drawn, and all that it refers to. */
+  private keep(name: string): string {
+    if (!this.kept.has(name)) {
+      // Takes the place first, so that definitions that refer to one another end.
+      this.kept.set(name, null);
+      const definition = this.options.mockup.definitions[name];
+      if (definition) this.kept.set(name, this.keptElement(definition));
+    }
+    return `url(#${name})`;
+  }
+
+  private keptElement(node: XmlElement): MarkupElement {
+    for (const value of Object.values(node.attributes)) {
+      for (const [, quoted, plain] of value.matchAll(/url\(#([^)]*)\)|^#(.*)$/g)) this.keep(quoted ?? plain ?? '');
+    }
+    const attributes = Object.fromEntries(
+      Object.entries(node.attributes).map(([name, value]) => [name === 'xlink:href' ? 'href' : name, value]),
+    );
+    return element(
+      node.name,
+      attributes,
+      node.children.map((child) => (typeof child === 'string' ? child : this.keptElement(child))),
+    );
+  }
+}
+
+function percentRegion(region: Box): Record<string, string> {
+  const percent = (value: number) => `${formatNumber(value * 100, 0)}%`;
+  return { x: percent(region.x), y: percent(region.y), width: percent(region.width), height: percent(region.height) };
+}
+
+function effectReach(effect: Effect): number {
+  if (effect.kind === 'defined') return 0;
+  const shift = effect.kind === 'drop-shadow' ? Math.max(Math.abs(effect.dx), Math.abs(effect.dy)) : 0;
+  return Math.min(20, 0.5 + (shift + effect.deviation * 3) / 8);
+}
+
+function decorationLines({ style }: TextRun): number[] {
+  const lines: number[] = [];
+  if (style.underline) lines.push(style.size * 0.11);
+  if (style.lineThrough) lines.push(-style.size * 0.3);
+  if (style.overline) lines.push(-style.size * 0.9);
+  return lines;
+}
+
+export function quoteFamily(family: string): string {
+  return /^-?[a-zA-Z][\w-]*$/.test(family) ? family : `"${family.replace(/["\\]/g, '')}"`;
+}
+
+function stopElement({ offset, colour }: GradientStop): MarkupElement {
+  return element('stop', {
+    offset: formatNumber(offset, 5),
+    'stop-color': printOpaque(colour),
+    'stop-opacity': colour.alpha === 1 ? null : formatNumber(colour.alpha, 4),
+  });
+}
+
+function boxAttributes(box: Box): Record<string, string> {
+  return { x: formatNumber(box.x), y: formatNumber(box.y), width: formatNumber(box.width), height: formatNumber(box.height) };
+}
+
+function viewBox(box: Box): string {
+  return [box.x, box.y, box.width, box.height].map((value) => formatNumber(value)).join(' ');
+}
+
+type ElementParts = [name: string, attributes: Record<string, string | null | undefined>];
+
+function outlineElement(outline: Outline, attributes: Record<string, string | null | undefined>): ElementParts {
+  switch (outline.kind) {
+    case 'line': {
+      const { x1, y1, x2, y2 } = outline;
+      return ['line', { x1: formatNumber(x1), y1: formatNumber(y1), x2: formatNumber(x2), y2: formatNumber(y2), ...attributes }];
+    }
+    case 'ellipse': {
+      const { x, y, width, height } = outline.box;
+      const [rx, ry] = [width / 2, height / 2];
+      const centre = { cx: formatNumber(x + rx), cy: formatNumber(y + ry), rx: formatNumber(rx), ry: formatNumber(ry) };
+      return ['ellipse', { ...centre, ...attributes }];
+    }
+    case 'rect': {
+      const [first, ...others] = outline.radii;
+      if (!others.every((radius) => radius.x === first.x && radius.y === first.y)) {
+        return ['path', { d: pathData(outline), ...attributes }];
+      }
+      const radii = first.x > 0 ? { rx: formatNumber(first.x), ry: formatNumber(first.y) } : {};
+      return ['rect', { ...boxAttributes(outline.box), ...radii, ...attributes }];
+    }
+    case 'path':
+      return ['path', { d: outline.d, ...attributes }];
+  }
+}
+

@@ -1,0 +1,26 @@
+import { ROLES, type Role } from '../vocabulary';
+import type { RoleRule } from './roleRule';
+
+/** ARIA's names for roles that HTML calls otherwise (ARIA in HTML, §4). */
+const ARIA: Readonly<Record<string, Role>> = {
+  button: 'button',
+  link: 'link',
+  list: 'list',
+  listitem: 'item',
+  navigation: 'navigation',
+  banner: 'header',
+  contentinfo: 'footer',
+  main: 'main',
+  region: 'section',
+  article: 'article',
+  figure: 'figure',
+};
+
+/** The source says it: a link's address or an ARIA role. */
+export const bySource: RoleRule = (layer, outcome) => {
+  if (outcome !== 'element' || layer.kind === 'shape') return null;
+  if (layer.hints.href !== undefined) return { role: 'link', reason: `links to ${layer.hints.href}` };
+  const said = layer.hints.role;
+  const role = said === undefined ? undefined : (ARIA[said] ?? (said in ROLES ? (said as Role) : undefined));
+  return role && layer.kind === 'group' ? { role, reason: `the mockup gives it the role ${said}` } : null;
+};

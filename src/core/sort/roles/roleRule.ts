@@ -1,0 +1,11 @@
+import type { Layer } from '../../mockup/layer';
+import type { Facts } from '../facts';
+import type { Outcome, Role } from '../vocabulary';
+
+export interface RoleVerdict {
+  readonly role: Role;
+  readonly reason: string;
+}
+
+/** Guesses the semantic element of a layer; null when it does not know. */
+export type RoleRule = (layer: Layer, outcome: Outcome, facts: Facts) => RoleVerdict | null;

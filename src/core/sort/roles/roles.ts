@@ -1,0 +1,8 @@
+import { bySource } from './bySource';
+import { byName } from './byName';
+import { byTextSize } from './byTextSize';
+import { byKind } from './byKind';
+import type { RoleRule } from './roleRule';
+
+/** The role rules in the order in which they are asked; the last one always answers. */
+export const ROLE_RULES: readonly RoleRule[] = [bySource, byName, byTextSize, byKind];

@@ -1,0 +1,26 @@
+import { boxForm } from '../../look/boxForm';
+import { hasRadii } from '../../mockup/outline';
+import type { ShapeLayer } from '../../mockup/layer';
+import type { Rule } from './rule';
+
+/** Boxes, rules, circles and borders are what CSS says exactly. */
+export const box: Rule = {
+  name: 'box',
+  judge(layer) {
+    if (layer.kind !== 'shape') return null;
+    return { outcome: 'element', reason: `element: ${describe(layer)}, CSS says this exactly` };
+  },
+};
+
+function describe(layer: ShapeLayer): string {
+  const form = boxForm(layer);
+  const name =
+    form?.kind === 'rule' ? 'a rule' : form?.kind === 'ellipse' ? 'a round box' : form && hasRadii(form.radii) ? 'a rounded box' : 'a box';
+  const parts: string[] = [];
+  if (layer.fill) parts.push(layer.fill.kind === 'solid' ? 'a flat fill' : 'a gradient');
+  if (layer.stroke) parts.push(layer.stroke.dashes.length > 0 ? 'dashes' : 'a border');
+  const shadows = layer.effects.filter((effect) => effect.kind === 'drop-shadow').length;
+  if (shadows > 0) parts.push(shadows === 1 ? 'one shadow' : `${shadows} shadows`);
+  if (layer.effects.some((effect) => effect.kind === 'blur')) parts.push('a blur');
+  return parts.length > 0 ? `${name} with ${parts.join(', ')}` : name;
+}

@@ -1,0 +1,18 @@
+import { intersection, type Box } from '../../mockup/box';
+import { measureOf } from '../facts';
+import type { Rule } from './rule';
+
+/** Hidden, empty and off-screen layers are nothing. */
+export const unseen: Rule = {
+  name: 'unseen',
+  judge(layer, facts) {
+    if (!layer.visible) return { outcome: 'aside', reason: 'aside: it is hidden in the mockup' };
+    if (layer.opacity === 0) return { outcome: 'aside', reason: 'aside: its opacity is 0' };
+    const { painted } = measureOf(facts, layer.key);
+    if (!painted) return { outcome: 'aside', reason: 'aside: it draws nothing' };
+    const screen: Box = { x: 0, y: 0, width: facts.screen.width, height: facts.screen.height };
+    const seen = intersection(painted, screen);
+    const touches = seen !== null && seen.width > 0 && seen.height > 0;
+    return touches ? null : { outcome: 'aside', reason: 'aside: it lies wholly outside of the screen' };
+  },
+};

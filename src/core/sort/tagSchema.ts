@@ -1,0 +1,19 @@
+import Joi from 'joi';
+import { OUTCOME_NAMES, ROLE_NAMES } from './vocabulary';
+import type { Tag } from './tag';
+
+const CLASS_NAME = /^-?[_a-zA-Z][\w-]*$/;
+
+/** A tag as it crosses a border: from the interface, a file, the database. */
+export const tagSchema = Joi.object<Tag>({
+  outcome: Joi.string().valid(...OUTCOME_NAMES),
+  role: Joi.string().valid(...ROLE_NAMES),
+  classes: Joi.array()
+    .items(Joi.string().pattern(CLASS_NAME).max(64).messages({ 'string.pattern.base': '{#value} is no class name: use letters, digits, hyphens' }))
+    .max(12),
+  outputName: Joi.string().trim().max(64),
+  hidden: Joi.boolean(),
+});
+
+/** A file of tags: layer keys and their tags. */
+export const tagsFileSchema = Joi.object<Record<string, Tag>>().pattern(Joi.string().max(2000), tagSchema);

@@ -1,0 +1,44 @@
+import type { Conversion, ConvertOptions } from '../core/convert';
+import { sayFinding, severityOf, type Finding } from '../core/findings/finding';
+import type { Mockup } from '../core/mockup/mockup';
+import type { Tags } from '../core/sort/tag';
+import type { OutputFile, WrittenPicture } from './produce';
+
+interface ManifestInput {
+  readonly mockup: Mockup;
+  readonly tags: Tags;
+  readonly options: ConvertOptions;
+  readonly conversion: Conversion;
+  readonly pictures: readonly WrittenPicture[];
+  readonly files: readonly OutputFile[];
+  readonly findings: readonly Finding[];
+}
+
+/** The package's list of contents, `orden.json`. It names no time and no machine, so equal input gives equal bytes. */
+export function manifest(input: ManifestInput): string {
+  const { mockup, tags, options, conversion, pictures, files, findings } = input;
+  const contents = {
+    mockup: mockup.name,
+    arrangement: options.arrangement,
+    target: options.target,
+    screens: conversion.emission.screens,
+    files: files.map(({ path, bytes }) => ({ path, bytes: bytes.length })),
+    pictures,
+    fonts: conversion.fonts.map(({ path, family, weight, italic, source }) => ({ path, family, weight, italic, source })),
+    tags: Object.fromEntries(tags),
+    findings: findings.map(plainFinding),
+  };
+  return `${JSON.stringify(contents, null, 2)}\n`;
+}
+
+export interface PlainFinding {
+  readonly code: string;
+  readonly severity: string;
+  readonly layer: string | null;
+  readonly message: string;
+}
+
+/** A finding with its sentence, for people and other programs. */
+export function plainFinding(finding: Finding): PlainFinding {
+  return { code: finding.code, severity: severityOf(finding), layer: finding.layer, message: sayFinding(finding) };
+}

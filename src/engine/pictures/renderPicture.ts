@@ -1,0 +1,47 @@
+import sharp, { type Sharp } from 'sharp';
+import type { Assets, Mockup } from '../../core/mockup/mockup';
+import { ASSET_ADDRESS, type Picture, type PictureFile } from '../../core/pictures/picture';
+
+/** Px that a raster file may have; beyond it memory is no longer bounded. */
+const MOST_PIXELS = 64_000_000;
+
+/**
+ * Draws one file of a picture.
+ * @throws Error with a plain sentence when it cannot be drawn
+ */
+export async function renderPicture(
+  picture: Picture,
+  file: PictureFile,
+  mockup: Mockup,
+  assets: Assets,
+): Promise<Uint8Array> {
+  const { source } = picture;
+  if (file.format === 'svg') {
+    if (source.kind !== 'svg') throw new Error('a bitmap has no vector form');
+    return new TextEncoder().encode(source.svg);
+  }
+  if (file.width * file.height > MOST_PIXELS) throw new Error(`it would have ${file.width}×${file.height} px`);
+  const input = source.kind === 'svg' ? drawnSvg(source.svg, file.scale, mockup, assets) : drawnBitmap(source.bitmap, assets);
+  return input
+    .resize(file.width, file.height, { fit: 'fill', kernel: 'mitchell' })
+    .png({ compressionLevel: 9, adaptiveFiltering: true })
+    .toBuffer();
+}
+
+function drawnSvg(svg: string, scale: number, mockup: Mockup, assets: Assets): Sharp {
+  const filled = svg.replace(new RegExp(`${ASSET_ADDRESS}([\\w-]+)`, 'g'), (_, name: string) => dataUri(name, mockup, assets));
+  // An SVG px is a 72nd of an inch to librsvg.
+  return sharp(Buffer.from(filled), { density: 72 * scale, limitInputPixels: MOST_PIXELS, unlimited: true });
+}
+
+function drawnBitmap(name: string, assets: Assets): Sharp {
+  const bytes = assets.get(name);
+  if (!bytes) throw new Error('its bitmap is missing');
+  return sharp(bytes, { limitInputPixels: MOST_PIXELS * 4 }).rotate();
+}
+
+/** The bitmap's bytes as an address that needs nothing outside. */
+export function dataUri(name: string, mockup: Mockup, assets: Assets): string {
+  const type = mockup.bitmaps[name]?.type ?? 'image/png';
+  return `data:${type};base64,${Buffer.from(assets.get(name) ?? []).toString('base64')}`;
+}

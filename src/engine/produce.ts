@@ -1,0 +1,103 @@
+import { readFile } from 'node:fs/promises';
+import { convert, type Conversion, type ConvertOptions } from '../core/convert';
+import { findingList, type Finding } from '../core/findings/finding';
+import type { Assets, Mockup } from '../core/mockup/mockup';
+import type { PictureFormat } from '../core/pictures/picture';
+import type { Outliner } from '../core/pictures/standaloneSvg';
+import type { Tags } from '../core/sort/tag';
+import type { FontBook } from '../core/type/fontBook';
+import { shippedPath } from './fonts/shipped';
+import { manifest } from './manifest';
+import { renderPicture } from './pictures/renderPicture';
+
+export interface OutputFile {
+  readonly path: string;
+  readonly bytes: Uint8Array;
+}
+
+export interface WrittenPicture {
+  readonly file: string;
+  readonly format: PictureFormat;
+  readonly width: number;
+  readonly height: number;
+  readonly bytes: number;
+}
+
+export interface Product {
+  readonly conversion: Conversion;
+  readonly files: readonly OutputFile[];
+  readonly pictures: readonly WrittenPicture[];
+  readonly findings: readonly Finding[];
+  /** Ms that drawing the pictures took. */
+  readonly drawingMs: number;
+}
+
+export interface ProduceInput {
+  readonly mockup: Mockup;
+  readonly assets: Assets;
+  readonly tags: Tags;
+  readonly options: ConvertOptions;
+  readonly book: FontBook;
+  /** Findings from reading, to go along in the manifest. */
+  readonly readFindings: readonly Finding[];
+  readonly onProgress?: (done: number, total: number) => void;
+  readonly signal?: AbortSignal;
+}
+
+/** Everything that a build gives: code, pictures, fonts and the manifest, as files in memory. */
+export async function produce(input: ProduceInput): Promise<Product> {
+  const { mockup, assets, tags, options, book, readFindings } = input;
+  const conversion = convert({ mockup, assets, tags, options, outliner: outlinerOf(book) });
+  const start = performance.now();
+  const { drawn, failed } = await drawPictures(conversion, input);
+  const drawingMs = performance.now() - start;
+
+  const fonts = await Promise.all(
+    conversion.fonts.map(async ({ path, source, file }) => ({
+      path,
+      bytes: source === 'shipped' ? await readFile(shippedPath(file)) : (assets.get(file) ?? new Uint8Array()),
+    })),
+  );
+  const encoder = new TextEncoder();
+  const code = conversion.emission.files.map(({ path, text }) => ({ path, bytes: encoder.encode(text) }));
+  const findings = [...readFindings, ...conversion.findings, ...failed];
+  const pictures = drawn.map(({ bytes, ...picture }) => ({ ...picture, bytes: bytes.length }));
+  const files = [...code, ...drawn.map(({ file, bytes }) => ({ path: file, bytes })), ...fonts];
+  const listed = manifest({ mockup, tags, options, conversion, pictures, files, findings });
+  return {
+    conversion,
+    files: [...files, { path: 'orden.json', bytes: encoder.encode(listed) }],
+    pictures,
+    findings,
+    drawingMs,
+  };
+}
+
+type DrawnPicture = Omit<WrittenPicture, 'bytes'> & { readonly bytes: Uint8Array };
+
+async function drawPictures(
+  conversion: Conversion,
+  { mockup, assets, onProgress, signal }: ProduceInput,
+): Promise<{ drawn: DrawnPicture[]; failed: readonly Finding[] }> {
+  const { findings: failed, report } = findingList();
+  const jobs = conversion.plan.pictures.flatMap((picture) => picture.files.map((file) => ({ picture, file })));
+  const drawn: DrawnPicture[] = [];
+  for (const [done, { picture, file }] of jobs.entries()) {
+    signal?.throwIfAborted();
+    onProgress?.(done, jobs.length);
+    const { path, format, width, height } = file;
+    try {
+      drawn.push({ file: path, format, width, height, bytes: await renderPicture(picture, file, mockup, assets) });
+    } catch (error) {
+      const why = error instanceof Error ? error.message : String(error);
+      report('picture-failed', picture.layers[0] ?? null, { name: picture.name, why });
+    }
+  }
+  onProgress?.(jobs.length, jobs.length);
+  return { drawn, failed };
+}
+
+/** Outlines a run of text by the book's fonts. */
+export function outlinerOf(book: FontBook): Outliner {
+  return (run) => book.outline(run.face, run.text, run.style.size, run.style.letterSpacing);
+}
