@@ -1,0 +1,33 @@
+import { mkdir, readFile, writeFile } from 'node:fs/promises';
+import path from 'node:path';
+import { read } from '../src/core/read/read';
+import { ARRANGEMENTS } from '../src/core/page/node';
+import { createFontBook } from '../src/engine/fonts/fontBook';
+import { produce } from '../src/engine/produce';
+import { launchChromium } from '../tests/support/chromium';
+import { compareFiles } from '../tests/support/likeness';
+
+/** How like the built pages are to their mockups: `tsx bench/likeness.ts FILE.svg …`, a line a file. */
+const book = createFontBook();
+const browser = await launchChromium();
+const folder = path.resolve('.orden/likeness');
+for (const file of process.argv.slice(2)) {
+  const { mockup, assets, findings } = read(await readFile(file), path.basename(file), book);
+  const [screen] = mockup.screens;
+  if (!screen) continue;
+  const cells: string[] = [];
+  for (const arrangement of ARRANGEMENTS) {
+    const out = path.join(folder, mockup.name, arrangement);
+    const product = await produce({ mockup, assets, tags: new Map(), options: { arrangement, target: 'html' }, book, readFindings: findings });
+    for (const written of product.files) {
+      await mkdir(path.dirname(path.join(out, written.path)), { recursive: true });
+      await writeFile(path.join(out, written.path), written.bytes);
+    }
+    const [width, height] = [Math.ceil(screen.width), Math.ceil(screen.height)];
+    const { differing, difference } = await compareFiles(browser, file, path.join(out, 'index.html'), width, height);
+    await writeFile(path.join(out, 'difference.png'), difference);
+    cells.push(`${arrangement} ${(differing * 100).toFixed(3)}%`);
+  }
+  console.log(mockup.name.padEnd(32), cells.join('   '));
+}
+await browser.close();

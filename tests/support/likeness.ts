@@ -1,0 +1,42 @@
+import { pathToFileURL } from 'node:url';
+import type { Browser } from '@playwright/test';
+import pixelmatch from 'pixelmatch';
+import sharp from 'sharp';
+
+export interface Likeness {
+  /** Share of differing pixels, 0–1 (pixelmatch, threshold 0.1, antialiased pixels counted as it does by default). */
+  readonly differing: number;
+  /** The picture of the difference, PNG. */
+  readonly difference: Buffer;
+}
+
+/** Renders two files in the same Chromium at the same size and compares them. */
+export async function compareFiles(
+  browser: Browser,
+  one: string,
+  other: string,
+  width: number,
+  height: number,
+): Promise<Likeness> {
+  const [first, second] = [await shoot(browser, one, width, height), await shoot(browser, other, width, height)];
+  const difference = new Uint8Array(width * height * 4);
+  const differing = pixelmatch(await pixels(first), await pixels(second), difference, width, height, { threshold: 0.1 });
+  const png = await sharp(difference, { raw: { width, height, channels: 4 } }).png().toBuffer();
+  return { differing: differing / (width * height), difference: png };
+}
+
+export async function shoot(browser: Browser, file: string, width: number, height: number): Promise<Buffer> {
+  const page = await browser.newPage({ viewport: { width, height } });
+  try {
+    await page.goto(pathToFileURL(file).href);
+    await page.evaluate(() => document.fonts.ready);
+    return await page.screenshot({ clip: { x: 0, y: 0, width, height } });
+  } finally {
+    await page.close();
+  }
+}
+
+async function pixels(png: Buffer): Promise<Uint8Array> {
+  const raw = await sharp(png).ensureAlpha().raw().toBuffer();
+  return new Uint8Array(raw.buffer, raw.byteOffset, raw.length);
+}
