@@ -8,11 +8,11 @@ import { launchChromium } from '../tests/support/chromium';
 import { compareFiles } from '../tests/support/likeness';
 
 /** How like the built pages are to their mockups: `tsx bench/likeness.ts FILE.svg …`, a line a file. */
-const book = createFontBook();
+const fonts = createFontBook();
 const browser = await launchChromium();
 const folder = path.resolve('.orden/likeness');
 for (const file of process.argv.slice(2)) {
-  const { mockup, assets, findings } = read(await readFile(file), path.basename(file), book);
+  const { mockup, assets, findings, book } = read(await readFile(file), path.basename(file), fonts);
   const [screen] = mockup.screens;
   if (!screen) continue;
   const cells: string[] = [];

@@ -31,8 +31,7 @@ export async function convertCommand(files: readonly string[], flags: ConvertFla
   const start = performance.now();
   const bytes = await readInput(file);
   const tags = flags.tags === undefined ? new Map() : await readTags(flags.tags);
-  const book = createFontBook();
-  const { mockup, assets, findings } = read(bytes, path.basename(file), book);
+  const { mockup, assets, findings, book } = read(bytes, path.basename(file), createFontBook());
   const readMs = performance.now() - start;
   const product = await produce({ mockup, assets, tags, options: { arrangement, target }, book, readFindings: findings });
   await writeFiles(flags.out, product);

@@ -66,7 +66,7 @@ function lowerPicture(layer: Layer, decision: Decision, matrix: Matrix, plan: Pi
   const { opacity, blend } = layer;
   const look = dressLook({ opacity, blend, effects: [], isolated: false }, matrix);
   const place: Place = { kind: 'fixed', ...placed.box, hugs: false, turn: null };
-  const alternative = layer.hints.label ?? (decision.named && layer.sourceName !== null ? layer.sourceName : '');
+  const alternative = layer.hints.label ?? (decision.named ? (layer.sourceName ?? '').replace(/[-_]+/g, ' ') : '');
   return { kind: 'picture', ...sharedParts(layer, decision), place, look, picture: placed.picture, alternative };
 }
 

@@ -22,6 +22,8 @@ export interface Place {
 interface NodeBase {
   /** The layer that it comes from. */
   readonly layer: LayerKey;
+  /** Layers that became part of it, such as its backdrop. */
+  readonly merged?: readonly LayerKey[];
   readonly name: string;
   /** False when Orden made the name up. */
   readonly named: boolean;

@@ -1,13 +1,13 @@
 import type { FontBook } from '../type/fontBook';
 import { LIMITS } from './limits';
 import { ReadError } from './readError';
-import { readSvg, type ReadResult } from './svg/readSvg';
+import { readSvg, type Reading, type ReadResult } from './svg/readSvg';
 
 /** A kind of file that Orden reads: whether the bytes are one, and how they are read. */
 interface Reader {
   readonly format: string;
   readonly accepts: (head: string) => boolean;
-  readonly read: (bytes: Uint8Array, name: string, book: FontBook) => ReadResult;
+  readonly read: (bytes: Uint8Array, name: string, book: FontBook) => Reading;
 }
 
 /** The readers in the order in which they are asked. */
@@ -18,7 +18,7 @@ const READERS: readonly Reader[] = [{ format: 'svg', accepts: (head) => head.inc
  * @param fileName with its ending; the name without it becomes the screen's
  * @throws ReadError with one sentence when the file cannot be read
  */
-export function read(bytes: Uint8Array, fileName: string, book: FontBook): ReadResult {
+export function read(bytes: Uint8Array, fileName: string, book: FontBook): Reading {
   if (bytes.length > LIMITS.bytes) {
     const megabytes = (count: number) => Math.ceil(count / 1024 / 1024);
     throw new ReadError('too-large', { size: megabytes(bytes.length), limit: megabytes(LIMITS.bytes) });
@@ -35,4 +35,4 @@ function screenName(fileName: string): string {
   return base.replace(/\.[^.]*$/, '').trim() || 'screen';
 }
 
-export type { ReadResult };
+export type { Reading, ReadResult };

@@ -16,6 +16,7 @@ export function mergeBackdrop(group: BoxNode): BoxNode {
   if (group.look.filters || group.look.fills || group.look.border) return group;
   return {
     ...group,
+    merged: [...(group.merged ?? []), lowest.layer],
     name: group.named ? group.name : lowest.name,
     named: group.named || lowest.named,
     place: lowest.place,

@@ -23,12 +23,17 @@ export interface ReadResult {
   readonly findings: readonly Finding[];
 }
 
+/** A reading together with the fonts that it was measured with, those inside the mockup first. */
+export interface Reading extends ReadResult {
+  readonly book: FontBook;
+}
+
 /**
  * Reads an SVG file (SVG 1.1 and what browsers draw of SVG 2) into a mockup with one screen.
  * @param name the file's name without its ending: the screen takes it
  * @throws ReadError when the file is no usable SVG
  */
-export function readSvg(bytes: Uint8Array, name: string, fontBook: FontBook): ReadResult {
+export function readSvg(bytes: Uint8Array, name: string, fontBook: FontBook): Reading {
   const root = parseXml(decodeText(bytes));
   if (root.name !== 'svg') throw new ReadError('not-svg', { what: `its outermost element is <${root.name}>` });
 
@@ -70,7 +75,7 @@ export function readSvg(bytes: Uint8Array, name: string, fontBook: FontBook): Re
   };
   if (layersOf(mockup).next().done) throw new ReadError('nothing-drawn');
   reportReplacedFonts(mockup, report);
-  return { mockup, assets, findings };
+  return { mockup, assets, findings, book };
 }
 
 function indexIds(root: XmlNode): ReadonlyMap<string, XmlNode> {

@@ -1,0 +1,48 @@
+import type { LayerKey } from '../mockup/layer';
+import { FACETS, type Facet, type Tag, type Tags } from './tag';
+
+export type FacetValue = NonNullable<Tag[Facet]>;
+
+/** One facet of one layer before and after an edit; null is untagged. */
+export interface Change {
+  readonly layer: LayerKey;
+  readonly facet: Facet;
+  readonly before: FacetValue | null;
+  readonly after: FacetValue | null;
+}
+
+/** The same edit the other way round. */
+export function reverse(changes: readonly Change[]): Change[] {
+  return changes.map(({ before, after, ...change }) => ({ ...change, before: after, after: before })).reverse();
+}
+
+/** The tags after the changes; the given ones stay as they are. */
+export function applyChanges(tags: Tags, changes: readonly Pick<Change, 'layer' | 'facet' | 'after'>[]): Tags {
+  const next = new Map(tags);
+  for (const { layer, facet, after } of changes) {
+    const { [facet]: _, ...others } = next.get(layer) ?? {};
+    const tag: Tag = after === null ? others : { ...others, [facet]: after };
+    if (FACETS.some((one) => tag[one] !== undefined)) next.set(layer, tag);
+    else next.delete(layer);
+  }
+  return next;
+}
+
+/** Where an undo and a redo would lead, from the trail of edits in order. */
+export function historyState(
+  trail: readonly { readonly id: string; readonly kind: 'set' | 'undo' | 'redo'; readonly about: string | null }[],
+): { readonly undo: string | null; readonly redo: string | null } {
+  const done: string[] = [];
+  const undone: string[] = [];
+  for (const edit of trail) {
+    if (edit.kind === 'set') {
+      done.push(edit.id);
+      undone.length = 0;
+    } else {
+      const [from, to] = edit.kind === 'undo' ? [done, undone] : [undone, done];
+      const moved = from.pop();
+      if (moved !== undefined) to.push(moved);
+    }
+  }
+  return { undo: done.at(-1) ?? null, redo: undone.at(-1) ?? null };
+}

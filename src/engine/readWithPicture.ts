@@ -1,0 +1,27 @@
+import { read, type ReadResult } from '../core/read/read';
+import { IDENTITY } from '../core/mockup/matrix';
+import { standaloneSvg } from '../core/pictures/standaloneSvg';
+import type { FontBook } from '../core/type/fontBook';
+import { dataUri } from './pictures/renderPicture';
+import { outlinerOf } from './produce';
+
+export interface ReadWithPicture extends ReadResult {
+  /** The first screen as a standalone SVG, its texts outlined: how the mockup looks, safe to show. */
+  readonly picture: string;
+}
+
+/** Reads a mockup and draws how it looks, from what was read and nothing else. */
+export function readWithPicture(bytes: Uint8Array, fileName: string, book: FontBook): ReadWithPicture {
+  const result = read(bytes, fileName, book);
+  const { mockup, assets } = result;
+  const [screen] = mockup.screens;
+  const box = { x: 0, y: 0, width: screen?.width ?? 1, height: screen?.height ?? 1 };
+  const options = {
+    mockup,
+    outliner: outlinerOf(result.book),
+    bitmapAddress: (name: string) => dataUri(name, mockup, assets),
+  };
+  const layers = screen ? [{ layer: screen.root, matrix: IDENTITY }] : [];
+  const { book: _, ...plain } = result;
+  return { ...plain, picture: standaloneSvg(layers, box, options) };
+}

@@ -1,0 +1,14 @@
+import type { EmittedScreen } from '../core/emit/emit';
+import type { PlainFinding } from '../engine/manifest';
+import type { WrittenPicture } from '../engine/produce';
+
+export type BuildState = 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
+
+/** What a finished build says of itself. */
+export interface BuildResult {
+  readonly screens: readonly EmittedScreen[];
+  readonly files: readonly { readonly path: string; readonly size: number }[];
+  readonly pictures: readonly WrittenPicture[];
+  readonly findings: readonly PlainFinding[];
+  readonly ms: Readonly<Record<string, number>>;
+}

@@ -1,0 +1,30 @@
+import pg from 'pg';
+
+/** What runs a query: the pool, or a client inside a transaction. */
+export type Queryable = Pick<pg.ClientBase, 'query'>;
+
+// Kept across reloads of modules, so that there is one pool in a process.
+const shared = globalThis as { ordenPool?: pg.Pool };
+
+export function pool(): pg.Pool {
+  const connectionString = process.env.DATABASE_URL;
+  if (!connectionString) throw new Error('DATABASE_URL is not set: start Orden with ./start.');
+  shared.ordenPool ??= new pg.Pool({ connectionString, max: 8 });
+  return shared.ordenPool;
+}
+
+/** Runs `work` in one transaction; an error undoes all of it. */
+export async function inTransaction<T>(work: (client: pg.PoolClient) => Promise<T>): Promise<T> {
+  const client = await pool().connect();
+  try {
+    await client.query('begin');
+    const result = await work(client);
+    await client.query('commit');
+    return result;
+  } catch (error) {
+    await client.query('rollback');
+    throw error;
+  } finally {
+    client.release();
+  }
+}

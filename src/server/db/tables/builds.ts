@@ -1,0 +1,99 @@
+import type { ConvertOptions } from '../../../core/convert';
+import type { Tag } from '../../../core/sort/tag';
+import type { Queryable } from '../pool';
+import type { BuildResult, BuildState } from '../../buildTypes';
+
+export interface BuildRow {
+  readonly id: string;
+  readonly mockup_id: string;
+  readonly revision_id: string;
+  readonly options: ConvertOptions;
+  readonly tags: Record<string, Tag>;
+  readonly state: BuildState;
+  readonly done: number;
+  readonly total: number;
+  readonly problem: string | null;
+  readonly result: BuildResult | null;
+  readonly created_at: Date;
+}
+
+const COLUMNS = 'id, mockup_id, revision_id, options, tags, state, done, total, problem, result, created_at';
+const INSERT = 'insert into builds (mockup_id, revision_id, options, tags) values ($1, $2, $3, $4) returning id';
+const SELECT = `select ${COLUMNS} from builds where id = $1`;
+const NEWEST = `select ${COLUMNS} from builds where mockup_id = $1 order by created_at desc limit $2`;
+const START = `update builds set state = 'running' where id = $1 and state in ('waiting', 'running')`;
+const PROGRESS = `update builds set done = $2, total = $3 where id = $1 and state = 'running' returning id`;
+const FINISH = `update builds set state = 'done', result = $2, finished_at = now() where id = $1 and state = 'running'`;
+const FAIL = `update builds set state = 'failed', problem = $2, finished_at = now() where id = $1 and state = 'running'`;
+const CANCEL = `
+  update builds set state = 'cancelled', finished_at = now() where id = $1 and state in ('waiting', 'running')`;
+const INSERT_FILE = `
+  insert into build_files (build_id, path, digest, size) values ($1, $2, $3, $4)
+  on conflict (build_id, path) do update set digest = excluded.digest, size = excluded.size`;
+const FILE = `
+  select b.bytes from build_files f join blobs b on b.digest = f.digest where f.build_id = $1 and f.path = $2`;
+const FILES = `
+  select f.path, b.bytes from build_files f join blobs b on b.digest = f.digest where f.build_id = $1 order by f.path`;
+
+export async function insertBuild(
+  db: Queryable,
+  mockupId: string,
+  revisionId: string,
+  options: ConvertOptions,
+  tags: Record<string, Tag>,
+): Promise<string> {
+  const values = [mockupId, revisionId, JSON.stringify(options), JSON.stringify(tags)];
+  const { rows } = await db.query<{ id: string }>(INSERT, values);
+  return rows[0]!.id;
+}
+
+export async function getBuild(db: Queryable, id: string): Promise<BuildRow | null> {
+  const { rows } = await db.query<BuildRow>(SELECT, [id]);
+  return rows[0] ?? null;
+}
+
+export async function newestBuilds(db: Queryable, mockupId: string, most: number): Promise<readonly BuildRow[]> {
+  const { rows } = await db.query<BuildRow>(NEWEST, [mockupId, most]);
+  return rows;
+}
+
+/** False when the build was cancelled before it began. */
+export async function startBuild(db: Queryable, id: string): Promise<boolean> {
+  const { rowCount } = await db.query(START, [id]);
+  return rowCount === 1;
+}
+
+/** Notes how far the build is; false when it was cancelled meanwhile. */
+export async function noteProgress(db: Queryable, id: string, done: number, total: number): Promise<boolean> {
+  const { rowCount } = await db.query(PROGRESS, [id, done, total]);
+  return rowCount === 1;
+}
+
+/** False when the build was cancelled meanwhile: then nothing of it is to be kept. */
+export async function finishBuild(db: Queryable, id: string, result: BuildResult): Promise<boolean> {
+  const { rowCount } = await db.query(FINISH, [id, JSON.stringify(result)]);
+  return rowCount === 1;
+}
+
+export async function failBuild(db: Queryable, id: string, problem: string): Promise<void> {
+  await db.query(FAIL, [id, problem]);
+}
+
+export async function cancelBuild(db: Queryable, id: string): Promise<boolean> {
+  const { rowCount } = await db.query(CANCEL, [id]);
+  return rowCount === 1;
+}
+
+export async function insertBuildFile(db: Queryable, id: string, path: string, digest: string, size: number): Promise<void> {
+  await db.query(INSERT_FILE, [id, path, digest, size]);
+}
+
+export async function buildFile(db: Queryable, id: string, path: string): Promise<Uint8Array | null> {
+  const { rows } = await db.query<{ bytes: Buffer }>(FILE, [id, path]);
+  return rows[0]?.bytes ?? null;
+}
+
+export async function buildFiles(db: Queryable, id: string): Promise<readonly { path: string; bytes: Uint8Array }[]> {
+  const { rows } = await db.query<{ path: string; bytes: Buffer }>(FILES, [id]);
+  return rows;
+}

@@ -1,0 +1,36 @@
+import type { Change } from '../../../core/sort/change';
+import type { Queryable } from '../pool';
+
+export type EditKind = 'set' | 'undo' | 'redo';
+
+export interface EditRow {
+  readonly id: string;
+  readonly kind: EditKind;
+  readonly about: string | null;
+}
+
+const INSERT = 'insert into edits (mockup_id, kind, about, changes) values ($1, $2, $3, $4) returning id';
+const TRAIL = 'select id, kind, about from edits where mockup_id = $1 order by id';
+const CHANGES = 'select changes from edits where id = $1';
+
+export async function insertEdit(
+  db: Queryable,
+  mockupId: string,
+  kind: EditKind,
+  about: string | null,
+  changes: readonly Change[],
+): Promise<string> {
+  const { rows } = await db.query<{ id: string }>(INSERT, [mockupId, kind, about, JSON.stringify(changes)]);
+  return rows[0]!.id;
+}
+
+/** All edits of a mockup in order, without what they changed. */
+export async function editTrail(db: Queryable, mockupId: string): Promise<readonly EditRow[]> {
+  const { rows } = await db.query<EditRow>(TRAIL, [mockupId]);
+  return rows;
+}
+
+export async function editChanges(db: Queryable, id: string): Promise<readonly Change[]> {
+  const { rows } = await db.query<{ changes: Change[] }>(CHANGES, [id]);
+  return rows[0]?.changes ?? [];
+}

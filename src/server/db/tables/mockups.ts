@@ -1,0 +1,28 @@
+import type { Queryable } from '../pool';
+
+export interface MockupRow {
+  readonly id: string;
+  readonly project_id: string;
+  readonly name: string;
+  readonly format: string;
+}
+
+const INSERT = 'insert into mockups (project_id, name, format) values ($1, $2, $3) returning id';
+const SELECT = 'select id, project_id, name, format from mockups where id = $1';
+const LOCK = 'select id from mockups where id = $1 for update';
+
+export async function insertMockup(db: Queryable, projectId: string, name: string, format: string): Promise<string> {
+  const { rows } = await db.query<{ id: string }>(INSERT, [projectId, name, format]);
+  return rows[0]!.id;
+}
+
+export async function getMockup(db: Queryable, id: string): Promise<MockupRow | null> {
+  const { rows } = await db.query<MockupRow>(SELECT, [id]);
+  return rows[0] ?? null;
+}
+
+/** Holds the mockup until the transaction ends, so that edits follow one another. False when it is gone. */
+export async function lockMockup(db: Queryable, id: string): Promise<boolean> {
+  const { rows } = await db.query(LOCK, [id]);
+  return rows.length > 0;
+}

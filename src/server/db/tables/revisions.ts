@@ -1,0 +1,68 @@
+import type { Finding } from '../../../core/findings/finding';
+import type { Mockup } from '../../../core/mockup/mockup';
+import type { Queryable } from '../pool';
+
+export interface NewRevision {
+  readonly mockupId: string;
+  readonly fileName: string;
+  readonly sourceDigest: string;
+  readonly pictureDigest: string;
+  readonly tree: Mockup;
+  readonly findings: readonly Finding[];
+  readonly layerCount: number;
+}
+
+export interface RevisionRow {
+  readonly id: string;
+  readonly number: number;
+  readonly file_name: string;
+  readonly picture_digest: string;
+  readonly tree: Mockup;
+  readonly findings: Finding[];
+  readonly layer_count: number;
+}
+
+const INSERT = `
+  insert into revisions (mockup_id, number, file_name, source_digest, picture_digest, tree, findings, layer_count)
+  values ($1, (select coalesce(max(number), 0) + 1 from revisions where mockup_id = $1), $2, $3, $4, $5, $6, $7)
+  returning id`;
+const INSERT_ASSET = 'insert into revision_assets (revision_id, name, digest) values ($1, $2, $3)';
+const NEWEST = `
+  select id, number, file_name, picture_digest, tree, findings, layer_count
+    from revisions where mockup_id = $1 order by number desc limit 1`;
+const BY_ID = `
+  select id, number, file_name, picture_digest, tree, findings, layer_count from revisions where id = $1`;
+const NEWEST_PICTURE = 'select picture_digest from revisions where mockup_id = $1 order by number desc limit 1';
+const ASSETS = `
+  select a.name, b.bytes from revision_assets a join blobs b on b.digest = a.digest where a.revision_id = $1`;
+
+export async function insertRevision(db: Queryable, revision: NewRevision): Promise<string> {
+  const { mockupId, fileName, sourceDigest, pictureDigest, tree, findings, layerCount } = revision;
+  const values = [mockupId, fileName, sourceDigest, pictureDigest, JSON.stringify(tree), JSON.stringify(findings), layerCount];
+  const { rows } = await db.query<{ id: string }>(INSERT, values);
+  return rows[0]!.id;
+}
+
+export async function insertAsset(db: Queryable, revisionId: string, name: string, digest: string): Promise<void> {
+  await db.query(INSERT_ASSET, [revisionId, name, digest]);
+}
+
+export async function newestRevision(db: Queryable, mockupId: string): Promise<RevisionRow | null> {
+  const { rows } = await db.query<RevisionRow>(NEWEST, [mockupId]);
+  return rows[0] ?? null;
+}
+
+export async function getRevision(db: Queryable, id: string): Promise<RevisionRow | null> {
+  const { rows } = await db.query<RevisionRow>(BY_ID, [id]);
+  return rows[0] ?? null;
+}
+
+export async function newestPicture(db: Queryable, mockupId: string): Promise<string | null> {
+  const { rows } = await db.query<{ picture_digest: string }>(NEWEST_PICTURE, [mockupId]);
+  return rows[0]?.picture_digest ?? null;
+}
+
+export async function revisionAssets(db: Queryable, revisionId: string): Promise<ReadonlyMap<string, Uint8Array>> {
+  const { rows } = await db.query<{ name: string; bytes: Buffer }>(ASSETS, [revisionId]);
+  return new Map(rows.map((row) => [row.name, new Uint8Array(row.bytes)]));
+}

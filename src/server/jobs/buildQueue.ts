@@ -1,0 +1,27 @@
+import PgBoss from 'pg-boss';
+import { runBuild } from './runBuild';
+
+const QUEUE = 'build';
+const shared = globalThis as { ordenBoss?: Promise<PgBoss> };
+
+async function startBoss(): Promise<PgBoss> {
+  const boss = new PgBoss({ connectionString: process.env.DATABASE_URL ?? '', max: 3 });
+  boss.on('error', (error) => console.error(error));
+  await boss.start();
+  await boss.createQueue(QUEUE);
+  await boss.work<{ id: string }>(QUEUE, { batchSize: 1, pollingIntervalSeconds: 0.5 }, async ([job]) => {
+    if (job) await runBuild(job.data.id);
+  });
+  return boss;
+}
+
+/** The queue in PostgreSQL; this process is one of its workers from the first call on. */
+function boss(): Promise<PgBoss> {
+  shared.ordenBoss ??= startBoss();
+  return shared.ordenBoss;
+}
+
+/** Puts a build in the queue; one whose worker dies is taken up again by another. */
+export async function queueBuild(id: string): Promise<void> {
+  await (await boss()).send(QUEUE, { id }, { retryLimit: 2, expireInMinutes: 10 });
+}

@@ -1,0 +1,53 @@
+import { inTransaction, pool } from '../db/pool';
+import { putBlob } from '../db/tables/blobs';
+import * as builds from '../db/tables/builds';
+import { getRevision, revisionAssets } from '../db/tables/revisions';
+import { buildInWorker } from '../workers/workers';
+import { beginRunning, endRunning, stopRunning } from './runningBuilds';
+
+/** Runs a build from its record. Its files are kept all at once at the end, or not at all. */
+export async function runBuild(id: string): Promise<void> {
+  const db = pool();
+  const build = await builds.getBuild(db, id);
+  const revision = build && (await getRevision(db, build.revision_id));
+  if (!build || !revision || !(await builds.startBuild(db, id))) return;
+  const { signal } = beginRunning(id);
+  try {
+    const job = {
+      mockup: revision.tree,
+      assets: await revisionAssets(db, revision.id),
+      tags: new Map(Object.entries(build.tags)),
+      options: build.options,
+      findings: revision.findings,
+    };
+    const { files, result } = await buildInWorker(job, { signal, onProgress: reporter(id) });
+    await inTransaction(async (client) => {
+      if (!(await builds.finishBuild(client, id, result))) return;
+      for (const file of files) {
+        await builds.insertBuildFile(client, id, file.path, await putBlob(client, file.bytes), file.bytes.length);
+      }
+    });
+  } catch (error) {
+    await builds.failBuild(db, id, error instanceof Error ? error.message : String(error));
+  } finally {
+    endRunning(id);
+  }
+}
+
+const BETWEEN_NOTES_MS = 200;
+
+/** Notes progress now and then; a build that was cancelled elsewhere is stopped at its next note. */
+function reporter(id: string): (done: number, total: number) => void {
+  let last = 0;
+  return (done, total) => {
+    const now = Date.now();
+    if (now - last < BETWEEN_NOTES_MS && done < total) return;
+    last = now;
+    builds.noteProgress(pool(), id, done, total).then(
+      (wanted) => {
+        if (!wanted) stopRunning(id);
+      },
+      () => undefined,
+    );
+  };
+}

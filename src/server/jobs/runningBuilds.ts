@@ -1,0 +1,21 @@
+/** The builds that this process runs, to be stopped on request. Kept across reloads of modules. */
+const shared = globalThis as { ordenRunning?: Map<string, AbortController> };
+
+function running(): Map<string, AbortController> {
+  shared.ordenRunning ??= new Map();
+  return shared.ordenRunning;
+}
+
+export function beginRunning(id: string): AbortController {
+  const controller = new AbortController();
+  running().set(id, controller);
+  return controller;
+}
+
+export function endRunning(id: string): void {
+  running().delete(id);
+}
+
+export function stopRunning(id: string): void {
+  running().get(id)?.abort(new Error('The build was cancelled.'));
+}

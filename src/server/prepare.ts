@@ -1,0 +1,18 @@
+import path from 'node:path';
+import { pool } from './db/pool';
+import { migrate } from './db/migrate';
+import { loadDemo } from './useCases/loadDemo';
+
+/** Brings the database up to date and puts the demo on the shelf: run by ./start and ./check before serving. */
+async function prepare(): Promise<void> {
+  const home = process.cwd();
+  const ran = await migrate(pool(), path.join(home, 'db/migrations'));
+  const loaded = await loadDemo(path.join(home, 'demo'));
+  console.log(`Database ready (${ran.length} new migrations, ${loaded.length} demo mockups loaded).`);
+  await pool().end();
+}
+
+prepare().catch((error: unknown) => {
+  console.error(error instanceof Error ? error.message : error);
+  process.exitCode = 1;
+});

@@ -1,0 +1,68 @@
+import Joi from 'joi';
+import { strToU8, zipSync } from 'fflate';
+import { TARGET_NAMES } from '../../core/emit/target';
+import type { ConvertOptions } from '../../core/convert';
+import { ARRANGEMENTS } from '../../core/page/node';
+import { pool } from '../db/pool';
+import * as builds from '../db/tables/builds';
+import { newestRevision } from '../db/tables/revisions';
+import { NOT_FOUND, Refusal } from '../http';
+import { queueBuild } from '../jobs/buildQueue';
+import { stopRunning } from '../jobs/runningBuilds';
+import { currentTags } from './currentTags';
+
+export const buildSchema = Joi.object<ConvertOptions>({
+  arrangement: Joi.string().valid(...ARRANGEMENTS).required(),
+  target: Joi.string().valid(...TARGET_NAMES).default('html'),
+});
+
+export type BuildView = Omit<builds.BuildRow, 'tags' | 'revision_id'>;
+
+function view({ tags: _, revision_id: __, ...row }: builds.BuildRow): BuildView {
+  return row;
+}
+
+/** Records a build with all that it depends on and puts it in the queue. */
+export async function orderBuild(mockupId: string, options: ConvertOptions): Promise<{ id: string }> {
+  const db = pool();
+  const revision = await newestRevision(db, mockupId);
+  if (!revision) throw NOT_FOUND('This mockup');
+  const tags = Object.fromEntries(await currentTags(db, mockupId));
+  const id = await builds.insertBuild(db, mockupId, revision.id, options, tags);
+  await queueBuild(id);
+  return { id };
+}
+
+export async function seeBuild(id: string): Promise<BuildView> {
+  const row = await builds.getBuild(pool(), id);
+  if (!row) throw NOT_FOUND('This build');
+  return view(row);
+}
+
+/** The newest builds of a mockup, the latest first. */
+export async function listBuilds(mockupId: string): Promise<readonly BuildView[]> {
+  return (await builds.newestBuilds(pool(), mockupId, 10)).map(view);
+}
+
+export async function stopBuild(id: string): Promise<BuildView> {
+  if (!(await builds.cancelBuild(pool(), id))) throw new Refusal(409, 'This build has ended already.');
+  stopRunning(id);
+  return seeBuild(id);
+}
+
+export async function seeBuildFile(id: string, path: string): Promise<Uint8Array> {
+  const bytes = await builds.buildFile(pool(), id, path);
+  if (!bytes) throw NOT_FOUND(`The file ${path}`);
+  return bytes;
+}
+
+/** All files of a build as one ZIP. Its times are fixed, so that equal builds give equal bytes. */
+export async function packBuild(id: string): Promise<{ name: string; bytes: Uint8Array }> {
+  const row = await builds.getBuild(pool(), id);
+  if (row?.state !== 'done') throw NOT_FOUND('This build');
+  const files = await builds.buildFiles(pool(), id);
+  const entries = Object.fromEntries(files.map(({ path, bytes }) => [path, new Uint8Array(bytes)]));
+  const name = row.result?.screens[0]?.name ?? 'page';
+  const mtime = new Date('2000-01-01T00:00:00Z');
+  return { name, bytes: zipSync(Object.keys(entries).length > 0 ? entries : { 'orden.json': strToU8('{}') }, { mtime }) };
+}

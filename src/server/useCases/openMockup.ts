@@ -1,0 +1,41 @@
+import type { Finding } from '../../core/findings/finding';
+import type { Mockup } from '../../core/mockup/mockup';
+import { historyState } from '../../core/sort/change';
+import type { Tag } from '../../core/sort/tag';
+import { NOT_FOUND } from '../http';
+import { pool } from '../db/pool';
+import { getMockup } from '../db/tables/mockups';
+import { newestRevision } from '../db/tables/revisions';
+import { editTrail } from '../db/tables/edits';
+import { currentTags } from './currentTags';
+
+export interface OpenedMockup {
+  readonly id: string;
+  readonly projectId: string;
+  readonly fileName: string;
+  readonly revision: number;
+  readonly mockup: Mockup;
+  readonly findings: readonly Finding[];
+  readonly tags: Readonly<Record<string, Tag>>;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+}
+
+/** Everything that the Sort step shows of a mockup. */
+export async function openMockup(id: string): Promise<OpenedMockup> {
+  const db = pool();
+  const [row, revision] = [await getMockup(db, id), await newestRevision(db, id)];
+  if (!row || !revision) throw NOT_FOUND('This mockup');
+  const { undo, redo } = historyState(await editTrail(db, id));
+  return {
+    id,
+    projectId: row.project_id,
+    fileName: revision.file_name,
+    revision: revision.number,
+    mockup: revision.tree,
+    findings: revision.findings,
+    tags: Object.fromEntries(await currentTags(db, id)),
+    canUndo: undo !== null,
+    canRedo: redo !== null,
+  };
+}

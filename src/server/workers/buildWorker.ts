@@ -1,0 +1,57 @@
+import { parentPort, workerData } from 'node:worker_threads';
+import type { ConvertOptions } from '../../core/convert';
+import type { Finding } from '../../core/findings/finding';
+import type { Assets, Mockup } from '../../core/mockup/mockup';
+import type { Tags } from '../../core/sort/tag';
+import { createFontBook } from '../../engine/fonts/fontBook';
+import { embeddedFonts } from '../../engine/fonts/embedded';
+import { plainFinding } from '../../engine/manifest';
+import { produce, type OutputFile } from '../../engine/produce';
+import type { BuildResult } from '../buildTypes';
+import type { WorkerMessage } from './runWorker';
+
+export interface BuildJob {
+  readonly mockup: Mockup;
+  readonly assets: Assets;
+  readonly tags: Tags;
+  readonly options: ConvertOptions;
+  readonly findings: readonly Finding[];
+}
+
+export interface BuildOutput {
+  readonly files: readonly OutputFile[];
+  readonly result: BuildResult;
+}
+
+function say(message: WorkerMessage<BuildOutput>): void {
+  parentPort?.postMessage(message);
+}
+
+async function build({ mockup, assets, tags, options, findings }: BuildJob): Promise<BuildOutput> {
+  const { book } = createFontBook().withEmbedded(embeddedFonts(mockup, assets));
+  const product = await produce({
+    mockup,
+    assets,
+    tags,
+    options,
+    book,
+    readFindings: findings,
+    onProgress: (done, total) => say({ kind: 'progress', done, total }),
+  });
+  const { conversion, drawingMs } = product;
+  return {
+    files: product.files,
+    result: {
+      screens: conversion.emission.screens,
+      files: product.files.map(({ path, bytes }) => ({ path, size: bytes.length })),
+      pictures: product.pictures,
+      findings: product.findings.map(plainFinding),
+      ms: { ...conversion.ms, pictures: conversion.ms.pictures + drawingMs },
+    },
+  };
+}
+
+build(workerData as BuildJob).then(
+  (result) => say({ kind: 'result', result }),
+  (error: unknown) => say({ kind: 'failed', message: error instanceof Error ? error.message : String(error) }),
+);

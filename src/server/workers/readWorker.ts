@@ -1,0 +1,22 @@
+import { parentPort, workerData } from 'node:worker_threads';
+import { ReadError } from '../../core/read/readError';
+import { createFontBook } from '../../engine/fonts/fontBook';
+import { readWithPicture, type ReadWithPicture } from '../../engine/readWithPicture';
+import type { WorkerMessage } from './runWorker';
+
+export interface ReadJob {
+  readonly bytes: Uint8Array;
+  readonly fileName: string;
+}
+
+function say(message: WorkerMessage<ReadWithPicture>): void {
+  parentPort?.postMessage(message);
+}
+
+try {
+  const { bytes, fileName } = workerData as ReadJob;
+  say({ kind: 'result', result: readWithPicture(bytes, fileName, createFontBook()) });
+} catch (error) {
+  if (error instanceof ReadError) say({ kind: 'refused', code: error.code, data: error.data });
+  else say({ kind: 'failed', message: error instanceof Error ? error.message : String(error) });
+}
