@@ -1,0 +1,47 @@
+import type { Conversion } from '../../convert';
+import { printCss } from '../../markup/printCss';
+import { printHtml } from '../../markup/printHtml';
+import type { LayerKey } from '../../mockup/layer';
+import { walkNodes, type PageNode } from '../../page/node';
+import { lookDeclarations } from './declarations';
+import { nodeMarkup } from './pageMarkup';
+
+/** The code that a layer gives. */
+export interface LayerCode {
+  /** The layer whose element this is: the asked one, or the one that took it in. */
+  readonly shown: LayerKey | null;
+  readonly markup: string;
+  readonly css: string;
+}
+
+/** How much code is worth looking at in one go; more would only slow the view. */
+const MOST_ELEMENTS = 200;
+
+/** The code of one layer as the page has it; of the group around when the layer became part of that. */
+export function layerCode(conversion: Pick<Conversion, 'pages' | 'sheet' | 'plan' | 'decisions'>, key: LayerKey): LayerCode {
+  const node = findNode(conversion, key);
+  if (!node) return { shown: null, markup: '', css: '' };
+  const parts = [...walkNodes([node])];
+  const shallow = parts.length > MOST_ELEMENTS && node.kind === 'box' ? { ...node, children: [] } : node;
+  const looks = new Set<string>();
+  for (const part of walkNodes([shallow])) {
+    looks.add(conversion.sheet.classFor(part.look) ?? '');
+    if (part.kind === 'text') {
+      for (const span of part.lines.flatMap((line) => line.spans)) looks.add(conversion.sheet.classFor(span.look) ?? '');
+    }
+  }
+  const rules = conversion.sheet.classes
+    .filter(({ name }) => looks.has(name))
+    .map(({ name, look }) => ({ selector: `.${name}`, declarations: lookDeclarations(look) }));
+  return { shown: node.layer, markup: printHtml([nodeMarkup(shallow, conversion)]), css: printCss(rules) };
+}
+
+function findNode({ pages, decisions }: Pick<Conversion, 'pages' | 'decisions'>, key: LayerKey): PageNode | null {
+  const wanted = decisions.get(key)?.within ?? key;
+  for (const page of pages) {
+    for (const node of walkNodes(page.children)) {
+      if (node.layer === wanted || node.merged?.includes(wanted)) return node;
+    }
+  }
+  return null;
+}

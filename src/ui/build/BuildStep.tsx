@@ -1,0 +1,64 @@
+'use client';
+import { Alert, Box, Button, LinearProgress, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { useState } from 'react';
+import { ARRANGEMENTS, type Arrangement } from '../../core/page/node';
+import type { BuildView } from '../../server/useCases/builds';
+import type { OpenedMockup } from '../../server/useCases/openMockup';
+import { TopBar } from '../shared/TopBar';
+import { useResource } from '../shared/useResource';
+import { Built } from './Built';
+import { useBuild } from './useBuild';
+
+const SAYS: Readonly<Record<Arrangement, string>> = {
+  nested: 'Every element stands in its group, as the layers do.',
+  fixed: 'Every element stands on the screen itself.',
+};
+
+/** The Build step: make the page, see it beside the mockup, read its code, take it away. */
+export function BuildStep({ mockupId }: { readonly mockupId: string }) {
+  const opened = useResource<OpenedMockup>(`/api/mockups/${mockupId}`);
+  const earlier = useResource<{ builds: BuildView[] }>(`/api/mockups/${mockupId}/builds`);
+  const { build, problem, start, stop } = useBuild(mockupId, earlier.data?.builds ?? null);
+  const [arrangement, setArrangement] = useState<Arrangement>('nested');
+  const running = build?.state === 'waiting' || build?.state === 'running';
+  return (
+    <>
+      <TopBar title={opened.data?.mockup.name ?? 'Build'} mockupId={mockupId} step="build" />
+      <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 2, py: 1, borderBottom: 1, borderColor: 'divider' }}>
+          <ToggleButtonGroup size="small" exclusive value={arrangement} onChange={(_, next: Arrangement | null) => next && setArrangement(next)} aria-label="Arrangement">
+            {ARRANGEMENTS.map((name) => (
+              <ToggleButton key={name} value={name} sx={{ py: 0.25 }}>
+                {name}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+          <Typography sx={{ fontSize: 12, color: 'text.secondary', flex: 1 }}>{SAYS[arrangement]}</Typography>
+          {running && <Button onClick={() => void stop()}>Stop</Button>}
+          <Button variant="contained" disabled={running} onClick={() => void start(arrangement)}>
+            Build the page
+          </Button>
+        </Box>
+        {running && <Progress build={build} />}
+        {(problem ?? opened.problem) && <Alert severity="error">{problem ?? opened.problem}</Alert>}
+        {build?.state === 'failed' && <Alert severity="error">The build failed: {build.problem}</Alert>}
+        {build?.state === 'cancelled' && <Alert severity="info">The build was stopped; nothing of it was kept.</Alert>}
+        {build?.state === 'done' && build.result && opened.data && <Built build={build} result={build.result} opened={opened.data} />}
+        {!build && earlier.data && (
+          <Typography sx={{ p: 3, color: 'text.secondary' }}>Nothing is built yet. Choose how the page is arranged and build it.</Typography>
+        )}
+      </Box>
+    </>
+  );
+}
+
+function Progress({ build }: { readonly build: BuildView }) {
+  const share = build.total > 0 ? (build.done / build.total) * 100 : null;
+  const says = build.total > 0 ? `Drawing pictures: ${build.done} of ${build.total}` : 'Building';
+  return (
+    <Box role="status" sx={{ px: 2, py: 1 }}>
+      <Typography sx={{ fontSize: 12 }}>{says}</Typography>
+      <LinearProgress aria-label={says} {...(share === null ? {} : { variant: 'determinate', value: share })} />
+    </Box>
+  );
+}

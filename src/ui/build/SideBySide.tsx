@@ -1,0 +1,61 @@
+'use client';
+import { Box, Link as MuiLink, Typography } from '@mui/material';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import type { BuildResult } from '../../server/buildTypes';
+import type { BuildView } from '../../server/useCases/builds';
+import type { OpenedMockup } from '../../server/useCases/openMockup';
+
+interface SideBySideProps {
+  readonly build: BuildView;
+  readonly result: BuildResult;
+  readonly opened: OpenedMockup;
+}
+
+/** The built page, live, beside the mockup, both at one scale. */
+export function SideBySide({ build, result, opened }: SideBySideProps) {
+  const screen = result.screens[0];
+  const pane = useRef<HTMLDivElement>(null);
+  const [scale, setScale] = useState(0.5);
+  const width = screen?.width ?? 1;
+  useEffect(() => {
+    const element = pane.current;
+    if (!element) return;
+    const observer = new ResizeObserver(() => setScale(Math.min(1, element.clientWidth / width)));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, [width]);
+  if (!screen) return null;
+  const address = `/api/builds/${build.id}/files/${screen.file}`;
+  const size = { width: screen.width * scale, height: screen.height * scale };
+  return (
+    <Box tabIndex={0} role="group" aria-label="Page beside mockup" sx={{ flex: 1, minHeight: 0, overflow: 'auto', display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2, p: 2, alignItems: 'start' }}>
+      <Side title={`The page, arranged ${build.options.arrangement}`} note={<MuiLink href={address} target="_blank" rel="noreferrer" color="inherit">Open it alone</MuiLink>}>
+        <Box ref={pane} sx={{ overflow: 'hidden', boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)', ...size, minWidth: '100%' }}>
+          <iframe
+            title="The built page"
+            src={address}
+            sandbox="allow-same-origin"
+            style={{ width: screen.width, height: screen.height, border: 0, transform: `scale(${scale})`, transformOrigin: '0 0', background: '#fff' }}
+          />
+        </Box>
+      </Side>
+      <Side title="The mockup" note={`${screen.width}×${screen.height} px`}>
+        <Box component="img" src={`/api/mockups/${opened.id}/picture`} alt={`The mockup ${screen.name}`} sx={{ display: 'block', ...size, bgcolor: '#fff', boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)' }} />
+      </Side>
+    </Box>
+  );
+}
+
+function Side({ title, note, children }: { readonly title: string; readonly note: ReactNode; readonly children: ReactNode }) {
+  return (
+    <Box component="section" aria-label={title} sx={{ minWidth: 0 }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mb: 1 }}>
+        <Typography variant="h2">{title}</Typography>
+        <Typography component="span" sx={{ fontSize: 12, color: 'text.secondary' }}>
+          {note}
+        </Typography>
+      </Box>
+      {children}
+    </Box>
+  );
+}

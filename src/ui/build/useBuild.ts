@@ -1,0 +1,49 @@
+import { useEffect, useState } from 'react';
+import type { Arrangement } from '../../core/page/node';
+import type { BuildView } from '../../server/useCases/builds';
+import { postJson, request, sentence } from '../shared/request';
+
+const BETWEEN_LOOKS_MS = 300;
+
+interface Building {
+  readonly build: BuildView | null;
+  readonly problem: string | null;
+  readonly start: (arrangement: Arrangement) => Promise<void>;
+  readonly stop: () => Promise<void>;
+}
+
+/** The build that is shown: the newest earlier one, or the one that was just ordered, followed until it ends. */
+export function useBuild(mockupId: string, earlier: readonly BuildView[] | null): Building {
+  const [ordered, setOrdered] = useState<BuildView | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const build = ordered ?? earlier?.[0] ?? null;
+  const running = build?.state === 'waiting' || build?.state === 'running';
+  const id = build?.id;
+
+  useEffect(() => {
+    if (!running || id === undefined) return;
+    const look = () =>
+      request<BuildView>(`/api/builds/${id}`).then(setOrdered, (error: unknown) => setProblem(sentence(error)));
+    const timer = setInterval(() => void look(), BETWEEN_LOOKS_MS);
+    return () => clearInterval(timer);
+  }, [running, id]);
+
+  const attempt = async (work: () => Promise<BuildView>) => {
+    setProblem(null);
+    try {
+      setOrdered(await work());
+    } catch (error) {
+      setProblem(sentence(error));
+    }
+  };
+  return {
+    build,
+    problem,
+    start: (arrangement) =>
+      attempt(async () => {
+        const order = await postJson<{ id: string }>(`/api/mockups/${mockupId}/builds`, { arrangement });
+        return request<BuildView>(`/api/builds/${order.id}`);
+      }),
+    stop: () => attempt(() => request<BuildView>(`/api/builds/${id}`, { method: 'DELETE' })),
+  };
+}

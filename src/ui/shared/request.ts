@@ -1,0 +1,33 @@
+/** A refusal from the server, in its own sentence. */
+export class RequestError extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+/** Asks the server and gives the JSON of its answer. */
+export async function request<T>(address: string, init: RequestInit = {}): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(address, init);
+  } catch {
+    throw new RequestError(0, 'The server cannot be reached; check that Orden is running.');
+  }
+  const answer: unknown = await response.json().catch(() => null);
+  if (!response.ok) {
+    const said = typeof answer === 'object' && answer !== null && 'message' in answer ? String(answer.message) : '';
+    throw new RequestError(response.status, said || `The server answered with status ${response.status}.`);
+  }
+  return answer as T;
+}
+
+export function postJson<T>(address: string, value: unknown): Promise<T> {
+  return request<T>(address, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(value) });
+}
+
+export function sentence(error: unknown): string {
+  return error instanceof Error ? error.message : String(error);
+}

@@ -1,0 +1,41 @@
+'use client';
+import { createTheme } from '@mui/material/styles';
+
+/** Ink on warm paper, or paper on ink; one spot colour, vermilion, for selection and the main action. */
+export const theme = createTheme({
+  cssVariables: { colorSchemeSelector: 'data-scheme' },
+  colorSchemes: {
+    light: {
+      palette: {
+        primary: { main: '#a63a1e', contrastText: '#fffaf2' },
+        secondary: { main: '#3b4a44' },
+        background: { default: '#f4efe4', paper: '#fbf8f1' },
+        text: { primary: '#22201c', secondary: '#5b554b' },
+        divider: '#d8cfbc',
+      },
+    },
+    dark: {
+      palette: {
+        primary: { main: '#f0906f', contrastText: '#1d1714' },
+        secondary: { main: '#b8c4bc' },
+        background: { default: '#171613', paper: '#201f1b' },
+        text: { primary: '#ece5d6', secondary: '#b3ab9b' },
+        divider: '#3b3830',
+      },
+    },
+  },
+  shape: { borderRadius: 3 },
+  typography: {
+    fontFamily: 'Commissioner, sans-serif',
+    fontSize: 13,
+    h1: { fontSize: 22, fontWeight: 600 },
+    h2: { fontSize: 15, fontWeight: 600 },
+    button: { textTransform: 'none', fontWeight: 600 },
+  },
+  components: {
+    MuiButton: { defaultProps: { disableElevation: true, size: 'small' } },
+    MuiButtonBase: { defaultProps: { disableRipple: true } },
+  },
+});
+
+export const MONO = '"Red Hat Mono", monospace';

@@ -1,0 +1,24 @@
+'use client';
+import { Alert, Box, Typography } from '@mui/material';
+import { TopBar } from '../shared/TopBar';
+import { useResource } from '../shared/useResource';
+import { DropPlace } from './DropPlace';
+import { ShelfTable, type ShelfEntry } from './ShelfTable';
+
+/** All projects, and the place where a mockup is dropped to become one. */
+export function Shelf() {
+  const { data, problem, reload } = useResource<{ projects: ShelfEntry[] }>('/api/projects');
+  return (
+    <>
+      <TopBar title="Shelf" />
+      <Box component="main" sx={{ flex: 1, overflow: 'auto', px: 2, py: 2, display: 'grid', gap: 2, alignContent: 'start', maxWidth: 1120, width: '100%', mx: 'auto' }}>
+        <DropPlace onAdded={reload} />
+        {problem && <Alert severity="error">{problem}</Alert>}
+        {data && data.projects.length === 0 && (
+          <Typography color="text.secondary">The shelf is empty. The first mockup that you drop above becomes a project.</Typography>
+        )}
+        {data && data.projects.length > 0 && <ShelfTable entries={data.projects} onChanged={reload} />}
+      </Box>
+    </>
+  );
+}

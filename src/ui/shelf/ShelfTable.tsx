@@ -1,0 +1,102 @@
+'use client';
+import { Box, Button, Dialog, DialogActions, DialogContent, DialogContentText, DialogTitle, Link as MuiLink, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
+import NextLink from 'next/link';
+import { useSnackbar } from 'notistack';
+import { useState } from 'react';
+import { request, sentence } from '../shared/request';
+
+export interface ShelfEntry {
+  readonly project_id: string;
+  readonly mockup_id: string;
+  readonly name: string;
+  readonly file_name: string;
+  readonly layer_count: number;
+  readonly revision: number;
+  readonly tagged: number;
+  readonly created_at: string;
+}
+
+interface ShelfTableProps {
+  readonly entries: readonly ShelfEntry[];
+  readonly onChanged: () => void;
+}
+
+/** The projects, newest first, each with a small picture of its mockup. */
+export function ShelfTable({ entries, onChanged }: ShelfTableProps) {
+  const [leaving, setLeaving] = useState<ShelfEntry | null>(null);
+  return (
+    <>
+      <Table size="small" aria-label="Projects" sx={{ bgcolor: 'background.paper', border: 1, borderColor: 'divider' }}>
+        <TableHead>
+          <TableRow>
+            <TableCell sx={{ width: 150 }}>Mockup</TableCell>
+            <TableCell>Project</TableCell>
+            <TableCell>File</TableCell>
+            <TableCell align="right">Layers</TableCell>
+            <TableCell align="right">Tagged</TableCell>
+            <TableCell>Read</TableCell>
+            <TableCell />
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {entries.map((entry) => (
+            <TableRow key={entry.mockup_id} hover>
+              <TableCell>
+                <Box
+                  component="img"
+                  src={`/api/mockups/${entry.mockup_id}/picture`}
+                  alt=""
+                  sx={{ display: 'block', width: 128, height: 80, objectFit: 'contain', bgcolor: '#fff', border: 1, borderColor: 'divider' }}
+                />
+              </TableCell>
+              <TableCell>
+                <MuiLink component={NextLink} href={`/mockups/${entry.mockup_id}/sort`} color="text.primary" sx={{ fontWeight: 600 }}>
+                  {entry.name}
+                </MuiLink>
+              </TableCell>
+              <TableCell>{entry.file_name}</TableCell>
+              <TableCell align="right">{entry.layer_count}</TableCell>
+              <TableCell align="right">{entry.tagged}</TableCell>
+              <TableCell>{new Date(entry.created_at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}</TableCell>
+              <TableCell align="right">
+                <Button color="inherit" aria-label={`Take ${entry.name} off the shelf`} onClick={() => setLeaving(entry)}>
+                  Take off
+                </Button>
+              </TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+      {leaving && <TakeOffDialog entry={leaving} onClose={() => setLeaving(null)} onGone={onChanged} />}
+    </>
+  );
+}
+
+function TakeOffDialog({ entry, onClose, onGone }: { readonly entry: ShelfEntry; readonly onClose: () => void; readonly onGone: () => void }) {
+  const { enqueueSnackbar } = useSnackbar();
+  const remove = async () => {
+    try {
+      await request(`/api/projects/${entry.project_id}`, { method: 'DELETE' });
+      onGone();
+    } catch (error) {
+      enqueueSnackbar(sentence(error), { variant: 'error' });
+    }
+    onClose();
+  };
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="take-off-title">
+      <DialogTitle id="take-off-title">Take {entry.name} off the shelf?</DialogTitle>
+      <DialogContent>
+        <DialogContentText>Its tags and builds go with it, and this cannot be undone. Your own mockup file stays as it is.</DialogContentText>
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={onClose}>
+          Keep it
+        </Button>
+        <Button variant="contained" onClick={() => void remove()}>
+          Take it off
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

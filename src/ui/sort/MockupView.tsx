@@ -1,0 +1,81 @@
+'use client';
+import { Box, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { useRef, useState, type MouseEvent } from 'react';
+import type { Box as Rectangle } from '../../core/mockup/box';
+import { layersAt } from './hits';
+import { useSort } from './SortContext';
+
+type Zoom = 'fit' | 1 | 2;
+
+/** The mockup beside the worksheet: what is pointed at or chosen here lights up there, and the other way round. */
+export function MockupView() {
+  const { mockup, id } = useSort((state) => state.opened);
+  const settled = useSort((state) => state.settled);
+  const cursor = useSort((state) => state.cursor);
+  const selection = useSort((state) => state.selection);
+  const hovered = useSort((state) => state.hovered);
+  const hover = useSort((state) => state.hover);
+  const reveal = useSort((state) => state.reveal);
+  const picture = useRef<HTMLDivElement>(null);
+  const [zoom, setZoom] = useState<Zoom>('fit');
+  const screen = mockup.screens[0];
+  if (!screen) return null;
+
+  const under = (event: MouseEvent) => {
+    const frame = picture.current?.getBoundingClientRect();
+    if (!frame || !settled) return [];
+    const scale = screen.width / frame.width;
+    return layersAt(mockup, settled.boxes, settled.decisions, (event.clientX - frame.left) * scale, (event.clientY - frame.top) * scale);
+  };
+  const choose = (event: MouseEvent) => {
+    const hits = under(event);
+    // A second click on the chosen layer goes to the one beneath it.
+    const next = hits[(hits.indexOf(cursor ?? '') + 1) % Math.max(1, hits.length)];
+    if (next !== undefined) reveal(next);
+  };
+  const place = (box: Rectangle | undefined) =>
+    box && {
+      left: `${(box.x / screen.width) * 100}%`,
+      top: `${(box.y / screen.height) * 100}%`,
+      width: `${(box.width / screen.width) * 100}%`,
+      height: `${(box.height / screen.height) * 100}%`,
+    };
+  const hoverPlace = place(hovered === null ? undefined : settled?.boxes.get(hovered));
+  const fit = zoom === 'fit';
+  return (
+    <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%', minHeight: 0 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, px: 1, height: 32, borderBottom: 1, borderColor: 'divider' }}>
+        <Typography noWrap sx={{ fontSize: 12, color: 'text.secondary', flex: 1 }}>
+          {screen.name}, {screen.width}×{screen.height} px
+        </Typography>
+        <ToggleButtonGroup size="small" exclusive value={zoom} onChange={(_, next: Zoom | null) => next !== null && setZoom(next)} aria-label="Zoom">
+          <ToggleButton value="fit" sx={{ py: 0 }}>
+            Whole
+          </ToggleButton>
+          <ToggleButton value={1} sx={{ py: 0 }}>
+            1:1
+          </ToggleButton>
+          <ToggleButton value={2} sx={{ py: 0 }}>
+            2:1
+          </ToggleButton>
+        </ToggleButtonGroup>
+      </Box>
+      <Box tabIndex={0} role="group" aria-label="Mockup" sx={{ flex: 1, minHeight: 0, overflow: 'auto', p: 1.5, bgcolor: 'background.default' }}>
+        <Box
+          ref={picture}
+          onMouseMove={(event) => hover(under(event)[0] ?? null)}
+          onMouseLeave={() => hover(null)}
+          onClick={choose}
+          sx={{ position: 'relative', width: fit ? '100%' : screen.width * zoom, aspectRatio: `${screen.width} / ${screen.height}`, bgcolor: '#fff', cursor: 'crosshair', overflow: 'hidden', boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)' }}
+        >
+          <Box component="img" src={`/api/mockups/${id}/picture`} alt={`The mockup ${screen.name}`} draggable={false} sx={{ display: 'block', width: '100%', height: '100%' }} />
+          {[...selection].slice(0, 200).map((key) => {
+            const at = place(settled?.boxes.get(key));
+            return at && <Box key={key} style={at} sx={{ position: 'absolute', pointerEvents: 'none', boxShadow: '0 0 0 1px #fffaf2, 0 0 0 3px #a63a1e' }} />;
+          })}
+          {hoverPlace && <Box style={hoverPlace} sx={{ position: 'absolute', pointerEvents: 'none', bgcolor: 'rgb(34 32 28 / 18%)', boxShadow: '0 0 0 1px #22201c, 0 0 0 2px #fffaf2' }} />}
+        </Box>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,94 @@
+'use client';
+import { Alert, Box, Button, CircularProgress, Typography } from '@mui/material';
+import { useMemo } from 'react';
+import { Group, Panel, Separator } from 'react-resizable-panels';
+import type { OpenedMockup } from '../../server/useCases/openMockup';
+import { TopBar } from '../shared/TopBar';
+import { useResource } from '../shared/useResource';
+import { LayerCodeView } from './LayerCodeView';
+import { MockupView } from './MockupView';
+import { SortContext, useSort } from './SortContext';
+import { createSortStore } from './store';
+import { Tally } from './Tally';
+import { useConversion } from './useConversion';
+import { Worksheet } from './Worksheet';
+
+/** The Sort step: worksheet and mockup side by side, and the code of the chosen layer under them. */
+export function SortStep({ mockupId }: { readonly mockupId: string }) {
+  const { data, problem } = useResource<OpenedMockup>(`/api/mockups/${mockupId}`);
+  const store = useMemo(() => data && createSortStore(data), [data]);
+  if (!store || !data) {
+    return (
+      <>
+        <TopBar title="Sort" mockupId={mockupId} step="sort" />
+        <Box component="main" sx={{ p: 3 }}>
+          {problem ? <Alert severity="error">{problem}</Alert> : <CircularProgress size={24} aria-label="Opening the mockup" />}
+        </Box>
+      </>
+    );
+  }
+  return (
+    <SortContext value={store}>
+      <TopBar title={data.mockup.name} mockupId={mockupId} step="sort">
+        <History />
+      </TopBar>
+      <Bench />
+    </SortContext>
+  );
+}
+
+function Bench() {
+  const code = useConversion();
+  const problem = useSort((state) => state.problem);
+  const dismiss = useSort((state) => state.dismiss);
+  return (
+    <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+      {problem && (
+        <Alert severity="error" onClose={dismiss}>
+          {problem} Reload the page to see what is saved.
+        </Alert>
+      )}
+      <Tally />
+      <Box sx={{ flex: 1, minHeight: 0, '& [data-separator]': { bgcolor: 'divider' } }}>
+        <Group orientation="vertical" style={{ height: '100%' }}>
+          <Panel defaultSize="66%" minSize="20%">
+            <Group orientation="horizontal" style={{ height: '100%' }}>
+              <Panel defaultSize="60%" minSize="25%">
+                <Worksheet />
+              </Panel>
+              <Separator aria-label="Width of the worksheet" style={{ width: 5 }} />
+              <Panel minSize="15%">
+                <MockupView />
+              </Panel>
+            </Group>
+          </Panel>
+          <Separator aria-label="Height of the code" style={{ height: 5 }} />
+          <Panel minSize="10%">
+            <LayerCodeView code={code} />
+          </Panel>
+        </Group>
+      </Box>
+    </Box>
+  );
+}
+
+function History() {
+  const canUndo = useSort((state) => state.canUndo);
+  const canRedo = useSort((state) => state.canRedo);
+  const pending = useSort((state) => state.pending);
+  const undo = useSort((state) => state.undo);
+  const redo = useSort((state) => state.redo);
+  return (
+    <>
+      <Typography role="status" sx={{ fontSize: 12, color: 'text.secondary' }}>
+        {pending > 0 ? 'Saving' : 'Saved'}
+      </Typography>
+      <Button color="inherit" disabled={!canUndo} onClick={undo} title="Ctrl+Z in the worksheet">
+        Undo
+      </Button>
+      <Button color="inherit" disabled={!canRedo} onClick={redo} title="Ctrl+Shift+Z in the worksheet">
+        Redo
+      </Button>
+    </>
+  );
+}

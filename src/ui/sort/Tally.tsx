@@ -1,0 +1,25 @@
+'use client';
+import { Box, Typography } from '@mui/material';
+import { OUTCOMES, OUTCOME_NAMES } from '../../core/sort/vocabulary';
+import { useSort } from './SortContext';
+
+/** How many layers become what, and the keys of the worksheet. */
+export function Tally() {
+  const decisions = useSort((state) => state.settled?.decisions);
+  const selected = useSort((state) => state.selection.size);
+  const all = decisions ? [...decisions.values()] : [];
+  return (
+    <Box sx={{ display: 'flex', gap: 2, px: 2, py: 0.5, borderBottom: 1, borderColor: 'divider', fontSize: 12, color: 'text.secondary', flexWrap: 'wrap' }}>
+      <span>{all.length} layers</span>
+      {OUTCOME_NAMES.map((name) => (
+        <span key={name}>
+          <b>{OUTCOMES[name].letter}</b> {all.filter((decision) => decision.outcome === name).length} {name}
+        </span>
+      ))}
+      {selected > 1 && <b>{selected} chosen</b>}
+      <Typography component="span" sx={{ flex: 1, textAlign: 'right', fontSize: 12 }}>
+        Arrows walk, Enter sets, Delete gives back to Orden, Shift extends; in Becomes: E, P, S or −
+      </Typography>
+    </Box>
+  );
+}

@@ -1,0 +1,138 @@
+'use client';
+import { Box } from '@mui/material';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useCallback, useEffect, useRef, useState, type MouseEvent } from 'react';
+import { CellEditor, type Editing } from './CellEditor';
+import type { Row } from './rows';
+import { useSort } from './SortContext';
+import { COLUMNS, type Column } from './store';
+import { facetOf, useWorksheetKeys } from './useWorksheetKeys';
+import { cellId, GRID, ROW_HEIGHT, WorksheetRow } from './WorksheetRow';
+
+const HEADINGS: Readonly<Record<Column, string>> = {
+  layer: 'Layer',
+  outcome: 'Becomes',
+  role: 'Role',
+  classes: 'Classes',
+  outputName: 'Output name',
+  hidden: 'Starts',
+  reason: 'Why',
+};
+
+/** The tree table of layers, walked by keyboard like a spreadsheet; only the rows in view are in the document. */
+export function Worksheet() {
+  const rows = useSort((state) => state.rows);
+  const cursor = useSort((state) => state.cursor);
+  const column = useSort((state) => state.column);
+  const selection = useSort((state) => state.selection);
+  const hovered = useSort((state) => state.hovered);
+  const folded = useSort((state) => state.folded);
+  const decisions = useSort((state) => state.settled?.decisions);
+  const tags = useSort((state) => state.tags);
+  const moveTo = useSort((state) => state.moveTo);
+  const toggleSelected = useSort((state) => state.toggleSelected);
+  const toggleFold = useSort((state) => state.toggleFold);
+  const hover = useSort((state) => state.hover);
+  const setFacet = useSort((state) => state.setFacet);
+
+  const grid = useRef<HTMLDivElement>(null);
+  const [editing, setEditing] = useState<Editing | null>(null);
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => grid.current,
+    estimateSize: () => ROW_HEIGHT,
+    overscan: 16,
+    scrollPaddingStart: ROW_HEIGHT,
+  });
+
+  const at = rows.findIndex((row) => row.layer.key === cursor);
+  useEffect(() => {
+    if (at >= 0) virtual.scrollToIndex(at);
+  }, [at, virtual]);
+
+  const edit = useCallback(() => {
+    const facet = facetOf(column);
+    const cell = cursor === null ? null : document.getElementById(cellId(cursor, column));
+    if (facet && cell && cursor !== null) setEditing({ facet, cell, decision: decisions?.get(cursor) });
+  }, [column, cursor, decisions]);
+  const endEditing = () => {
+    setEditing(null);
+    grid.current?.focus();
+  };
+  const onKeyDown = useWorksheetKeys(edit);
+  const onPick = useCallback(
+    (row: Row, picked: Column, event: MouseEvent) => {
+      if (event.ctrlKey || event.metaKey) toggleSelected(row.layer.key);
+      else moveTo(row.layer.key, picked, event.shiftKey);
+    },
+    [moveTo, toggleSelected],
+  );
+  const onFold = useCallback((row: Row) => toggleFold(row.layer.key), [toggleFold]);
+  const onHover = useCallback((row: Row | null) => hover(row?.layer.key ?? null), [hover]);
+
+  return (
+    <>
+      <Box
+        ref={grid}
+        role="treegrid"
+        aria-label="Worksheet"
+        aria-rowcount={rows.length + 1}
+        aria-multiselectable
+        aria-activedescendant={cursor === null ? undefined : cellId(cursor, column)}
+        tabIndex={0}
+        onKeyDown={onKeyDown}
+        onMouseLeave={() => hover(null)}
+        sx={{ position: 'relative', height: '100%', overflow: 'auto', bgcolor: 'background.paper', '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineColor: 'primary.main', outlineOffset: -2 } }}
+      >
+        <Box
+          role="row"
+          aria-rowindex={1}
+          sx={{ position: 'sticky', top: 0, zIndex: 1, display: 'grid', gridTemplateColumns: GRID, height: ROW_HEIGHT, bgcolor: 'background.default', borderBottom: 1, borderColor: 'text.secondary', minWidth: 820 }}
+        >
+          <Box role="presentation" />
+          {COLUMNS.map((name) => (
+            <Box key={name} role="columnheader" sx={{ px: 0.75, lineHeight: `${ROW_HEIGHT}px`, fontSize: 12, fontWeight: 600, color: 'text.secondary' }}>
+              {HEADINGS[name]}
+            </Box>
+          ))}
+        </Box>
+        <Box role="rowgroup" sx={{ position: 'relative', height: virtual.getTotalSize(), minWidth: 820 }}>
+          {virtual.getVirtualItems().map((item) => {
+            const row = rows[item.index];
+            if (!row) return null;
+            const { key } = row.layer;
+            return (
+              <WorksheetRow
+                key={key}
+                row={row}
+                index={item.index}
+                top={item.start}
+                decision={decisions?.get(key)}
+                tag={tags.get(key)}
+                folded={folded.has(key)}
+                selected={selection.has(key)}
+                hovered={hovered === key}
+                cursor={cursor === key ? column : null}
+                onPick={onPick}
+                onFold={onFold}
+                onHover={onHover}
+                onEdit={edit}
+              />
+            );
+          })}
+        </Box>
+      </Box>
+      {editing && (
+        <CellEditor
+          editing={editing}
+          count={selection.size}
+          onCancel={endEditing}
+          onDone={(value) => {
+            setFacet(editing.facet, value);
+            endEditing();
+          }}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,135 @@
+import { createStore, type StoreApi } from 'zustand';
+import type { LayerKey } from '../../core/mockup/layer';
+import type { Arrangement } from '../../core/page/node';
+import { applyChanges, type FacetValue } from '../../core/sort/change';
+import type { Facet, Tag, Tags } from '../../core/sort/tag';
+import type { Edited, Wish } from '../../server/useCases/editTags';
+import type { OpenedMockup } from '../../server/useCases/openMockup';
+import { postJson, sentence } from '../shared/request';
+import type { Settled } from './conversion.worker';
+import { ancestorsOf, foldedAtFirst, visibleRows, type Row } from './rows';
+
+export const COLUMNS = ['layer', 'outcome', 'role', 'classes', 'outputName', 'hidden', 'reason'] as const;
+export type Column = (typeof COLUMNS)[number];
+
+export interface SortState {
+  readonly opened: OpenedMockup;
+  readonly tags: Tags;
+  readonly settled: Settled | null;
+  readonly arrangement: Arrangement;
+  readonly folded: ReadonlySet<LayerKey>;
+  readonly rows: readonly Row[];
+  readonly cursor: LayerKey | null;
+  readonly column: Column;
+  /** Where an extended selection began. */
+  readonly anchor: LayerKey | null;
+  readonly selection: ReadonlySet<LayerKey>;
+  readonly hovered: LayerKey | null;
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  /** Edits on their way to the server. */
+  readonly pending: number;
+  readonly problem: string | null;
+
+  readonly settle: (settled: Settled) => void;
+  readonly arrangeBy: (arrangement: Arrangement) => void;
+  readonly moveTo: (key: LayerKey, column: Column, extend: boolean) => void;
+  readonly toggleSelected: (key: LayerKey) => void;
+  readonly selectAll: () => void;
+  readonly reveal: (key: LayerKey) => void;
+  readonly toggleFold: (key: LayerKey) => void;
+  readonly hover: (key: LayerKey | null) => void;
+  readonly setFacet: (facet: Facet, value: FacetValue | null) => void;
+  readonly undo: () => void;
+  readonly redo: () => void;
+  readonly dismiss: () => void;
+}
+
+export type SortStore = StoreApi<SortState>;
+
+/** The state of the Sort step for one mockup. Edits show at once and are saved one after the other. */
+export function createSortStore(opened: OpenedMockup): SortStore {
+  const folded = foldedAtFirst(opened.mockup);
+  const rows = visibleRows(opened.mockup, folded);
+  const first = rows[0]?.layer.key ?? null;
+  let saving: Promise<void> = Promise.resolve();
+
+  return createStore<SortState>((set, get) => {
+    const send = (work: () => Promise<Edited>) => {
+      set((state) => ({ pending: state.pending + 1 }));
+      saving = saving.then(async () => {
+        try {
+          const { changes, canUndo, canRedo } = await work();
+          set((state) => ({ tags: applyChanges(state.tags, changes), canUndo, canRedo }));
+        } catch (error) {
+          set({ problem: sentence(error) });
+        }
+        set((state) => ({ pending: state.pending - 1 }));
+      });
+    };
+    const address = `/api/mockups/${opened.id}`;
+    const step = (kind: 'undo' | 'redo') => send(() => postJson<Edited>(`${address}/${kind}`, {}));
+
+    return {
+      opened,
+      tags: new Map<LayerKey, Tag>(Object.entries(opened.tags)),
+      settled: null,
+      arrangement: 'nested',
+      folded,
+      rows,
+      cursor: first,
+      column: 'layer',
+      anchor: first,
+      selection: new Set(first === null ? [] : [first]),
+      hovered: null,
+      canUndo: opened.canUndo,
+      canRedo: opened.canRedo,
+      pending: 0,
+      problem: null,
+
+      settle: (settled) => set({ settled }),
+      arrangeBy: (arrangement) => set({ arrangement }),
+      moveTo(key, column, extend) {
+        const { anchor, rows: shown } = get();
+        if (!extend || anchor === null) {
+          set({ cursor: key, column, anchor: key, selection: new Set([key]) });
+          return;
+        }
+        const keys = shown.map((row) => row.layer.key);
+        const [from, to] = [keys.indexOf(anchor), keys.indexOf(key)].sort((one, other) => one - other);
+        set({ cursor: key, column, selection: new Set(keys.slice(from, (to ?? 0) + 1)) });
+      },
+      toggleSelected: (key) =>
+        set(({ selection }) => {
+          const next = new Set(selection);
+          if (!next.delete(key)) next.add(key);
+          return { selection: next, cursor: key, anchor: key };
+        }),
+      selectAll: () => set((state) => ({ selection: new Set(state.rows.map((row) => row.layer.key)) })),
+      reveal(key) {
+        const open = new Set(get().folded);
+        for (const ancestor of ancestorsOf(opened.mockup, key)) open.delete(ancestor);
+        const { column } = get();
+        set({ folded: open, rows: visibleRows(opened.mockup, open), cursor: key, anchor: key, column, selection: new Set([key]) });
+      },
+      toggleFold: (key) =>
+        set((state) => {
+          const next = new Set(state.folded);
+          if (!next.delete(key)) next.add(key);
+          return { folded: next, rows: visibleRows(opened.mockup, next) };
+        }),
+      hover: (key) => {
+        if (get().hovered !== key) set({ hovered: key });
+      },
+      setFacet(facet, value) {
+        const { selection, tags } = get();
+        const wishes = [...selection].map((layer): Wish => ({ layer, facet, value }));
+        set({ tags: applyChanges(tags, wishes.map(({ layer }) => ({ layer, facet, after: value }))) });
+        send(() => postJson<Edited>(`${address}/edits`, { wishes }));
+      },
+      undo: () => step('undo'),
+      redo: () => step('redo'),
+      dismiss: () => set({ problem: null }),
+    };
+  });
+}

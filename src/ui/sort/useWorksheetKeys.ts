@@ -1,0 +1,82 @@
+import type { KeyboardEvent } from 'react';
+import type { Outcome } from '../../core/sort/vocabulary';
+import type { Facet } from '../../core/sort/tag';
+import { useSort } from './SortContext';
+import { COLUMNS, type Column } from './store';
+
+const OUTCOME_KEYS: Readonly<Record<string, Outcome>> = { e: 'element', p: 'picture', s: 'sample', '-': 'aside' };
+const PAGE = 15;
+
+export function facetOf(column: Column): Facet | null {
+  return column === 'layer' || column === 'reason' ? null : column;
+}
+
+/** Walks the worksheet like a spreadsheet; `edit` opens the cell under the cursor. */
+export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => void {
+  const rows = useSort((state) => state.rows);
+  const cursor = useSort((state) => state.cursor);
+  const column = useSort((state) => state.column);
+  const folded = useSort((state) => state.folded);
+  const moveTo = useSort((state) => state.moveTo);
+  const toggleFold = useSort((state) => state.toggleFold);
+  const toggleSelected = useSort((state) => state.toggleSelected);
+  const selectAll = useSort((state) => state.selectAll);
+  const setFacet = useSort((state) => state.setFacet);
+  const undo = useSort((state) => state.undo);
+  const redo = useSort((state) => state.redo);
+
+  const at = rows.findIndex((row) => row.layer.key === cursor);
+  const row = rows[at];
+
+  const go = (to: number, extend: boolean) => {
+    const target = rows[Math.min(rows.length - 1, Math.max(0, to))];
+    if (target) moveTo(target.layer.key, column, extend);
+  };
+  const side = (by: number) => {
+    const next = COLUMNS[COLUMNS.indexOf(column) + by];
+    if (next && row) moveTo(row.layer.key, next, false);
+  };
+  const left = () => {
+    if (column !== 'layer' || !row) side(-1);
+    else if (row.hasChildren && !folded.has(row.layer.key)) toggleFold(row.layer.key);
+    else if (row.parent !== null) moveTo(row.parent, column, false);
+  };
+  const rightward = () => {
+    if (column === 'layer' && row?.hasChildren && folded.has(row.layer.key)) toggleFold(row.layer.key);
+    else side(1);
+  };
+
+  const moves: Readonly<Record<string, (extend: boolean) => void>> = {
+    ArrowUp: (extend) => go(at - 1, extend),
+    ArrowDown: (extend) => go(at + 1, extend),
+    PageUp: (extend) => go(at - PAGE, extend),
+    PageDown: (extend) => go(at + PAGE, extend),
+    Home: (extend) => go(0, extend),
+    End: (extend) => go(rows.length - 1, extend),
+    ArrowLeft: left,
+    ArrowRight: rightward,
+    Enter: edit,
+    F2: edit,
+    Escape: () => row && moveTo(row.layer.key, column, false),
+    Delete: () => {
+      const facet = facetOf(column);
+      if (facet) setFacet(facet, null);
+    },
+  };
+  const withControl: Readonly<Record<string, (shift: boolean) => void>> = {
+    a: selectAll,
+    z: (shift) => (shift ? redo() : undo()),
+    y: redo,
+    ' ': () => row && toggleSelected(row.layer.key),
+  };
+
+  return (event) => {
+    const control = event.ctrlKey || event.metaKey;
+    const move = control ? withControl[event.key.toLowerCase()] : moves[event.key];
+    const outcome = control ? undefined : OUTCOME_KEYS[event.key.toLowerCase()];
+    if (move) move(event.shiftKey);
+    else if (outcome && column === 'outcome') setFacet('outcome', outcome);
+    else return;
+    event.preventDefault();
+  };
+}
