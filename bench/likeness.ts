@@ -18,13 +18,26 @@ for (const file of process.argv.slice(2)) {
   const cells: string[] = [];
   for (const arrangement of ARRANGEMENTS) {
     const out = path.join(folder, mockup.name, arrangement);
-    const product = await produce({ mockup, assets, tags: new Map(), options: { arrangement, target: 'html' }, book, readFindings: findings });
+    const product = await produce({
+      mockup,
+      assets,
+      tags: new Map(),
+      options: { arrangement, target: 'html' },
+      book,
+      readFindings: findings,
+    });
     for (const written of product.files) {
       await mkdir(path.dirname(path.join(out, written.path)), { recursive: true });
       await writeFile(path.join(out, written.path), written.bytes);
     }
     const [width, height] = [Math.ceil(screen.width), Math.ceil(screen.height)];
-    const { differing, difference } = await compareFiles(browser, file, path.join(out, 'index.html'), width, height);
+    const { differing, difference } = await compareFiles(
+      browser,
+      file,
+      path.join(out, 'index.html'),
+      width,
+      height,
+    );
     await writeFile(path.join(out, 'difference.png'), difference);
     cells.push(`${arrangement} ${(differing * 100).toFixed(3)}%`);
   }

@@ -67,12 +67,18 @@ function header(): string {
     ' transform="translate(40 18)"',
   );
   const links = ['Sailings', 'Tickets', 'Harbours', 'Contact'];
-  const nav = links.map((label, at) => `<a href="#${label.toLowerCase()}">${text(560 + at * 108, 43, 'light', label)}</a>`).join('');
+  const nav = links
+    .map((label, at) => `<a href="#${label.toLowerCase()}">${text(560 + at * 108, 43, 'light', label)}</a>`)
+    .join('');
   const button = group(
     'book-button',
     `${box(1080, 18, 160, 36, 'rx="18" fill="url(#press)"')}${text(1160, 41, 'strong light', 'Book a crossing', ' text-anchor="middle"')}`,
   );
-  const over = group('book-button-over', `${box(1080, 18, 160, 36, 'rx="18" fill="#9c3522"')}`, ' display="none"');
+  const over = group(
+    'book-button-over',
+    `${box(1080, 18, 160, 36, 'rx="18" fill="#9c3522"')}`,
+    ' display="none"',
+  );
   return group(
     'header',
     `${box(0, 0, 1280, 72, 'fill="#16303e"')}${mark}${text(92, 45, 'serif light', 'Ternholm Ferries', ' style="font-size:22px"')}${group('main-navigation', nav)}${button}${over}`,
@@ -81,7 +87,11 @@ function header(): string {
 
 function hero(photo: Buffer): string {
   const data = photo.toString('base64');
-  const lines = ['Six crossings before one o’clock. Cars check in', 'twenty minutes early, feet ten. The café on deck', 'two opens when the ropes are off.'];
+  const lines = [
+    'Six crossings before one o’clock. Cars check in',
+    'twenty minutes early, feet ten. The café on deck',
+    'two opens when the ropes are off.',
+  ];
   const copy = lines.map((line, at) => `<tspan x="40" y="${226 + at * 24}">${line}</tspan>`).join('');
   return group(
     'hero',
@@ -97,7 +107,8 @@ const ICONS = {
   wind: '<path d="M2 9h13a4 4 0 1 0-4-4M2 15h18a4 4 0 1 1-4 4M2 12h8" fill="none" stroke="#2c5a6b" stroke-width="2" stroke-linecap="round"/>',
   sea: '<path d="M1 9c4 0 4-3 7-3s4 3 7 3 4-3 8-3M1 15c4 0 4-3 7-3s4 3 7 3 4-3 8-3M1 21c4 0 4-3 7-3s4 3 7 3 4-3 8-3" fill="none" stroke="#2c5a6b" stroke-width="2" stroke-linecap="round"/>',
   sun: '<circle cx="12" cy="12" r="5" fill="url(#lamp)"/><path d="M12 1v3M12 20v3M1 12h3M20 12h3M4.2 4.2l2.1 2.1M17.7 17.7l2.1 2.1M4.2 19.8l2.1-2.1M17.7 6.3l2.1-2.1" fill="none" stroke="#e9a13b" stroke-width="2" stroke-linecap="round"/>',
-  sight: '<path d="M1 12c5-8 17-8 22 0-5 8-17 8-22 0z" fill="none" stroke="#2c5a6b" stroke-width="2"/><circle cx="12" cy="12" r="3.5" fill="#2c5a6b"/>',
+  sight:
+    '<path d="M1 12c5-8 17-8 22 0-5 8-17 8-22 0z" fill="none" stroke="#2c5a6b" stroke-width="2"/><circle cx="12" cy="12" r="3.5" fill="#2c5a6b"/>',
 } as const;
 
 function weather(): string {
@@ -134,16 +145,36 @@ function sailings(): string {
       text(40, y + 28, 'serif', sailing.time, ' style="font-size:18px"') +
         text(124, y + 27, 'strong', sailing.to) +
         text(324, y + 27, 'quiet', sailing.ship) +
-        group('state', box(520, y + 10, 84, 24, `rx="12" fill="${ground}"`) + text(562, y + 26.5, 'strong', sailing.state, ` text-anchor="middle" style="font-size:13px;fill:${ink}"`)) +
+        group(
+          'state',
+          box(520, y + 10, 84, 24, `rx="12" fill="${ground}"`) +
+            text(
+              562,
+              y + 26.5,
+              'strong',
+              sailing.state,
+              ` text-anchor="middle" style="font-size:13px;fill:${ink}"`,
+            ),
+        ) +
         text(840, y + 27, 'strong', `${sailing.price} kr`, ' text-anchor="end"') +
         rule,
     );
   }).join('');
-  return group('sailings', `${text(40, 436, 'serif', 'Today’s sailings', ' style="font-size:24px"')}${group('sailing-list', rows)}`);
+  return group(
+    'sailings',
+    `${text(40, 436, 'serif', 'Today’s sailings', ' style="font-size:24px"')}${group('sailing-list', rows)}`,
+  );
 }
 
 function tickets(): string {
-  const card = (y: number, name: string, paint: string, title: string, price: string, note: readonly string[]) =>
+  const card = (
+    y: number,
+    name: string,
+    paint: string,
+    title: string,
+    price: string,
+    note: readonly string[],
+  ) =>
     group(
       name,
       box(872, y, 368, 164, `rx="14" fill="url(#${paint})" filter="url(#lift)"`) +
@@ -157,8 +188,14 @@ function tickets(): string {
     );
   return group(
     'tickets',
-    card(336, 'day-ticket-card', 'day-ticket', 'Day ticket', '28', ['All harbours until the last', 'boat. One small dog free.']) +
-      card(520, 'week-ticket-card', 'week-ticket', 'Week ticket', '96', ['Seven days from the first', 'stamp, bicycles included.']),
+    card(336, 'day-ticket-card', 'day-ticket', 'Day ticket', '28', [
+      'All harbours until the last',
+      'boat. One small dog free.',
+    ]) +
+      card(520, 'week-ticket-card', 'week-ticket', 'Week ticket', '96', [
+        'Seven days from the first',
+        'stamp, bicycles included.',
+      ]),
   );
 }
 
@@ -166,6 +203,9 @@ function footer(): string {
   return group(
     'footer',
     `${box(0, 736, 1280, 64, 'fill="#e8dfcb"')}${text(40, 774, 'quiet', 'Ternholm Ferries, Harbour Row 1. All times are island time.')}` +
-      group(null, `<a href="#notices">${text(1000, 774, 'quiet', 'Notices')}</a><a href="#lost">${text(1076, 774, 'quiet', 'Lost property')}</a><a href="#terms">${text(1190, 774, 'quiet', 'Terms')}</a>`),
+      group(
+        null,
+        `<a href="#notices">${text(1000, 774, 'quiet', 'Notices')}</a><a href="#lost">${text(1076, 774, 'quiet', 'Lost property')}</a><a href="#terms">${text(1190, 774, 'quiet', 'Terms')}</a>`,
+      ),
   );
 }

@@ -25,8 +25,16 @@ export async function drawHarbourPhoto(width: number, height: number): Promise<B
     <path d="M790 154h24v7h-24z" fill="#16303e"/><g fill="#33505f">${windows()}</g></g>
   </svg>`;
   const noise = await sharp({
-    create: { width, height, channels: 3, background: '#808080', noise: { type: 'gaussian', mean: 128, sigma: 9 } },
-  }).png().toBuffer();
+    create: {
+      width,
+      height,
+      channels: 3,
+      background: '#808080',
+      noise: { type: 'gaussian', mean: 128, sigma: 9 },
+    },
+  })
+    .png()
+    .toBuffer();
   return sharp(Buffer.from(picture))
     .composite([{ input: noise, blend: 'soft-light' }])
     .flatten({ background: '#808080' })
@@ -36,7 +44,8 @@ export async function drawHarbourPhoto(width: number, height: number): Promise<B
 
 function hills(seed: number, base: number, height: number, colour: string): string {
   const points = Array.from({ length: 45 }, (_, at) => {
-    const rise = Math.sin(at * 0.31 + seed) + Math.sin(at * 0.83 + seed * 2) * 0.5 + Math.sin(at * 1.9 + seed * 3) * 0.2;
+    const rise =
+      Math.sin(at * 0.31 + seed) + Math.sin(at * 0.83 + seed * 2) * 0.5 + Math.sin(at * 1.9 + seed * 3) * 0.2;
     return `${at * 30},${(base - rise * height * 0.5).toFixed(1)}`;
   });
   return `<polygon points="0,190 ${points.join(' ')} 1320,190" fill="${colour}"/>`;
@@ -54,5 +63,8 @@ function glitter(count: number): string {
 }
 
 function windows(): string {
-  return Array.from({ length: 11 }, (_, at) => `<rect x="${730 + at * 14}" y="197" width="8" height="6"/>`).join('');
+  return Array.from(
+    { length: 11 },
+    (_, at) => `<rect x="${730 + at * 14}" y="197" width="8" height="6"/>`,
+  ).join('');
 }

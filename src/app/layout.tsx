@@ -9,7 +9,10 @@ import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
 import { Frame } from '@/ui/shared/Frame';
 
-export const metadata: Metadata = { title: 'Orden', description: 'From a screen mockup to a page, every decision explained.' };
+export const metadata: Metadata = {
+  title: 'Orden',
+  description: 'From a screen mockup to a page, every decision explained.',
+};
 
 export default function Layout({ children }: { children: ReactNode }) {
   return (

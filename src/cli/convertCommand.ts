@@ -33,7 +33,14 @@ export async function convertCommand(files: readonly string[], flags: ConvertFla
   const tags = flags.tags === undefined ? new Map() : await readTags(flags.tags);
   const { mockup, assets, findings, book } = read(bytes, path.basename(file), createFontBook());
   const readMs = performance.now() - start;
-  const product = await produce({ mockup, assets, tags, options: { arrangement, target }, book, readFindings: findings });
+  const product = await produce({
+    mockup,
+    assets,
+    tags,
+    options: { arrangement, target },
+    book,
+    readFindings: findings,
+  });
   await writeFiles(flags.out, product);
   const summary = summarise(product, readMs, performance.now() - start);
   if (flags.json) console.log(JSON.stringify(summary));
@@ -91,7 +98,10 @@ function summarise(product: Product, readMs: number, totalMs: number) {
 
 /** Layers by outcome; what is inside of a picture counts with it. */
 function countLayers({ decisions }: Conversion): Record<'total' | Outcome, number> {
-  const counts = { total: decisions.size, ...(Object.fromEntries(OUTCOME_NAMES.map((name) => [name, 0])) as Record<Outcome, number>) };
+  const counts = {
+    total: decisions.size,
+    ...(Object.fromEntries(OUTCOME_NAMES.map((name) => [name, 0])) as Record<Outcome, number>),
+  };
   for (const { outcome } of decisions.values()) counts[outcome] += 1;
   return counts;
 }

@@ -27,7 +27,8 @@ async function main(argv: readonly string[]): Promise<number> {
       console.log(USAGE);
       return 0;
     }
-    if (command !== 'convert') throw new UsageError(command ? `There is no command "${command}".` : 'Which command?');
+    if (command !== 'convert')
+      throw new UsageError(command ? `There is no command "${command}".` : 'Which command?');
     await convertCommand(files, values);
     return 0;
   } catch (error) {
@@ -42,7 +43,9 @@ function explain(error: unknown): number {
     return 2;
   }
   const known = error instanceof ReadError || error instanceof InputError;
-  console.error(`orden: ${known ? error.message : `something went wrong: ${error instanceof Error ? error.message : String(error)}`}`);
+  console.error(
+    `orden: ${known ? error.message : `something went wrong: ${error instanceof Error ? error.message : String(error)}`}`,
+  );
   return 1;
 }
 

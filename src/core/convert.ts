@@ -98,10 +98,17 @@ function reportPastEdge(
   report: ReturnType<typeof findingList>['report'],
 ): void {
   for (const screen of mockup.screens) {
-    for (const layer of screen.root.layers.flatMap((child) => (child.kind === 'group' ? child.layers : [child]))) {
+    for (const layer of screen.root.layers.flatMap((child) =>
+      child.kind === 'group' ? child.layers : [child],
+    )) {
       const painted = measures.get(screen.key)?.get(layer.key)?.painted;
       if (!painted) continue;
-      const by = Math.max(-painted.x, -painted.y, right(painted) - screen.width, bottom(painted) - screen.height);
+      const by = Math.max(
+        -painted.x,
+        -painted.y,
+        right(painted) - screen.width,
+        bottom(painted) - screen.height,
+      );
       if (by >= 1) report('past-edge', layer.key, { by: Math.round(by) });
     }
   }

@@ -8,7 +8,8 @@ import { safeName } from './sort/outputNames';
 export function fontFiles(pages: readonly Page[], mockup: Mockup, assets: Assets): FontFile[] {
   const used = new Set<FaceId>();
   for (const page of pages) {
-    for (const node of walkNodes(page.children)) if (node.kind === 'text') node.faces.forEach((face) => used.add(face));
+    for (const node of walkNodes(page.children))
+      if (node.kind === 'text') node.faces.forEach((face) => used.add(face));
   }
   return [...used].sort().flatMap((id): FontFile[] => {
     const face = mockup.faces[id];

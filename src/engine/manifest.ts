@@ -24,7 +24,13 @@ export function manifest(input: ManifestInput): string {
     screens: conversion.emission.screens,
     files: files.map(({ path, bytes }) => ({ path, bytes: bytes.length })),
     pictures,
-    fonts: conversion.fonts.map(({ path, family, weight, italic, source }) => ({ path, family, weight, italic, source })),
+    fonts: conversion.fonts.map(({ path, family, weight, italic, source }) => ({
+      path,
+      family,
+      weight,
+      italic,
+      source,
+    })),
     tags: Object.fromEntries(tags),
     findings: findings.map(plainFinding),
   };
@@ -40,5 +46,10 @@ export interface PlainFinding {
 
 /** A finding with its sentence, for people and other programs. */
 export function plainFinding(finding: Finding): PlainFinding {
-  return { code: finding.code, severity: severityOf(finding), layer: finding.layer, message: sayFinding(finding) };
+  return {
+    code: finding.code,
+    severity: severityOf(finding),
+    layer: finding.layer,
+    message: sayFinding(finding),
+  };
 }

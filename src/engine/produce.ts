@@ -55,7 +55,8 @@ export async function produce(input: ProduceInput): Promise<Product> {
   const fonts = await Promise.all(
     conversion.fonts.map(async ({ path, source, file }) => ({
       path,
-      bytes: source === 'shipped' ? await readFile(shippedPath(file)) : (assets.get(file) ?? new Uint8Array()),
+      bytes:
+        source === 'shipped' ? await readFile(shippedPath(file)) : (assets.get(file) ?? new Uint8Array()),
     })),
   );
   const encoder = new TextEncoder();
@@ -80,14 +81,22 @@ async function drawPictures(
   { mockup, assets, onProgress, signal }: ProduceInput,
 ): Promise<{ drawn: DrawnPicture[]; failed: readonly Finding[] }> {
   const { findings: failed, report } = findingList();
-  const jobs = conversion.plan.pictures.flatMap((picture) => picture.files.map((file) => ({ picture, file })));
+  const jobs = conversion.plan.pictures.flatMap((picture) =>
+    picture.files.map((file) => ({ picture, file })),
+  );
   const drawn: DrawnPicture[] = [];
   for (const [done, { picture, file }] of jobs.entries()) {
     signal?.throwIfAborted();
     onProgress?.(done, jobs.length);
     const { path, format, width, height } = file;
     try {
-      drawn.push({ file: path, format, width, height, bytes: await renderPicture(picture, file, mockup, assets) });
+      drawn.push({
+        file: path,
+        format,
+        width,
+        height,
+        bytes: await renderPicture(picture, file, mockup, assets),
+      });
     } catch (error) {
       const why = error instanceof Error ? error.message : String(error);
       report('picture-failed', picture.layers[0] ?? null, { name: picture.name, why });

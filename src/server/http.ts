@@ -12,7 +12,8 @@ export class Refusal extends Error {
   }
 }
 
-export const NOT_FOUND = (what: string) => new Refusal(404, `${what} is not on the shelf any more; go back and choose another.`);
+export const NOT_FOUND = (what: string) =>
+  new Refusal(404, `${what} is not on the shelf any more; go back and choose another.`);
 
 /** Runs a route's work; every error becomes one sentence and the right status here and nowhere else. */
 export async function answer(work: () => Promise<Response | object>): Promise<Response> {

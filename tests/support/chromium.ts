@@ -5,6 +5,13 @@ export function launchChromium(): Promise<Browser> {
   return chromium.launch({
     executablePath: '/usr/bin/chromium',
     chromiumSandbox: false,
-    args: ['--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    args: [
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
   });
 }

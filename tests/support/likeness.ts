@@ -18,10 +18,17 @@ export async function compareFiles(
   width: number,
   height: number,
 ): Promise<Likeness> {
-  const [first, second] = [await shoot(browser, one, width, height), await shoot(browser, other, width, height)];
+  const [first, second] = [
+    await shoot(browser, one, width, height),
+    await shoot(browser, other, width, height),
+  ];
   const difference = new Uint8Array(width * height * 4);
-  const differing = pixelmatch(await pixels(first), await pixels(second), difference, width, height, { threshold: 0.1 });
-  const png = await sharp(difference, { raw: { width, height, channels: 4 } }).png().toBuffer();
+  const differing = pixelmatch(await pixels(first), await pixels(second), difference, width, height, {
+    threshold: 0.1,
+  });
+  const png = await sharp(difference, { raw: { width, height, channels: 4 } })
+    .png()
+    .toBuffer();
   return { differing: differing / (width * height), difference: png };
 }
 

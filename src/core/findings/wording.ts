@@ -2,36 +2,60 @@ export type Severity = 'note' | 'warning' | 'error';
 
 /** Every finding's severity and sentence, in one place. `{name}` stands for a value of the finding's data. */
 export const WORDING = {
-  'script-removed': { severity: 'warning', text: 'A script was left out: Orden never runs scripts from a mockup.' },
+  'script-removed': {
+    severity: 'warning',
+    text: 'A script was left out: Orden never runs scripts from a mockup.',
+  },
   'handler-removed': { severity: 'note', text: 'Event handlers ({name}) were left out.' },
   'outside-reference': {
     severity: 'warning',
     text: '{what} refers to something outside the file ({target}); it was not fetched. Embed it in the mockup.',
   },
-  'reference-missing': { severity: 'warning', text: '{property} refers to #{target}, which is not in the file.' },
-  'reference-cycle': { severity: 'warning', text: '#{target} refers to itself; the inner copy was left out.' },
+  'reference-missing': {
+    severity: 'warning',
+    text: '{property} refers to #{target}, which is not in the file.',
+  },
+  'reference-cycle': {
+    severity: 'warning',
+    text: '#{target} refers to itself; the inner copy was left out.',
+  },
   'too-many-copies': {
     severity: 'warning',
     text: 'The file repeats its parts more than {limit} times; further copies were left out.',
   },
-  'foreign-content': { severity: 'warning', text: 'Foreign content (<{element}>) cannot be read and was left out.' },
+  'foreign-content': {
+    severity: 'warning',
+    text: 'Foreign content (<{element}>) cannot be read and was left out.',
+  },
   'element-unknown': { severity: 'warning', text: '<{element}> is not understood and was left out.' },
-  'animation-ignored': { severity: 'note', text: '<{element}> was left out: a page shows the mockup at rest.' },
+  'animation-ignored': {
+    severity: 'note',
+    text: '<{element}> was left out: a page shows the mockup at rest.',
+  },
   'css-ignored': { severity: 'note', text: 'A style rule was not understood and was left out: {what}.' },
   'value-ignored': { severity: 'note', text: '{property} "{value}" was not understood and was left out.' },
   'filter-kept': {
     severity: 'note',
     text: 'The filter has no CSS of its own; the layer is kept as a picture with it.',
   },
-  'mask-kept': { severity: 'note', text: 'The mask has no CSS of its own; the layer is kept as a picture with it.' },
-  'pattern-kept': { severity: 'note', text: 'The pattern has no CSS of its own; the layer is kept as a picture.' },
+  'mask-kept': {
+    severity: 'note',
+    text: 'The mask has no CSS of its own; the layer is kept as a picture with it.',
+  },
+  'pattern-kept': {
+    severity: 'note',
+    text: 'The pattern has no CSS of its own; the layer is kept as a picture.',
+  },
   'text-oddity': { severity: 'warning', text: 'The text uses {what}, which is not laid out yet.' },
   'bitmap-broken': { severity: 'warning', text: 'The embedded picture could not be read: {why}.' },
   'font-replaced': { severity: 'note', text: '{family} is not here; Orden measured with {face}.' },
   'font-broken': { severity: 'warning', text: 'The embedded font {family} could not be read.' },
   'past-edge': { severity: 'note', text: 'The layer reaches past the screen by {by} px.' },
   'stroke-inexact': { severity: 'note', text: 'The outline of {width} px is drawn by CSS in whole px.' },
-  'name-taken': { severity: 'note', text: 'Another picture is already named {name}; this one became {became}.' },
+  'name-taken': {
+    severity: 'note',
+    text: 'Another picture is already named {name}; this one became {became}.',
+  },
   'picture-failed': { severity: 'error', text: 'The picture {name} could not be drawn: {why}.' },
 } as const satisfies Record<string, { severity: Severity; text: string }>;
 

@@ -16,7 +16,11 @@ export function boxForm({ outline, stroke }: ShapeLayer): BoxForm | null {
     case 'rect':
       return { kind: 'box', box: outline.box, radii: outline.radii };
     case 'ellipse':
-      return { kind: 'ellipse', box: outline.box, radii: evenRadii(outline.box.width / 2, outline.box.height / 2) };
+      return {
+        kind: 'ellipse',
+        box: outline.box,
+        radii: evenRadii(outline.box.width / 2, outline.box.height / 2),
+      };
     case 'path': {
       const box = pathRectangle(outline.d);
       return box && { kind: 'box', box, radii: NO_RADII };

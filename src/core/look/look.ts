@@ -40,10 +40,13 @@ export interface Shadow {
   readonly colour: Colour;
 }
 
-export type LookFilter = { readonly kind: 'blur'; readonly deviation: number } | ({ readonly kind: 'drop-shadow' } & Shadow);
+export type LookFilter =
+  { readonly kind: 'blur'; readonly deviation: number } | ({ readonly kind: 'drop-shadow' } & Shadow);
 
 /** What is cut off: everything outside the node's own rounded box, or outside a path in px of the box. */
-export type LookClip = { readonly kind: 'box' } | { readonly kind: 'path'; readonly d: string; readonly rule: 'nonzero' | 'evenodd' };
+export type LookClip =
+  | { readonly kind: 'box' }
+  | { readonly kind: 'path'; readonly d: string; readonly rule: 'nonzero' | 'evenodd' };
 
 /** How letters look. Sizes in px of the screen. */
 export interface TypeLook {

@@ -36,7 +36,8 @@ function unsayableText(layer: TextLayer): string | null {
   const [oddity] = layer.oddities;
   if (oddity) return `it has ${oddity}`;
   const runs = layer.lines.flatMap((line) => line.runs);
-  if (runs.some((run) => run.fill && run.fill.kind !== 'solid')) return 'its letters are filled with a gradient or pattern';
+  if (runs.some((run) => run.fill && run.fill.kind !== 'solid'))
+    return 'its letters are filled with a gradient or pattern';
   if (runs.some((run) => run.stroke && (run.stroke.paint.kind !== 'solid' || run.stroke.dashes.length > 0))) {
     return 'its letters have an outline that CSS cannot draw';
   }
@@ -51,7 +52,11 @@ function unsayableShape(layer: ShapeLayer, matrix: Matrix): string | null {
   return unsayablePaint(paint, matrix) ?? unsayableStroke(layer.stroke, form.kind, matrix);
 }
 
-function unsayableStroke(stroke: Stroke | null, form: 'box' | 'ellipse' | 'rule', matrix: Matrix): string | null {
+function unsayableStroke(
+  stroke: Stroke | null,
+  form: 'box' | 'ellipse' | 'rule',
+  matrix: Matrix,
+): string | null {
   if (!stroke) return null;
   if (stroke.paint.kind !== 'solid') return 'its outline is painted with a gradient or pattern';
   if (form === 'rule') return stroke.cap === 'round' ? 'its line has round ends' : null;

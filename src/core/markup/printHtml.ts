@@ -1,7 +1,21 @@
 import type { MarkupElement, MarkupNode } from './element';
 
 /** Elements without content or end tag (HTML, §13.1.2). */
-const VOID = new Set(['area', 'base', 'br', 'col', 'embed', 'hr', 'img', 'input', 'link', 'meta', 'source', 'track', 'wbr']);
+const VOID = new Set([
+  'area',
+  'base',
+  'br',
+  'col',
+  'embed',
+  'hr',
+  'img',
+  'input',
+  'link',
+  'meta',
+  'source',
+  'track',
+  'wbr',
+]);
 
 /**
  * The tree as HTML, an element a line, indented by two spaces. An element that holds letters stands on one
@@ -36,7 +50,11 @@ function openTag(node: MarkupElement): string {
 }
 
 function escapeText(text: string): string {
-  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('\u00a0', '&nbsp;');
+  return text
+    .replaceAll('&', '&amp;')
+    .replaceAll('<', '&lt;')
+    .replaceAll('>', '&gt;')
+    .replaceAll('\u00a0', '&nbsp;');
 }
 
 function escapeAttribute(text: string): string {

@@ -4,7 +4,9 @@ import type { MarkupElement, MarkupNode } from './element';
 export function printXml(node: MarkupNode): string {
   if (typeof node === 'string') return escapeText(node);
   const open = `${node.name}${printAttributes(node)}`;
-  return node.children.length === 0 ? `<${open}/>` : `<${open}>${node.children.map(printXml).join('')}</${node.name}>`;
+  return node.children.length === 0
+    ? `<${open}/>`
+    : `<${open}>${node.children.map(printXml).join('')}</${node.name}>`;
 }
 
 function printAttributes(node: MarkupElement): string {
@@ -18,7 +20,9 @@ function escapeText(text: string): string {
 }
 
 function escapeAttribute(text: string): string {
-  return escapeText(text).replaceAll('"', '&quot;').replace(/[\n\r\t]/g, (space) => `&#${space.charCodeAt(0)};`);
+  return escapeText(text)
+    .replaceAll('"', '&quot;')
+    .replace(/[\n\r\t]/g, (space) => `&#${space.charCodeAt(0)};`);
 }
 
 function legal(text: string): string {

@@ -15,7 +15,10 @@ export function geometryBox(layer: Layer, matrix: Matrix, faces: Faces): Box | n
   const own = multiply(matrix, layer.transform);
   switch (layer.kind) {
     case 'group':
-      return layer.layers.reduce<Box | null>((box, child) => union(box, geometryBox(child, own, faces)), null);
+      return layer.layers.reduce<Box | null>(
+        (box, child) => union(box, geometryBox(child, own, faces)),
+        null,
+      );
     case 'shape':
       return transformedBox(layer.outline, own);
     case 'bitmap':
@@ -48,7 +51,10 @@ function measureLayer(layer: Layer, matrix: Matrix, faces: Faces, into: Map<Laye
   const own = multiply(matrix, layer.transform);
   const content =
     layer.kind === 'group'
-      ? layer.layers.reduce<Box | null>((box, child) => union(box, measureLayer(child, own, faces, into)), null)
+      ? layer.layers.reduce<Box | null>(
+          (box, child) => union(box, measureLayer(child, own, faces, into)),
+          null,
+        )
       : leafBox(layer, own, faces);
   const painted = layer.visible ? cutBox(layer, own, content) : null;
   into.set(layer.key, { matrix: own, painted });
@@ -128,4 +134,3 @@ export function textBox(layer: TextLayer, faces: Faces): Box | null {
     return union(box, { x: line.x, y: line.baseline - up, width: line.width, height: up + down });
   }, null);
 }
-

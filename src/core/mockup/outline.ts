@@ -19,7 +19,13 @@ export const NO_RADII: Radii = [SHARP, SHARP, SHARP, SHARP];
 export type Outline =
   | { readonly kind: 'rect'; readonly box: Box; readonly radii: Radii }
   | { readonly kind: 'ellipse'; readonly box: Box }
-  | { readonly kind: 'line'; readonly x1: number; readonly y1: number; readonly x2: number; readonly y2: number }
+  | {
+      readonly kind: 'line';
+      readonly x1: number;
+      readonly y1: number;
+      readonly x2: number;
+      readonly y2: number;
+    }
   | { readonly kind: 'path'; readonly d: string; readonly rule: 'nonzero' | 'evenodd' };
 
 export function evenRadii(x: number, y: number): Radii {
@@ -51,7 +57,9 @@ export function outlineBox(outline: Outline): Box | null {
 
 function pathBox(d: string): Box | null {
   const [left, top, rightEdge, bottomEdge] = svgPathBbox(d);
-  return Number.isFinite(left + top + rightEdge + bottomEdge) ? boxOf(left, top, rightEdge, bottomEdge) : null;
+  return Number.isFinite(left + top + rightEdge + bottomEdge)
+    ? boxOf(left, top, rightEdge, bottomEdge)
+    : null;
 }
 
 /** The box around the geometry after `matrix`: exact for paths, also when turned. */
@@ -60,7 +68,11 @@ export function transformedBox(outline: Outline, matrix: Matrix): Box | null {
     const box = outlineBox(outline);
     return box && transformBox(matrix, box);
   }
-  return pathBox(svgpath(pathData(outline)).matrix([...matrix]).toString());
+  return pathBox(
+    svgpath(pathData(outline))
+      .matrix([...matrix])
+      .toString(),
+  );
 }
 
 /** The geometry as path data (SVG 2, §9.3). Ellipses and corners become arcs, as SVG 2 §10 defines them. */
@@ -112,6 +124,8 @@ export function transformOutline(outline: Outline, matrix: Matrix): Outline {
       };
     }
   }
-  const d = svgpath(pathData(outline)).matrix([...matrix]).toString();
+  const d = svgpath(pathData(outline))
+    .matrix([...matrix])
+    .toString();
   return { kind: 'path', d, rule: outline.kind === 'path' ? outline.rule : 'nonzero' };
 }

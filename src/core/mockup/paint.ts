@@ -94,7 +94,10 @@ export function fadePaint(paint: Paint, opacity: number): Paint {
       return { ...paint, colour: fade(paint.colour, opacity) };
     case 'linear':
     case 'radial':
-      return { ...paint, stops: paint.stops.map((stop) => ({ ...stop, colour: fade(stop.colour, opacity) })) };
+      return {
+        ...paint,
+        stops: paint.stops.map((stop) => ({ ...stop, colour: fade(stop.colour, opacity) })),
+      };
     case 'defined':
       return { ...paint, opacity: paint.opacity * opacity };
   }

@@ -63,4 +63,3 @@ function pathClip(outline: Outline, box: Box): LookClip {
   const local = transformOutline(outline, translation(-box.x, -box.y));
   return { kind: 'path', d: pathData(local), rule: local.kind === 'path' ? local.rule : 'nonzero' };
 }
-

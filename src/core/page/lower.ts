@@ -44,7 +44,10 @@ function lowerLayer(layer: Layer, context: LowerContext): PageNode | null {
 }
 
 /** What every node takes over from its layer and decision. */
-export type SharedParts = Pick<PageNode, 'layer' | 'name' | 'named' | 'role' | 'classes' | 'hidden' | 'href' | 'label'>;
+export type SharedParts = Pick<
+  PageNode,
+  'layer' | 'name' | 'named' | 'role' | 'classes' | 'hidden' | 'href' | 'label'
+>;
 
 function sharedParts(layer: Layer, decision: Decision): SharedParts {
   const { outputName: name, named, role, classes, hidden } = decision;
@@ -60,24 +63,48 @@ function sharedParts(layer: Layer, decision: Decision): SharedParts {
   };
 }
 
-function lowerPicture(layer: Layer, decision: Decision, matrix: Matrix, plan: PicturePlan): PictureNode | null {
+function lowerPicture(
+  layer: Layer,
+  decision: Decision,
+  matrix: Matrix,
+  plan: PicturePlan,
+): PictureNode | null {
   const placed = plan.placed.get(layer.key);
   if (!placed) return null;
   const { opacity, blend } = layer;
   const look = dressLook({ opacity, blend, effects: [], isolated: false }, matrix);
   const place: Place = { kind: 'fixed', ...placed.box, hugs: false, turn: null };
-  const alternative = layer.hints.label ?? (decision.named ? (layer.sourceName ?? '').replace(/[-_]+/g, ' ') : '');
-  return { kind: 'picture', ...sharedParts(layer, decision), place, look, picture: placed.picture, alternative };
+  const alternative =
+    layer.hints.label ?? (decision.named ? (layer.sourceName ?? '').replace(/[-_]+/g, ' ') : '');
+  return {
+    kind: 'picture',
+    ...sharedParts(layer, decision),
+    place,
+    look,
+    picture: placed.picture,
+    alternative,
+  };
 }
 
-function lowerGroup(group: GroupLayer, matrix: Matrix, shared: SharedParts, context: LowerContext): BoxNode | null {
+function lowerGroup(
+  group: GroupLayer,
+  matrix: Matrix,
+  shared: SharedParts,
+  context: LowerContext,
+): BoxNode | null {
   const children = group.layers.flatMap((layer) => lowerLayer(layer, context) ?? []);
   const content = children.reduce<Box | null>((box, child) => union(box, placedBox(child.place)), null);
   if (!content) return null;
   const cut = group.clip?.kind === 'outline' ? groupClip(group.clip.outline, matrix, content) : null;
   const look = { ...dressLook(group, matrix), ...cut?.look };
   if (isPlain(look) && children.length === 0) return null;
-  return { kind: 'box', ...shared, place: { kind: 'fixed', ...(cut?.box ?? content), hugs: false, turn: null }, look, children };
+  return {
+    kind: 'box',
+    ...shared,
+    place: { kind: 'fixed', ...(cut?.box ?? content), hugs: false, turn: null },
+    look,
+    children,
+  };
 }
 
 /** The upright box that a place covers. */
@@ -85,4 +112,3 @@ export function placedBox({ x, y, width, height, turn }: Place): Box {
   if (!turn) return { x, y, width, height };
   return transformBox([...turn, x, y], { x: 0, y: 0, width, height });
 }
-

@@ -18,7 +18,9 @@ export function lowerShape(layer: ShapeLayer, matrix: Matrix, shared: SharedPart
   const upright = isUpright(matrix) && (isUniform(matrix) || (!layer.stroke && layer.effects.length === 0));
   const inner: Matrix = upright ? matrix : [1, 0, 0, 1, 0, 0];
   const scaled = scaleForm(form, inner);
-  const strokeWidth = layer.stroke ? layer.stroke.width * (layer.stroke.fixedWidth ? 1 : meanScale(inner)) : 0;
+  const strokeWidth = layer.stroke
+    ? layer.stroke.width * (layer.stroke.fixedWidth ? 1 : meanScale(inner))
+    : 0;
   const border = form.kind === 'rule' ? 0 : strokeWidth;
   const outer = grow(scaled.box, border / 2);
   const place = upright ? placeAt(outer) : turnedPlace(outer, matrix);
@@ -63,7 +65,13 @@ function paintLook(layer: ShapeLayer, form: BoxForm, matrix: Matrix, outer: Box,
 }
 
 /** The paint of a straight line; dashes are a pattern that repeats along it. */
-function ruleFill(stroke: Stroke, layer: ShapeLayer, lying: boolean, matrix: Matrix, box: Box): LookFill | null {
+function ruleFill(
+  stroke: Stroke,
+  layer: ShapeLayer,
+  lying: boolean,
+  matrix: Matrix,
+  box: Box,
+): LookFill | null {
   if (stroke.paint.kind !== 'solid') return null;
   const { colour } = stroke.paint;
   if (stroke.dashes.length === 0 || layer.outline.kind !== 'line') return { kind: 'solid', colour };
@@ -103,11 +111,20 @@ function radiiLook(radii: Radii, border: number, stroke: Stroke | null): Look {
 
 /** Drop shadows of a box without holes are box shadows; all others follow what is drawn. */
 function dressShape(layer: ShapeLayer, matrix: Matrix): Look {
-  const boxShadows = layer.effects.every((effect) => effect.kind === 'drop-shadow') && layer.fill !== null && isOpaque(layer.fill);
+  const boxShadows =
+    layer.effects.every((effect) => effect.kind === 'drop-shadow') &&
+    layer.fill !== null &&
+    isOpaque(layer.fill);
   if (!boxShadows || layer.effects.length === 0) return dressLook(layer, matrix);
   const shadows = layer.effects.flatMap((effect) =>
     effect.kind === 'drop-shadow'
-      ? [{ ...turnedOffset(effect, matrix), deviation: effect.deviation * meanScale(matrix), colour: effect.colour }]
+      ? [
+          {
+            ...turnedOffset(effect, matrix),
+            deviation: effect.deviation * meanScale(matrix),
+            colour: effect.colour,
+          },
+        ]
       : [],
   );
   return { ...dressLook({ ...layer, effects: [] }, matrix), shadows: shadows.reverse() };
@@ -117,4 +134,3 @@ function clipLook(layer: ShapeLayer, matrix: Matrix, outer: Box): Look {
   const clip = elementClip(layer.clip, matrix, outer);
   return clip ? { clip } : {};
 }
-

@@ -11,7 +11,12 @@ import type { Place, TextNode, TextNodeLine, Turn } from './node';
 const STRAY = 0.6;
 
 /** A text as a text node whose first baseline falls where it was drawn. */
-export function lowerText(layer: TextLayer, matrix: Matrix, shared: SharedParts, faces: Faces): TextNode | null {
+export function lowerText(
+  layer: TextLayer,
+  matrix: Matrix,
+  shared: SharedParts,
+  faces: Faces,
+): TextNode | null {
   const [first] = layer.lines;
   const main = mainRun(layer);
   const face = main && faces[main.face];
@@ -49,7 +54,11 @@ export function lowerText(layer: TextLayer, matrix: Matrix, shared: SharedParts,
   };
 }
 
-function turnedText(box: { x: number; y: number; width: number; height: number }, matrix: Matrix, hugs: boolean): Place {
+function turnedText(
+  box: { x: number; y: number; width: number; height: number },
+  matrix: Matrix,
+  hugs: boolean,
+): Place {
   const corner = applyTo(matrix, { x: box.x, y: box.y });
   const turn: Turn = [matrix[0], matrix[1], matrix[2], matrix[3]];
   return { kind: 'fixed', ...box, x: corner.x, y: corner.y, hugs, turn };
@@ -93,7 +102,10 @@ function lowerLine(
 ): TextNodeLine {
   const spans = line.runs.map((run) => ({ text: run.text, look: spanLook(run, main, scale, type) }));
   if (!apart) return { spans, at: null };
-  return { spans, at: { x: (line.x - apart.left) * scale, y: (line.baseline - apart.first.baseline) * scale } };
+  return {
+    spans,
+    at: { x: (line.x - apart.left) * scale, y: (line.baseline - apart.first.baseline) * scale },
+  };
 }
 
 /** The run's own look; empty when it is that of the text. */
@@ -126,9 +138,12 @@ function typeLook(
     wordSpacing: style.wordSpacing * scale,
     decorations,
     colour: fill?.kind === 'solid' ? fill.colour : null,
-    outline: stroke?.paint.kind === 'solid' ? { width: stroke.width * scale, colour: stroke.paint.colour } : null,
+    outline:
+      stroke?.paint.kind === 'solid' ? { width: stroke.width * scale, colour: stroke.paint.colour } : null,
     lineHeight,
     align,
-    keepsSpaces: layer !== null && layer.lines.some((line) => / {2}|^ | $/.test(line.runs.map((each) => each.text).join(''))),
+    keepsSpaces:
+      layer !== null &&
+      layer.lines.some((line) => / {2}|^ | $/.test(line.runs.map((each) => each.text).join(''))),
   };
 }

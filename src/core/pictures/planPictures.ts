@@ -6,7 +6,13 @@ import type { Mockup } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
 import type { Report } from '../findings/finding';
 import type { Decisions } from '../sort/decision';
-import { ASSET_ADDRESS, type Picture, type PictureFile, type PicturePlan, type PictureSource } from './picture';
+import {
+  ASSET_ADDRESS,
+  type Picture,
+  type PictureFile,
+  type PicturePlan,
+  type PictureSource,
+} from './picture';
 import { standaloneSvg, type Outliner } from './standaloneSvg';
 
 /** Px of a raster file's longest side; larger ones are left at 1x. */
@@ -21,7 +27,10 @@ export function planPictures(
   outliner: Outliner,
   report: Report,
 ): PicturePlan {
-  const byContent = new Map<string, { name: string; layers: LayerKey[]; source: PictureSource; files: readonly PictureFile[] }>();
+  const byContent = new Map<
+    string,
+    { name: string; layers: LayerKey[]; source: PictureSource; files: readonly PictureFile[] }
+  >();
   const placed = new Map<LayerKey, { picture: string; box: Box }>();
   const names = new Set<string>();
   for (const screen of mockup.screens) {
@@ -61,10 +70,14 @@ function freeName(wanted: string, names: Set<string>): string {
 
 /** The layer at full opacity and without blending: both stay properties of the page. */
 function sourceOf(layer: Layer, own: Matrix, box: Box, mockup: Mockup, outliner: Outliner): PictureSource {
-  if (layer.kind === 'bitmap' && isPlainBitmap(layer, own, box)) return { kind: 'bitmap', bitmap: layer.bitmap };
+  if (layer.kind === 'bitmap' && isPlainBitmap(layer, own, box))
+    return { kind: 'bitmap', bitmap: layer.bitmap };
   const bare: Layer = { ...layer, visible: true, opacity: 1, blend: 'normal', transform: IDENTITY };
   const bitmapAddress = (bitmap: string) => `${ASSET_ADDRESS}${bitmap}`;
-  return { kind: 'svg', svg: standaloneSvg([{ layer: bare, matrix: own }], box, { mockup, outliner, bitmapAddress }) };
+  return {
+    kind: 'svg',
+    svg: standaloneSvg([{ layer: bare, matrix: own }], box, { mockup, outliner, bitmapAddress }),
+  };
 }
 
 function isPlainBitmap(layer: Extract<Layer, { kind: 'bitmap' }>, own: Matrix, box: Box): boolean {
@@ -73,7 +86,12 @@ function isPlainBitmap(layer: Extract<Layer, { kind: 'bitmap' }>, own: Matrix, b
   // Only a bitmap that fills whole px is the file itself; one that lies between px is drawn in its place.
   const inverse = invert(own);
   const back = inverse && multiply(inverse, [box.width, 0, 0, box.height, box.x, box.y]);
-  const whole = { x: back?.[4] ?? NaN, y: back?.[5] ?? NaN, width: back?.[0] ?? NaN, height: back?.[3] ?? NaN };
+  const whole = {
+    x: back?.[4] ?? NaN,
+    y: back?.[5] ?? NaN,
+    width: back?.[0] ?? NaN,
+    height: back?.[3] ?? NaN,
+  };
   return sameBox(whole, layer.box, 0.02);
 }
 
@@ -85,7 +103,9 @@ function hasBitmap(layer: Layer): boolean {
 function filesOf(name: string, format: 'svg' | 'png', box: Box): PictureFile[] {
   const { width, height } = box;
   if (format === 'svg') return [{ path: `pictures/${name}.svg`, format, width, height, scale: 1 }];
-  const scales = RASTER_SCALES.filter((scale) => scale === 1 || Math.max(width, height) * scale <= LARGEST_SIDE);
+  const scales = RASTER_SCALES.filter(
+    (scale) => scale === 1 || Math.max(width, height) * scale <= LARGEST_SIDE,
+  );
   return scales.map((scale) => ({
     path: `pictures/${name}${scale === 1 ? '' : `@${scale}x`}.png`,
     format,

@@ -47,7 +47,13 @@ export function standaloneSvg(layers: readonly PlacedLayer[], box: Box, options:
     height,
     viewBox: `0 0 ${width} ${height}`,
   };
-  return printXml(element('svg', attributes, definitions.length > 0 ? [element('defs', {}, definitions), ...content] : content));
+  return printXml(
+    element(
+      'svg',
+      attributes,
+      definitions.length > 0 ? [element('defs', {}, definitions), ...content] : content,
+    ),
+  );
 }
 
 export function printMatrix(matrix: Matrix): string {
@@ -105,7 +111,9 @@ class SvgWriter {
         const href = this.options.bitmapAddress(layer.bitmap);
         const image = element('image', { ...boxAttributes(box), preserveAspectRatio: 'none', href });
         const cut = frame.width < box.width || frame.height < box.height;
-        return cut ? [element('svg', { ...boxAttributes(frame), viewBox: viewBox(frame) }, [image])] : [image];
+        return cut
+          ? [element('svg', { ...boxAttributes(frame), viewBox: viewBox(frame) }, [image])]
+          : [image];
       }
     }
   }
@@ -144,12 +152,21 @@ class SvgWriter {
     const outline = this.options.outliner?.(run);
     if (outline) {
       const lines = decorationLines(run).map(
-        (top) => `M0 ${formatNumber(top)}h${formatNumber(run.width)}v${formatNumber(run.style.size / 16)}h${formatNumber(-run.width)}Z`,
+        (top) =>
+          `M0 ${formatNumber(top)}h${formatNumber(run.width)}v${formatNumber(run.style.size / 16)}h${formatNumber(-run.width)}Z`,
       );
-      return element('path', { d: outline + lines.join(''), transform: printMatrix(translation(x, y)), ...painted });
+      return element('path', {
+        d: outline + lines.join(''),
+        transform: printMatrix(translation(x, y)),
+        ...painted,
+      });
     }
     const { style } = run;
-    const decorations = [style.underline && 'underline', style.overline && 'overline', style.lineThrough && 'line-through'];
+    const decorations = [
+      style.underline && 'underline',
+      style.overline && 'overline',
+      style.lineThrough && 'line-through',
+    ];
     return element(
       'text',
       {
@@ -173,7 +190,10 @@ class SvgWriter {
     if (!paint) return { [name]: 'none' };
     if (paint.kind === 'solid') {
       const { alpha } = paint.colour;
-      return { [name]: printOpaque(paint.colour), [`${name}-opacity`]: alpha === 1 ? null : formatNumber(alpha, 4) };
+      return {
+        [name]: printOpaque(paint.colour),
+        [`${name}-opacity`]: alpha === 1 ? null : formatNumber(alpha, 4),
+      };
     }
     if (paint.kind === 'defined') {
       const opacity = paint.opacity === 1 ? null : formatNumber(paint.opacity, 4);
@@ -188,8 +208,23 @@ class SvgWriter {
     const round = (value: number) => formatNumber(value, 5);
     const gradient =
       paint.kind === 'linear'
-        ? element('linearGradient', { x1: round(paint.x1), y1: round(paint.y1), x2: round(paint.x2), y2: round(paint.y2), ...shared }, stops)
-        : element('radialGradient', { cx: round(paint.cx), cy: round(paint.cy), r: round(paint.r), fx: round(paint.fx), fy: round(paint.fy), ...shared }, stops);
+        ? element(
+            'linearGradient',
+            { x1: round(paint.x1), y1: round(paint.y1), x2: round(paint.x2), y2: round(paint.y2), ...shared },
+            stops,
+          )
+        : element(
+            'radialGradient',
+            {
+              cx: round(paint.cx),
+              cy: round(paint.cy),
+              r: round(paint.r),
+              fx: round(paint.fx),
+              fy: round(paint.fy),
+              ...shared,
+            },
+            stops,
+          );
     return { [name]: `url(#${this.define(gradient)})` };
   }
 
@@ -200,7 +235,8 @@ class SvgWriter {
       'stroke-linecap': stroke.cap === 'butt' ? null : stroke.cap,
       'stroke-linejoin': stroke.join === 'miter' ? null : stroke.join,
       'stroke-miterlimit': stroke.miterLimit === 4 ? null : formatNumber(stroke.miterLimit),
-      'stroke-dasharray': stroke.dashes.length === 0 ? null : stroke.dashes.map((dash) => formatNumber(dash)).join(' '),
+      'stroke-dasharray':
+        stroke.dashes.length === 0 ? null : stroke.dashes.map((dash) => formatNumber(dash)).join(' '),
       'stroke-dashoffset': stroke.dashOffset === 0 ? null : formatNumber(stroke.dashOffset),
       'vector-effect': stroke.fixedWidth ? 'non-scaling-stroke' : null,
     };
@@ -208,7 +244,8 @@ class SvgWriter {
 
   private clip(clip: Clip): string {
     if (clip.kind === 'defined') return this.keep(clip.definition);
-    const rule = clip.outline.kind === 'path' && clip.outline.rule === 'evenodd' ? { 'clip-rule': 'evenodd' } : {};
+    const rule =
+      clip.outline.kind === 'path' && clip.outline.rule === 'evenodd' ? { 'clip-rule': 'evenodd' } : {};
     return `url(#${this.define(element('clipPath', {}, [element(...outlineElement(clip.outline, rule))]))})`;
   }
 
@@ -216,7 +253,8 @@ class SvgWriter {
     const [first] = effects;
     if (first?.kind === 'defined') return this.keep(first.definition);
     const primitives = effects.flatMap((effect) => {
-      if (effect.kind === 'blur') return [element('feGaussianBlur', { stdDeviation: formatNumber(effect.deviation) })];
+      if (effect.kind === 'blur')
+        return [element('feGaussianBlur', { stdDeviation: formatNumber(effect.deviation) })];
       if (effect.kind === 'defined') return [];
       const { dx, dy, deviation, colour } = effect;
       return [
@@ -232,7 +270,11 @@ class SvgWriter {
     const reach = effects.reduce((most, effect) => Math.max(most, effectReach(effect)), 0);
     // A region in shares of the box loses the shadows of thin layers; this one is as wide as any shadow reaches.
     const region = { x: -reach, y: -reach, width: reach * 2 + 1, height: reach * 2 + 1 };
-    const filter = element('filter', { 'color-interpolation-filters': 'sRGB', ...percentRegion(region) }, primitives);
+    const filter = element(
+      'filter',
+      { 'color-interpolation-filters': 'sRGB', ...percentRegion(region) },
+      primitives,
+    );
     return `url(#${this.define(filter)})`;
   }
 
@@ -255,7 +297,8 @@ class SvgWriter {
 
   private keptElement(node: XmlElement): MarkupElement {
     for (const value of Object.values(node.attributes)) {
-      for (const [, quoted, plain] of value.matchAll(/url\(#([^)]*)\)|^#(.*)$/g)) this.keep(quoted ?? plain ?? '');
+      for (const [, quoted, plain] of value.matchAll(/url\(#([^)]*)\)|^#(.*)$/g))
+        this.keep(quoted ?? plain ?? '');
     }
     const attributes = Object.fromEntries(
       Object.entries(node.attributes).map(([name, value]) => [name === 'xlink:href' ? 'href' : name, value]),
@@ -270,7 +313,12 @@ class SvgWriter {
 
 function percentRegion(region: Box): Record<string, string> {
   const percent = (value: number) => `${formatNumber(value * 100, 0)}%`;
-  return { x: percent(region.x), y: percent(region.y), width: percent(region.width), height: percent(region.height) };
+  return {
+    x: percent(region.x),
+    y: percent(region.y),
+    width: percent(region.width),
+    height: percent(region.height),
+  };
 }
 
 function effectReach(effect: Effect): number {
@@ -300,7 +348,12 @@ function stopElement({ offset, colour }: GradientStop): MarkupElement {
 }
 
 function boxAttributes(box: Box): Record<string, string> {
-  return { x: formatNumber(box.x), y: formatNumber(box.y), width: formatNumber(box.width), height: formatNumber(box.height) };
+  return {
+    x: formatNumber(box.x),
+    y: formatNumber(box.y),
+    width: formatNumber(box.width),
+    height: formatNumber(box.height),
+  };
 }
 
 function viewBox(box: Box): string {
@@ -309,16 +362,33 @@ function viewBox(box: Box): string {
 
 type ElementParts = [name: string, attributes: Record<string, string | null | undefined>];
 
-function outlineElement(outline: Outline, attributes: Record<string, string | null | undefined>): ElementParts {
+function outlineElement(
+  outline: Outline,
+  attributes: Record<string, string | null | undefined>,
+): ElementParts {
   switch (outline.kind) {
     case 'line': {
       const { x1, y1, x2, y2 } = outline;
-      return ['line', { x1: formatNumber(x1), y1: formatNumber(y1), x2: formatNumber(x2), y2: formatNumber(y2), ...attributes }];
+      return [
+        'line',
+        {
+          x1: formatNumber(x1),
+          y1: formatNumber(y1),
+          x2: formatNumber(x2),
+          y2: formatNumber(y2),
+          ...attributes,
+        },
+      ];
     }
     case 'ellipse': {
       const { x, y, width, height } = outline.box;
       const [rx, ry] = [width / 2, height / 2];
-      const centre = { cx: formatNumber(x + rx), cy: formatNumber(y + ry), rx: formatNumber(rx), ry: formatNumber(ry) };
+      const centre = {
+        cx: formatNumber(x + rx),
+        cy: formatNumber(y + ry),
+        rx: formatNumber(rx),
+        ry: formatNumber(ry),
+      };
       return ['ellipse', { ...centre, ...attributes }];
     }
     case 'rect': {
@@ -333,4 +403,3 @@ function outlineElement(outline: Outline, attributes: Record<string, string | nu
       return ['path', { d: outline.d, ...attributes }];
   }
 }
-

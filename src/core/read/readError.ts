@@ -3,13 +3,16 @@ import { fill, type FindingData } from '../findings/finding';
 /** Why a file is refused, each in one sentence that says what to do. */
 export const REFUSALS = {
   empty: 'The file is empty; choose a mockup with something in it.',
-  'too-large': 'The file has {size} MB; Orden reads at most {limit} MB. Split the mockup or shrink its bitmaps.',
+  'too-large':
+    'The file has {size} MB; Orden reads at most {limit} MB. Split the mockup or shrink its bitmaps.',
   'not-svg': 'This is not an SVG file ({what}); choose an SVG mockup.',
   'broken-xml': 'The XML is broken at line {line}, column {column}: {what}. Save the mockup again.',
-  'too-deep': 'The layers are nested more than {limit} deep at line {line}; flatten the groups and try again.',
+  'too-deep':
+    'The layers are nested more than {limit} deep at line {line}; flatten the groups and try again.',
   'too-many-layers': 'The file has more than {limit} elements; split the mockup into several files.',
   'nothing-drawn': 'There is nothing to draw in this file; choose a mockup with at least one visible layer.',
-  'no-size': 'The screen has no usable size ({what}); give the SVG a width and a height between 1 and {limit} px.',
+  'no-size':
+    'The screen has no usable size ({what}); give the SVG a width and a height between 1 and {limit} px.',
 } as const;
 
 export type RefusalCode = keyof typeof REFUSALS;

@@ -13,11 +13,16 @@ export interface Change {
 
 /** The same edit the other way round. */
 export function reverse(changes: readonly Change[]): Change[] {
-  return changes.map(({ before, after, ...change }) => ({ ...change, before: after, after: before })).reverse();
+  return changes
+    .map(({ before, after, ...change }) => ({ ...change, before: after, after: before }))
+    .reverse();
 }
 
 /** The tags after the changes; the given ones stay as they are. */
-export function applyChanges(tags: Tags, changes: readonly Pick<Change, 'layer' | 'facet' | 'after'>[]): Tags {
+export function applyChanges(
+  tags: Tags,
+  changes: readonly Pick<Change, 'layer' | 'facet' | 'after'>[],
+): Tags {
   const next = new Map(tags);
   for (const { layer, facet, after } of changes) {
     const { [facet]: _, ...others } = next.get(layer) ?? {};
@@ -30,7 +35,11 @@ export function applyChanges(tags: Tags, changes: readonly Pick<Change, 'layer' 
 
 /** Where an undo and a redo would lead, from the trail of edits in order. */
 export function historyState(
-  trail: readonly { readonly id: string; readonly kind: 'set' | 'undo' | 'redo'; readonly about: string | null }[],
+  trail: readonly {
+    readonly id: string;
+    readonly kind: 'set' | 'undo' | 'redo';
+    readonly about: string | null;
+  }[],
 ): { readonly undo: string | null; readonly redo: string | null } {
   const done: string[] = [];
   const undone: string[] = [];

@@ -16,7 +16,8 @@ export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, 
     const measured = measures.get(screen.key);
     if (!measured) continue;
     const facts = gatherFacts(mockup, screen, measured);
-    for (const layer of screen.root.layers) decideLayer(layer, { within: null, inInteractive: false }, facts, tags, decisions);
+    for (const layer of screen.root.layers)
+      decideLayer(layer, { within: null, inInteractive: false }, facts, tags, decisions);
   }
   return decisions;
 }
@@ -27,7 +28,13 @@ interface Around {
   readonly inInteractive: boolean;
 }
 
-function decideLayer(layer: Layer, around: Around, facts: Facts, tags: Tags, into: Map<LayerKey, Decision>): void {
+function decideLayer(
+  layer: Layer,
+  around: Around,
+  facts: Facts,
+  tags: Tags,
+  into: Map<LayerKey, Decision>,
+): void {
   const decision = decideOne(layer, around, facts, tags.get(layer.key) ?? {});
   into.set(layer.key, decision);
   if (layer.kind !== 'group') return;
@@ -56,12 +63,18 @@ function decideOne(layer: Layer, around: Around, facts: Facts, tag: Tag): Decisi
   };
 }
 
-function decideOutcome(layer: Layer, { within }: Around, facts: Facts, tag: Tag): Pick<Decision, 'outcome' | 'reason' | 'origin'> {
+function decideOutcome(
+  layer: Layer,
+  { within }: Around,
+  facts: Facts,
+  tag: Tag,
+): Pick<Decision, 'outcome' | 'reason' | 'origin'> {
   if (within) {
     const part = within.outcome === 'picture' ? 'part of the picture around it' : 'put aside with its group';
     return { outcome: within.outcome, reason: part, origin: 'within' };
   }
-  if (tag.outcome !== undefined) return { outcome: tag.outcome, reason: `${tag.outcome}: you said so`, origin: 'person' };
+  if (tag.outcome !== undefined)
+    return { outcome: tag.outcome, reason: `${tag.outcome}: you said so`, origin: 'person' };
   for (const rule of RULES) {
     const verdict = rule.judge(layer, facts);
     // A layer that is to start hidden is on the page, although it is not seen in the mockup.
@@ -70,7 +83,13 @@ function decideOutcome(layer: Layer, { within }: Around, facts: Facts, tag: Tag)
   return { outcome: 'element', reason: 'element: nothing says otherwise', origin: 'default' };
 }
 
-function decideRole(layer: Layer, outcome: Outcome, around: Around, facts: Facts, tag: Tag): { role: Role; reason: string } {
+function decideRole(
+  layer: Layer,
+  outcome: Outcome,
+  around: Around,
+  facts: Facts,
+  tag: Tag,
+): { role: Role; reason: string } {
   if (tag.role !== undefined) return { role: tag.role, reason: 'you said so' };
   for (const rule of ROLE_RULES) {
     const verdict = rule(layer, outcome, facts);

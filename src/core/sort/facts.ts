@@ -33,7 +33,9 @@ export function gatherFacts(mockup: Mockup, screen: Screen, measures: Measures):
   countContents(screen.root, contents);
   const sizes = textSizes(screen, measures);
   const bodySize = commonest(sizes);
-  const headingSizes = [...sizes.keys()].filter((size) => size >= bodySize * 1.2).sort((one, other) => other - one);
+  const headingSizes = [...sizes.keys()]
+    .filter((size) => size >= bodySize * 1.2)
+    .sort((one, other) => other - one);
   return {
     screen,
     mockup,

@@ -9,7 +9,12 @@ export const tagSchema = Joi.object<Tag>({
   outcome: Joi.string().valid(...OUTCOME_NAMES),
   role: Joi.string().valid(...ROLE_NAMES),
   classes: Joi.array()
-    .items(Joi.string().pattern(CLASS_NAME).max(64).messages({ 'string.pattern.base': '{#value} is no class name: use letters, digits, hyphens' }))
+    .items(
+      Joi.string()
+        .pattern(CLASS_NAME)
+        .max(64)
+        .messages({ 'string.pattern.base': '{#value} is no class name: use letters, digits, hyphens' }),
+    )
     .max(12),
   outputName: Joi.string().trim().max(64),
   hidden: Joi.boolean(),

@@ -25,7 +25,8 @@ export function factorClasses(pages: readonly Page[]): StyleSheet {
   for (const node of pages.flatMap((page) => [...walkNodes(page.children)])) {
     note(node.look, node.named ? withoutNumber(node.name) : null);
     node.classes.forEach((name) => given.add(name));
-    if (node.kind === 'text') for (const line of node.lines) for (const span of line.spans) note(span.look, null);
+    if (node.kind === 'text')
+      for (const line of node.lines) for (const span of line.spans) note(span.look, null);
   }
   const names = new Map<string, string>();
   const classes = [...uses].map(([mark, use]): StyleClass => {

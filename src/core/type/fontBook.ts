@@ -29,5 +29,8 @@ export interface FontBook {
   /** The outlines of `text` as path data, px, its baseline starting at 0,0; null when the face has no outlines here. */
   outline(face: FaceId, text: string, size: number, letterSpacing: number): string | null;
   /** This book and, before everything else, the fonts of one mockup. Unreadable ones are named in `broken`. */
-  withEmbedded(fonts: readonly EmbeddedFont[]): { readonly book: FontBook; readonly broken: readonly string[] };
+  withEmbedded(fonts: readonly EmbeddedFont[]): {
+    readonly book: FontBook;
+    readonly broken: readonly string[];
+  };
 }

@@ -5,6 +5,8 @@ import type { EmbeddedFont } from '../../core/type/fontBook';
 export function embeddedFonts(mockup: Mockup, assets: Assets): EmbeddedFont[] {
   return Object.values(mockup.faces).flatMap(({ family, weight, italic, source, file }) => {
     const bytes = file === undefined ? undefined : assets.get(file);
-    return source === 'embedded' && file !== undefined && bytes ? [{ family, weight, italic, asset: file, bytes }] : [];
+    return source === 'embedded' && file !== undefined && bytes
+      ? [{ family, weight, italic, asset: file, bytes }]
+      : [];
   });
 }

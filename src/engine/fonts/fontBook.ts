@@ -47,19 +47,19 @@ const GENERIC: Readonly<Record<string, string>> = {
 
 /** Opens the fonts that Orden measures with: shipped ones, this machine's, and a table of well-known metrics. */
 export function createFontBook(installed: InstalledFonts = listInstalled()): FontBook {
-  const shipped = SHIPPED.map(
-    (face): Candidate => ({ ...face, source: 'shipped', load: () => openBytes(readFileSync(shippedPath(face.file))) }),
-  );
+  const shipped = SHIPPED.map((face): Candidate => ({
+    ...face,
+    source: 'shipped',
+    load: () => openBytes(readFileSync(shippedPath(face.file))),
+  }));
   const system = installed.faces.flatMap((face) =>
-    face.families.map(
-      (family): Candidate => ({
-        family,
-        weight: face.weight,
-        italic: face.italic,
-        source: 'system',
-        load: () => openBytes(readFileSync(face.path), face.postscriptName),
-      }),
-    ),
+    face.families.map((family): Candidate => ({
+      family,
+      weight: face.weight,
+      italic: face.italic,
+      source: 'system',
+      load: () => openBytes(readFileSync(face.path), face.postscriptName),
+    })),
   );
   return bookOf([...shipped, ...system], installed);
 }
@@ -77,7 +77,15 @@ function bookOf(candidates: readonly Candidate[], installed: InstalledFonts): Fo
     try {
       const font = candidate.load();
       const { family, weight, italic, source, file } = candidate;
-      const face: FontFace = { id, family, weight, italic, source, metrics: metricsOf(font), ...(file && { file }) };
+      const face: FontFace = {
+        id,
+        family,
+        weight,
+        italic,
+        source,
+        metrics: metricsOf(font),
+        ...(file && { file }),
+      };
       const fresh = { face, font, meanAdvance: 0.5 };
       opened.set(id, fresh);
       return fresh;
@@ -155,10 +163,14 @@ function resolveWish(
 
 /** Metrics of a family that no file here gives: a machine without fontconfig still sets baselines rightly. */
 function knownFace(wish: FaceWish): Opened {
-  const table = metricsTable.entireMetricsCollection as unknown as Readonly<Record<string, KnownMetrics | undefined>>;
+  const table = metricsTable.entireMetricsCollection as unknown as Readonly<
+    Record<string, KnownMetrics | undefined>
+  >;
   const key = (family: string) => {
     const words = family.split(/[\s-]+/).filter(Boolean);
-    const camel = words.map((word, at) => (at === 0 ? word.toLowerCase() : word[0]?.toUpperCase() + word.slice(1).toLowerCase()));
+    const camel = words.map((word, at) =>
+      at === 0 ? word.toLowerCase() : word[0]?.toUpperCase() + word.slice(1).toLowerCase(),
+    );
     return camel.join('');
   };
   const metrics = wish.families.map((family) => table[key(family)]).find((found) => found) ?? table.arial;

@@ -17,18 +17,40 @@ export interface InstalledFonts {
 
 /** fontconfig's weights against those of CSS (fontconfig, fcweight.c). */
 const WEIGHTS: readonly (readonly [fontconfig: number, css: number])[] = [
-  [0, 100], [40, 200], [50, 300], [55, 350], [75, 380], [80, 400], [100, 500], [180, 600], [200, 700], [205, 800], [210, 900],
+  [0, 100],
+  [40, 200],
+  [50, 300],
+  [55, 350],
+  [75, 380],
+  [80, 400],
+  [100, 500],
+  [180, 600],
+  [200, 700],
+  [205, 800],
+  [210, 900],
 ];
 
 /** The machine's own fonts, as fontconfig lists them; none where fontconfig is missing. */
 export function listInstalled(): InstalledFonts {
-  const listed = run('fc-list', ['--format', '%{family}|%{weight}|%{slant}|%{width}|%{postscriptname}|%{file}\n']);
+  const listed = run('fc-list', [
+    '--format',
+    '%{family}|%{weight}|%{slant}|%{width}|%{postscriptname}|%{file}\n',
+  ]);
   const faces = listed.split('\n').flatMap((line): InstalledFace[] => {
-    const [family = '', weight = '', slant = '', width = '', postscriptName = '', path = ''] = line.split('|');
+    const [family = '', weight = '', slant = '', width = '', postscriptName = '', path = ''] =
+      line.split('|');
     // Condensed cuts share the family's name and are only taken when asked for; they never are.
     const usable = /\.(ttf|otf|ttc|otc|woff2?)$/i.test(path) && (width === '' || width === '100');
     if (!usable) return [];
-    return [{ families: family.split(','), weight: cssWeight(parseFloat(weight)), italic: slant !== '0', postscriptName, path }];
+    return [
+      {
+        families: family.split(','),
+        weight: cssWeight(parseFloat(weight)),
+        italic: slant !== '0',
+        postscriptName,
+        path,
+      },
+    ];
   });
   const generics = new Map<string, string | null>();
   return {
@@ -45,7 +67,11 @@ export function listInstalled(): InstalledFonts {
 
 function run(command: string, args: readonly string[]): string {
   try {
-    return execFileSync(command, args, { encoding: 'utf8', timeout: 10_000, stdio: ['ignore', 'pipe', 'ignore'] });
+    return execFileSync(command, args, {
+      encoding: 'utf8',
+      timeout: 10_000,
+      stdio: ['ignore', 'pipe', 'ignore'],
+    });
   } catch {
     return '';
   }

@@ -32,5 +32,12 @@ export function shippedPath(file: string): string {
   if (!family || file !== path.basename(file)) throw new Error(`No shipped font is named ${file}.`);
   // The server runs in Orden's own folder; the command runs anywhere and says where that is.
   const home = process.env.ORDEN_HOME ?? process.cwd();
-  return path.join(/* turbopackIgnore: true */ home, 'node_modules', '@fontsource', family.slug, 'files', file);
+  return path.join(
+    /* turbopackIgnore: true */ home,
+    'node_modules',
+    '@fontsource',
+    family.slug,
+    'files',
+    file,
+  );
 }

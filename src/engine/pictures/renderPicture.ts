@@ -20,8 +20,12 @@ export async function renderPicture(
     if (source.kind !== 'svg') throw new Error('a bitmap has no vector form');
     return new TextEncoder().encode(source.svg);
   }
-  if (file.width * file.height > MOST_PIXELS) throw new Error(`it would have ${file.width}×${file.height} px`);
-  const input = source.kind === 'svg' ? drawnSvg(source.svg, file.scale, mockup, assets) : drawnBitmap(source.bitmap, assets);
+  if (file.width * file.height > MOST_PIXELS)
+    throw new Error(`it would have ${file.width}×${file.height} px`);
+  const input =
+    source.kind === 'svg'
+      ? drawnSvg(source.svg, file.scale, mockup, assets)
+      : drawnBitmap(source.bitmap, assets);
   return input
     .resize(file.width, file.height, { fit: 'fill', kernel: 'mitchell' })
     .png({ compressionLevel: 9, adaptiveFiltering: true })
@@ -29,7 +33,9 @@ export async function renderPicture(
 }
 
 function drawnSvg(svg: string, scale: number, mockup: Mockup, assets: Assets): Sharp {
-  const filled = svg.replace(new RegExp(`${ASSET_ADDRESS}([\\w-]+)`, 'g'), (_, name: string) => dataUri(name, mockup, assets));
+  const filled = svg.replace(new RegExp(`${ASSET_ADDRESS}([\\w-]+)`, 'g'), (_, name: string) =>
+    dataUri(name, mockup, assets),
+  );
   // An SVG px is a 72nd of an inch to librsvg.
   return sharp(Buffer.from(filled), { density: 72 * scale, limitInputPixels: MOST_PIXELS, unlimited: true });
 }

@@ -4,7 +4,9 @@ import type { Pool } from 'pg';
 
 /** Runs the numbered files of `folder` that have not run yet, each in a transaction of its own. */
 export async function migrate(pool: Pool, folder: string): Promise<string[]> {
-  await pool.query('create table if not exists migrations (name text primary key, run_at timestamptz not null default now())');
+  await pool.query(
+    'create table if not exists migrations (name text primary key, run_at timestamptz not null default now())',
+  );
   const { rows } = await pool.query<{ name: string }>('select name from migrations');
   const known = new Set(rows.map((row) => row.name));
   const files = (await readdir(folder)).filter((file) => /^\d{4}_.*\.sql$/.test(file)).sort();
@@ -19,7 +21,9 @@ export async function migrate(pool: Pool, folder: string): Promise<string[]> {
       await client.query('commit');
     } catch (error) {
       await client.query('rollback');
-      throw new Error(`Migration ${file} failed: ${error instanceof Error ? error.message : String(error)}`);
+      throw new Error(`Migration ${file} failed: ${error instanceof Error ? error.message : String(error)}`, {
+        cause: error,
+      });
     } finally {
       client.release();
     }

@@ -24,7 +24,13 @@ export async function runBuild(id: string): Promise<void> {
     await inTransaction(async (client) => {
       if (!(await builds.finishBuild(client, id, result))) return;
       for (const file of files) {
-        await builds.insertBuildFile(client, id, file.path, await putBlob(client, file.bytes), file.bytes.length);
+        await builds.insertBuildFile(
+          client,
+          id,
+          file.path,
+          await putBlob(client, file.bytes),
+          file.bytes.length,
+        );
       }
     });
   } catch (error) {

@@ -33,7 +33,8 @@ export function addProject({ bytes, fileName, reading, demoDigest }: NewProject)
       findings,
       layerCount: [...layersOf(mockup)].length,
     });
-    for (const [name, asset] of assets) await insertAsset(client, revisionId, name, await putBlob(client, asset));
+    for (const [name, asset] of assets)
+      await insertAsset(client, revisionId, name, await putBlob(client, asset));
     return { projectId, mockupId };
   });
 }

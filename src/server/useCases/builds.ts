@@ -12,8 +12,12 @@ import { stopRunning } from '../jobs/runningBuilds';
 import { currentTags } from './currentTags';
 
 export const buildSchema = Joi.object<ConvertOptions>({
-  arrangement: Joi.string().valid(...ARRANGEMENTS).required(),
-  target: Joi.string().valid(...TARGET_NAMES).default('html'),
+  arrangement: Joi.string()
+    .valid(...ARRANGEMENTS)
+    .required(),
+  target: Joi.string()
+    .valid(...TARGET_NAMES)
+    .default('html'),
 });
 
 export type BuildView = Omit<builds.BuildRow, 'tags' | 'revision_id'>;
@@ -64,5 +68,8 @@ export async function packBuild(id: string): Promise<{ name: string; bytes: Uint
   const entries = Object.fromEntries(files.map(({ path, bytes }) => [path, new Uint8Array(bytes)]));
   const name = row.result?.screens[0]?.name ?? 'page';
   const mtime = new Date('2000-01-01T00:00:00Z');
-  return { name, bytes: zipSync(Object.keys(entries).length > 0 ? entries : { 'orden.json': strToU8('{}') }, { mtime }) };
+  return {
+    name,
+    bytes: zipSync(Object.keys(entries).length > 0 ? entries : { 'orden.json': strToU8('{}') }, { mtime }),
+  };
 }

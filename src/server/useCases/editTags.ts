@@ -21,7 +21,9 @@ export const wishesSchema = Joi.object<{ wishes: Wish[] }>({
     .items(
       Joi.object({
         layer: Joi.string().max(2000).required(),
-        facet: Joi.string().valid(...FACETS).required(),
+        facet: Joi.string()
+          .valid(...FACETS)
+          .required(),
         value: Joi.any().required(),
       }),
     )
@@ -91,7 +93,11 @@ async function record(
 ): Promise<void> {
   await insertEdit(client, mockupId, kind, about, changes);
   const rows = changes.map(({ layer, facet, after }) => ({ layer_key: layer, facet, value: after }));
-  await removeFacets(client, mockupId, rows.filter((row) => row.value === null));
+  await removeFacets(
+    client,
+    mockupId,
+    rows.filter((row) => row.value === null),
+  );
   await putFacets(
     client,
     mockupId,

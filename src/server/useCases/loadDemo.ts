@@ -15,7 +15,12 @@ export async function loadDemo(folder: string): Promise<string[]> {
     const bytes = await readFile(path.join(folder, fileName));
     const demoDigest = digestOf(bytes);
     if (await hasDemo(pool(), demoDigest)) continue;
-    await addProject({ bytes, fileName, reading: readWithPicture(bytes, fileName, createFontBook()), demoDigest });
+    await addProject({
+      bytes,
+      fileName,
+      reading: readWithPicture(bytes, fileName, createFontBook()),
+      demoDigest,
+    });
     loaded.push(fileName);
   }
   return loaded;

@@ -53,5 +53,6 @@ async function build({ mockup, assets, tags, options, findings }: BuildJob): Pro
 
 build(workerData as BuildJob).then(
   (result) => say({ kind: 'result', result }),
-  (error: unknown) => say({ kind: 'failed', message: error instanceof Error ? error.message : String(error) }),
+  (error: unknown) =>
+    say({ kind: 'failed', message: error instanceof Error ? error.message : String(error) }),
 );

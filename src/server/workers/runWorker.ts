@@ -35,7 +35,9 @@ export async function runWorker<T>(worker: Worker, run: WorkerRun): Promise<T> {
         else reject(new Error(message.message));
       });
       worker.on('error', reject);
-      worker.on('exit', () => reject(new Error('The work ended early: the file needs more memory than it may have.')));
+      worker.on('exit', () =>
+        reject(new Error('The work ended early: the file needs more memory than it may have.')),
+      );
     });
   } finally {
     clearTimeout(timer);

@@ -6,12 +6,28 @@ import { runWorker, WORKER_LIMITS, type WorkerRun } from './runWorker';
 
 /** Reads a file in a worker of its own, in bounded time and memory. */
 export function readInWorker(job: ReadJob): Promise<ReadWithPicture> {
-  const worker = new Worker(new URL('./readWorker.ts', import.meta.url), { workerData: job, resourceLimits: WORKER_LIMITS });
-  return runWorker(worker, { timeoutMs: 60_000, tooLong: 'Reading took longer than a minute and was given up.' });
+  const worker = new Worker(new URL('./readWorker.ts', import.meta.url), {
+    workerData: job,
+    resourceLimits: WORKER_LIMITS,
+  });
+  return runWorker(worker, {
+    timeoutMs: 60_000,
+    tooLong: 'Reading took longer than a minute and was given up.',
+  });
 }
 
 /** Builds in a worker of its own, so that it can be cancelled at any moment. */
-export function buildInWorker(job: BuildJob, run: Pick<WorkerRun, 'onProgress' | 'signal'>): Promise<BuildOutput> {
-  const worker = new Worker(new URL('./buildWorker.ts', import.meta.url), { workerData: job, resourceLimits: WORKER_LIMITS });
-  return runWorker(worker, { ...run, timeoutMs: 300_000, tooLong: 'Building took longer than five minutes and was given up.' });
+export function buildInWorker(
+  job: BuildJob,
+  run: Pick<WorkerRun, 'onProgress' | 'signal'>,
+): Promise<BuildOutput> {
+  const worker = new Worker(new URL('./buildWorker.ts', import.meta.url), {
+    workerData: job,
+    resourceLimits: WORKER_LIMITS,
+  });
+  return runWorker(worker, {
+    ...run,
+    timeoutMs: 300_000,
+    tooLong: 'Building took longer than five minutes and was given up.',
+  });
 }

@@ -1,5 +1,13 @@
 'use client';
-import { Alert, Box, Button, LinearProgress, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import {
+  Alert,
+  Box,
+  Button,
+  LinearProgress,
+  ToggleButton,
+  ToggleButtonGroup,
+  Typography,
+} from '@mui/material';
 import { useState } from 'react';
 import { ARRANGEMENTS, type Arrangement } from '../../core/page/node';
 import type { BuildView } from '../../server/useCases/builds';
@@ -25,8 +33,24 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
     <>
       <TopBar title={opened.data?.mockup.name ?? 'Build'} mockupId={mockupId} step="build" />
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
-        <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 2, py: 1, borderBottom: 1, borderColor: 'divider' }}>
-          <ToggleButtonGroup size="small" exclusive value={arrangement} onChange={(_, next: Arrangement | null) => next && setArrangement(next)} aria-label="Arrangement">
+        <Box
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            gap: 2,
+            px: 2,
+            py: 1,
+            borderBottom: 1,
+            borderColor: 'divider',
+          }}
+        >
+          <ToggleButtonGroup
+            size="small"
+            exclusive
+            value={arrangement}
+            onChange={(_, next: Arrangement | null) => next && setArrangement(next)}
+            aria-label="Arrangement"
+          >
             {ARRANGEMENTS.map((name) => (
               <ToggleButton key={name} value={name} sx={{ py: 0.25 }}>
                 {name}
@@ -42,10 +66,16 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
         {running && <Progress build={build} />}
         {(problem ?? opened.problem) && <Alert severity="error">{problem ?? opened.problem}</Alert>}
         {build?.state === 'failed' && <Alert severity="error">The build failed: {build.problem}</Alert>}
-        {build?.state === 'cancelled' && <Alert severity="info">The build was stopped; nothing of it was kept.</Alert>}
-        {build?.state === 'done' && build.result && opened.data && <Built build={build} result={build.result} opened={opened.data} />}
+        {build?.state === 'cancelled' && (
+          <Alert severity="info">The build was stopped; nothing of it was kept.</Alert>
+        )}
+        {build?.state === 'done' && build.result && opened.data && (
+          <Built build={build} result={build.result} opened={opened.data} />
+        )}
         {!build && earlier.data && (
-          <Typography sx={{ p: 3, color: 'text.secondary' }}>Nothing is built yet. Choose how the page is arranged and build it.</Typography>
+          <Typography sx={{ p: 3, color: 'text.secondary' }}>
+            Nothing is built yet. Choose how the page is arranged and build it.
+          </Typography>
         )}
       </Box>
     </>
@@ -58,7 +88,10 @@ function Progress({ build }: { readonly build: BuildView }) {
   return (
     <Box role="status" sx={{ px: 2, py: 1 }}>
       <Typography sx={{ fontSize: 12 }}>{says}</Typography>
-      <LinearProgress aria-label={says} {...(share === null ? {} : { variant: 'determinate', value: share })} />
+      <LinearProgress
+        aria-label={says}
+        {...(share === null ? {} : { variant: 'determinate', value: share })}
+      />
     </Box>
   );
 }

@@ -22,16 +22,36 @@ export function Built({ build, result, opened }: BuiltProps) {
   return (
     <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
       <Box sx={{ display: 'flex', alignItems: 'center', px: 2, borderBottom: 1, borderColor: 'divider' }}>
-        <Tabs value={view} onChange={(_, next: View) => setView(next)} aria-label="What was built" sx={{ flex: 1, minHeight: 36, '& .MuiTab-root': { minHeight: 36, py: 0 } }}>
+        <Tabs
+          value={view}
+          onChange={(_, next: View) => setView(next)}
+          aria-label="What was built"
+          sx={{ flex: 1, minHeight: 36, '& .MuiTab-root': { minHeight: 36, py: 0 } }}
+        >
           <Tab value="page" id="tab-page" aria-controls="panel-page" label="Page and mockup" />
-          <Tab value="files" id="tab-files" aria-controls="panel-files" label={`Files (${result.files.length})`} />
-          <Tab value="findings" id="tab-findings" aria-controls="panel-findings" label={`Findings (${result.findings.length})`} />
+          <Tab
+            value="files"
+            id="tab-files"
+            aria-controls="panel-files"
+            label={`Files (${result.files.length})`}
+          />
+          <Tab
+            value="findings"
+            id="tab-findings"
+            aria-controls="panel-findings"
+            label={`Findings (${result.findings.length})`}
+          />
         </Tabs>
         <Button variant="outlined" href={`/api/builds/${build.id}/package`} download>
           Download as ZIP
         </Button>
       </Box>
-      <Box role="tabpanel" id={`panel-${view}`} aria-labelledby={`tab-${view}`} sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+      <Box
+        role="tabpanel"
+        id={`panel-${view}`}
+        aria-labelledby={`tab-${view}`}
+        sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}
+      >
         {view === 'page' && <SideBySide build={build} result={result} opened={opened} />}
         {view === 'files' && <BuiltFiles build={build} result={result} />}
         {view === 'findings' && <BuiltFindings findings={result.findings} />}

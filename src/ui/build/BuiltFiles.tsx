@@ -15,15 +15,25 @@ export function BuiltFiles({ build, result }: { readonly build: BuildView; reado
         {result.files.map((file) => (
           <li key={file.path}>
             <ListItemButton selected={file.path === path} onClick={() => setPath(file.path)} sx={{ py: 0 }}>
-              <ListItemText primary={file.path} slotProps={{ primary: { sx: { fontFamily: MONO, fontSize: 12, overflowWrap: 'anywhere' } } }} />
-              <Box component="span" sx={{ fontFamily: MONO, fontSize: 11, color: 'text.secondary', pl: 1, whiteSpace: 'nowrap' }}>
+              <ListItemText
+                primary={file.path}
+                slotProps={{ primary: { sx: { fontFamily: MONO, fontSize: 12, overflowWrap: 'anywhere' } } }}
+              />
+              <Box
+                component="span"
+                sx={{ fontFamily: MONO, fontSize: 11, color: 'text.secondary', pl: 1, whiteSpace: 'nowrap' }}
+              >
                 {sayBytes(file.size)}
               </Box>
             </ListItemButton>
           </li>
         ))}
       </List>
-      <FileView key={path} address={`/api/builds/${build.id}/files/${path.split('/').map(encodeURIComponent).join('/')}`} path={path} />
+      <FileView
+        key={path}
+        address={`/api/builds/${build.id}/files/${path.split('/').map(encodeURIComponent).join('/')}`}
+        path={path}
+      />
     </Box>
   );
 }
@@ -48,7 +58,12 @@ function FileView({ address, path }: { readonly address: string; readonly path: 
   if (!/\.(png|svg)$/.test(path)) return <Box sx={{ p: 2 }}>{path} goes along with the page.</Box>;
   return (
     <Box sx={{ p: 2, overflow: 'auto' }}>
-      <Box component="img" src={address} alt={path} sx={{ maxWidth: '100%', bgcolor: '#fff', boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)' }} />
+      <Box
+        component="img"
+        src={address}
+        alt={path}
+        sx={{ maxWidth: '100%', bgcolor: '#fff', boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)' }}
+      />
     </Box>
   );
 }

@@ -6,7 +6,11 @@ import { MONO } from '../shared/theme';
 /** What there is to know or to mend about the build. */
 export function BuiltFindings({ findings }: { readonly findings: readonly PlainFinding[] }) {
   if (findings.length === 0) {
-    return <Typography sx={{ p: 3, color: 'text.secondary' }}>Nothing to mend: everything in the mockup was understood.</Typography>;
+    return (
+      <Typography sx={{ p: 3, color: 'text.secondary' }}>
+        Nothing to mend: everything in the mockup was understood.
+      </Typography>
+    );
   }
   return (
     <Box tabIndex={0} role="group" aria-label="Findings" sx={{ overflow: 'auto' }}>

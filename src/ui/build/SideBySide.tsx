@@ -11,6 +11,9 @@ interface SideBySideProps {
   readonly opened: OpenedMockup;
 }
 
+/** Px between page and mockup. */
+const GAP = 16;
+
 /** The built page, live, beside the mockup, both at one scale. */
 export function SideBySide({ build, result, opened }: SideBySideProps) {
   const screen = result.screens[0];
@@ -20,7 +23,7 @@ export function SideBySide({ build, result, opened }: SideBySideProps) {
   useEffect(() => {
     const element = pane.current;
     if (!element) return;
-    const observer = new ResizeObserver(() => setScale(Math.min(1, element.clientWidth / width)));
+    const observer = new ResizeObserver(() => setScale(Math.min(1, (element.clientWidth - GAP) / 2 / width)));
     observer.observe(element);
     return () => observer.disconnect();
   }, [width]);
@@ -28,25 +31,59 @@ export function SideBySide({ build, result, opened }: SideBySideProps) {
   const address = `/api/builds/${build.id}/files/${screen.file}`;
   const size = { width: screen.width * scale, height: screen.height * scale };
   return (
-    <Box tabIndex={0} role="group" aria-label="Page beside mockup" sx={{ flex: 1, minHeight: 0, overflow: 'auto', display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2, p: 2, alignItems: 'start' }}>
-      <Side title={`The page, arranged ${build.options.arrangement}`} note={<MuiLink href={address} target="_blank" rel="noreferrer" color="inherit">Open it alone</MuiLink>}>
-        <Box ref={pane} sx={{ overflow: 'hidden', boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)', ...size, minWidth: '100%' }}>
-          <iframe
-            title="The built page"
-            src={address}
-            sandbox="allow-same-origin"
-            style={{ width: screen.width, height: screen.height, border: 0, transform: `scale(${scale})`, transformOrigin: '0 0', background: '#fff' }}
+    <Box
+      tabIndex={0}
+      role="group"
+      aria-label="Page beside mockup"
+      sx={{ flex: 1, minHeight: 0, overflow: 'auto', p: 2 }}
+    >
+      <Box ref={pane} sx={{ display: 'flex', gap: `${GAP}px`, alignItems: 'flex-start' }}>
+        <Side
+          title={`The page, arranged ${build.options.arrangement}`}
+          note={
+            <MuiLink href={address} target="_blank" rel="noreferrer" color="inherit">
+              Open it alone
+            </MuiLink>
+          }
+        >
+          <Box sx={{ overflow: 'hidden', boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)', ...size }}>
+            <iframe
+              title="The built page"
+              src={address}
+              sandbox="allow-same-origin"
+              style={{
+                width: screen.width,
+                height: screen.height,
+                border: 0,
+                transform: `scale(${scale})`,
+                transformOrigin: '0 0',
+                background: '#fff',
+              }}
+            />
+          </Box>
+        </Side>
+        <Side title="The mockup" note={`${screen.width}×${screen.height} px`}>
+          <Box
+            component="img"
+            src={`/api/mockups/${opened.id}/picture`}
+            alt={`The mockup ${screen.name}`}
+            sx={{ display: 'block', ...size, bgcolor: '#fff', boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)' }}
           />
-        </Box>
-      </Side>
-      <Side title="The mockup" note={`${screen.width}×${screen.height} px`}>
-        <Box component="img" src={`/api/mockups/${opened.id}/picture`} alt={`The mockup ${screen.name}`} sx={{ display: 'block', ...size, bgcolor: '#fff', boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)' }} />
-      </Side>
+        </Side>
+      </Box>
     </Box>
   );
 }
 
-function Side({ title, note, children }: { readonly title: string; readonly note: ReactNode; readonly children: ReactNode }) {
+function Side({
+  title,
+  note,
+  children,
+}: {
+  readonly title: string;
+  readonly note: ReactNode;
+  readonly children: ReactNode;
+}) {
   return (
     <Box component="section" aria-label={title} sx={{ minWidth: 0 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mb: 1 }}>

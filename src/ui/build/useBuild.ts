@@ -23,7 +23,9 @@ export function useBuild(mockupId: string, earlier: readonly BuildView[] | null)
   useEffect(() => {
     if (!running || id === undefined) return;
     const look = () =>
-      request<BuildView>(`/api/builds/${id}`).then(setOrdered, (error: unknown) => setProblem(sentence(error)));
+      request<BuildView>(`/api/builds/${id}`).then(setOrdered, (error: unknown) =>
+        setProblem(sentence(error)),
+      );
     const timer = setInterval(() => void look(), BETWEEN_LOOKS_MS);
     return () => clearInterval(timer);
   }, [running, id]);

@@ -11,12 +11,27 @@ export function CodeBlock({ title, code }: { readonly title: string; readonly co
       await navigator.clipboard.writeText(code);
       enqueueSnackbar(`${title} copied.`);
     } catch {
-      enqueueSnackbar('The browser does not let Orden use the clipboard; select the code and copy it.', { variant: 'warning' });
+      enqueueSnackbar('The browser does not let Orden use the clipboard; select the code and copy it.', {
+        variant: 'warning',
+      });
     }
   };
   return (
-    <Box component="section" aria-label={title} sx={{ display: 'flex', flexDirection: 'column', minWidth: 0, minHeight: 0, height: '100%' }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', px: 1, height: 28, borderBottom: 1, borderColor: 'divider' }}>
+    <Box
+      component="section"
+      aria-label={title}
+      sx={{ display: 'flex', flexDirection: 'column', minWidth: 0, minHeight: 0, height: '100%' }}
+    >
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          px: 1,
+          height: 28,
+          borderBottom: 1,
+          borderColor: 'divider',
+        }}
+      >
         <Typography noWrap sx={{ fontSize: 12, fontWeight: 600, flex: 1 }}>
           {title}
         </Typography>
@@ -24,7 +39,22 @@ export function CodeBlock({ title, code }: { readonly title: string; readonly co
           Copy
         </Button>
       </Box>
-      <Box component="pre" tabIndex={0} aria-label={`${title} code`} sx={{ m: 0, p: 1, flex: 1, minHeight: 0, overflow: 'auto', fontFamily: MONO, fontSize: 12, lineHeight: 1.45, tabSize: 2 }}>
+      <Box
+        component="pre"
+        tabIndex={0}
+        aria-label={`${title} code`}
+        sx={{
+          m: 0,
+          p: 1,
+          flex: 1,
+          minHeight: 0,
+          overflow: 'auto',
+          fontFamily: MONO,
+          fontSize: 12,
+          lineHeight: 1.45,
+          tabSize: 2,
+        }}
+      >
         {code}
       </Box>
     </Box>

@@ -22,9 +22,24 @@ export function TopBar({ title, mockupId, step, children }: TopBarProps) {
   return (
     <Box
       component="header"
-      sx={{ display: 'flex', alignItems: 'baseline', gap: 2.5, px: 2, py: 1, borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper' }}
+      sx={{
+        display: 'flex',
+        alignItems: 'baseline',
+        gap: 2.5,
+        px: 2,
+        py: 1,
+        borderBottom: 1,
+        borderColor: 'divider',
+        bgcolor: 'background.paper',
+      }}
     >
-      <MuiLink component={NextLink} href="/" underline="hover" color="text.primary" sx={{ fontWeight: 600, letterSpacing: '0.02em' }}>
+      <MuiLink
+        component={NextLink}
+        href="/"
+        underline="hover"
+        color="text.primary"
+        sx={{ fontWeight: 600, letterSpacing: '0.02em' }}
+      >
         Orden
       </MuiLink>
       <Typography variant="h1" noWrap sx={{ minWidth: 0 }}>
@@ -66,7 +81,7 @@ function SchemeButton() {
   const dark = (mode === 'system' ? systemMode : mode) === 'dark';
   return (
     <Button color="inherit" onClick={() => setMode(dark ? 'light' : 'dark')} sx={{ minWidth: 0 }}>
-      {dark ? 'On paper' : 'On ink'}
+      {dark ? 'Light theme' : 'Dark theme'}
     </Button>
   );
 }

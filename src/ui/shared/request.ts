@@ -18,14 +18,19 @@ export async function request<T>(address: string, init: RequestInit = {}): Promi
   }
   const answer: unknown = await response.json().catch(() => null);
   if (!response.ok) {
-    const said = typeof answer === 'object' && answer !== null && 'message' in answer ? String(answer.message) : '';
+    const said =
+      typeof answer === 'object' && answer !== null && 'message' in answer ? String(answer.message) : '';
     throw new RequestError(response.status, said || `The server answered with status ${response.status}.`);
   }
   return answer as T;
 }
 
 export function postJson<T>(address: string, value: unknown): Promise<T> {
-  return request<T>(address, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(value) });
+  return request<T>(address, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(value),
+  });
 }
 
 export function sentence(error: unknown): string {

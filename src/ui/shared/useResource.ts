@@ -9,7 +9,10 @@ export interface Resource<T> {
 
 /** Something from the server, loaded when the address changes and on request. */
 export function useResource<T>(address: string): Resource<T> {
-  const [state, setState] = useState<{ data: T | null; problem: string | null }>({ data: null, problem: null });
+  const [state, setState] = useState<{ data: T | null; problem: string | null }>({
+    data: null,
+    problem: null,
+  });
   const [round, setRound] = useState(0);
   useEffect(() => {
     let wanted = true;

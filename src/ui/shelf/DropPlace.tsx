@@ -27,7 +27,11 @@ export function DropPlace({ onAdded }: { readonly onAdded: () => void }) {
       setReading({ name: file.name, controller });
       try {
         const address = `/api/projects?name=${encodeURIComponent(file.name)}`;
-        const { mockupId } = await request<{ mockupId: string }>(address, { method: 'POST', body: file, signal: controller.signal });
+        const { mockupId } = await request<{ mockupId: string }>(address, {
+          method: 'POST',
+          body: file,
+          signal: controller.signal,
+        });
         opened = mockupId;
       } catch (error) {
         if (!controller.signal.aborted) refused.push(`${file.name}: ${sentence(error)}`);
@@ -64,7 +68,9 @@ export function DropPlace({ onAdded }: { readonly onAdded: () => void }) {
         <Button variant="contained" onClick={open} disabled={reading !== null}>
           Read a mockup
         </Button>
-        <Typography color="text.secondary">Choose an SVG file, or drop it here. It is copied; your own file stays as it is.</Typography>
+        <Typography color="text.secondary">
+          Choose an SVG file, or drop it here. It is copied; your own file stays as it is.
+        </Typography>
       </Box>
       {reading && (
         <Box role="status" sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 1 }}>
@@ -74,7 +80,12 @@ export function DropPlace({ onAdded }: { readonly onAdded: () => void }) {
         </Box>
       )}
       {problems.map((problem) => (
-        <Alert key={problem} severity="error" sx={{ mt: 1 }} onClose={() => setProblems((all) => all.filter((one) => one !== problem))}>
+        <Alert
+          key={problem}
+          severity="error"
+          sx={{ mt: 1 }}
+          onClose={() => setProblems((all) => all.filter((one) => one !== problem))}
+        >
           {problem}
         </Alert>
       ))}

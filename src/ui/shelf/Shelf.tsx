@@ -11,11 +11,27 @@ export function Shelf() {
   return (
     <>
       <TopBar title="Shelf" />
-      <Box component="main" sx={{ flex: 1, overflow: 'auto', px: 2, py: 2, display: 'grid', gap: 2, alignContent: 'start', maxWidth: 1120, width: '100%', mx: 'auto' }}>
+      <Box
+        component="main"
+        sx={{
+          flex: 1,
+          overflow: 'auto',
+          px: 2,
+          py: 2,
+          display: 'grid',
+          gap: 2,
+          alignContent: 'start',
+          maxWidth: 1120,
+          width: '100%',
+          mx: 'auto',
+        }}
+      >
         <DropPlace onAdded={reload} />
         {problem && <Alert severity="error">{problem}</Alert>}
         {data && data.projects.length === 0 && (
-          <Typography color="text.secondary">The shelf is empty. The first mockup that you drop above becomes a project.</Typography>
+          <Typography color="text.secondary">
+            The shelf is empty. The first mockup that you drop above becomes a project.
+          </Typography>
         )}
         {data && data.projects.length > 0 && <ShelfTable entries={data.projects} onChanged={reload} />}
       </Box>

@@ -1,5 +1,19 @@
 'use client';
-import { Box, Button, Dialog, DialogActions, DialogContent, DialogContentText, DialogTitle, Link as MuiLink, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
+import {
+  Box,
+  Button,
+  Dialog,
+  DialogActions,
+  DialogContent,
+  DialogContentText,
+  DialogTitle,
+  Link as MuiLink,
+  Table,
+  TableBody,
+  TableCell,
+  TableHead,
+  TableRow,
+} from '@mui/material';
 import NextLink from 'next/link';
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
@@ -26,10 +40,14 @@ export function ShelfTable({ entries, onChanged }: ShelfTableProps) {
   const [leaving, setLeaving] = useState<ShelfEntry | null>(null);
   return (
     <>
-      <Table size="small" aria-label="Projects" sx={{ bgcolor: 'background.paper', border: 1, borderColor: 'divider' }}>
+      <Table
+        size="small"
+        aria-label="Projects"
+        sx={{ bgcolor: 'background.paper', borderCollapse: 'separate', border: 1, borderColor: 'divider' }}
+      >
         <TableHead>
           <TableRow>
-            <TableCell sx={{ width: 150 }}>Mockup</TableCell>
+            <TableCell sx={{ width: 216 }}>Mockup</TableCell>
             <TableCell>Project</TableCell>
             <TableCell>File</TableCell>
             <TableCell align="right">Layers</TableCell>
@@ -46,20 +64,42 @@ export function ShelfTable({ entries, onChanged }: ShelfTableProps) {
                   component="img"
                   src={`/api/mockups/${entry.mockup_id}/picture`}
                   alt=""
-                  sx={{ display: 'block', width: 128, height: 80, objectFit: 'contain', bgcolor: '#fff', border: 1, borderColor: 'divider' }}
+                  sx={{
+                    display: 'block',
+                    width: 192,
+                    height: 120,
+                    objectFit: 'contain',
+                    bgcolor: '#fff',
+                    border: 1,
+                    borderColor: 'divider',
+                  }}
                 />
               </TableCell>
               <TableCell>
-                <MuiLink component={NextLink} href={`/mockups/${entry.mockup_id}/sort`} color="text.primary" sx={{ fontWeight: 600 }}>
+                <MuiLink
+                  component={NextLink}
+                  href={`/mockups/${entry.mockup_id}/sort`}
+                  color="text.primary"
+                  sx={{ fontWeight: 600 }}
+                >
                   {entry.name}
                 </MuiLink>
               </TableCell>
               <TableCell>{entry.file_name}</TableCell>
               <TableCell align="right">{entry.layer_count}</TableCell>
               <TableCell align="right">{entry.tagged}</TableCell>
-              <TableCell>{new Date(entry.created_at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}</TableCell>
+              <TableCell>
+                {new Date(entry.created_at).toLocaleString('en-GB', {
+                  dateStyle: 'medium',
+                  timeStyle: 'short',
+                })}
+              </TableCell>
               <TableCell align="right">
-                <Button color="inherit" aria-label={`Take ${entry.name} off the shelf`} onClick={() => setLeaving(entry)}>
+                <Button
+                  color="inherit"
+                  aria-label={`Take ${entry.name} off the shelf`}
+                  onClick={() => setLeaving(entry)}
+                >
                   Take off
                 </Button>
               </TableCell>
@@ -72,7 +112,15 @@ export function ShelfTable({ entries, onChanged }: ShelfTableProps) {
   );
 }
 
-function TakeOffDialog({ entry, onClose, onGone }: { readonly entry: ShelfEntry; readonly onClose: () => void; readonly onGone: () => void }) {
+function TakeOffDialog({
+  entry,
+  onClose,
+  onGone,
+}: {
+  readonly entry: ShelfEntry;
+  readonly onClose: () => void;
+  readonly onGone: () => void;
+}) {
   const { enqueueSnackbar } = useSnackbar();
   const remove = async () => {
     try {
@@ -87,7 +135,9 @@ function TakeOffDialog({ entry, onClose, onGone }: { readonly entry: ShelfEntry;
     <Dialog open onClose={onClose} aria-labelledby="take-off-title">
       <DialogTitle id="take-off-title">Take {entry.name} off the shelf?</DialogTitle>
       <DialogContent>
-        <DialogContentText>Its tags and builds go with it, and this cannot be undone. Your own mockup file stays as it is.</DialogContentText>
+        <DialogContentText>
+          Its tags and builds go with it, and this cannot be undone. Your own mockup file stays as it is.
+        </DialogContentText>
       </DialogContent>
       <DialogActions>
         <Button color="inherit" onClick={onClose}>

@@ -28,13 +28,12 @@ interface Choice {
 
 const AUTOMATIC: Choice = { value: null, label: 'let Orden decide' };
 const CHOICES: Readonly<Partial<Record<Facet, readonly Choice[]>>> = {
-  outcome: [...OUTCOME_NAMES.map((name) => ({ value: name, label: `${name}: ${OUTCOMES[name].says}` })), AUTOMATIC],
-  role: [...ROLE_NAMES.map((name) => ({ value: name, label: name })), AUTOMATIC],
-  hidden: [
-    { value: true, label: 'hidden at first' },
-    { value: false, label: 'shown at first' },
+  outcome: [
+    ...OUTCOME_NAMES.map((name) => ({ value: name, label: `${name}: ${OUTCOMES[name].says}` })),
     AUTOMATIC,
   ],
+  role: [...ROLE_NAMES.map((name) => ({ value: name, label: name })), AUTOMATIC],
+  hidden: [{ value: true, label: 'hidden at first' }, { value: false, label: 'shown at first' }, AUTOMATIC],
 };
 
 /** Edits the cell under the cursor: a list to choose from, or a line to write in. */
@@ -43,10 +42,21 @@ export function CellEditor(props: CellEditorProps) {
   return choices ? <ChoiceEditor {...props} choices={choices} /> : <LineEditor {...props} />;
 }
 
-function ChoiceEditor({ editing, choices, onDone, onCancel }: CellEditorProps & { readonly choices: readonly Choice[] }) {
+function ChoiceEditor({
+  editing,
+  choices,
+  onDone,
+  onCancel,
+}: CellEditorProps & { readonly choices: readonly Choice[] }) {
   const now = editing.decision?.[editing.facet];
   return (
-    <Menu open anchorEl={editing.cell} onClose={onCancel} transitionDuration={0} slotProps={{ list: { dense: true } }}>
+    <Menu
+      open
+      anchorEl={editing.cell}
+      onClose={onCancel}
+      transitionDuration={0}
+      slotProps={{ list: { dense: true } }}
+    >
       {choices.map((choice) => (
         <MenuItem key={choice.label} selected={choice.value === now} onClick={() => onDone(choice.value)}>
           {choice.label}
@@ -64,7 +74,9 @@ const LINES: Readonly<Partial<Record<Facet, { readonly label: string; readonly h
 function LineEditor({ editing, count, onDone, onCancel }: CellEditorProps) {
   const { facet, decision } = editing;
   const line = LINES[facet] ?? { label: facet, hint: '' };
-  const [text, setText] = useState(facet === 'classes' ? (decision?.classes.join(' ') ?? '') : (decision?.outputName ?? ''));
+  const [text, setText] = useState(
+    facet === 'classes' ? (decision?.classes.join(' ') ?? '') : (decision?.outputName ?? ''),
+  );
   const done = () => {
     const words = text.trim().split(/\s+/).filter(Boolean);
     if (facet === 'classes') onDone(words.length > 0 ? words : null);

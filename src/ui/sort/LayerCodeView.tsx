@@ -14,18 +14,43 @@ export function LayerCodeView({ code }: { readonly code: LayerCode | null }) {
   const elsewhere = code !== null && code.shown !== null && code.shown !== cursor;
   const nothing = code !== null && code.shown === null;
   return (
-    <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%', minHeight: 0, bgcolor: 'background.paper' }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, px: 1, minHeight: 34, borderBottom: 1, borderColor: 'divider' }}>
+    <Box
+      sx={{
+        display: 'flex',
+        flexDirection: 'column',
+        height: '100%',
+        minHeight: 0,
+        bgcolor: 'background.paper',
+      }}
+    >
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: 2,
+          px: 1,
+          minHeight: 34,
+          borderBottom: 1,
+          borderColor: 'divider',
+        }}
+      >
         <Typography noWrap sx={{ flex: 1, fontSize: 13 }} aria-live="polite">
           {decision && (
             <>
-              {decision.reason}.{decision.outcome === 'element' && ` Role ${decision.role}: ${decision.roleReason}.`}
+              {decision.reason}.
+              {decision.outcome === 'element' && ` Role ${decision.role}: ${decision.roleReason}.`}
               {elsewhere && ' It is part of the element below.'}
               {nothing && decision.outcome === 'element' && ' It adds nothing of its own, so it has no code.'}
             </>
           )}
         </Typography>
-        <ToggleButtonGroup size="small" exclusive value={arrangement} onChange={(_, next: Arrangement | null) => next && arrangeBy(next)} aria-label="Arrangement">
+        <ToggleButtonGroup
+          size="small"
+          exclusive
+          value={arrangement}
+          onChange={(_, next: Arrangement | null) => next && arrangeBy(next)}
+          aria-label="Arrangement"
+        >
           {ARRANGEMENTS.map((name) => (
             <ToggleButton key={name} value={name} sx={{ py: 0 }}>
               {name}
@@ -33,7 +58,15 @@ export function LayerCodeView({ code }: { readonly code: LayerCode | null }) {
           ))}
         </ToggleButtonGroup>
       </Box>
-      <Box sx={{ flex: 1, minHeight: 0, display: 'grid', gridTemplateColumns: '3fr 2fr', '& > :first-of-type': { borderRight: 1, borderColor: 'divider' } }}>
+      <Box
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: 'grid',
+          gridTemplateColumns: '3fr 2fr',
+          '& > :first-of-type': { borderRight: 1, borderColor: 'divider' },
+        }}
+      >
         <CodeBlock title="HTML" code={code?.markup ?? ''} />
         <CodeBlock title="CSS" code={code?.css ?? ''} />
       </Box>

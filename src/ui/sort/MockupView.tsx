@@ -25,7 +25,13 @@ export function MockupView() {
     const frame = picture.current?.getBoundingClientRect();
     if (!frame || !settled) return [];
     const scale = screen.width / frame.width;
-    return layersAt(mockup, settled.boxes, settled.decisions, (event.clientX - frame.left) * scale, (event.clientY - frame.top) * scale);
+    return layersAt(
+      mockup,
+      settled.boxes,
+      settled.decisions,
+      (event.clientX - frame.left) * scale,
+      (event.clientY - frame.top) * scale,
+    );
   };
   const choose = (event: MouseEvent) => {
     const hits = under(event);
@@ -44,11 +50,27 @@ export function MockupView() {
   const fit = zoom === 'fit';
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%', minHeight: 0 }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, px: 1, height: 32, borderBottom: 1, borderColor: 'divider' }}>
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: 1,
+          px: 1,
+          height: 32,
+          borderBottom: 1,
+          borderColor: 'divider',
+        }}
+      >
         <Typography noWrap sx={{ fontSize: 12, color: 'text.secondary', flex: 1 }}>
           {screen.name}, {screen.width}×{screen.height} px
         </Typography>
-        <ToggleButtonGroup size="small" exclusive value={zoom} onChange={(_, next: Zoom | null) => next !== null && setZoom(next)} aria-label="Zoom">
+        <ToggleButtonGroup
+          size="small"
+          exclusive
+          value={zoom}
+          onChange={(_, next: Zoom | null) => next !== null && setZoom(next)}
+          aria-label="Zoom"
+        >
           <ToggleButton value="fit" sx={{ py: 0 }}>
             Whole
           </ToggleButton>
@@ -60,20 +82,61 @@ export function MockupView() {
           </ToggleButton>
         </ToggleButtonGroup>
       </Box>
-      <Box tabIndex={0} role="group" aria-label="Mockup" sx={{ flex: 1, minHeight: 0, overflow: 'auto', p: 1.5, bgcolor: 'background.default' }}>
+      <Box
+        tabIndex={0}
+        role="group"
+        aria-label="Mockup"
+        sx={{ flex: 1, minHeight: 0, overflow: 'auto', p: 1.5, bgcolor: 'background.default' }}
+      >
         <Box
           ref={picture}
           onMouseMove={(event) => hover(under(event)[0] ?? null)}
           onMouseLeave={() => hover(null)}
           onClick={choose}
-          sx={{ position: 'relative', width: fit ? '100%' : screen.width * zoom, aspectRatio: `${screen.width} / ${screen.height}`, bgcolor: '#fff', cursor: 'crosshair', overflow: 'hidden', boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)' }}
+          sx={{
+            position: 'relative',
+            width: fit ? '100%' : screen.width * zoom,
+            aspectRatio: `${screen.width} / ${screen.height}`,
+            bgcolor: '#fff',
+            cursor: 'crosshair',
+            overflow: 'hidden',
+            boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)',
+          }}
         >
-          <Box component="img" src={`/api/mockups/${id}/picture`} alt={`The mockup ${screen.name}`} draggable={false} sx={{ display: 'block', width: '100%', height: '100%' }} />
+          <Box
+            component="img"
+            src={`/api/mockups/${id}/picture`}
+            alt={`The mockup ${screen.name}`}
+            draggable={false}
+            sx={{ display: 'block', width: '100%', height: '100%' }}
+          />
           {[...selection].slice(0, 200).map((key) => {
             const at = place(settled?.boxes.get(key));
-            return at && <Box key={key} style={at} sx={{ position: 'absolute', pointerEvents: 'none', boxShadow: '0 0 0 1px #fffaf2, 0 0 0 3px #a63a1e' }} />;
+            return (
+              at && (
+                <Box
+                  key={key}
+                  style={at}
+                  sx={{
+                    position: 'absolute',
+                    pointerEvents: 'none',
+                    boxShadow: '0 0 0 1px #fffaf2, 0 0 0 3px #a63a1e',
+                  }}
+                />
+              )
+            );
           })}
-          {hoverPlace && <Box style={hoverPlace} sx={{ position: 'absolute', pointerEvents: 'none', bgcolor: 'rgb(34 32 28 / 18%)', boxShadow: '0 0 0 1px #22201c, 0 0 0 2px #fffaf2' }} />}
+          {hoverPlace && (
+            <Box
+              style={hoverPlace}
+              sx={{
+                position: 'absolute',
+                pointerEvents: 'none',
+                bgcolor: 'rgb(34 32 28 / 18%)',
+                boxShadow: '0 0 0 1px #22201c, 0 0 0 2px #fffaf2',
+              }}
+            />
+          )}
         </Box>
       </Box>
     </Box>

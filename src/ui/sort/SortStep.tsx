@@ -22,7 +22,11 @@ export function SortStep({ mockupId }: { readonly mockupId: string }) {
       <>
         <TopBar title="Sort" mockupId={mockupId} step="sort" />
         <Box component="main" sx={{ p: 3 }}>
-          {problem ? <Alert severity="error">{problem}</Alert> : <CircularProgress size={24} aria-label="Opening the mockup" />}
+          {problem ? (
+            <Alert severity="error">{problem}</Alert>
+          ) : (
+            <CircularProgress size={24} aria-label="Opening the mockup" />
+          )}
         </Box>
       </>
     );
@@ -51,9 +55,9 @@ function Bench() {
       <Tally />
       <Box sx={{ flex: 1, minHeight: 0, '& [data-separator]': { bgcolor: 'divider' } }}>
         <Group orientation="vertical" style={{ height: '100%' }}>
-          <Panel defaultSize="66%" minSize="20%">
+          <Panel defaultSize="70%" minSize="20%">
             <Group orientation="horizontal" style={{ height: '100%' }}>
-              <Panel defaultSize="60%" minSize="25%">
+              <Panel defaultSize="62%" minSize="25%">
                 <Worksheet />
               </Panel>
               <Separator aria-label="Width of the worksheet" style={{ width: 5 }} />

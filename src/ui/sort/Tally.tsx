@@ -1,7 +1,14 @@
 'use client';
 import { Box, Typography } from '@mui/material';
-import { OUTCOMES, OUTCOME_NAMES } from '../../core/sort/vocabulary';
+import { OUTCOMES, OUTCOME_NAMES, type Outcome } from '../../core/sort/vocabulary';
 import { useSort } from './SortContext';
+
+const COUNTED: Readonly<Record<Outcome, string>> = {
+  element: 'elements',
+  picture: 'in pictures',
+  sample: 'samples',
+  aside: 'aside',
+};
 
 /** How many layers become what, and the keys of the worksheet. */
 export function Tally() {
@@ -9,11 +16,24 @@ export function Tally() {
   const selected = useSort((state) => state.selection.size);
   const all = decisions ? [...decisions.values()] : [];
   return (
-    <Box sx={{ display: 'flex', gap: 2, px: 2, py: 0.5, borderBottom: 1, borderColor: 'divider', fontSize: 12, color: 'text.secondary', flexWrap: 'wrap' }}>
+    <Box
+      sx={{
+        display: 'flex',
+        gap: 2,
+        px: 2,
+        py: 0.5,
+        borderBottom: 1,
+        borderColor: 'divider',
+        fontSize: 12,
+        color: 'text.secondary',
+        flexWrap: 'wrap',
+      }}
+    >
       <span>{all.length} layers</span>
       {OUTCOME_NAMES.map((name) => (
         <span key={name}>
-          <b>{OUTCOMES[name].letter}</b> {all.filter((decision) => decision.outcome === name).length} {name}
+          <b>{OUTCOMES[name].letter}</b> {all.filter((decision) => decision.outcome === name).length}{' '}
+          {COUNTED[name]}
         </span>
       ))}
       {selected > 1 && <b>{selected} chosen</b>}

@@ -82,21 +82,53 @@ export function Worksheet() {
         tabIndex={0}
         onKeyDown={onKeyDown}
         onMouseLeave={() => hover(null)}
-        sx={{ position: 'relative', height: '100%', overflow: 'auto', bgcolor: 'background.paper', '&:focus-visible': { outline: 2, outlineStyle: 'solid', outlineColor: 'primary.main', outlineOffset: -2 } }}
+        sx={{
+          position: 'relative',
+          height: '100%',
+          overflow: 'auto',
+          bgcolor: 'background.paper',
+          '&:focus-visible': {
+            outline: 2,
+            outlineStyle: 'solid',
+            outlineColor: 'primary.main',
+            outlineOffset: -2,
+          },
+        }}
       >
         <Box
           role="row"
           aria-rowindex={1}
-          sx={{ position: 'sticky', top: 0, zIndex: 1, display: 'grid', gridTemplateColumns: GRID, height: ROW_HEIGHT, bgcolor: 'background.default', borderBottom: 1, borderColor: 'text.secondary', minWidth: 820 }}
+          sx={{
+            position: 'sticky',
+            top: 0,
+            zIndex: 1,
+            display: 'grid',
+            gridTemplateColumns: GRID,
+            height: ROW_HEIGHT,
+            bgcolor: 'background.default',
+            borderBottom: 1,
+            borderColor: 'text.secondary',
+            minWidth: 752,
+          }}
         >
           <Box role="presentation" />
           {COLUMNS.map((name) => (
-            <Box key={name} role="columnheader" sx={{ px: 0.75, lineHeight: `${ROW_HEIGHT}px`, fontSize: 12, fontWeight: 600, color: 'text.secondary' }}>
+            <Box
+              key={name}
+              role="columnheader"
+              sx={{
+                px: 0.75,
+                lineHeight: `${ROW_HEIGHT}px`,
+                fontSize: 12,
+                fontWeight: 600,
+                color: 'text.secondary',
+              }}
+            >
               {HEADINGS[name]}
             </Box>
           ))}
         </Box>
-        <Box role="rowgroup" sx={{ position: 'relative', height: virtual.getTotalSize(), minWidth: 820 }}>
+        <Box role="rowgroup" sx={{ position: 'relative', height: virtual.getTotalSize(), minWidth: 752 }}>
           {virtual.getVirtualItems().map((item) => {
             const row = rows[item.index];
             if (!row) return null;

@@ -11,7 +11,7 @@ import type { Row } from './rows';
 import { COLUMNS, type Column } from './store';
 
 export const ROW_HEIGHT = 26;
-export const GRID = '24px minmax(190px, 2.2fr) 92px 92px 92px 112px 64px minmax(160px, 3fr)';
+export const GRID = '24px minmax(180px, 2.2fr) 72px 86px 80px 104px 56px minmax(150px, 3fr)';
 
 interface WorksheetRowProps {
   readonly row: Row;
@@ -36,7 +36,21 @@ export function cellId(key: string, column: Column): string {
 
 /** A layer as a line of the worksheet. What a person settled stands in bold, what Orden decided does not. */
 export const WorksheetRow = memo(function WorksheetRow(props: WorksheetRowProps) {
-  const { row, index, top, decision, tag, folded, selected, hovered, cursor, onPick, onFold, onHover, onEdit } = props;
+  const {
+    row,
+    index,
+    top,
+    decision,
+    tag,
+    folded,
+    selected,
+    hovered,
+    cursor,
+    onPick,
+    onFold,
+    onHover,
+    onEdit,
+  } = props;
   const { layer, level, hasChildren } = row;
   const label = layerLabel(layer);
   const off = decision?.outcome === 'aside';
@@ -61,7 +75,9 @@ export const WorksheetRow = memo(function WorksheetRow(props: WorksheetRowProps)
         borderBottom: 1,
         borderColor: 'divider',
         bgcolor: selected ? 'action.selected' : hovered ? 'action.hover' : 'transparent',
-        boxShadow: selected ? (theme) => `inset 3px 0 0 ${(theme.vars ?? theme).palette.primary.main}` : 'none',
+        boxShadow: selected
+          ? (theme) => `inset 3px 0 0 ${(theme.vars ?? theme).palette.primary.main}`
+          : 'none',
         cursor: 'default',
         userSelect: 'none',
       }}
@@ -139,7 +155,12 @@ function cellText(column: Column, row: Row, decision: Decision | undefined): str
 /** The outcome as letter and shape: filled for an element, framed for a picture, bare for what is off the page. */
 function OutcomeMark({ decision }: { readonly decision: Decision | undefined }) {
   const outcome = decision?.outcome ?? 'aside';
-  const frame = { element: 'text.primary', picture: 'text.primary', sample: 'primary.main', aside: 'transparent' }[outcome];
+  const frame = {
+    element: 'text.primary',
+    picture: 'text.primary',
+    sample: 'primary.main',
+    aside: 'transparent',
+  }[outcome];
   const filled = outcome === 'element';
   return (
     <Box

@@ -110,7 +110,14 @@ export function createSortStore(opened: OpenedMockup): SortStore {
         const open = new Set(get().folded);
         for (const ancestor of ancestorsOf(opened.mockup, key)) open.delete(ancestor);
         const { column } = get();
-        set({ folded: open, rows: visibleRows(opened.mockup, open), cursor: key, anchor: key, column, selection: new Set([key]) });
+        set({
+          folded: open,
+          rows: visibleRows(opened.mockup, open),
+          cursor: key,
+          anchor: key,
+          column,
+          selection: new Set([key]),
+        });
       },
       toggleFold: (key) =>
         set((state) => {
@@ -124,7 +131,12 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       setFacet(facet, value) {
         const { selection, tags } = get();
         const wishes = [...selection].map((layer): Wish => ({ layer, facet, value }));
-        set({ tags: applyChanges(tags, wishes.map(({ layer }) => ({ layer, facet, after: value }))) });
+        set({
+          tags: applyChanges(
+            tags,
+            wishes.map(({ layer }) => ({ layer, facet, after: value })),
+          ),
+        });
         send(() => postJson<Edited>(`${address}/edits`, { wishes }));
       },
       undo: () => step('undo'),

@@ -4,7 +4,12 @@ import type { Facet } from '../../core/sort/tag';
 import { useSort } from './SortContext';
 import { COLUMNS, type Column } from './store';
 
-const OUTCOME_KEYS: Readonly<Record<string, Outcome>> = { e: 'element', p: 'picture', s: 'sample', '-': 'aside' };
+const OUTCOME_KEYS: Readonly<Record<string, Outcome>> = {
+  e: 'element',
+  p: 'picture',
+  s: 'sample',
+  '-': 'aside',
+};
 const PAGE = 15;
 
 export function facetOf(column: Column): Facet | null {

@@ -14,6 +14,11 @@ export function POST(request: Request): Promise<Response> {
   return answer(async () => {
     const fileName = new URL(request.url).searchParams.get('name')?.slice(0, 200) || 'mockup.svg';
     const bytes = await readBody(request);
-    return addProject({ bytes, fileName, reading: await readInWorker({ bytes, fileName }), demoDigest: null });
+    return addProject({
+      bytes,
+      fileName,
+      reading: await readInWorker({ bytes, fileName }),
+      demoDigest: null,
+    });
   });
 }

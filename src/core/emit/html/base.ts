@@ -7,7 +7,10 @@ export function baseRules(pages: readonly Page[]): CssRule[] {
   const ground = pages.find((page) => page.ground)?.ground;
   return [
     { selector: '*,\n*::before,\n*::after', declarations: [['box-sizing', 'border-box']] },
-    { selector: 'body', declarations: [['margin', '0'], ...(ground ? [['background', printColour(ground)] as const] : [])] },
+    {
+      selector: 'body',
+      declarations: [['margin', '0'], ...(ground ? [['background', printColour(ground)] as const] : [])],
+    },
     {
       selector: '.screen',
       declarations: [
@@ -25,7 +28,13 @@ export function baseRules(pages: readonly Page[]): CssRule[] {
       ],
     },
     { selector: ':where(.screen .run, .screen br)', declarations: [['position', 'static']] },
-    { selector: ':where(.screen a)', declarations: [['color', 'inherit'], ['text-decoration', 'none']] },
+    {
+      selector: ':where(.screen a)',
+      declarations: [
+        ['color', 'inherit'],
+        ['text-decoration', 'none'],
+      ],
+    },
     {
       selector: ':where(.screen button)',
       declarations: [

@@ -38,7 +38,9 @@ function typeDeclarations(type: TypeLook): Declaration[] {
     type.wordSpacing === 0 ? null : ['word-spacing', px(type.wordSpacing)],
     type.decorations.length > 0 ? ['text-decoration', type.decorations.join(' ')] : null,
     ['color', type.colour ? printColour(type.colour) : 'transparent'],
-    type.outline ? ['-webkit-text-stroke', `${px(type.outline.width)} ${printColour(type.outline.colour)}`] : null,
+    type.outline
+      ? ['-webkit-text-stroke', `${px(type.outline.width)} ${printColour(type.outline.colour)}`]
+      : null,
     type.align === 'start' ? null : ['text-align', type.align === 'middle' ? 'center' : 'end'],
     type.keepsSpaces ? ['white-space', 'pre'] : null,
   ];

@@ -4,7 +4,7 @@ import { printHtml } from '../../markup/printHtml';
 import type { Page } from '../../page/node';
 import { safeName } from '../../sort/outputNames';
 import { quoteFamily } from '../../pictures/standaloneSvg';
-import type { EmitInput, EmittedFile, FontFile, Target } from '../target';
+import type { EmitInput, FontFile, Target } from '../target';
 import { baseRules } from './base';
 import { lookDeclarations } from './declarations';
 import { pageMarkup } from './pageMarkup';
@@ -40,7 +40,10 @@ function printPage(page: Page, input: EmitInput): string {
 }
 
 function sheetRules({ fonts, pages, sheet }: EmitInput): CssRule[] {
-  const classes = sheet.classes.map(({ name, look }) => ({ selector: `.${name}`, declarations: lookDeclarations(look) }));
+  const classes = sheet.classes.map(({ name, look }) => ({
+    selector: `.${name}`,
+    declarations: lookDeclarations(look),
+  }));
   return [...fonts.map(fontRule), ...baseRules(pages), ...classes];
 }
 

@@ -18,7 +18,10 @@ export interface LayerCode {
 const MOST_ELEMENTS = 200;
 
 /** The code of one layer as the page has it; of the group around when the layer became part of that. */
-export function layerCode(conversion: Pick<Conversion, 'pages' | 'sheet' | 'plan' | 'decisions'>, key: LayerKey): LayerCode {
+export function layerCode(
+  conversion: Pick<Conversion, 'pages' | 'sheet' | 'plan' | 'decisions'>,
+  key: LayerKey,
+): LayerCode {
   const node = findNode(conversion, key);
   if (!node) return { shown: null, markup: '', css: '' };
   const parts = [...walkNodes([node])];
@@ -27,7 +30,8 @@ export function layerCode(conversion: Pick<Conversion, 'pages' | 'sheet' | 'plan
   for (const part of walkNodes([shallow])) {
     looks.add(conversion.sheet.classFor(part.look) ?? '');
     if (part.kind === 'text') {
-      for (const span of part.lines.flatMap((line) => line.spans)) looks.add(conversion.sheet.classFor(span.look) ?? '');
+      for (const span of part.lines.flatMap((line) => line.spans))
+        looks.add(conversion.sheet.classFor(span.look) ?? '');
     }
   }
   const rules = conversion.sheet.classes
@@ -36,7 +40,10 @@ export function layerCode(conversion: Pick<Conversion, 'pages' | 'sheet' | 'plan
   return { shown: node.layer, markup: printHtml([nodeMarkup(shallow, conversion)]), css: printCss(rules) };
 }
 
-function findNode({ pages, decisions }: Pick<Conversion, 'pages' | 'decisions'>, key: LayerKey): PageNode | null {
+function findNode(
+  { pages, decisions }: Pick<Conversion, 'pages' | 'decisions'>,
+  key: LayerKey,
+): PageNode | null {
   const wanted = decisions.get(key)?.within ?? key;
   for (const page of pages) {
     for (const node of walkNodes(page.children)) {

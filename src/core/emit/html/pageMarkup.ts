@@ -15,7 +15,11 @@ export interface MarkupContext {
 /** The page's body as HTML elements. */
 export function pageMarkup(page: Page, context: MarkupContext): MarkupElement {
   const attributes = { class: 'screen', style: printInlineCss(screenSize(page)) };
-  return element('div', attributes, page.children.map((node) => nodeMarkup(node, context, FLOW)));
+  return element(
+    'div',
+    attributes,
+    page.children.map((node) => nodeMarkup(node, context, FLOW)),
+  );
 }
 
 function screenSize({ width, height }: Page): Declaration[] {
@@ -57,7 +61,11 @@ function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): Marku
   const name = elementName(node.role, inside);
   const within = { phrasing: inside.phrasing || roleEntry(node.role).phrasing, list: name === 'ul' };
   const attributes = { ...sharedAttributes(node, context), style: placeStyle(node.place) };
-  return element(name, attributes, node.children.map((child) => nodeMarkup(child, context, within)));
+  return element(
+    name,
+    attributes,
+    node.children.map((child) => nodeMarkup(child, context, within)),
+  );
 }
 
 function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): MarkupElement {

@@ -12,7 +12,8 @@ export function mergeBackdrop(group: BoxNode): BoxNode {
   const box = placedBox(lowest.place);
   if (!others.every((node) => contains(box, placedBox(node.place), 1))) return group;
   // A clip that is another box than the backdrop stays one; blended or filtered groups would blend twice.
-  if (group.look.clip && !(group.look.clip.kind === 'box' && sameBox(placedBox(group.place), box))) return group;
+  if (group.look.clip && !(group.look.clip.kind === 'box' && sameBox(placedBox(group.place), box)))
+    return group;
   if (group.look.filters || group.look.fills || group.look.border) return group;
   return {
     ...group,
@@ -29,5 +30,11 @@ function isBackdrop(node: PageNode): node is BoxNode {
   if (node.kind !== 'box' || node.children.length > 0 || node.role !== 'box') return false;
   const { opacity, blend, filters, clip } = node.look;
   const dressed = opacity !== undefined || blend !== undefined || filters !== undefined || clip !== undefined;
-  return !dressed && node.classes.length === 0 && !node.hidden && node.place.turn === null && node.look.fills !== undefined;
+  return (
+    !dressed &&
+    node.classes.length === 0 &&
+    !node.hidden &&
+    node.place.turn === null &&
+    node.look.fills !== undefined
+  );
 }

@@ -17,7 +17,8 @@ export function takeBitmap(href: string | undefined, layer: string, context: Svg
   const data = readDataUri(href ?? '');
   if (!data) {
     const target = (href ?? '').slice(0, 80);
-    if (href && !href.startsWith('data:')) context.report('outside-reference', layer, { what: 'The picture', target });
+    if (href && !href.startsWith('data:'))
+      context.report('outside-reference', layer, { what: 'The picture', target });
     else context.report('bitmap-broken', layer, { why: 'its data address is malformed' });
     return null;
   }

@@ -50,7 +50,8 @@ function declaredOn(node: XmlNode, rules: readonly Rule[], report: Report): Decl
   };
   for (const [name, value] of Object.entries(node.attributes)) {
     if (isPresentationAttribute(node.name, name)) normal.set(name, value.trim());
-    else if (name === 'font' || name === 'marker') for (const part of expandShorthand(name, value)) normal.set(...part);
+    else if (name === 'font' || name === 'marker')
+      for (const part of expandShorthand(name, value)) normal.set(...part);
   }
   for (const rule of rules) if (rule.matches(node)) rule.declarations.forEach(add);
   const inline = node.attributes.style;
@@ -62,7 +63,11 @@ function declaredOn(node: XmlNode, rules: readonly Rule[], report: Report): Decl
   return normal;
 }
 
-function parseCss(text: string, context: 'stylesheet' | 'declarationList', report: Report): cssTree.CssNode | null {
+function parseCss(
+  text: string,
+  context: 'stylesheet' | 'declarationList',
+  report: Report,
+): cssTree.CssNode | null {
   return cssTree.parse(text, {
     context,
     parseCustomProperty: false,
@@ -103,7 +108,9 @@ function readAtRule(node: cssTree.Atrule, rules: Rule[], fontFaces: FontFaceRule
 
 /** A query without conditions on screens applies; a conditional one depends on a viewer that a mockup has not. */
 function appliesToScreen(query: string): boolean {
-  return query.split(',').some((part) => ['', 'all', 'screen', 'only screen'].includes(part.trim().toLowerCase()));
+  return query
+    .split(',')
+    .some((part) => ['', 'all', 'screen', 'only screen'].includes(part.trim().toLowerCase()));
 }
 
 function readRule(node: cssTree.Rule, rules: Rule[], report: Report): void {
@@ -113,7 +120,11 @@ function readRule(node: cssTree.Rule, rules: Rule[], report: Report): void {
   for (const selector of node.prelude.children) {
     const text = cssTree.generate(selector);
     try {
-      const matches = compile<XmlNode | string, XmlNode>(text, { adapter: ADAPTER, xmlMode: true, cacheResults: false });
+      const matches = compile<XmlNode | string, XmlNode>(text, {
+        adapter: ADAPTER,
+        xmlMode: true,
+        cacheResults: false,
+      });
       rules.push({ matches, specificity: specificityOf(text), declarations });
     } catch {
       report('css-ignored', null, { what: `selector ${text}` });

@@ -32,7 +32,12 @@ function readClip(here: Here, box: BoxOfShape): Clip | null {
   if (value === 'none') return null;
   const found = referenced(value, 'clip-path', 'clipPath', here);
   if (!found) return null;
-  const outline = soleOutline(found.node, found.node.attributes.clipPathUnits === 'objectBoundingBox', here, box);
+  const outline = soleOutline(
+    found.node,
+    found.node.attributes.clipPathUnits === 'objectBoundingBox',
+    here,
+    box,
+  );
   if (outline) return { kind: 'outline', outline };
   const definition = keepDefinition(found.id, here.context);
   return definition === null ? null : { kind: 'defined', definition };
@@ -53,7 +58,12 @@ function readMask(here: Here, box: BoxOfShape): Clip | null {
   return definition === null ? null : { kind: 'defined', definition };
 }
 
-function referenced(value: string, property: string, name: string, here: Here): { id: string; node: XmlNode } | null {
+function referenced(
+  value: string,
+  property: string,
+  name: string,
+  here: Here,
+): { id: string; node: XmlNode } | null {
   const id = localId(value);
   const node = id === null ? undefined : here.context.byId.get(id);
   if (id === null || node?.name !== name) {
@@ -68,7 +78,13 @@ function isPlainWhite(node: XmlNode, here: Here): boolean {
   const { style } = computeStyle(node, ROOT_STYLE, here.context.cascade);
   const colour = parseColour(style.fill);
   const white = colour !== null && Math.min(colour.r, colour.g, colour.b) === 255 && colour.alpha === 1;
-  return white && style.opacity === '1' && style['fill-opacity'] === '1' && style.stroke === 'none' && style.filter === 'none';
+  return (
+    white &&
+    style.opacity === '1' &&
+    style['fill-opacity'] === '1' &&
+    style.stroke === 'none' &&
+    style.filter === 'none'
+  );
 }
 
 /** The outline of a clip that is one plain shape, in the coordinates of the layer that it cuts. */

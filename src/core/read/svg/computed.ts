@@ -18,7 +18,10 @@ const INITIAL = Object.fromEntries(
 ) as ComputedStyle;
 const PROPERTY_NAMES = Object.keys(PROPERTIES) as Property[];
 const NOT_INHERITED = Object.fromEntries(
-  PROPERTY_NAMES.filter((name) => !PROPERTIES[name].inherited).map((name) => [name, PROPERTIES[name].initial]),
+  PROPERTY_NAMES.filter((name) => !PROPERTIES[name].inherited).map((name) => [
+    name,
+    PROPERTIES[name].initial,
+  ]),
 );
 
 export const ROOT_STYLE: Computed = { style: INITIAL, fontSize: 16, custom: new Map(), declared: new Map() };
@@ -35,7 +38,8 @@ export function computeStyle(node: XmlNode, parent: Computed, cascade: Cascade):
   for (const [property, value] of own) style[property] = settle(property, value, parent.style);
   const fontSize = fontSizeOf(own.get('font-size'), parent.fontSize, style['font-size']);
   style['font-size'] = `${fontSize}px`;
-  if (own.has('font-weight')) style['font-weight'] = weightOf(style['font-weight'], parent.style['font-weight']);
+  if (own.has('font-weight'))
+    style['font-weight'] = weightOf(style['font-weight'], parent.style['font-weight']);
   if (own.has('text-decoration')) {
     style['text-decoration'] = joinDecorations(parent.style['text-decoration'], style['text-decoration']);
   }
@@ -56,7 +60,10 @@ function settle(property: Property, value: string, parent: ComputedStyle): strin
   }
 }
 
-function customProperties(declared: Declared, parent: ReadonlyMap<string, string>): ReadonlyMap<string, string> {
+function customProperties(
+  declared: Declared,
+  parent: ReadonlyMap<string, string>,
+): ReadonlyMap<string, string> {
   const own = [...declared].filter(([name]) => name.startsWith('--'));
   if (own.length === 0) return parent;
   const custom = new Map(parent);
@@ -67,8 +74,9 @@ function customProperties(declared: Declared, parent: ReadonlyMap<string, string
 /** Fills in `var(--name, fallback)` (CSS Variables 1, §3); the depth is bounded, so a cycle ends. */
 function fillVariables(value: string, custom: ReadonlyMap<string, string>, depth = 0): string {
   if (depth > 8 || !value.includes('var(')) return value;
-  const filled = value.replace(/var\(\s*(--[\w-]+)\s*(?:,\s*((?:[^()]|\([^()]*\))*))?\)/g, (_, name: string, or) =>
-    (custom.get(name) ?? or ?? '').trim(),
+  const filled = value.replace(
+    /var\(\s*(--[\w-]+)\s*(?:,\s*((?:[^()]|\([^()]*\))*))?\)/g,
+    (_, name: string, or) => (custom.get(name) ?? or ?? '').trim(),
   );
   return fillVariables(filled, custom, depth + 1);
 }
@@ -110,6 +118,8 @@ function weightOf(value: string, parent: string): string {
 }
 
 function joinDecorations(outer: string, inner: string): string {
-  const lines = [...outer.split(/\s+/), ...inner.split(/\s+/)].filter((word) => word !== 'none' && word !== '');
+  const lines = [...outer.split(/\s+/), ...inner.split(/\s+/)].filter(
+    (word) => word !== 'none' && word !== '',
+  );
   return [...new Set(lines)].join(' ') || 'none';
 }

@@ -6,7 +6,16 @@ import { readDataUri } from './dataUri';
 import { PROPERTIES, type Property } from './properties';
 
 /** Elements that run, fetch or hold foreign content; they are never kept. */
-const DROPPED = new Set(['script', 'foreignObject', 'style', 'metadata', 'title', 'desc', 'iframe', 'handler']);
+const DROPPED = new Set([
+  'script',
+  'foreignObject',
+  'style',
+  'metadata',
+  'title',
+  'desc',
+  'iframe',
+  'handler',
+]);
 
 /**
  * Keeps an element as it was drawn, its style settled into attributes, together with all that it refers to.
@@ -71,7 +80,8 @@ function isKeptAttribute(name: string): boolean {
 function* inheritedFrom(computed: Computed): Generator<Property> {
   for (const property of Object.keys(PROPERTIES) as Property[]) {
     if (computed.declared.has(property)) yield property;
-    else if (PROPERTIES[property].inherited && computed.style[property] !== PROPERTIES[property].initial) yield property;
+    else if (PROPERTIES[property].inherited && computed.style[property] !== PROPERTIES[property].initial)
+      yield property;
   }
 }
 
@@ -86,4 +96,3 @@ function keepReference(name: string, value: string, context: SvgContext): string
   const id = localId(value);
   return id !== null && keepDefinition(id, context) !== null ? `url(#${id})` : null;
 }
-

@@ -23,10 +23,35 @@ type ElementReader = (node: XmlNode, here: Here, key: LayerKey) => Layer | null;
 
 /** Elements that define or describe, and draw nothing by themselves. */
 const SILENT = new Set([
-  'defs', 'style', 'title', 'desc', 'metadata', 'clipPath', 'mask', 'linearGradient', 'radialGradient', 'pattern',
-  'filter', 'marker', 'symbol', 'stop', 'view', 'font', 'font-face', 'cursor', 'color-profile',
+  'defs',
+  'style',
+  'title',
+  'desc',
+  'metadata',
+  'clipPath',
+  'mask',
+  'linearGradient',
+  'radialGradient',
+  'pattern',
+  'filter',
+  'marker',
+  'symbol',
+  'stop',
+  'view',
+  'font',
+  'font-face',
+  'cursor',
+  'color-profile',
 ]);
-const ANIMATION = new Set(['animate', 'animateTransform', 'animateMotion', 'animateColor', 'set', 'discard', 'mpath']);
+const ANIMATION = new Set([
+  'animate',
+  'animateTransform',
+  'animateMotion',
+  'animateColor',
+  'set',
+  'discard',
+  'mpath',
+]);
 
 const ELEMENTS: Readonly<Record<string, ElementReader>> = {
   g: (node, here, key) => readGroup(node, here, key, IDENTITY),
@@ -61,7 +86,8 @@ export function readElement(node: XmlNode, around: Here): Layer | null {
 function reportUnread(node: XmlNode, { context, parentKey }: Here): void {
   if (SILENT.has(node.name)) return;
   if (node.name === 'script') context.report('script-removed', null);
-  else if (node.name === 'foreignObject') context.report('foreign-content', parentKey, { element: node.name });
+  else if (node.name === 'foreignObject')
+    context.report('foreign-content', parentKey, { element: node.name });
   else if (ANIMATION.has(node.name)) context.report('animation-ignored', parentKey, { element: node.name });
   // Elements of other namespaces are a drawing program's notes to itself.
   else if (!node.name.includes(':')) context.report('element-unknown', parentKey, { element: node.name });
@@ -99,9 +125,14 @@ function readTransform(node: XmlNode, here: Here, box: BoxOfShape): Matrix {
   const origin = here.computed.declared.get('transform-origin');
   if (origin === undefined || matrix === IDENTITY) return matrix;
   const bounds = box() ?? { x: 0, y: 0, ...here.viewport };
-  const [x = '0', y = '0'] = origin.replace(/left|top/g, '0%').replace(/center/g, '50%').replace(/right|bottom/g, '100%').split(/\s+/);
+  const [x = '0', y = '0'] = origin
+    .replace(/left|top/g, '0%')
+    .replace(/center/g, '50%')
+    .replace(/right|bottom/g, '100%')
+    .split(/\s+/);
   // `transform-box` is view-box unless said otherwise, so percentages measure the viewport (CSS Transforms 1, §7).
-  const at = (text: string, percentOf: number) => parseLength(text, { fontSize: here.computed.fontSize, percentOf }) ?? 0;
+  const at = (text: string, percentOf: number) =>
+    parseLength(text, { fontSize: here.computed.fontSize, percentOf }) ?? 0;
   const byBox = node.attributes.style?.includes('fill-box') ?? false;
   const [ox, oy] = byBox
     ? [bounds.x + at(x, bounds.width), bounds.y + at(y, bounds.height)]
@@ -109,9 +140,20 @@ function readTransform(node: XmlNode, here: Here, box: BoxOfShape): Matrix {
   return multiply(multiply(translation(ox, oy), matrix), translation(-ox, -oy));
 }
 
-function readGroup(node: XmlNode, here: Here, key: LayerKey, inner: Matrix, layers = readChildren(node, here)): GroupLayer {
+function readGroup(
+  node: XmlNode,
+  here: Here,
+  key: LayerKey,
+  inner: Matrix,
+  layers = readChildren(node, here),
+): GroupLayer {
   const box = () => boxOfLayers(layers, here);
-  return { kind: 'group', ...base(node, here, key, box, inner), isolated: here.computed.style.isolation === 'isolate', layers };
+  return {
+    kind: 'group',
+    ...base(node, here, key, box, inner),
+    isolated: here.computed.style.isolation === 'isolate',
+    layers,
+  };
 }
 
 function boxOfLayers(layers: readonly Layer[], here: Here): Box | null {
@@ -125,7 +167,9 @@ function readSwitch(node: XmlNode, here: Here, key: LayerKey): GroupLayer {
   const chosen = elementsIn(node).find(({ name, attributes }) => {
     const language = attributes.systemLanguage;
     const speaks = language === undefined || /(^|[\s,])en/i.test(language);
-    return speaks && attributes.requiredExtensions === undefined && !SILENT.has(name) && name !== 'foreignObject';
+    return (
+      speaks && attributes.requiredExtensions === undefined && !SILENT.has(name) && name !== 'foreignObject'
+    );
   });
   const layer = chosen ? readElement(chosen, here) : null;
   return readGroup(node, here, key, IDENTITY, layer ? [layer] : []);
@@ -148,14 +192,22 @@ function readViewport(node: XmlNode, here: Here, key: LayerKey, viewport: Box): 
   const { matrix } = fitViewBox(viewBox, viewport, node.attributes.preserveAspectRatio);
   const layers = readChildren(node, { ...here, viewport: viewBox ?? viewport });
   const content = readGroup(node, here, key, matrix, layers);
-  if (['visible', 'auto'].includes(here.computed.declared.get('overflow') ?? 'hidden') || content.clip) return content;
+  if (['visible', 'auto'].includes(here.computed.declared.get('overflow') ?? 'hidden') || content.clip)
+    return content;
   const scaled = viewBox ? matrixBox(matrix, viewport) : { ...viewport, x: 0, y: 0 };
-  return scaled ? { ...content, clip: { kind: 'outline', outline: { kind: 'rect', box: scaled, radii: NO_RADII } } } : content;
+  return scaled
+    ? { ...content, clip: { kind: 'outline', outline: { kind: 'rect', box: scaled, radii: NO_RADII } } }
+    : content;
 }
 
 /** The viewport in the coordinates of its content. */
 function matrixBox([a, , , d, e, f]: Matrix, viewport: Box): Box {
-  return { x: (viewport.x - e) / a, y: (viewport.y - f) / d, width: viewport.width / a, height: viewport.height / d };
+  return {
+    x: (viewport.x - e) / a,
+    y: (viewport.y - f) / d,
+    width: viewport.width / a,
+    height: viewport.height / d,
+  };
 }
 
 function readUse(node: XmlNode, here: Here, key: LayerKey): Layer | null {
@@ -164,7 +216,8 @@ function readUse(node: XmlNode, here: Here, key: LayerKey): Layer | null {
   const target = id === null ? undefined : context.byId.get(id);
   if (id === null || !target) {
     const href = hrefOf(node) ?? '';
-    if (id === null && href) context.report('outside-reference', key, { what: '<use>', target: href.slice(0, 80) });
+    if (id === null && href)
+      context.report('outside-reference', key, { what: '<use>', target: href.slice(0, 80) });
     else context.report('reference-missing', key, { property: 'use', target: id ?? '' });
     return null;
   }
@@ -175,9 +228,10 @@ function readUse(node: XmlNode, here: Here, key: LayerKey): Layer | null {
   if (!context.countCopy()) return null;
   const inside: Here = { ...here, using: [...here.using, id] };
   const move = translation(geometry(here, 'x', 'width') ?? 0, geometry(here, 'y', 'height') ?? 0);
-  const layer = target.name === 'symbol' || target.name === 'svg'
-    ? readSymbol(target, inside, here)
-    : readElement(target, inside);
+  const layer =
+    target.name === 'symbol' || target.name === 'svg'
+      ? readSymbol(target, inside, here)
+      : readElement(target, inside);
   return layer && readGroup(node, here, key, move, [layer]);
 }
 
@@ -188,7 +242,12 @@ function readSymbol(target: XmlNode, inside: Here, use: Here): Layer | null {
   const size = (property: 'width' | 'height') =>
     geometry(use, property, property) ?? geometry(here, property, property) ?? use.viewport[property];
   const key = inside.context.newKey(inside.parentKey, readName(target), 'symbol');
-  return readViewport(target, { ...here, parentKey: key }, key, { x: 0, y: 0, width: size('width'), height: size('height') });
+  return readViewport(target, { ...here, parentKey: key }, key, {
+    x: 0,
+    y: 0,
+    width: size('width'),
+    height: size('height'),
+  });
 }
 
 function isAncestor(candidate: XmlNode, node: XmlNode): boolean {

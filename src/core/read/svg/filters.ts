@@ -13,7 +13,13 @@ type Image =
   | { readonly kind: 'source' }
   | { readonly kind: 'blurred'; readonly deviation: number }
   | { readonly kind: 'flood'; readonly colour: Colour }
-  | { readonly kind: 'shadow'; readonly dx: number; readonly dy: number; readonly deviation: number; readonly colour: Colour }
+  | {
+      readonly kind: 'shadow';
+      readonly dx: number;
+      readonly dy: number;
+      readonly deviation: number;
+      readonly colour: Colour;
+    }
   | { readonly kind: 'stack'; readonly images: readonly Image[] };
 
 /** The effects that `filter` names, exact ones as such and every other as it was drawn. */
@@ -47,7 +53,13 @@ function readFunctions(value: string, here: Here): Effect[] {
       const words = list.match(/[^\s(]+(?:\([^)]*\))?/g) ?? [];
       const [dx = 0, dy = 0, deviation = 0] = words.map(length).filter((number) => number !== null);
       const colour = words.map((word) => parseColour(word)).find((found) => found !== null);
-      effects.push({ kind: 'drop-shadow', dx, dy, deviation, colour: colour ?? currentColour(here.computed) });
+      effects.push({
+        kind: 'drop-shadow',
+        dx,
+        dy,
+        deviation,
+        colour: colour ?? currentColour(here.computed),
+      });
     } else {
       here.context.report('value-ignored', here.parentKey, { property: 'filter', value });
     }
@@ -70,7 +82,11 @@ function recogniseFilter(filter: XmlNode, context: SvgContext): Effect[] | null 
   return last && effectsOf(last);
 }
 
-function inputImage(name: string | undefined, results: ReadonlyMap<string, Image>, previous: Image | null): Image | null {
+function inputImage(
+  name: string | undefined,
+  results: ReadonlyMap<string, Image>,
+  previous: Image | null,
+): Image | null {
   if (name === undefined) return previous;
   if (name === 'SourceGraphic') return { kind: 'source' };
   if (name === 'SourceAlpha') return { kind: 'shadow', dx: 0, dy: 0, deviation: 0, colour: BLACK };
@@ -108,7 +124,9 @@ function primitiveImage(node: XmlNode, input: Input, context: SvgContext): Image
     case 'feComposite':
       return compose(node.attributes.operator ?? 'over', input('in'), input('in2'));
     case 'feBlend':
-      return (node.attributes.mode ?? 'normal') === 'normal' ? compose('over', input('in'), input('in2')) : null;
+      return (node.attributes.mode ?? 'normal') === 'normal'
+        ? compose('over', input('in'), input('in2'))
+        : null;
     case 'feMerge': {
       const images = elementsIn(node).map((part) => input('in', part));
       return images.every((image) => image !== null) ? { kind: 'stack', images } : null;
@@ -119,7 +137,10 @@ function primitiveImage(node: XmlNode, input: Input, context: SvgContext): Image
 }
 
 function deviationOf(node: XmlNode, fallback: string): number | null {
-  const [x = 0, y = x] = (node.attributes.stdDeviation ?? fallback).trim().split(/[\s,]+/).map(Number);
+  const [x = 0, y = x] = (node.attributes.stdDeviation ?? fallback)
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
   return x === y && x >= 0 ? x : null;
 }
 
@@ -133,11 +154,17 @@ function blur(image: Image | null, deviation: number | null): Image | null {
 /** A matrix that gives every pixel one colour and scales alpha turns a shadow's colour. */
 function recolour(image: Image | null, type: string, values: string): Image | null {
   if (type !== 'matrix') return null;
-  const rows = values.trim().split(/[\s,]+/).map(Number);
+  const rows = values
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
   if (rows.length !== 20 || !rows.every(Number.isFinite)) return null;
   const at = (row: number, column: number) => rows[row * 5 + column] ?? 0;
   const flat = [0, 1, 2].every((row) => [0, 1, 2, 3].every((column) => at(row, column) === 0));
-  if (!flat) return image?.kind === 'shadow' && at(3, 3) > 0 && isBlack(image.colour) ? boosted(image, at(3, 3)) : null;
+  if (!flat)
+    return image?.kind === 'shadow' && at(3, 3) > 0 && isBlack(image.colour)
+      ? boosted(image, at(3, 3))
+      : null;
   const shadow: Image | null =
     image?.kind === 'source' ? { kind: 'shadow', dx: 0, dy: 0, deviation: 0, colour: BLACK } : image;
   if (shadow?.kind !== 'shadow') return null;

@@ -19,7 +19,9 @@ export function readEmbeddedFonts(rules: readonly FontFaceRule[], report: Report
     }
     fonts.push({
       family,
-      weight: { normal: 400, bold: 700 }[rule['font-weight'] ?? 'normal'] ?? (parseInt(rule['font-weight'] ?? '', 10) || 400),
+      weight:
+        { normal: 400, bold: 700 }[rule['font-weight'] ?? 'normal'] ??
+        (parseInt(rule['font-weight'] ?? '', 10) || 400),
       italic: /italic|oblique/.test(rule['font-style'] ?? ''),
       asset: `font-${fonts.length + 1}`,
       bytes: embedded.bytes,

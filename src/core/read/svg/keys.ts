@@ -15,5 +15,10 @@ export function keyMaker(): (parent: LayerKey, name: string | null, kind: string
 }
 
 function slug(name: string): string {
-  return name.trim().replace(/[\s/~]+/g, '-').slice(0, 60) || 'layer';
+  return (
+    name
+      .trim()
+      .replace(/[\s/~]+/g, '-')
+      .slice(0, 60) || 'layer'
+  );
 }

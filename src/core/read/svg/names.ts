@@ -17,11 +17,14 @@ export function readName(node: XmlNode): string | null {
     attributes.id,
     attributes.class?.trim().split(/\s+/)[0],
   ];
-  const name = candidates.map((text) => text?.trim()).find((text) => text !== undefined && text !== '' && !isNumbered(text));
+  const name = candidates
+    .map((text) => text?.trim())
+    .find((text) => text !== undefined && text !== '' && !isNumbered(text));
   return name ?? null;
 }
 
-const AUTOMATIC = /^(?:g|group|path|rect|circle|ellipse|line|polygon|polyline|text|tspan|image|use|svg|layer|shape|vector|object|node|_x\w+)?[-_ ]?\d+(?:[-_.]\d+)*$/i;
+const AUTOMATIC =
+  /^(?:g|group|path|rect|circle|ellipse|line|polygon|polyline|text|tspan|image|use|svg|layer|shape|vector|object|node|_x\w+)?[-_ ]?\d+(?:[-_.]\d+)*$/i;
 
 function isNumbered(name: string): boolean {
   return AUTOMATIC.test(name);
@@ -42,7 +45,11 @@ export function readHints(node: XmlNode): SourceHints {
   if (attributes['aria-label']) hints.label = attributes['aria-label'];
   const href = node.name === 'a' ? hrefOf(node) : undefined;
   // Only addresses that a page may link to; a script address is never one.
-  if (href !== undefined && /^(?:https?:|mailto:|tel:|#|\/|\.|[\w-]+(?:[/.?#]|$))/i.test(href) && !/^javascript:/i.test(href)) {
+  if (
+    href !== undefined &&
+    /^(?:https?:|mailto:|tel:|#|\/|\.|[\w-]+(?:[/.?#]|$))/i.test(href) &&
+    !/^javascript:/i.test(href)
+  ) {
     hints.href = href;
   }
   return hints;

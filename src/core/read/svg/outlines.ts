@@ -6,7 +6,11 @@ import { parseLength } from './lengths';
 import type { Property } from './properties';
 
 /** The geometry of a basic shape or path (SVG 2, §9 and §10); null when it draws nothing or is no shape. */
-export function readOutline(node: XmlNode, here: Here, rule = here.computed.style['fill-rule']): Outline | null {
+export function readOutline(
+  node: XmlNode,
+  here: Here,
+  rule = here.computed.style['fill-rule'],
+): Outline | null {
   const reader = OUTLINES[node.name];
   return reader ? reader(node, here, rule) : null;
 }
@@ -40,7 +44,12 @@ const OUTLINES: Readonly<Record<string, OutlineReader>> = {
     const width = geometry(here, 'width', 'width') ?? 0;
     const height = geometry(here, 'height', 'height') ?? 0;
     if (width <= 0 || height <= 0) return null;
-    const box = { x: geometry(here, 'x', 'width') ?? 0, y: geometry(here, 'y', 'height') ?? 0, width, height };
+    const box = {
+      x: geometry(here, 'x', 'width') ?? 0,
+      y: geometry(here, 'y', 'height') ?? 0,
+      width,
+      height,
+    };
     // SVG 2, §10.2: a missing radius takes the other's, and neither passes half the side.
     const rx = geometry(here, 'rx', 'width');
     const ry = geometry(here, 'ry', 'height');
@@ -58,7 +67,13 @@ const OUTLINES: Readonly<Record<string, OutlineReader>> = {
   },
   line(node, here) {
     const at = (name: string, axis: Axis) => attributeLength(node, here, name, axis);
-    return { kind: 'line', x1: at('x1', 'width'), y1: at('y1', 'height'), x2: at('x2', 'width'), y2: at('y2', 'height') };
+    return {
+      kind: 'line',
+      x1: at('x1', 'width'),
+      y1: at('y1', 'height'),
+      x2: at('x2', 'width'),
+      y2: at('y2', 'height'),
+    };
   },
   polyline: (node, _, rule) => polygon(node, '', rule),
   polygon: (node, _, rule) => polygon(node, 'Z', rule),
@@ -77,7 +92,8 @@ function ellipse(here: Here, rx: number, ry: number): Outline | null {
 }
 
 function polygon(node: XmlNode, end: string, rule: string): Outline | null {
-  const numbers = (node.attributes.points ?? '').match(/[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?/gi)?.map(Number) ?? [];
+  const numbers =
+    (node.attributes.points ?? '').match(/[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?/gi)?.map(Number) ?? [];
   const pairs = Math.floor(numbers.length / 2);
   if (pairs < 2) return null;
   const points = Array.from({ length: pairs }, (_, at) => `${numbers[at * 2]} ${numbers[at * 2 + 1]}`);

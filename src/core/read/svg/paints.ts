@@ -97,9 +97,13 @@ function templates(server: XmlNode, context: SvgContext): XmlNode[] {
 
 function readGradient(server: XmlNode, here: Here, box: BoxOfShape): Paint | null {
   const chain = templates(server, here.context);
-  const find = (name: string, among = chain) => among.find((node) => node.attributes[name] !== undefined)?.attributes[name];
+  const find = (name: string, among = chain) =>
+    among.find((node) => node.attributes[name] !== undefined)?.attributes[name];
   const alike = chain.filter((node) => node.name === server.name);
-  const stops = readStops(chain.find((node) => elementsIn(node).some((child) => child.name === 'stop')), here);
+  const stops = readStops(
+    chain.find((node) => elementsIn(node).some((child) => child.name === 'stop')),
+    here,
+  );
   const [only] = stops;
   if (!only) return null;
   if (stops.length === 1) return { kind: 'solid', colour: only.colour };
@@ -108,7 +112,9 @@ function readGradient(server: XmlNode, here: Here, box: BoxOfShape): Paint | nul
   const bounds = byBox ? box() : null;
   if (byBox && (!bounds || bounds.width === 0 || bounds.height === 0)) return null;
   const own = parseTransform(find('gradientTransform') ?? '') ?? IDENTITY;
-  const toBox = bounds ? multiply(translation(bounds.x, bounds.y), scaling(bounds.width, bounds.height)) : IDENTITY;
+  const toBox = bounds
+    ? multiply(translation(bounds.x, bounds.y), scaling(bounds.width, bounds.height))
+    : IDENTITY;
   const transform: Matrix = multiply(toBox, own);
   const spread = readSpread(find('spreadMethod'));
 
@@ -126,7 +132,10 @@ function readGradient(server: XmlNode, here: Here, box: BoxOfShape): Paint | nul
   const [cx, cy] = [measure('cx', '50%', width), measure('cy', '50%', height)];
   const r = measure('r', '50%', diagonal);
   if (r <= 0) return { kind: 'solid', colour: (stops.at(-1) ?? only).colour };
-  const [fx, fy] = [measure('fx', find('cx', alike) ?? '50%', width), measure('fy', find('cy', alike) ?? '50%', height)];
+  const [fx, fy] = [
+    measure('fx', find('cx', alike) ?? '50%', width),
+    measure('fy', find('cy', alike) ?? '50%', height),
+  ];
   return { kind: 'radial', cx, cy, r, fx, fy, transform, spread, stops };
 }
 
@@ -142,7 +151,8 @@ function readStops(owner: XmlNode | undefined, here: Here): GradientStop[] {
     if (node.name !== 'stop') continue;
     const computed = computeStyle(node, around, here.context.cascade);
     const value = computed.style['stop-color'];
-    const colour = value.toLowerCase() === 'currentcolor' ? currentColour(computed) : (parseColour(value) ?? BLACK);
+    const colour =
+      value.toLowerCase() === 'currentcolor' ? currentColour(computed) : (parseColour(value) ?? BLACK);
     const offset = Math.max(parseShare(node.attributes.offset ?? '0', 0), stops.at(-1)?.offset ?? 0);
     stops.push({ offset, colour: fade(colour, parseShare(computed.style['stop-opacity'])) });
   }

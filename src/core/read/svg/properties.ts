@@ -77,7 +77,18 @@ export function isProperty(name: string): name is Property {
 }
 
 /** Geometry is a property on some elements and a plain attribute (or a list) on others. */
-const GEOMETRY: ReadonlySet<string> = new Set(['x', 'y', 'width', 'height', 'cx', 'cy', 'r', 'rx', 'ry', 'd']);
+const GEOMETRY: ReadonlySet<string> = new Set([
+  'x',
+  'y',
+  'width',
+  'height',
+  'cx',
+  'cy',
+  'r',
+  'rx',
+  'ry',
+  'd',
+]);
 const WITH_GEOMETRY: ReadonlySet<string> = new Set([
   'svg',
   'rect',

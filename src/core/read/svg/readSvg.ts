@@ -35,7 +35,8 @@ export interface Reading extends ReadResult {
  */
 export function readSvg(bytes: Uint8Array, name: string, fontBook: FontBook): Reading {
   const root = parseXml(decodeText(bytes));
-  if (root.name !== 'svg') throw new ReadError('not-svg', { what: `its outermost element is <${root.name}>` });
+  if (root.name !== 'svg')
+    throw new ReadError('not-svg', { what: `its outermost element is <${root.name}>` });
 
   const { findings, report } = findingList();
   const cascade = readCascade(root, report);
@@ -63,7 +64,8 @@ export function readSvg(bytes: Uint8Array, name: string, fontBook: FontBook): Re
   const screen = readScreen(root, name, context);
   const assets = new Map(context.assets);
   for (const font of embedded) {
-    if ([...context.faces.values()].some((face) => face.file === font.asset)) assets.set(font.asset, font.bytes);
+    if ([...context.faces.values()].some((face) => face.file === font.asset))
+      assets.set(font.asset, font.bytes);
   }
   const mockup: Mockup = {
     name,
@@ -131,7 +133,16 @@ function screenSide(text: string | undefined, fromViewBox: number | undefined, f
   return side;
 }
 
-const GENERIC = new Set(['serif', 'sans-serif', 'monospace', 'cursive', 'fantasy', 'system-ui', 'ui-sans-serif', '-apple-system']);
+const GENERIC = new Set([
+  'serif',
+  'sans-serif',
+  'monospace',
+  'cursive',
+  'fantasy',
+  'system-ui',
+  'ui-sans-serif',
+  '-apple-system',
+]);
 
 function reportReplacedFonts(mockup: Mockup, report: ReturnType<typeof findingList>['report']): void {
   for (const layer of layersOf(mockup)) {
@@ -139,9 +150,9 @@ function reportReplacedFonts(mockup: Mockup, report: ReturnType<typeof findingLi
     for (const run of layer.lines.flatMap((line) => line.runs)) {
       const wished = run.style.families[0];
       const face = mockup.faces[run.face];
-      if (!wished || !face || GENERIC.has(wished) || wished.toLowerCase() === face.family.toLowerCase()) continue;
+      if (!wished || !face || GENERIC.has(wished) || wished.toLowerCase() === face.family.toLowerCase())
+        continue;
       report('font-replaced', null, { family: wished, face: face.family });
     }
   }
 }
-

@@ -1,6 +1,7 @@
 import type { Property } from './properties';
 
-const FONT = /^(?<before>.*?)(?<size>(?:[\d.]+(?:px|pt|pc|mm|cm|in|em|rem|ex|%)|(?:xx?-)?(?:small|large)|medium|smaller|larger))(?:\s*\/\s*[^\s]+)?\s+(?<family>.+)$/i;
+const FONT =
+  /^(?<before>.*?)(?<size>(?:[\d.]+(?:px|pt|pc|mm|cm|in|em|rem|ex|%)|(?:xx?-)?(?:small|large)|medium|smaller|larger))(?:\s*\/\s*[^\s]+)?\s+(?<family>.+)$/i;
 
 /** The longhands that a shorthand stands for; empty when `name` is no shorthand that drawings use. */
 export function expandShorthand(name: string, value: string): [Property, string][] {

@@ -48,7 +48,10 @@ export function layText(node: XmlNode, here: Here): LaidText {
   const flat: Flat = { letters: [], stretches: [], oddities: new Set() };
   flatten(node, here, here.computed, flat);
   trimEnd(flat.letters);
-  if (here.computed.style['writing-mode'].startsWith('vertical') || here.computed.style['writing-mode'] === 'tb') {
+  if (
+    here.computed.style['writing-mode'].startsWith('vertical') ||
+    here.computed.style['writing-mode'] === 'tb'
+  ) {
     flat.oddities.add('vertical writing');
   }
   const anchor = here.computed.style['text-anchor'];
@@ -118,7 +121,10 @@ function applyPositions(node: XmlNode, here: Here, computed: Computed, flat: Fla
     });
   }
   if (/[1-9]/.test(node.attributes.rotate ?? '')) flat.oddities.add('turned letters');
-  const length = parseLength(node.attributes.textLength ?? '', { fontSize: computed.fontSize, percentOf: width });
+  const length = parseLength(node.attributes.textLength ?? '', {
+    fontSize: computed.fontSize,
+    percentOf: width,
+  });
   if (length !== null && length > 0 && end > start) flat.stretches.push({ start, end, length });
 }
 
@@ -145,7 +151,9 @@ function piecesOf(letters: readonly Letter[], from: number, to: number): Piece[]
 function placeSegments(flat: Flat, context: SvgContext): PlainLine[] {
   const { letters } = flat;
   const lines: PlainLine[] = [];
-  const starts = letters.flatMap((letter, at) => (at === 0 || letter.x !== undefined || letter.y !== undefined ? [at] : []));
+  const starts = letters.flatMap((letter, at) =>
+    at === 0 || letter.x !== undefined || letter.y !== undefined ? [at] : [],
+  );
   let pen = { x: 0, y: 0 };
   starts.forEach((start, index) => {
     const end = starts[index + 1] ?? letters.length;
@@ -185,7 +193,10 @@ function measureSegment(
   pen: { readonly x: number; readonly y: number },
   context: SvgContext,
 ): PlainLine {
-  const plain = piecesOf(flat.letters, start, end).map((piece) => ({ piece, run: measureRun(piece, context, 0) }));
+  const plain = piecesOf(flat.letters, start, end).map((piece) => ({
+    piece,
+    run: measureRun(piece, context, 0),
+  }));
   const extra = stretching(flat, start, end, plain);
   const runs = plain.map(({ piece, run }) => (extra === 0 ? run : measureRun(piece, context, extra)));
   const baseline = pen.y + baselineShift(runs[0], context);
@@ -272,7 +283,11 @@ function joinLines(lines: readonly PlainLine[]): PlainLine[] {
   for (const line of lines) {
     const last = joined.at(-1);
     const size = line.runs[0]?.style.size ?? 0;
-    if (last && last.baseline === line.baseline && Math.abs(line.x - last.x - last.width) <= 0.3 + size * 0.02) {
+    if (
+      last &&
+      last.baseline === line.baseline &&
+      Math.abs(line.x - last.x - last.width) <= 0.3 + size * 0.02
+    ) {
       joined[joined.length - 1] = {
         ...last,
         width: line.x + line.width - last.x,

@@ -13,7 +13,13 @@ export function parseTransform(text: string): Matrix | null {
   if (trimmed.replace(FUNCTION, '').trim() !== '') return null;
   let result = IDENTITY;
   for (const [, name = '', list = ''] of trimmed.matchAll(FUNCTION)) {
-    const next = readFunction(name, list.trim().split(/[\s,]+/).filter(Boolean));
+    const next = readFunction(
+      name,
+      list
+        .trim()
+        .split(/[\s,]+/)
+        .filter(Boolean),
+    );
     if (!next || !next.every(Number.isFinite)) return null;
     result = multiply(result, next);
   }

@@ -3,7 +3,10 @@ import { IDENTITY, multiply, scaling, translation, type Matrix } from '../../moc
 
 /** A `viewBox` of four finite numbers with an area, or null. */
 export function parseViewBox(text: string | undefined): Box | null {
-  const numbers = (text ?? '').trim().split(/[\s,]+/).map(Number);
+  const numbers = (text ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
   const [x = NaN, y = NaN, width = NaN, height = NaN] = numbers;
   if (numbers.length !== 4 || !numbers.every(Number.isFinite) || width <= 0 || height <= 0) return null;
   return { x, y, width, height };
@@ -17,10 +20,14 @@ export interface Fit {
 
 /** The transform from a viewBox to the viewport that it fills (SVG 2, §8.2 and §8.6). */
 export function fitViewBox(viewBox: Box | null, viewport: Box, preserveAspectRatio = 'xMidYMid meet'): Fit {
-  if (!viewBox) return { matrix: viewport.x || viewport.y ? translation(viewport.x, viewport.y) : IDENTITY, cut: false };
+  if (!viewBox)
+    return { matrix: viewport.x || viewport.y ? translation(viewport.x, viewport.y) : IDENTITY, cut: false };
   const scaleX = viewport.width / viewBox.width;
   const scaleY = viewport.height / viewBox.height;
-  const [align = 'xMidYMid', how = 'meet'] = preserveAspectRatio.replace(/^defer\s+/, '').trim().split(/\s+/);
+  const [align = 'xMidYMid', how = 'meet'] = preserveAspectRatio
+    .replace(/^defer\s+/, '')
+    .trim()
+    .split(/\s+/);
   if (align === 'none') {
     const scaled = multiply(scaling(scaleX, scaleY), translation(-viewBox.x, -viewBox.y));
     return { matrix: multiply(translation(viewport.x, viewport.y), scaled), cut: false };

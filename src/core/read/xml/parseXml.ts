@@ -46,7 +46,8 @@ export function parseXml(source: string): XmlNode {
   parser.on('doctype', (doctype) => fillEntities(parser.ENTITIES, doctype));
   parser.on('opentag', (tag) => {
     if (++elements > LIMITS.elements) throw new ReadError('too-many-layers', { limit: LIMITS.elements });
-    if (open.length >= LIMITS.depth) throw new ReadError('too-deep', { limit: LIMITS.depth, line: parser.line });
+    if (open.length >= LIMITS.depth)
+      throw new ReadError('too-deep', { limit: LIMITS.depth, line: parser.line });
     const parent = open.at(-1) ?? null;
     const node: OpenNode = {
       name: localName(tag),
@@ -71,7 +72,11 @@ export function parseXml(source: string): XmlNode {
 
 function localName(tag: SaxesTagNS): string {
   // Files without the namespace are common in the wild, and drawing programs open them.
-  return tag.uri === SVG_NAMESPACE || tag.uri === '' ? tag.local : tag.name.includes(':') ? tag.name : `other:${tag.local}`;
+  return tag.uri === SVG_NAMESPACE || tag.uri === ''
+    ? tag.local
+    : tag.name.includes(':')
+      ? tag.name
+      : `other:${tag.local}`;
 }
 
 function attributesOf(tag: SaxesTagNS, count: (text: string) => string): Record<string, string> {

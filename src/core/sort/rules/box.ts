@@ -15,7 +15,13 @@ export const box: Rule = {
 function describe(layer: ShapeLayer): string {
   const form = boxForm(layer);
   const name =
-    form?.kind === 'rule' ? 'a rule' : form?.kind === 'ellipse' ? 'a round box' : form && hasRadii(form.radii) ? 'a rounded box' : 'a box';
+    form?.kind === 'rule'
+      ? 'a rule'
+      : form?.kind === 'ellipse'
+        ? 'a round box'
+        : form && hasRadii(form.radii)
+          ? 'a rounded box'
+          : 'a box';
   const parts: string[] = [];
   if (layer.fill) parts.push(layer.fill.kind === 'solid' ? 'a flat fill' : 'a gradient');
   if (layer.stroke) parts.push(layer.stroke.dashes.length > 0 ? 'dashes' : 'a border');

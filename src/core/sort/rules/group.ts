@@ -6,6 +6,9 @@ export const group: Rule = {
   judge(layer) {
     if (layer.kind !== 'group') return null;
     const count = layer.layers.length;
-    return { outcome: 'element', reason: `element: a group of ${count === 1 ? 'one layer' : `${count} layers`}` };
+    return {
+      outcome: 'element',
+      reason: `element: a group of ${count === 1 ? 'one layer' : `${count} layers`}`,
+    };
   },
 };

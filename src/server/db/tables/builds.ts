@@ -18,7 +18,8 @@ export interface BuildRow {
 }
 
 const COLUMNS = 'id, mockup_id, revision_id, options, tags, state, done, total, problem, result, created_at';
-const INSERT = 'insert into builds (mockup_id, revision_id, options, tags) values ($1, $2, $3, $4) returning id';
+const INSERT =
+  'insert into builds (mockup_id, revision_id, options, tags) values ($1, $2, $3, $4) returning id';
 const SELECT = `select ${COLUMNS} from builds where id = $1`;
 const NEWEST = `select ${COLUMNS} from builds where mockup_id = $1 order by created_at desc limit $2`;
 const START = `update builds set state = 'running' where id = $1 and state in ('waiting', 'running')`;
@@ -52,7 +53,11 @@ export async function getBuild(db: Queryable, id: string): Promise<BuildRow | nu
   return rows[0] ?? null;
 }
 
-export async function newestBuilds(db: Queryable, mockupId: string, most: number): Promise<readonly BuildRow[]> {
+export async function newestBuilds(
+  db: Queryable,
+  mockupId: string,
+  most: number,
+): Promise<readonly BuildRow[]> {
   const { rows } = await db.query<BuildRow>(NEWEST, [mockupId, most]);
   return rows;
 }
@@ -84,7 +89,13 @@ export async function cancelBuild(db: Queryable, id: string): Promise<boolean> {
   return rowCount === 1;
 }
 
-export async function insertBuildFile(db: Queryable, id: string, path: string, digest: string, size: number): Promise<void> {
+export async function insertBuildFile(
+  db: Queryable,
+  id: string,
+  path: string,
+  digest: string,
+  size: number,
+): Promise<void> {
   await db.query(INSERT_FILE, [id, path, digest, size]);
 }
 
@@ -93,7 +104,10 @@ export async function buildFile(db: Queryable, id: string, path: string): Promis
   return rows[0]?.bytes ?? null;
 }
 
-export async function buildFiles(db: Queryable, id: string): Promise<readonly { path: string; bytes: Uint8Array }[]> {
+export async function buildFiles(
+  db: Queryable,
+  id: string,
+): Promise<readonly { path: string; bytes: Uint8Array }[]> {
   const { rows } = await db.query<{ path: string; bytes: Buffer }>(FILES, [id]);
   return rows;
 }

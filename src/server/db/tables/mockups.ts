@@ -11,7 +11,12 @@ const INSERT = 'insert into mockups (project_id, name, format) values ($1, $2, $
 const SELECT = 'select id, project_id, name, format from mockups where id = $1';
 const LOCK = 'select id from mockups where id = $1 for update';
 
-export async function insertMockup(db: Queryable, projectId: string, name: string, format: string): Promise<string> {
+export async function insertMockup(
+  db: Queryable,
+  projectId: string,
+  name: string,
+  format: string,
+): Promise<string> {
   const { rows } = await db.query<{ id: string }>(INSERT, [projectId, name, format]);
   return rows[0]!.id;
 }

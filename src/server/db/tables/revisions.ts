@@ -32,18 +32,32 @@ const NEWEST = `
     from revisions where mockup_id = $1 order by number desc limit 1`;
 const BY_ID = `
   select id, number, file_name, picture_digest, tree, findings, layer_count from revisions where id = $1`;
-const NEWEST_PICTURE = 'select picture_digest from revisions where mockup_id = $1 order by number desc limit 1';
+const NEWEST_PICTURE =
+  'select picture_digest from revisions where mockup_id = $1 order by number desc limit 1';
 const ASSETS = `
   select a.name, b.bytes from revision_assets a join blobs b on b.digest = a.digest where a.revision_id = $1`;
 
 export async function insertRevision(db: Queryable, revision: NewRevision): Promise<string> {
   const { mockupId, fileName, sourceDigest, pictureDigest, tree, findings, layerCount } = revision;
-  const values = [mockupId, fileName, sourceDigest, pictureDigest, JSON.stringify(tree), JSON.stringify(findings), layerCount];
+  const values = [
+    mockupId,
+    fileName,
+    sourceDigest,
+    pictureDigest,
+    JSON.stringify(tree),
+    JSON.stringify(findings),
+    layerCount,
+  ];
   const { rows } = await db.query<{ id: string }>(INSERT, values);
   return rows[0]!.id;
 }
 
-export async function insertAsset(db: Queryable, revisionId: string, name: string, digest: string): Promise<void> {
+export async function insertAsset(
+  db: Queryable,
+  revisionId: string,
+  name: string,
+  digest: string,
+): Promise<void> {
   await db.query(INSERT_ASSET, [revisionId, name, digest]);
 }
 
@@ -62,7 +76,10 @@ export async function newestPicture(db: Queryable, mockupId: string): Promise<st
   return rows[0]?.picture_digest ?? null;
 }
 
-export async function revisionAssets(db: Queryable, revisionId: string): Promise<ReadonlyMap<string, Uint8Array>> {
+export async function revisionAssets(
+  db: Queryable,
+  revisionId: string,
+): Promise<ReadonlyMap<string, Uint8Array>> {
   const { rows } = await db.query<{ name: string; bytes: Buffer }>(ASSETS, [revisionId]);
   return new Map(rows.map((row) => [row.name, new Uint8Array(row.bytes)]));
 }

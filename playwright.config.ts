@@ -1,0 +1,34 @@
+import { defineConfig } from '@playwright/test';
+
+const port = Number(process.env.PORT ?? 3100);
+
+/** The real interface in Debian's Chromium against the production build, on the database that ./check made. */
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 60_000,
+  workers: 1,
+  reporter: [['list'], ['json', { outputFile: '.orden/playwright.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      chromiumSandbox: false,
+      args: [
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: `node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,
+    url: `http://127.0.0.1:${port}/api/projects`,
+    reuseExistingServer: false,
+    timeout: 30_000,
+    env: { NEXT_TELEMETRY_DISABLED: '1' },
+  },
+});
