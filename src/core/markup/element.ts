@@ -3,6 +3,8 @@ export interface MarkupElement {
   readonly name: string;
   readonly attributes: Readonly<Record<string, string | true>>;
   readonly children: readonly MarkupNode[];
+  /** True when white space inside would be seen: a printer keeps it on one line. */
+  readonly inline?: true;
 }
 
 export type MarkupNode = MarkupElement | string;
@@ -21,4 +23,9 @@ export function element(
     kept[key] = value === true ? true : String(value);
   }
   return { name, attributes: kept, children };
+}
+
+/** Builds an element that holds letters. */
+export function inlineElement(...parts: Parameters<typeof element>): MarkupElement {
+  return { ...element(...parts), inline: true };
 }

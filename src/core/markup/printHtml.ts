@@ -33,7 +33,9 @@ function printBlock(node: MarkupNode, margin: string): string {
 }
 
 function isInline(node: MarkupElement): boolean {
-  return node.children.length === 0 || node.children.some((child) => typeof child === 'string');
+  return (
+    node.inline === true || node.children.length === 0 || node.children.some((child) => typeof child === 'string')
+  );
 }
 
 function printInline(node: MarkupNode): string {

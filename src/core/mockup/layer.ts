@@ -94,7 +94,7 @@ export interface TextRun {
   readonly stroke: Stroke | null;
   /** The face that Orden measured with. */
   readonly face: FaceId;
-  /** The advance in px, letter and word spacing included. */
+  /** The advance in px, letter and word spacing included, without the line's stretch. */
   readonly width: number;
 }
 
@@ -104,6 +104,8 @@ export interface TextLine {
   readonly x: number;
   readonly baseline: number;
   readonly width: number;
+  /** How much wider the letters are drawn than their font has them; `width` counts it in. */
+  readonly stretch: number;
   readonly runs: readonly TextRun[];
 }
 

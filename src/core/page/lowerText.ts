@@ -1,6 +1,7 @@
 import type { Look, TypeLook } from '../look/look';
 import type { Faces } from '../mockup/bounds';
 import type { TextLayer, TextLine, TextRun } from '../mockup/layer';
+import type { Box } from '../mockup/box';
 import { applyTo, isUniform, meanScale, type Matrix } from '../mockup/matrix';
 import { baselineInLine, roundedExtents } from './baselines';
 import { dressLook, elementClip } from './dress';
@@ -24,7 +25,8 @@ export function lowerText(
   const baked = isUniform(matrix);
   const scale = baked ? meanScale(matrix) : 1;
   const size = main.style.size * scale;
-  const spacing = regularSpacing(layer);
+  const stretch = commonStretch(layer);
+  const spacing = stretch === null ? null : regularSpacing(layer);
   const extents = roundedExtents(face.metrics, size);
   const lineHeight = spacing === null ? extents.ascent + extents.descent : spacing * scale;
   const baseline = baselineInLine(face.metrics, size, lineHeight);
@@ -33,13 +35,12 @@ export function lowerText(
   const rightEdge = Math.max(...layer.lines.map((line) => line.x + line.width));
   const start = baked ? applyTo(matrix, { x: left, y: first.baseline }) : { x: left, y: first.baseline };
   const regular = spacing !== null || layer.lines.length === 1;
+  const widened = regular ? (stretch ?? 1) : 1;
   const height = regular ? lineHeight * layer.lines.length : spread(layer.lines) * scale + lineHeight;
-  const box = { x: start.x, y: start.y - baseline, width: (rightEdge - left) * scale, height };
+  const box = { x: start.x, y: start.y - baseline, width: ((rightEdge - left) * scale) / widened, height };
   // A text that starts at its left end needs no width; the others are set within their measured one.
   const hugs = layer.align === 'start' && regular;
-  const place = baked
-    ? ({ kind: 'fixed', ...box, hugs, turn: null } satisfies Place)
-    : turnedText(box, matrix, hugs);
+  const place = baked ? uprightPlace(box, hugs, widened) : turnedText(box, matrix, hugs, widened);
 
   const type = typeLook(main, scale, lineHeight, layer.lines.length > 1 ? layer.align : 'start', layer);
   const dressed = baked ? matrix : ([1, 0, 0, 1, 0, 0] as const);
@@ -54,13 +55,13 @@ export function lowerText(
   };
 }
 
-function turnedText(
-  box: { x: number; y: number; width: number; height: number },
-  matrix: Matrix,
-  hugs: boolean,
-): Place {
+function uprightPlace(box: Box, hugs: boolean, widened: number): Place {
+  return { kind: 'fixed', ...box, hugs, turn: widened === 1 ? null : [widened, 0, 0, 1] };
+}
+
+function turnedText(box: Box, matrix: Matrix, hugs: boolean, widened: number): Place {
   const corner = applyTo(matrix, { x: box.x, y: box.y });
-  const turn: Turn = [matrix[0], matrix[1], matrix[2], matrix[3]];
+  const turn: Turn = [matrix[0] * widened, matrix[1] * widened, matrix[2], matrix[3]];
   return { kind: 'fixed', ...box, x: corner.x, y: corner.y, hugs, turn };
 }
 
@@ -71,6 +72,14 @@ function mainRun(layer: TextLayer): TextRun | null {
     if (run.text.trim() !== '' && (!main || run.style.size > main.style.size)) main = run;
   }
   return main;
+}
+
+/** How much all lines are stretched, when they are alike to half a px; null when they are not. */
+function commonStretch({ lines }: TextLayer): number | null {
+  const natural = lines.reduce((sum, line) => sum + line.width / line.stretch, 0);
+  const stretch = lines.reduce((sum, line) => sum + line.width, 0) / (natural || 1);
+  const alike = lines.every((line) => Math.abs((line.width / line.stretch) * (line.stretch - stretch)) <= 0.5);
+  return alike ? (lines.every((line) => line.stretch === 1) ? 1 : stretch) : null;
 }
 
 /** Px between the baselines of a regular paragraph: even lines, aligned as the text says; null for anything else. */
@@ -104,7 +113,11 @@ function lowerLine(
   if (!apart) return { spans, at: null };
   return {
     spans,
-    at: { x: (line.x - apart.left) * scale, y: (line.baseline - apart.first.baseline) * scale },
+    at: {
+      x: (line.x - apart.left) * scale,
+      y: (line.baseline - apart.first.baseline) * scale,
+      stretch: line.stretch,
+    },
   };
 }
 

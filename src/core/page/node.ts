@@ -52,7 +52,7 @@ export interface TextSpan {
 /** A line of text; `x` and `y` are given when the line stands apart from the regular flow of lines. */
 export interface TextNodeLine {
   readonly spans: readonly TextSpan[];
-  readonly at: { readonly x: number; readonly y: number } | null;
+  readonly at: { readonly x: number; readonly y: number; readonly stretch: number } | null;
 }
 
 export interface TextNode extends NodeBase {

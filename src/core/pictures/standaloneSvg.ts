@@ -141,13 +141,14 @@ class SvgWriter {
       let x = line.x;
       return line.runs.map((run) => {
         const start = x;
-        x += run.width;
-        return this.run(run, start, line.baseline);
+        x += run.width * line.stretch;
+        return this.run(run, start, line.baseline, line.stretch);
       });
     });
   }
 
-  private run(run: TextRun, x: number, y: number): MarkupElement {
+  private run(run: TextRun, x: number, y: number, stretch: number): MarkupElement {
+    const place: Matrix = [stretch, 0, 0, 1, x, y];
     const painted = { ...this.paint('fill', run.fill), ...(run.stroke ? this.stroke(run.stroke) : {}) };
     const outline = this.options.outliner?.(run);
     if (outline) {
@@ -157,7 +158,7 @@ class SvgWriter {
       );
       return element('path', {
         d: outline + lines.join(''),
-        transform: printMatrix(translation(x, y)),
+        transform: printMatrix(place),
         ...painted,
       });
     }
@@ -170,8 +171,7 @@ class SvgWriter {
     return element(
       'text',
       {
-        x: formatNumber(x),
-        y: formatNumber(y),
+        ...(stretch === 1 ? { x: formatNumber(x), y: formatNumber(y) } : { transform: printMatrix(place) }),
         'font-family': style.families.map(quoteFamily).join(', '),
         'font-size': formatNumber(style.size),
         'font-weight': style.weight === 400 ? null : style.weight,

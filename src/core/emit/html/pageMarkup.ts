@@ -1,7 +1,7 @@
-import { element, type MarkupElement, type MarkupNode } from '../../markup/element';
+import { element, inlineElement, type MarkupElement, type MarkupNode } from '../../markup/element';
 import { formatNumber } from '../../markup/numbers';
 import { printInlineCss, type Declaration } from '../../markup/printCss';
-import type { BoxNode, Page, PageNode, PictureNode, Place, TextNode, TextNodeLine } from '../../page/node';
+import type { BoxNode, Page, PageNode, PictureNode, Place, TextNode, TextNodeLine, Turn } from '../../page/node';
 import type { PicturePlan } from '../../pictures/picture';
 import { roleEntry, type Role } from '../../sort/vocabulary';
 import type { StyleSheet } from '../../style/styleSheet';
@@ -74,7 +74,7 @@ function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): Mar
     ...lineMarkup(line, context),
   ]);
   const name = elementName(node.role, inside);
-  return element(name, { ...sharedAttributes(node, context), style: placeStyle(node.place) }, children);
+  return inlineElement(name, { ...sharedAttributes(node, context), style: placeStyle(node.place) }, children);
 }
 
 function lineMarkup(line: TextNodeLine, context: MarkupContext): MarkupNode[] {
@@ -83,11 +83,13 @@ function lineMarkup(line: TextNodeLine, context: MarkupContext): MarkupNode[] {
     return look === null ? span.text : element('span', { class: `run ${look}` }, [span.text]);
   });
   if (!line.at) return spans;
+  const { x, y, stretch } = line.at;
   const style = printInlineCss([
-    ['left', px(line.at.x)],
-    ['top', px(line.at.y)],
+    ['left', px(x)],
+    ['top', px(y)],
+    ...(stretch === 1 ? [] : turnDeclarations([stretch, 0, 0, 1])),
   ]);
-  return [element('span', { style }, spans)];
+  return [inlineElement('span', { style }, spans)];
 }
 
 function pictureMarkup(node: PictureNode, context: MarkupContext): MarkupElement {
@@ -132,9 +134,15 @@ function placeStyle(place: Place): string {
     ['top', px(place.y)],
   ];
   if (!place.hugs) declarations.push(['width', px(place.width)], ['height', px(place.height)]);
-  if (place.turn) {
-    const numbers = place.turn.map((value) => formatNumber(value, 5));
-    declarations.push(['transform', `matrix(${numbers.join(', ')}, 0, 0)`], ['transform-origin', '0 0']);
-  }
+  if (place.turn) declarations.push(...turnDeclarations(place.turn));
   return printInlineCss(declarations);
+}
+
+function turnDeclarations(turn: Turn): Declaration[] {
+  const [a, b, c, d] = turn.map((value) => formatNumber(value, 5));
+  const widened = b === '0' && c === '0' && d === '1';
+  return [
+    ['transform', widened ? `scaleX(${a})` : `matrix(${a}, ${b}, ${c}, ${d}, 0, 0)`],
+    ['transform-origin', '0 0'],
+  ];
 }

@@ -35,6 +35,8 @@ interface Stretch {
   readonly start: number;
   readonly end: number;
   readonly length: number;
+  /** What gives way: the gaps between the letters, or the letters too. */
+  readonly adjusts: 'spacing' | 'glyphs';
 }
 
 interface Flat {
@@ -56,7 +58,7 @@ export function layText(node: XmlNode, here: Here): LaidText {
   }
   const anchor = here.computed.style['text-anchor'];
   return {
-    lines: joinLines(placeSegments(flat, here.context)),
+    lines: joinLines(placeSegments(flat, here.context)).map((line) => trimLine(line, here.context)),
     align: anchor === 'middle' || anchor === 'end' ? anchor : 'start',
     oddities: [...flat.oddities],
   };
@@ -125,7 +127,8 @@ function applyPositions(node: XmlNode, here: Here, computed: Computed, flat: Fla
     fontSize: computed.fontSize,
     percentOf: width,
   });
-  if (length !== null && length > 0 && end > start) flat.stretches.push({ start, end, length });
+  const adjusts = node.attributes.lengthAdjust === 'spacingAndGlyphs' ? 'glyphs' : 'spacing';
+  if (length !== null && length > 0 && end > start) flat.stretches.push({ start, end, length, adjusts });
 }
 
 /** Letters of one style that follow each other. */
@@ -193,29 +196,32 @@ function measureSegment(
   pen: { readonly x: number; readonly y: number },
   context: SvgContext,
 ): PlainLine {
-  const plain = piecesOf(flat.letters, start, end).map((piece) => ({
-    piece,
-    run: measureRun(piece, context, 0),
-  }));
-  const extra = stretching(flat, start, end, plain);
-  const runs = plain.map(({ piece, run }) => (extra === 0 ? run : measureRun(piece, context, extra)));
+  const pieces = piecesOf(flat.letters, start, end);
+  const natural = pieces.map((piece) => measureRun(piece, context, 0));
+  const { spacing, stretch } = fitLength(flat, start, end, totalWidth(natural));
+  const runs = spacing === 0 ? natural : pieces.map((piece) => measureRun(piece, context, spacing));
   const baseline = pen.y + baselineShift(runs[0], context);
-  return { x: pen.x, baseline, width: runs.reduce((sum, run) => sum + run.width, 0), runs };
+  return { x: pen.x, baseline, width: totalWidth(runs) * stretch, stretch, runs };
 }
 
-/** Extra letter spacing in px that gives the segment its `textLength`; 0 when its own length is right. */
-function stretching(
+function totalWidth(runs: readonly PlainRun[]): number {
+  return runs.reduce((sum, run) => sum + run.width, 0);
+}
+
+/** The extra letter spacing in px, or the stretch of the letters, that gives a segment its `textLength`. */
+function fitLength(
   flat: Flat,
   start: number,
   end: number,
-  measured: readonly { piece: Piece; run: PlainRun }[],
-): number {
-  const stretch = flat.stretches.find((one) => one.start <= start && one.end >= end && one.start === start);
-  if (!stretch || stretch.end !== end) return 0;
-  const natural = measured.reduce((sum, { run }) => sum + run.width, 0);
-  const letters = end - start;
-  const missing = stretch.length - natural;
-  return letters < 2 || Math.abs(missing) < Math.max(0.5, natural * 0.005) ? 0 : missing / letters;
+  natural: number,
+): { readonly spacing: number; readonly stretch: number } {
+  const wish = flat.stretches.find((one) => one.start === start && one.end === end);
+  const missing = wish ? wish.length - natural : 0;
+  // Within rounding the segment has its length already.
+  if (!wish || natural === 0 || Math.abs(missing) < Math.max(0.3, natural * 0.002)) return { spacing: 0, stretch: 1 };
+  if (wish.adjusts === 'glyphs') return { spacing: 0, stretch: wish.length / natural };
+  // The last letter has no gap after it (SVG 2, §11.5, "textLength").
+  return end - start < 2 ? { spacing: 0, stretch: 1 } : { spacing: missing / (end - start - 1), stretch: 1 };
 }
 
 function measureRun(piece: Piece, context: SvgContext, extraSpacing: number): PlainRun {
@@ -311,4 +317,27 @@ function joinRuns(runs: readonly PlainRun[]): PlainRun[] {
     }
   }
   return joined;
+}
+
+/** Spaces at a line's ends are not seen: they only move where it starts. */
+function trimLine(line: PlainLine, context: SvgContext): PlainLine {
+  const runs = line.runs.filter((run, at) => run.text.trim() !== '' || (at > 0 && at < line.runs.length - 1));
+  const cut = (run: PlainRun, text: string): PlainRun => {
+    if (text === run.text) return run;
+    return measureRun({ text, computed: run.computed, start: 0 }, context, run.style.letterSpacing - ownSpacing(run));
+  };
+  const [first] = runs;
+  const lead = first ? first.text.length - first.text.trimStart().length : 0;
+  const dropped = line.runs.indexOf(first ?? line.runs[0]!);
+  let x = line.x + totalWidth(line.runs.slice(0, Math.max(0, dropped))) * line.stretch;
+  const trimmed = runs.map((run, at) => {
+    const text = at === 0 ? run.text.slice(lead) : run.text;
+    return cut(run, at === runs.length - 1 ? text.trimEnd() : text);
+  });
+  if (first && lead > 0) x += (first.width - cut(first, first.text.slice(lead)).width) * line.stretch;
+  return { ...line, x, width: totalWidth(trimmed) * line.stretch, runs: trimmed };
+}
+
+function ownSpacing(run: PlainRun): number {
+  return typeStyle(run.computed, 0).letterSpacing;
 }
