@@ -64,6 +64,8 @@ export interface TypeLook {
   readonly align: 'start' | 'middle' | 'end';
   /** True when several spaces in a row count. */
   readonly keepsSpaces: boolean;
+  /** True when letters keep their exact shape and advance at any size. */
+  readonly exact: boolean;
 }
 
 /** Typed appearance of a page node, never CSS text. What is absent is at its initial value. */

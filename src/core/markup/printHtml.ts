@@ -34,7 +34,9 @@ function printBlock(node: MarkupNode, margin: string): string {
 
 function isInline(node: MarkupElement): boolean {
   return (
-    node.inline === true || node.children.length === 0 || node.children.some((child) => typeof child === 'string')
+    node.inline === true ||
+    node.children.length === 0 ||
+    node.children.some((child) => typeof child === 'string')
   );
 }
 

@@ -7,25 +7,31 @@ import type { FaceId, TypeStyle } from './type';
 /** A stable name for a layer inside its mockup, kept across revisions. */
 export type LayerKey = string;
 
-/** CSS `mix-blend-mode` values (Compositing 1, §6.1). */
-export type BlendMode =
-  | 'normal'
-  | 'multiply'
-  | 'screen'
-  | 'overlay'
-  | 'darken'
-  | 'lighten'
-  | 'color-dodge'
-  | 'color-burn'
-  | 'hard-light'
-  | 'soft-light'
-  | 'difference'
-  | 'exclusion'
-  | 'hue'
-  | 'saturation'
-  | 'color'
-  | 'luminosity'
-  | 'plus-lighter';
+/** CSS `mix-blend-mode` values (Compositing 1, §6.1; Compositing 2 for `plus-lighter`). */
+export const BLEND_MODES = [
+  'normal',
+  'multiply',
+  'screen',
+  'overlay',
+  'darken',
+  'lighten',
+  'color-dodge',
+  'color-burn',
+  'hard-light',
+  'soft-light',
+  'difference',
+  'exclusion',
+  'hue',
+  'saturation',
+  'color',
+  'luminosity',
+  'plus-lighter',
+] as const;
+export type BlendMode = (typeof BLEND_MODES)[number];
+
+export function isBlendMode(value: string): value is BlendMode {
+  return (BLEND_MODES as readonly string[]).includes(value);
+}
 
 /** What cuts a layer, in the layer's own coordinates. `defined` ones are kept as they were drawn. */
 export type Clip =

@@ -11,6 +11,8 @@ export interface TypeStyle {
   readonly underline: boolean;
   readonly overline: boolean;
   readonly lineThrough: boolean;
+  /** True when letters keep their exact shape and advance at any size (`text-rendering: geometricPrecision`). */
+  readonly exact: boolean;
 }
 
 /** A face's name inside a mockup: family, weight and slant. */

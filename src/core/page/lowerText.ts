@@ -78,7 +78,9 @@ function mainRun(layer: TextLayer): TextRun | null {
 function commonStretch({ lines }: TextLayer): number | null {
   const natural = lines.reduce((sum, line) => sum + line.width / line.stretch, 0);
   const stretch = lines.reduce((sum, line) => sum + line.width, 0) / (natural || 1);
-  const alike = lines.every((line) => Math.abs((line.width / line.stretch) * (line.stretch - stretch)) <= 0.5);
+  const alike = lines.every(
+    (line) => Math.abs((line.width / line.stretch) * (line.stretch - stretch)) <= 0.5,
+  );
   return alike ? (lines.every((line) => line.stretch === 1) ? 1 : stretch) : null;
 }
 
@@ -155,6 +157,7 @@ function typeLook(
       stroke?.paint.kind === 'solid' ? { width: stroke.width * scale, colour: stroke.paint.colour } : null,
     lineHeight,
     align,
+    exact: style.exact,
     keepsSpaces:
       layer !== null &&
       layer.lines.some((line) => / {2}|^ | $/.test(line.runs.map((each) => each.text).join(''))),

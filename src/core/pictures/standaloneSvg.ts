@@ -179,6 +179,7 @@ class SvgWriter {
         'letter-spacing': style.letterSpacing === 0 ? null : formatNumber(style.letterSpacing),
         'word-spacing': style.wordSpacing === 0 ? null : formatNumber(style.wordSpacing),
         'text-decoration': decorations.filter(Boolean).join(' ') || null,
+        'text-rendering': style.exact ? 'geometricPrecision' : null,
         style: 'white-space:pre',
         ...painted,
       },

@@ -43,6 +43,7 @@ function typeDeclarations(type: TypeLook): Declaration[] {
       : null,
     type.align === 'start' ? null : ['text-align', type.align === 'middle' ? 'center' : 'end'],
     type.keepsSpaces ? ['white-space', 'pre'] : null,
+    type.exact ? ['text-rendering', 'geometricPrecision'] : null,
   ];
   return list.filter((entry) => entry !== null);
 }

@@ -1,7 +1,16 @@
 import { element, inlineElement, type MarkupElement, type MarkupNode } from '../../markup/element';
 import { formatNumber } from '../../markup/numbers';
 import { printInlineCss, type Declaration } from '../../markup/printCss';
-import type { BoxNode, Page, PageNode, PictureNode, Place, TextNode, TextNodeLine, Turn } from '../../page/node';
+import type {
+  BoxNode,
+  Page,
+  PageNode,
+  PictureNode,
+  Place,
+  TextNode,
+  TextNodeLine,
+  Turn,
+} from '../../page/node';
 import type { PicturePlan } from '../../pictures/picture';
 import { roleEntry, type Role } from '../../sort/vocabulary';
 import type { StyleSheet } from '../../style/styleSheet';

@@ -99,6 +99,7 @@ function readAtRule(node: cssTree.Atrule, rules: Rule[], fontFaces: FontFaceRule
     fontFaces.push(Object.fromEntries(entries.map(({ property, value }) => [property, value])));
   } else if (node.name === 'media' && node.block) {
     if (appliesToScreen(prelude)) readRules(node.block.children, rules, fontFaces, report);
+    else if (!/^print\b/.test(prelude)) report('css-ignored', null, { what: `@media ${prelude}` });
   } else if (node.name === 'import') {
     report('outside-reference', null, { what: '@import', target: prelude });
   } else if (!['charset', 'namespace'].includes(node.name)) {

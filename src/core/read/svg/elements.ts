@@ -1,6 +1,13 @@
 import type { Box } from '../../mockup/box';
 import { geometryBox, textBox } from '../../mockup/bounds';
-import type { BlendMode, GroupLayer, Layer, LayerKey, TextLayer } from '../../mockup/layer';
+import {
+  isBlendMode,
+  type BlendMode,
+  type GroupLayer,
+  type Layer,
+  type LayerKey,
+  type TextLayer,
+} from '../../mockup/layer';
 import { IDENTITY, multiply, translation, type Matrix } from '../../mockup/matrix';
 import { NO_RADII, outlineBox } from '../../mockup/outline';
 import { elementsIn, type XmlNode } from '../xml/node';
@@ -99,7 +106,7 @@ function kindOf(element: string): string {
 
 function base(node: XmlNode, here: Here, key: LayerKey, box: BoxOfShape, inner: Matrix = IDENTITY) {
   const { style } = here.computed;
-  const own = readTransform(node, here, box);
+  const own = readTransform(here, box);
   const { clip, mask } = readCutting(here, box);
   return {
     key,
@@ -107,7 +114,7 @@ function base(node: XmlNode, here: Here, key: LayerKey, box: BoxOfShape, inner: 
     transform: multiply(own, inner),
     visible: style.display !== 'none',
     opacity: parseShare(style.opacity),
-    blend: style['mix-blend-mode'] as BlendMode,
+    blend: readBlend(here),
     clip,
     mask,
     effects: readEffects(here),
@@ -115,7 +122,14 @@ function base(node: XmlNode, here: Here, key: LayerKey, box: BoxOfShape, inner: 
   };
 }
 
-function readTransform(node: XmlNode, here: Here, box: BoxOfShape): Matrix {
+function readBlend({ context, computed, parentKey }: Here): BlendMode {
+  const value = computed.style['mix-blend-mode'];
+  if (isBlendMode(value)) return value;
+  context.report('value-ignored', parentKey, { property: 'mix-blend-mode', value });
+  return 'normal';
+}
+
+function readTransform(here: Here, box: BoxOfShape): Matrix {
   const value = here.computed.style.transform;
   const matrix = parseTransform(value);
   if (!matrix) {
@@ -133,7 +147,7 @@ function readTransform(node: XmlNode, here: Here, box: BoxOfShape): Matrix {
   // `transform-box` is view-box unless said otherwise, so percentages measure the viewport (CSS Transforms 1, §7).
   const at = (text: string, percentOf: number) =>
     parseLength(text, { fontSize: here.computed.fontSize, percentOf }) ?? 0;
-  const byBox = node.attributes.style?.includes('fill-box') ?? false;
+  const byBox = here.computed.style['transform-box'] === 'fill-box';
   const [ox, oy] = byBox
     ? [bounds.x + at(x, bounds.width), bounds.y + at(y, bounds.height)]
     : [at(x, here.viewport.width), at(y, here.viewport.height)];

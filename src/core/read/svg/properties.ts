@@ -3,6 +3,7 @@
  * (SVG 2, Appendix "Property index"; Filter Effects 1; CSS Masking 1; Compositing 1).
  */
 export const PROPERTIES = {
+  'baseline-shift': { inherited: false, initial: 'baseline' },
   'clip-path': { inherited: false, initial: 'none' },
   'clip-rule': { inherited: true, initial: 'nonzero' },
   color: { inherited: true, initial: 'black' },
@@ -59,6 +60,7 @@ export const PROPERTIES = {
   'text-decoration': { inherited: true, initial: 'none' },
   'text-rendering': { inherited: true, initial: 'auto' },
   transform: { inherited: false, initial: 'none' },
+  'transform-box': { inherited: false, initial: 'view-box' },
   'transform-origin': { inherited: false, initial: '0 0' },
   'vector-effect': { inherited: false, initial: 'none' },
   visibility: { inherited: true, initial: 'visible' },

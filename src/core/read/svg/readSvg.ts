@@ -1,4 +1,5 @@
 import { findingList, type Finding } from '../../findings/finding';
+import { measureScreen } from '../../mockup/bounds';
 import { layersOf } from '../../mockup/walk';
 import type { Assets, Mockup, Screen } from '../../mockup/mockup';
 import type { FontBook } from '../../type/fontBook';
@@ -75,9 +76,13 @@ export function readSvg(bytes: Uint8Array, name: string, fontBook: FontBook): Re
     faces: Object.fromEntries(context.faces),
     definitions: Object.fromEntries(context.definitions),
   };
-  if (layersOf(mockup).next().done) throw new ReadError('nothing-drawn');
+  if (!drawsSomething(mockup)) throw new ReadError('nothing-drawn');
   reportReplacedFonts(mockup, report);
   return { mockup, assets, findings, book };
+}
+
+function drawsSomething({ screens, faces }: Mockup): boolean {
+  return screens.some((screen) => measureScreen(screen, faces).get(screen.key)?.painted);
 }
 
 function indexIds(root: XmlNode): ReadonlyMap<string, XmlNode> {

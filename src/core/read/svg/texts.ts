@@ -4,6 +4,7 @@ import type { XmlNode } from '../xml/node';
 import { computeStyle, type Computed } from './computed';
 import type { Here, SvgContext } from './context';
 import { parseLength, parseLengths } from './lengths';
+import type { Property } from './properties';
 
 /** A run before its paints are known: gradients measure the box of the whole text. */
 export interface PlainRun extends Omit<TextRun, 'fill' | 'stroke'> {
@@ -24,6 +25,8 @@ export interface LaidText {
 interface Letter {
   readonly text: string;
   readonly computed: Computed;
+  /** True when white space counts here. */
+  readonly keep: boolean;
   x?: number;
   y?: number;
   dx?: number;
@@ -68,14 +71,32 @@ function flatten(node: XmlNode, here: Here, computed: Computed, flat: Flat): voi
   const start = flat.letters.length;
   if (computed.style.display === 'none') return;
   if (node.name === 'textPath') flat.oddities.add('letters along a path');
+  reportUnsetStyles(here, computed);
   const keep = node.attributes['xml:space'] === 'preserve' || keepsSpace(computed) || preserves(node);
   for (const child of node.children) {
     if (typeof child === 'string') appendLetters(child, keep, computed, flat.letters);
     else if (child.name === 'tspan' || child.name === 'a' || child.name === 'textPath') {
       flatten(child, here, computeStyle(child, computed, here.context.cascade), flat);
+    } else if (!['title', 'desc', 'animate', 'set'].includes(child.name) && !child.name.includes(':')) {
+      here.context.report('element-unknown', here.parentKey, { element: child.name });
     }
   }
   applyPositions(node, here, computed, flat, start);
+}
+
+/** Properties that Orden reads but does not set yet, with the values that change nothing. */
+const UNSET: readonly (readonly [Property, RegExp])[] = [
+  ['font-variant', /^(normal|none)$/],
+  ['font-stretch', /^(normal|100%)$/],
+  ['direction', /^ltr$/],
+  ['baseline-shift', /^(baseline|0(px|%|em)?)$/],
+];
+
+function reportUnsetStyles({ context, parentKey }: Here, { style }: Computed): void {
+  for (const [property, plain] of UNSET) {
+    if (!plain.test(style[property]))
+      context.report('value-ignored', parentKey, { property, value: style[property] });
+  }
 }
 
 function keepsSpace({ style }: Computed): boolean {
@@ -95,13 +116,13 @@ function appendLetters(text: string, keep: boolean, computed: Computed, letters:
   for (const letter of text) {
     const space = /[\t\n\r ]/.test(letter);
     if (space && !keep && (letters.length === 0 || letters.at(-1)?.text === ' ')) continue;
-    letters.push({ text: space ? ' ' : letter, computed });
+    letters.push({ text: space ? ' ' : letter, computed, keep });
   }
 }
 
 function trimEnd(letters: Letter[]): void {
   const last = letters.at(-1);
-  if (last?.text === ' ' && !keepsSpace(last.computed)) letters.pop();
+  if (last?.text === ' ' && !last.keep) letters.pop();
 }
 
 function applyPositions(node: XmlNode, here: Here, computed: Computed, flat: Flat, start: number): void {
@@ -215,10 +236,13 @@ function fitLength(
   end: number,
   natural: number,
 ): { readonly spacing: number; readonly stretch: number } {
-  const wish = flat.stretches.find((one) => one.start === start && one.end === end);
+  const wish = flat.stretches.find(
+    (one) => one.start === start && Math.min(one.end, flat.letters.length) === end,
+  );
   const missing = wish ? wish.length - natural : 0;
   // Within rounding the segment has its length already.
-  if (!wish || natural === 0 || Math.abs(missing) < Math.max(0.3, natural * 0.002)) return { spacing: 0, stretch: 1 };
+  if (!wish || natural === 0 || Math.abs(missing) < Math.max(0.3, natural * 0.002))
+    return { spacing: 0, stretch: 1 };
   if (wish.adjusts === 'glyphs') return { spacing: 0, stretch: wish.length / natural };
   // The last letter has no gap after it (SVG 2, §11.5, "textLength").
   return end - start < 2 ? { spacing: 0, stretch: 1 } : { spacing: missing / (end - start - 1), stretch: 1 };
@@ -250,6 +274,7 @@ function typeStyle({ style, fontSize }: Computed, extraSpacing: number): TypeSty
     underline: lines.includes('underline'),
     overline: lines.includes('overline'),
     lineThrough: lines.includes('line-through'),
+    exact: style['text-rendering'].toLowerCase() === 'geometricprecision',
   };
 }
 
@@ -324,7 +349,11 @@ function trimLine(line: PlainLine, context: SvgContext): PlainLine {
   const runs = line.runs.filter((run, at) => run.text.trim() !== '' || (at > 0 && at < line.runs.length - 1));
   const cut = (run: PlainRun, text: string): PlainRun => {
     if (text === run.text) return run;
-    return measureRun({ text, computed: run.computed, start: 0 }, context, run.style.letterSpacing - ownSpacing(run));
+    return measureRun(
+      { text, computed: run.computed, start: 0 },
+      context,
+      run.style.letterSpacing - ownSpacing(run),
+    );
   };
   const [first] = runs;
   const lead = first ? first.text.length - first.text.trimStart().length : 0;
