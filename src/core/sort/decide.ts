@@ -17,15 +17,15 @@ export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, 
     if (!measured) continue;
     const facts = gatherFacts(mockup, screen, measured);
     for (const layer of screen.root.layers)
-      decideLayer(layer, { within: null, inInteractive: false }, facts, tags, decisions);
+      decideLayer(layer, { within: null, elements: [] }, facts, tags, decisions);
   }
   return decisions;
 }
 
 interface Around {
   readonly within: { readonly key: LayerKey; readonly outcome: Outcome } | null;
-  /** True inside a link or button, which never nest. */
-  readonly inInteractive: boolean;
+  /** The elements around, outermost first. */
+  readonly elements: readonly string[];
 }
 
 function decideLayer(
@@ -40,8 +40,8 @@ function decideLayer(
   if (layer.kind !== 'group') return;
   const takesIn = decision.outcome === 'picture' || decision.outcome === 'aside';
   const within = around.within ?? (takesIn ? { key: layer.key, outcome: decision.outcome } : null);
-  const inInteractive = around.inInteractive || roleEntry(decision.role).interactive === true;
-  for (const child of layer.layers) decideLayer(child, { within, inInteractive }, facts, tags, into);
+  const elements = [...around.elements, roleEntry(decision.role).element];
+  for (const child of layer.layers) decideLayer(child, { within, elements }, facts, tags, into);
 }
 
 function decideOne(layer: Layer, around: Around, facts: Facts, tag: Tag): Decision {
@@ -93,8 +93,11 @@ function decideRole(
   if (tag.role !== undefined) return { role: tag.role, reason: 'you said so' };
   for (const rule of ROLE_RULES) {
     const verdict = rule(layer, outcome, facts);
-    const nests = around.inInteractive && verdict !== null && roleEntry(verdict.role).interactive === true;
-    if (verdict && !nests) return verdict;
+    if (verdict && !isForbidden(verdict.role, around)) return verdict;
   }
   return { role: 'box', reason: 'nothing says more' };
+}
+
+function isForbidden(role: Role, { elements }: Around): boolean {
+  return roleEntry(role).neverInside?.some((element) => elements.includes(element)) ?? false;
 }

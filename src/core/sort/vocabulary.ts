@@ -12,8 +12,8 @@ interface RoleEntry {
   readonly element: string;
   /** True when HTML allows only letters and inline elements inside (HTML, §3.2.5.2.5 phrasing content). */
   readonly phrasing: boolean;
-  /** True for what a person acts on; such elements never nest (HTML, §3.2.5.2.7 interactive content). */
-  readonly interactive?: boolean;
+  /** Elements that it may not stand in (HTML, §4.3, §4.4 and §3.2.5.2.7: sections, main, interactive content). */
+  readonly neverInside?: readonly string[];
   /** Words in a layer's name that mean this role. */
   readonly words?: readonly string[];
 }
@@ -29,14 +29,24 @@ export const ROLES = {
   'heading-4': { element: 'h4', phrasing: true },
   'heading-5': { element: 'h5', phrasing: true },
   'heading-6': { element: 'h6', phrasing: true },
-  button: { element: 'button', phrasing: true, interactive: true, words: ['button', 'btn'] },
-  link: { element: 'a', phrasing: false, interactive: true, words: ['link'] },
+  button: { element: 'button', phrasing: true, neverInside: ['a', 'button'], words: ['button', 'btn'] },
+  link: { element: 'a', phrasing: false, neverInside: ['a', 'button'], words: ['link'] },
   list: { element: 'ul', phrasing: false, words: ['list'] },
   item: { element: 'li', phrasing: false },
   navigation: { element: 'nav', phrasing: false, words: ['nav', 'navigation', 'menu', 'navbar'] },
-  header: { element: 'header', phrasing: false, words: ['header', 'masthead'] },
-  footer: { element: 'footer', phrasing: false, words: ['footer'] },
-  main: { element: 'main', phrasing: false, words: ['main'] },
+  header: {
+    element: 'header',
+    phrasing: false,
+    neverInside: ['header', 'footer'],
+    words: ['header', 'masthead'],
+  },
+  footer: { element: 'footer', phrasing: false, neverInside: ['header', 'footer'], words: ['footer'] },
+  main: {
+    element: 'main',
+    phrasing: false,
+    neverInside: ['main', 'article', 'nav', 'header', 'footer'],
+    words: ['main'],
+  },
   section: { element: 'section', phrasing: false, words: ['section'] },
   article: { element: 'article', phrasing: false, words: ['article', 'card', 'ticket'] },
   figure: { element: 'figure', phrasing: false, words: ['figure'] },

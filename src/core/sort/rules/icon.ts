@@ -19,10 +19,7 @@ export const icon: Rule = {
     const small = painted.width <= ICON_SIDE && painted.height <= ICON_SIDE;
     if (free === 0 || (!small && free < shapes / 2)) return null;
     const within = `within ${px(painted.width)}×${px(painted.height)} px`;
-    return {
-      outcome: 'picture',
-      reason: `vector picture: ${count(shapes)} ${within}, ${free} of them free-form`,
-    };
+    return { outcome: 'picture', reason: `vector picture: ${count(shapes, free)} ${within}` };
   },
 };
 
@@ -30,6 +27,6 @@ function countFreeShapes(group: GroupLayer): number {
   return [...walk(group)].filter((layer) => layer.kind === 'shape' && !boxForm(layer)).length;
 }
 
-function count(shapes: number): string {
-  return shapes === 1 ? 'one shape' : `${shapes} shapes`;
+function count(shapes: number, free: number): string {
+  return shapes === 1 ? 'a free shape' : `${shapes} shapes, ${free} of them free,`;
 }

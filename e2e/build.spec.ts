@@ -1,0 +1,100 @@
+import { expect, test } from '@playwright/test';
+import { unzipSync } from 'fflate';
+import { readFile } from 'node:fs/promises';
+import { expectAccessible } from './support/axe';
+import { openDemo, readMockup, svgOf } from './support/shelf';
+
+test('the page is built, shown beside the mockup, read, and taken away as a ZIP', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.getByRole('button', { name: 'Build the page' }).click();
+  await expect(page.getByRole('heading', { name: 'The page, arranged nested' })).toBeVisible({
+    timeout: 30_000,
+  });
+  const built = page.frameLocator('iframe[title="The built page"]');
+  await expect(built.getByRole('heading', { name: 'Departures from Ternholm' })).toBeVisible();
+  await expect(built.getByRole('button', { name: 'Book a crossing' })).toBeVisible();
+  await expectAccessible(page);
+
+  await page.getByRole('tab', { name: /^Files/ }).click();
+  await expect(page.getByLabel('index.html code')).toContainText('<h1 class=');
+  await page.getByRole('button', { name: /^pictures\/ferry-mark\.svg/ }).click();
+  await expect(page.getByRole('img', { name: 'pictures/ferry-mark.svg' })).toBeVisible();
+  await expectAccessible(page);
+
+  await page.getByRole('tab', { name: /^Findings/ }).click();
+  await expect(page.getByRole('row', { name: /reaches past the screen/ })).toBeVisible();
+
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Download as ZIP' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('harbour.zip');
+  const files = unzipSync(new Uint8Array(await readFile((await download.path())!)));
+  expect(Object.keys(files)).toEqual(
+    expect.arrayContaining(['index.html', 'styles.css', 'orden.json', 'pictures/harbour-photo@2x.png']),
+  );
+  const manifest = JSON.parse(new TextDecoder().decode(files['orden.json'])) as {
+    files: { path: string; bytes: number }[];
+  };
+  for (const { path, bytes } of manifest.files) expect([path, files[path]?.length]).toEqual([path, bytes]);
+});
+
+test('a build keeps to the tags of its moment, and the newest is there after a reload', async ({ page }) => {
+  await readMockup(
+    page,
+    'pier.svg',
+    svgOf(
+      '<rect id="deck" width="400" height="40" fill="#864"/><rect id="rail" y="60" width="400" height="4" fill="#222"/>',
+    ),
+  );
+  await page.getByRole('treegrid').focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('-');
+  await expect(page.getByText('aside: you said so').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Build' }).click();
+  await expect(page.getByText('Nothing is built yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'fixed' }).click();
+  await page.getByRole('button', { name: 'Build the page' }).click();
+  await expect(page.getByRole('heading', { name: 'The page, arranged fixed' })).toBeVisible({
+    timeout: 30_000,
+  });
+  const built = page.frameLocator('iframe[title="The built page"]');
+  await expect(built.locator('.rail')).toBeVisible();
+  await expect(built.locator('.deck')).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'The page, arranged fixed' })).toBeVisible();
+});
+
+test('a running build is stopped, and nothing of it is kept', async ({ page, request }) => {
+  test.setTimeout(120_000);
+  const shapes = Array.from({ length: 400 }, (_, at) => {
+    const x = (at % 20) * 60;
+    const y = Math.floor(at / 20) * 40;
+    const gradient = `<radialGradient id="g${at}" fx=".${1 + (at % 8)}"><stop stop-color="#${(100 + at).toString(16).padStart(3, '0')}"/><stop offset="1" stop-color="#fff"/></radialGradient>`;
+    return `${gradient}<g filter="url(#f)"><circle cx="${x}" cy="${y}" r="${20 + (at % 7)}" fill="url(#g${at})"/><image x="${x}" y="${y}" width="${9 + at}" height="9" href="${PIXEL}"/></g>`;
+  });
+  await readMockup(
+    page,
+    'slow.svg',
+    svgOf(
+      `<filter id="f"><feTurbulence baseFrequency=".05" numOctaves="6"/><feComposite in2="SourceGraphic" operator="in"/></filter>${shapes.join('')}`,
+      1200,
+      800,
+    ),
+  );
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.getByRole('button', { name: 'Build the page' }).click();
+  await expect(page.getByRole('progressbar')).toBeVisible();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByText('The build was stopped; nothing of it was kept.')).toBeVisible();
+  const mockup = page.url().split('/').at(-2)!;
+  const { builds } = (await (await request.get(`/api/mockups/${mockup}/builds`)).json()) as {
+    builds: { id: string; state: string }[];
+  };
+  expect(builds[0]!.state).toBe('cancelled');
+  expect((await request.get(`/api/builds/${builds[0]!.id}/files/index.html`)).status()).toBe(404);
+});
+
+const PIXEL =
+  'data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAAIAAAABCAYAAAD0In+KAAAAD0lEQVR42mP8z8BQz0AEAAAJAwEBTHNTgAAAAABJRU5ErkJggg==';

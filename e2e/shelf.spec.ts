@@ -1,0 +1,121 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible } from './support/axe';
+import { readMockup, svgOf } from './support/shelf';
+
+test('the demo stands on the shelf', async ({ page }) => {
+  await page.goto('/');
+  const row = page.getByRole('row', { name: /harbour\.svg/ });
+  await expect(row.getByRole('cell', { name: '141' })).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('a file becomes a project, and can be taken off again', async ({ page }) => {
+  await readMockup(page, 'pier.svg', svgOf('<rect id="plank" width="40" height="20"/>'));
+  await expect(page.getByRole('heading', { name: 'pier' })).toBeVisible();
+  await page.getByRole('link', { name: 'Orden' }).click();
+  await page.getByRole('button', { name: 'Take pier off the shelf' }).click();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Take it off' }).click();
+  await expect(page.getByRole('link', { name: 'pier' })).toHaveCount(0);
+});
+
+test('a dropped file is read as a chosen one is', async ({ page }) => {
+  await page.goto('/');
+  const transfer = await page.evaluateHandle((svg) => {
+    const data = new DataTransfer();
+    data.items.add(new File([svg], 'dropped.svg', { type: 'image/svg+xml' }));
+    return data;
+  }, svgOf('<rect width="40" height="20"/>'));
+  const place = page.getByText('Choose an SVG file, or drop it here.');
+  await place.dispatchEvent('dragenter', { dataTransfer: transfer });
+  await place.dispatchEvent('drop', { dataTransfer: transfer });
+  await page.waitForURL(/\/sort$/);
+});
+
+test('a broken file is refused in one sentence, and nothing is stored', async ({ page, request }) => {
+  const before = (await (await request.get('/api/projects')).json()) as { projects: unknown[] };
+  await page.goto('/');
+  await page
+    .getByLabel('Mockup file')
+    .setInputFiles({ name: 'torn.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg>\n<g></svg>') });
+  await expect(page.getByRole('alert')).toContainText('torn.svg: The XML is broken at line 2, column');
+  await expectAccessible(page);
+  const after = (await (await request.get('/api/projects')).json()) as { projects: unknown[] };
+  expect(after.projects).toHaveLength(before.projects.length);
+});
+
+const REFUSED = [
+  ['an empty file', '', 422, 'The file is empty; choose a mockup with something in it.'],
+  [
+    'no SVG',
+    'just words',
+    422,
+    'This is not an SVG file (its bytes are something else); choose an SVG mockup.',
+  ],
+  [
+    'nothing to draw',
+    svgOf(''),
+    422,
+    'There is nothing to draw in this file; choose a mockup with at least one visible layer.',
+  ],
+  [
+    'an entity bomb',
+    '<!DOCTYPE svg [<!ENTITY a "x"><!ENTITY b "&a;&a;">]><svg>&b;</svg>',
+    422,
+    /^The XML is broken at line 1, column \d+: .+\. Save the mockup again\.$/,
+  ],
+  ['nesting without end', '<g>'.repeat(100_000), 422, /^The layers are nested more than 400 deep/],
+] as const;
+
+for (const [what, body, status, message] of REFUSED) {
+  test(`the server refuses ${what}`, async ({ request }) => {
+    const response = await request.post('/api/projects?name=x.svg', {
+      data: Buffer.from(body),
+      headers: { 'content-type': 'image/svg+xml' },
+    });
+    expect(response.status()).toBe(status);
+    const said = ((await response.json()) as { message: string }).message;
+    if (typeof message === 'string') expect(said).toBe(message);
+    else expect(said).toMatch(message);
+  });
+}
+
+test('the server refuses more than 64 MB', async ({ request }) => {
+  const response = await request.post('/api/projects?name=x.svg', {
+    data: Buffer.alloc(65 * 1024 * 1024, 32),
+    headers: { 'content-type': 'image/svg+xml' },
+    timeout: 60_000,
+  });
+  expect(response.status()).toBe(413);
+  expect(((await response.json()) as { message: string }).message).toContain('Orden reads at most 64 MB');
+});
+
+test('wrong requests get a sentence and the right status', async ({ request }) => {
+  const gone = await request.get('/api/mockups/00000000-0000-4000-8000-000000000000');
+  expect([gone.status(), await gone.json()]).toEqual([
+    404,
+    { message: 'This mockup is not on the shelf any more; go back and choose another.' },
+  ]);
+  expect((await request.get('/api/mockups/nonsense')).status()).toBe(404);
+  const { projects } = (await (await request.get('/api/projects')).json()) as {
+    projects: { mockup_id: string }[];
+  };
+  const address = `/api/mockups/${projects[0]!.mockup_id}`;
+  expect((await request.post(`${address}/edits`, { data: { wishes: [] } })).status()).toBe(400);
+  expect(
+    (
+      await request.post(`${address}/edits`, {
+        data: 'nonsense',
+        headers: { 'content-type': 'application/json' },
+      })
+    ).status(),
+  ).toBe(400);
+  expect((await request.post(`${address}/builds`, { data: { arrangement: 'heap' } })).status()).toBe(400);
+  expect(
+    (
+      await request.post(`${address}/edits`, {
+        data: { wishes: [{ layer: 'a', facet: 'colour', value: 1 }] },
+      })
+    ).status(),
+  ).toBe(400);
+});

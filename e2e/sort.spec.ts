@@ -1,0 +1,148 @@
+import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './support/axe';
+import { openDemo, readMockup, svgOf } from './support/shelf';
+
+const PIER =
+  svgOf(`<g id="pier"><rect id="deck" y="100" width="400" height="40" fill="#864"/><path id="gull" d="M10 10q10 -10 20 0q10 -10 20 0" fill="none" stroke="#222"/>
+  <text id="sign" x="20" y="200" font-family="Commissioner" font-size="20">Mind the gap</text></g>`);
+
+/** The row of a layer, and its cells by column. */
+function row(page: Page, name: string) {
+  return page.getByRole('row').filter({ has: page.getByRole('rowheader', { name, exact: true }) });
+}
+
+async function saved(page: Page): Promise<void> {
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+}
+
+test('shows what every layer becomes, and why', async ({ page }) => {
+  await openDemo(page);
+  await expect(row(page, 'harbour-photo')).toContainText('raster picture: a bitmap shown at 1320×300 px');
+  await expect(row(page, 'header')).toContainText('header');
+  await expectAccessible(page);
+});
+
+test('keyboard alone: outcome, role, class and name are set, saved, and there after a reload', async ({
+  page,
+}) => {
+  await readMockup(page, 'pier.svg', PIER);
+  await page.getByRole('treegrid').focus();
+  const { keyboard } = page;
+
+  // The second row is the deck: into Becomes, and P for picture.
+  await keyboard.press('ArrowDown');
+  await keyboard.press('ArrowRight');
+  await keyboard.press('p');
+  await expect(row(page, 'deck')).toContainText('picture: you said so');
+  await saved(page);
+  await keyboard.press('Delete');
+  await expect(row(page, 'deck')).toContainText('CSS says this exactly');
+
+  // Its role, from the list.
+  await keyboard.press('ArrowRight');
+  await keyboard.press('Enter');
+  await page.getByRole('menuitem', { name: 'section' }).press('Enter');
+  await expect(row(page, 'deck')).toContainText('section');
+
+  // Its classes and its name, written.
+  await keyboard.press('ArrowRight');
+  await keyboard.press('F2');
+  await page.getByRole('textbox', { name: 'Classes' }).fill('wood wide');
+  await keyboard.press('Enter');
+  await keyboard.press('ArrowRight');
+  await keyboard.press('Enter');
+  await page.getByRole('textbox', { name: 'Output name' }).fill('Long plank');
+  await keyboard.press('Enter');
+  await expect(row(page, 'deck')).toContainText('long-plank');
+  await expect(page.getByLabel('HTML code')).toContainText('<section class="wood wide long-plank"');
+  await saved(page);
+
+  await page.reload();
+  await expect(row(page, 'deck')).toContainText('section');
+  await expect(row(page, 'deck')).toContainText('wood wide');
+  await expect(row(page, 'deck')).toContainText('long-plank');
+
+  // Undo works after the reload, step by step, and so does redo.
+  await page.getByRole('treegrid').focus();
+  await keyboard.press('Control+z');
+  await expect(row(page, 'deck')).not.toContainText('long-plank');
+  await keyboard.press('Control+z');
+  await expect(row(page, 'deck')).not.toContainText('wood wide');
+  await keyboard.press('Control+Shift+z');
+  await expect(row(page, 'deck')).toContainText('wood wide');
+  await saved(page);
+});
+
+test('one edit sets a whole selection', async ({ page }) => {
+  await readMockup(page, 'pier.svg', PIER);
+  await page.getByRole('treegrid').focus();
+  const { keyboard } = page;
+  await keyboard.press('ArrowDown');
+  await keyboard.press('ArrowRight');
+  await keyboard.press('Shift+ArrowDown');
+  await keyboard.press('Shift+ArrowDown');
+  await expect(page.getByText('3 chosen')).toBeVisible();
+  await keyboard.press('-');
+  for (const name of ['deck', 'gull', 'Mind the gap'])
+    await expect(row(page, name)).toContainText('aside: you said so');
+  await keyboard.press('Control+z');
+  for (const name of ['deck', 'gull', 'Mind the gap'])
+    await expect(row(page, name)).not.toContainText('you said so');
+});
+
+test('groups fold, and the arrows lead to parents', async ({ page }) => {
+  await readMockup(page, 'pier.svg', PIER);
+  await page.getByRole('treegrid').focus();
+  const { keyboard } = page;
+  await expect(page.getByRole('treegrid')).toHaveAttribute('aria-rowcount', '5');
+  await keyboard.press('ArrowLeft');
+  await expect(page.getByRole('treegrid')).toHaveAttribute('aria-rowcount', '2');
+  await keyboard.press('ArrowRight');
+  await keyboard.press('End');
+  await expect(row(page, 'Mind the gap')).toHaveAttribute('aria-selected', 'true');
+  await keyboard.press('ArrowLeft');
+  await expect(row(page, 'pier')).toHaveAttribute('aria-selected', 'true');
+});
+
+test('worksheet and mockup light each other up', async ({ page }) => {
+  await openDemo(page);
+  const mockup = page.getByAltText('The mockup harbour');
+  const box = (await mockup.boundingBox())!;
+  const scale = box.width / 1280;
+  // The button in the header: its label lies on top, the box beneath.
+  await page.mouse.click(box.x + 1160 * scale, box.y + 36 * scale);
+  await expect(row(page, 'Book a crossing')).toHaveAttribute('aria-selected', 'true');
+  await page.mouse.click(box.x + 1160 * scale, box.y + 36 * scale);
+  await expect(page.getByLabel('HTML code')).toContainText('<button class="book-button"');
+  await page.mouse.move(box.x + 100 * scale, box.y + 770 * scale);
+  await expect(row(page, 'Ternholm Ferries, Harbour Row 1. All times are island time.')).toHaveCSS(
+    'background-color',
+    /rgba?\(/,
+  );
+});
+
+test('the code follows the arrangement', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('treegrid').focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByLabel('HTML code')).toContainText('class="hero"');
+  await page.getByRole('button', { name: 'fixed' }).click();
+  await expect(page.getByLabel('HTML code')).toContainText('class="hero"');
+  await expectAccessible(page);
+});
+
+test('thousands of layers: few rows in the document, and the last one is a key away', async ({ page }) => {
+  test.setTimeout(120_000);
+  const rects = Array.from(
+    { length: 2500 },
+    (_, at) =>
+      `<rect id="tile-a${at}b" x="${(at % 50) * 8}" y="${Math.floor(at / 50) * 6}" width="7" height="5"/>`,
+  );
+  await readMockup(page, 'tiles.svg', svgOf(rects.join('')));
+  await expect(page.getByRole('treegrid')).toHaveAttribute('aria-rowcount', '2501');
+  expect(await page.getByRole('row').count()).toBeLessThan(90);
+  await page.getByRole('treegrid').focus();
+  await page.keyboard.press('End');
+  await expect(row(page, 'tile-a2499b')).toBeVisible();
+  expect(await page.getByRole('row').count()).toBeLessThan(90);
+});

@@ -1,0 +1,124 @@
+import { execFile } from 'node:child_process';
+import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
+import os from 'node:os';
+import path from 'node:path';
+import { DEMO } from '../../tests/support/mockups';
+
+let folder: string;
+beforeAll(async () => {
+  folder = await mkdtemp(path.join(os.tmpdir(), 'orden-cli-'));
+});
+afterAll(() => rm(folder, { recursive: true }));
+
+interface Run {
+  readonly status: number;
+  readonly out: string;
+  readonly err: string;
+}
+
+/** Runs the command as people do, from another folder and without a database. */
+function orden(...args: string[]): Promise<Run> {
+  const env = { ...process.env, DATABASE_URL: '' };
+  return new Promise((resolve) => {
+    execFile(path.resolve('bin/orden'), args, { cwd: folder, env }, (error, out, err) => {
+      resolve({ status: error ? Number(error.code) : 0, out, err });
+    });
+  });
+}
+
+describe('orden convert', () => {
+  it('writes the page and prints one object with --json', async () => {
+    const { status, out } = await orden('convert', DEMO, '--out', 'demo', '--arrange', 'fixed', '--json');
+    expect(status).toBe(0);
+    const said = JSON.parse(out) as Record<string, unknown>;
+    expect(said).toMatchObject({
+      screens: [{ name: 'harbour', width: 1280, height: 800, file: 'index.html' }],
+      layers: { total: 141, element: expect.any(Number), picture: expect.any(Number), sample: 0, aside: 5 },
+      pictures: expect.arrayContaining([
+        {
+          file: 'pictures/harbour-photo@2x.png',
+          format: 'png',
+          width: 2640,
+          height: 600,
+          bytes: expect.any(Number),
+        },
+      ]),
+      findings: [
+        {
+          code: 'past-edge',
+          severity: 'note',
+          layer: '/harbour/hero/harbour-photo',
+          message: expect.stringContaining('past the screen'),
+        },
+      ],
+    });
+    expect(Object.keys(said.ms as object)).toEqual([
+      'read',
+      'sort',
+      'pictures',
+      'page',
+      'style',
+      'emit',
+      'total',
+    ]);
+    const html = await readFile(path.join(folder, 'demo/index.html'), 'utf8');
+    expect(html).toMatch(/^<!doctype html>/);
+  });
+
+  it('takes tags from a file', async () => {
+    await writeFile(
+      path.join(folder, 'tags.json'),
+      JSON.stringify({ '/harbour/footer': { outcome: 'aside' } }),
+    );
+    const { status } = await orden('convert', DEMO, '--out', 'tagged', '--tags', 'tags.json');
+    expect(status).toBe(0);
+    expect(await readFile(path.join(folder, 'tagged/index.html'), 'utf8')).not.toContain('<footer');
+  });
+
+  it.each([
+    ['a missing file', ['convert', 'none.svg', '--out', 'x'], 1, 'orden: There is no file none.svg.\n'],
+    [
+      'no SVG',
+      ['convert', 'words.svg', '--out', 'x'],
+      1,
+      'orden: This is not an SVG file (its bytes are something else); choose an SVG mockup.\n',
+    ],
+    [
+      'broken XML',
+      ['convert', 'broken.svg', '--out', 'x'],
+      1,
+      expect.stringMatching(
+        /^orden: The XML is broken at line 2, column \d+: .+\. Save the mockup again\.\n$/,
+      ),
+    ],
+    [
+      'broken tags',
+      ['convert', DEMO, '--out', 'x', '--tags', 'words.svg'],
+      1,
+      'orden: The tags file words.svg is no JSON.\n',
+    ],
+    [
+      'wrong tags',
+      ['convert', DEMO, '--out', 'x', '--tags', 'wrong.json'],
+      1,
+      expect.stringMatching(/^orden: The tags file wrong\.json has a mistake: .+\.\n$/),
+    ],
+    ['no command', [], 2, expect.stringMatching(/^orden: Which command\?/)],
+    ['an unknown command', ['explode'], 2, expect.stringMatching(/^orden: There is no command "explode"\./)],
+    ['no folder', ['convert', DEMO], 2, expect.stringMatching(/^orden: Say with --out/)],
+    [
+      'an unknown arrangement',
+      ['convert', DEMO, '--out', 'x', '--arrange', 'heap'],
+      2,
+      expect.stringMatching(/^orden: --arrange takes fixed or nested, not "heap"\./),
+    ],
+    ['an unknown flag', ['convert', DEMO, '--fast'], 2, expect.stringMatching(/^orden: Unknown option/)],
+  ])('answers %s with one sentence', async (_, args, status, message) => {
+    await writeFile(path.join(folder, 'words.svg'), 'just words');
+    await writeFile(path.join(folder, 'broken.svg'), '<svg>\n<g></svg>');
+    await writeFile(path.join(folder, 'wrong.json'), '{"a":{"outcome":"painting"}}');
+    const run = await orden(...args);
+    expect([run.status, run.out]).toEqual([status, '']);
+    expect(run.err).toEqual(message);
+  });
+});

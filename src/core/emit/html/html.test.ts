@@ -1,0 +1,180 @@
+import * as cssTree from 'css-tree';
+import { HtmlValidate } from 'html-validate';
+import { convertReading, emitted, readCase, readDemo, readInside } from '../../../../tests/support/mockups';
+import type { Tag } from '../../sort/tag';
+import { layerCode } from './layerCode';
+
+const MOCKUPS = [
+  ['the demo', readDemo],
+  ['bs5-pricing', () => readCase('bs5-pricing.svg')],
+  ['w3c-styling-css-04-f', () => readCase('w3c-styling-css-04-f.svg')],
+  ['w3c-pservers-grad-09-b', () => readCase('w3c-pservers-grad-09-b.svg')],
+  ['oc-dartboard-use', () => readCase('oc-dartboard-use.svg')],
+] as const;
+
+describe.each(MOCKUPS)('code of %s', (_, readMockup) => {
+  const reading = readMockup();
+
+  it.each(['fixed', 'nested'] as const)(
+    '%s: an outside validator finds no error in the HTML',
+    async (arrangement) => {
+      // Source: html-validate's rules for the HTML standard. Left out: rules of taste and of a whole site.
+      const validator = new HtmlValidate({
+        extends: ['html-validate:standard'],
+        rules: {
+          'no-inline-style': 'off',
+          'no-trailing-whitespace': 'off',
+          'long-title': 'off',
+          'heading-level': 'off',
+          'wcag/h37': 'off',
+          'text-content': 'off',
+          'no-implicit-button-type': 'off',
+          'svg-focusable': 'off',
+          'unique-landmark': 'off',
+        },
+      });
+      const report = await validator.validateString(
+        emitted(convertReading(reading, arrangement), 'index.html'),
+      );
+      expect(
+        report.results.flatMap((result) =>
+          result.messages.map((message) => `${message.ruleId}: ${message.message} (${message.line})`),
+        ),
+      ).toEqual([]);
+    },
+  );
+
+  it('an outside CSS grammar knows every declaration', () => {
+    // Source: css-tree's lexer, built from the syntaxes of the CSS specifications (mdn-data).
+    const css = emitted(convertReading(reading), 'styles.css');
+    const problems: string[] = [];
+    cssTree.walk(cssTree.parse(css, { onParseError: (error) => problems.push(error.message) }), {
+      visit: 'Declaration',
+      enter(node) {
+        if (this.atrule?.name === 'font-face' || node.property.startsWith('-webkit-')) return;
+        const match = cssTree.lexer.matchDeclaration(node);
+        if (match.error)
+          problems.push(
+            `${node.property}: ${cssTree.generate(node.value)}: ${match.error.message.split('\n')[0]}`,
+          );
+      },
+    });
+    expect(problems).toEqual([]);
+  });
+
+  it('gives the same bytes for the same input', () => {
+    expect(convertReading(reading).emission).toEqual(convertReading(reading).emission);
+  });
+
+  it('refers only to pictures and classes that there are', () => {
+    const conversion = convertReading(reading);
+    const html = emitted(conversion, 'index.html');
+    const files = new Set(
+      conversion.plan.pictures.flatMap((picture) => picture.files.map((file) => file.path)),
+    );
+    for (const [, src] of html.matchAll(/ src="([^"]+)"/g)) expect(files).toContain(src);
+    const classes = new Set(['screen', 'run', ...conversion.sheet.classes.map((entry) => entry.name)]);
+    for (const [, list] of html.matchAll(/ class="([^"]+)"/g))
+      for (const name of list!.split(' ')) expect(classes).toContain(name);
+  });
+});
+
+describe('the code', () => {
+  const code = (content: string, tags: Record<string, Tag> = {}) => {
+    const conversion = convertReading(readInside(content), 'nested', new Map(Object.entries(tags)));
+    const body =
+      emitted(conversion, 'index.html').match(/<div class="screen"[^>]*>\n([\s\S]*?)\n {4}<\/div>/)?.[1] ??
+      '';
+    const css = emitted(conversion, 'styles.css').split(':where(.screen ul)')[1] ?? '';
+    return { body: body.replace(/^ {6}/gm, ''), css: css.slice(css.indexOf('}') + 3) };
+  };
+
+  it('reads like this', () => {
+    const { body, css } = code(
+      `<g id="save-button"><rect x="10" y="10" width="80" height="30" rx="4" fill="#246"/><text x="50" y="30" text-anchor="middle" font-family="Commissioner" font-weight="600" fill="#fff">Save &amp; go</text></g>`,
+    );
+    expect(body).toMatchInlineSnapshot(`
+     "<button class="save-button" type="button" style="left: 10px; top: 10px; width: 80px; height: 30px">
+       <span class="text-16-bold" style="left: 4.628px; top: 4px; width: 70.744px; height: 19px">Save &amp; go</span>
+     </button>"
+    `);
+    expect(css).toMatchInlineSnapshot(`
+     ".save-button {
+       background: #246;
+       border-radius: 4px;
+     }
+
+     .text-16-bold {
+       font: 600 16px/19px Commissioner;
+       color: #fff;
+     }
+     "
+    `);
+  });
+
+  it('shares one class among equal looks, named after the layers that wear it', () => {
+    const { body, css } = code(
+      '<rect id="bar-1" width="9" height="9" fill="red"/><rect id="bar-2" x="20" width="9" height="5" fill="red"/><rect x="40" width="9" height="9" fill="blue"/>',
+    );
+    expect(body.match(/class="[^"]*"/g)).toEqual(['class="bar"', 'class="bar"', 'class="fill"']);
+    expect(css.match(/^\./gm)).toHaveLength(2);
+  });
+
+  it('keeps opacity a property of a picture at full opacity', () => {
+    const conversion = convertReading(readInside('<path id="star" d="M0 0L9 1L4 9Z" opacity=".5"/>'));
+    expect(emitted(conversion, 'styles.css')).toMatch(/\.star {\n {2}opacity: 0\.5;\n}/);
+    const source = conversion.plan.pictures[0]!.source;
+    expect(source.kind === 'svg' && source.svg).not.toMatch(/opacity/);
+  });
+
+  it('puts classes that a person gave before its own', () => {
+    const { body } = code('<rect id="a" width="9" height="9"/>', {
+      '/test/a': { classes: ['ticket', 'wide'], role: 'section', outputName: 'Pass', hidden: true },
+    });
+    expect(body).toBe(
+      '<section class="ticket wide pass" hidden style="left: 0; top: 0; width: 9px; height: 9px"></section>',
+    );
+  });
+
+  it('escapes what the mockup says', () => {
+    const { body } = code(
+      '<text y="20" font-size="10">&lt;b&gt; &amp; "c"</text><path id="&quot;&gt;&lt;script&gt;" d="M0 0L9 1L4 9Z"/>',
+    );
+    expect(body).toContain('&lt;b&gt; &amp; "c"');
+    expect(body).not.toContain('<script>');
+  });
+
+  it('makes items of what is in a list', () => {
+    const { body } = code(
+      '<g id="list"><g id="one"><rect width="9" height="9"/><rect x="20" width="9" height="9"/></g><text y="40">two</text></g>',
+    );
+    expect(body.match(/<(ul|li|span|div)/g)).toEqual(['<ul', '<li', '<div', '<div', '<li', '<span']);
+  });
+
+  it('writes gradients as CSS does when they run along an axis', () => {
+    const { css } = code(
+      '<linearGradient id="g" y2="1" x2="0"><stop stop-color="#fff"/><stop offset="1" stop-color="#000"/></linearGradient><rect width="9" height="9" fill="url(#g)"/>',
+    );
+    expect(css).toContain('background: linear-gradient(180deg, #fff, #000);');
+  });
+});
+
+describe('the code of one layer', () => {
+  const conversion = convertReading(readDemo());
+
+  it('is its element and the classes that it wears', () => {
+    const key = [...conversion.decisions.keys()].find((candidate) => candidate.endsWith('/book-button'))!;
+    const { shown, markup, css } = layerCode(conversion, key);
+    expect(shown).toBe(key);
+    expect(markup).toMatch(/^<button class="book-button" type="button"/);
+    expect(css).toMatch(/^\.book-button {\n {2}background: linear-gradient/);
+  });
+
+  it('is that of the group for a backdrop, and of the picture for its parts', () => {
+    const find = (ending: string) =>
+      [...conversion.decisions.keys()].find((candidate) => candidate.endsWith(ending))!;
+    expect(layerCode(conversion, find('/footer/rect')).shown).toBe(find('/footer'));
+    expect(layerCode(conversion, find('/ferry-mark/path')).shown).toBe(find('/ferry-mark'));
+    expect(layerCode(conversion, find('/fog-notice')).shown).toBeNull();
+  });
+});

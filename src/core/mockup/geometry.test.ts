@@ -1,0 +1,135 @@
+import fc from 'fast-check';
+import { boxOf, contains, intersection, snapOut, transformBox, union } from './box';
+import {
+  applyTo,
+  invert,
+  isUniform,
+  isUpright,
+  multiply,
+  rotation,
+  scaling,
+  translation,
+  type Matrix,
+} from './matrix';
+import {
+  evenRadii,
+  NO_RADII,
+  outlineBox,
+  pathData,
+  transformedBox,
+  transformOutline,
+  type Outline,
+} from './outline';
+
+const number = fc.double({ min: -500, max: 500, noNaN: true });
+const matrix = fc.tuple(number, number, number, number, number, number) as fc.Arbitrary<Matrix>;
+const side = fc.double({ min: 0.1, max: 500, noNaN: true });
+const box = fc.record({ x: number, y: number, width: side, height: side });
+
+describe('matrix', () => {
+  it('applies the inner transform first', () => {
+    const moved = multiply(translation(10, 0), scaling(2, 2));
+    expect(applyTo(moved, { x: 3, y: 4 })).toEqual({ x: 16, y: 8 });
+  });
+
+  it('turns clockwise on screen, where y grows downwards', () => {
+    const point = applyTo(rotation(90), { x: 1, y: 0 });
+    expect(point.x).toBeCloseTo(0);
+    expect(point.y).toBeCloseTo(1);
+  });
+
+  it('is undone by its inverse', () => {
+    fc.assert(
+      fc.property(matrix, number, number, (one, x, y) => {
+        const inverse = invert(one);
+        fc.pre(inverse !== null && Math.abs(one[0] * one[3] - one[1] * one[2]) > 1);
+        const back = applyTo(inverse!, applyTo(one, { x, y }));
+        expect(Math.abs(back.x - x)).toBeLessThan(1e-4);
+        expect(Math.abs(back.y - y)).toBeLessThan(1e-4);
+      }),
+    );
+  });
+
+  it('has no inverse when it flattens the plane', () => {
+    expect(invert([1, 2, 2, 4, 0, 0])).toBeNull();
+  });
+
+  it('knows upright and uniform transforms', () => {
+    expect(isUpright(scaling(2, 3))).toBe(true);
+    expect(isUniform(scaling(2, 3))).toBe(false);
+    expect(isUpright(scaling(-1, 1))).toBe(false);
+    expect(isUpright(rotation(10))).toBe(false);
+  });
+});
+
+describe('box', () => {
+  it('holds both boxes in their union, and is held by both in their intersection', () => {
+    fc.assert(
+      fc.property(box, box, (one, other) => {
+        const all = union(one, other)!;
+        expect(contains(all, one) && contains(all, other)).toBe(true);
+        const shared = intersection(one, other);
+        if (shared) expect(contains(one, shared) && contains(other, shared)).toBe(true);
+      }),
+    );
+  });
+
+  it('treats nothing as the neutral box', () => {
+    expect(union(null, null)).toBeNull();
+    expect(union(null, boxOf(1, 2, 3, 4))).toEqual({ x: 1, y: 2, width: 2, height: 2 });
+  });
+
+  it('snaps outwards to whole px, but not because of rounding dust', () => {
+    expect(snapOut(boxOf(0.5, 1, 9.2, 4))).toEqual({ x: 0, y: 1, width: 10, height: 3 });
+    expect(snapOut(boxOf(0.99999, 1, 9.00001, 4))).toEqual({ x: 1, y: 1, width: 8, height: 3 });
+  });
+
+  it('encloses a turned box', () => {
+    const turned = transformBox(rotation(45), { x: -1, y: -1, width: 2, height: 2 });
+    expect(turned.width).toBeCloseTo(2 * Math.SQRT2);
+  });
+});
+
+describe('outline', () => {
+  const rounded: Outline = { kind: 'rect', box: boxOf(0, 0, 20, 10), radii: evenRadii(3, 3) };
+
+  it('stays what it is through upright transforms', () => {
+    const moved = transformOutline(rounded, [2, 0, 0, 3, 5, 5]);
+    expect(moved).toMatchObject({ kind: 'rect', box: { x: 5, y: 5, width: 40, height: 30 } });
+    expect(moved.kind === 'rect' && moved.radii[0]).toEqual({ x: 6, y: 9 });
+  });
+
+  it('becomes a path when it is turned', () => {
+    expect(transformOutline(rounded, rotation(30)).kind).toBe('path');
+  });
+
+  it('has the same box as shape and as path', () => {
+    fc.assert(
+      fc.property(box, (one) => {
+        for (const outline of [
+          { kind: 'ellipse', box: one },
+          { kind: 'rect', box: one, radii: NO_RADII },
+        ] satisfies Outline[]) {
+          const around = outlineBox({ kind: 'path', d: pathData(outline), rule: 'nonzero' })!;
+          expect(Math.abs(around.x - one.x)).toBeLessThan(0.01);
+          expect(Math.abs(around.width - one.width)).toBeLessThan(0.01);
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('measures curves, not their control points', () => {
+    // The extremum of this cubic lies at t = ½: y = ¾ of the control points' height.
+    expect(outlineBox({ kind: 'path', d: 'M0 0C0 40 40 40 40 0', rule: 'nonzero' })).toEqual({
+      x: 0,
+      y: 0,
+      width: 40,
+      height: 30,
+    });
+  });
+
+  it('gives nothing for a path that draws nothing', () => {
+    expect(transformedBox({ kind: 'path', d: '', rule: 'nonzero' }, rotation(1))).toBeNull();
+  });
+});

@@ -1,0 +1,233 @@
+import {
+  convertReading,
+  readCase,
+  readDemo,
+  readInside,
+  type readText,
+} from '../../../tests/support/mockups';
+import { layersByKey } from '../mockup/walk';
+import type { Tag } from '../sort/tag';
+import { baselineInLine, roundedExtents } from './baselines';
+import { walkNodes, type BoxNode, type PageNode } from './node';
+
+type Reading = ReturnType<typeof readText>;
+
+function nodes(
+  reading: Reading,
+  arrangement: 'fixed' | 'nested' = 'nested',
+  tags: Record<string, Tag> = {},
+): PageNode[] {
+  const { pages } = convertReading(reading, arrangement, new Map(Object.entries(tags)));
+  return [...walkNodes(pages[0]!.children)];
+}
+
+function single(content: string): PageNode {
+  const [node, ...others] = nodes(readInside(content), 'fixed');
+  expect(others).toEqual([]);
+  return node!;
+}
+
+describe('shapes as boxes', () => {
+  it('takes scales into the sizes', () => {
+    expect(
+      single('<g transform="translate(10 20) scale(2)"><rect x="1" y="1" width="10" height="5" rx="2"/></g>'),
+    ).toMatchObject({
+      place: { x: 12, y: 22, width: 20, height: 10, turn: null },
+      look: { radii: [{ x: 4, y: 4 }, {}, {}, {}] },
+    });
+  });
+
+  it('turns what is turned about its corner', () => {
+    const { place } = single('<rect x="10" y="10" width="20" height="10" transform="rotate(90 10 10)"/>');
+    expect([place.x, place.y, place.width, place.height]).toEqual([10, 10, 20, 10]);
+    place.turn!.forEach((value, at) => expect(value).toBeCloseTo([0, 1, -1, 0][at]!));
+  });
+
+  it('lays a border half outside of the outline, and its corners too', () => {
+    expect(
+      single('<rect x="10.5" y="10.5" width="19" height="9" rx="3" fill="#fff" stroke="#000"/>'),
+    ).toMatchObject({
+      place: { x: 10, y: 10, width: 20, height: 10 },
+      look: { border: { width: 1 }, radii: [{ x: 3.5, y: 3.5 }, {}, {}, {}] },
+    });
+  });
+
+  it('paints a straight line as a thin box, and dashes as a pattern along it', () => {
+    expect(single('<line x1="5" y1="10" x2="45" y2="10" stroke="#f00" stroke-width="2"/>')).toMatchObject({
+      place: { x: 5, y: 9, width: 40, height: 2 },
+    });
+    const dashed = single(
+      '<line x1="5" y1="10" x2="45" y2="10" stroke="#f00" stroke-dasharray="3 1" stroke-dashoffset="2"/>',
+    );
+    expect(dashed.look.fills).toMatchObject([
+      { kind: 'linear', repeating: true, from: { x: -2 }, to: { x: 2 } },
+    ]);
+  });
+
+  it('makes a drop shadow of a full box its box shadow, and filters anything else', () => {
+    const filter = '<filter id="f"><feDropShadow dx="1" dy="2" stdDeviation="3"/></filter>';
+    expect(single(`${filter}<rect width="9" height="9" filter="url(#f)"/>`).look.shadows).toMatchObject([
+      { dx: 1, dy: 2, deviation: 3 },
+    ]);
+    expect(
+      single(`${filter}<rect width="9" height="9" fill-opacity=".5" filter="url(#f)"/>`).look.filters,
+    ).toMatchObject([{ kind: 'drop-shadow' }]);
+  });
+
+  it('cuts by a path only where something is cut off', () => {
+    const clip = (width: number) =>
+      `<clipPath id="c"><rect width="${width}" height="50"/></clipPath><rect width="20" height="20" clip-path="url(#c)"/>`;
+    expect(single(clip(30)).look.clip).toBeUndefined();
+    expect(single(clip(10)).look.clip).toMatchObject({ kind: 'path' });
+  });
+});
+
+describe('texts', () => {
+  it('stands on the baseline where it was drawn', () => {
+    const reading = readInside('<text font-family="Commissioner" font-size="20" x="10" y="60">Ay</text>');
+    const [node] = nodes(reading);
+    const { metrics } = Object.values(reading.mockup.faces)[0]!;
+    const height = node!.look.type!.lineHeight!;
+    expect(node!.place.y + baselineInLine(metrics, 20, height)).toBe(60);
+  });
+
+  // hhea of Commissioner 400: ascent 1.017, descent 0.206 of an em; read from the font file.
+  it('rounds ascent and descent as browsers do', () => {
+    const metrics = { unitsPerEm: 2000, ascent: 2034, descent: 412, lineGap: 0, xHeight: 1000 };
+    expect(roundedExtents(metrics, 15)).toEqual({ ascent: 15, descent: 3 });
+    expect(baselineInLine(metrics, 15, 18)).toBe(15);
+    expect(baselineInLine(metrics, 15, 24)).toBe(18);
+    expect(baselineInLine(metrics, 15, 17)).toBe(14);
+  });
+
+  it('is one paragraph when its lines are even, with their distance as line height', () => {
+    const [node] = nodes(
+      readInside(
+        '<text font-family="Aleo" font-size="10"><tspan x="5" y="20">a</tspan><tspan x="5" y="35">b</tspan><tspan x="5" y="50">c</tspan></text>',
+      ),
+    );
+    expect(node).toMatchObject({ kind: 'text', look: { type: { lineHeight: 15 } } });
+    expect(node!.kind === 'text' && node!.lines.map((line) => line.at)).toEqual([null, null, null]);
+  });
+
+  it('places lines apart when they are not even', () => {
+    const [node] = nodes(
+      readInside(
+        '<text font-family="Aleo" font-size="10"><tspan x="5" y="20">a</tspan><tspan x="9" y="35">b</tspan></text>',
+      ),
+    );
+    expect(node!.kind === 'text' && node!.lines.map((line) => line.at)).toEqual([
+      { x: 0, y: 0, stretch: 1 },
+      { x: 4, y: 15, stretch: 1 },
+    ]);
+  });
+
+  it('does not repeat the look of the text in its runs', () => {
+    const [node] = nodes(
+      readInside(
+        '<text font-size="10" y="20">a<tspan fill="#000">b</tspan><tspan fill="red">c</tspan></text>',
+      ),
+    );
+    expect(node!.kind === 'text' && node!.lines[0]!.spans.map((span) => span.look.type?.colour?.r)).toEqual([
+      undefined,
+      undefined,
+      255,
+    ]);
+  });
+});
+
+describe('arrangements', () => {
+  const reading = readInside(
+    `<g id="card" opacity=".9"><rect x="10" y="10" width="80" height="60" fill="#eee"/><g id="inner"><rect id="a" x="20" y="20" width="10" height="10"/><rect id="b" x="40" y="20" width="10" height="10"/></g></g>`,
+  );
+
+  it('nested: keeps groups, and gives a backdrop to its group', () => {
+    const [card, inner, first] = nodes(reading);
+    expect(card).toMatchObject({
+      name: 'card',
+      place: { x: 10, y: 10, width: 80, height: 60 },
+      look: { opacity: 0.9, fills: [{}] },
+      merged: ['/test/card/rect'],
+    });
+    expect(inner).toMatchObject({ name: 'inner', place: { x: 10, y: 10, width: 30, height: 10 } });
+    expect(first).toMatchObject({ name: 'a', place: { x: 0, y: 0 } });
+  });
+
+  it('fixed: keeps only groups that do something', () => {
+    expect(nodes(reading, 'fixed').map((node) => [node.name, node.place.x])).toEqual([
+      ['card', 10],
+      ['box', 0],
+      ['a', 10],
+      ['b', 30],
+    ]);
+  });
+
+  it('measures children from inside the border', () => {
+    const bordered = readInside(
+      '<g id="card"><rect x="10" y="10" width="80" height="60" fill="#eee" stroke="#000" stroke-width="2"/><rect id="a" x="20" y="20" width="9" height="9"/></g>',
+    );
+    const [card, a] = nodes(bordered);
+    expect(card!.place).toMatchObject({ x: 9, y: 9, width: 82, height: 62 });
+    expect(a!.place).toMatchObject({ x: 9, y: 9 });
+  });
+
+  it('lets wrappers without a purpose vanish', () => {
+    expect(
+      nodes(
+        readInside(
+          '<g><g><g id="kept"><rect id="a" width="9" height="9"/><rect id="b" x="20" width="9" height="9"/></g></g></g>',
+        ),
+      ).map((node) => node.name),
+    ).toEqual(['kept', 'a', 'b']);
+  });
+
+  it('cuts a group by the box of its clip', () => {
+    const [group] = nodes(
+      readInside(
+        '<clipPath id="c"><rect x="5" y="5" width="50" height="40" rx="6"/></clipPath><g id="g" clip-path="url(#c)"><rect width="99" height="9"/><rect y="20" width="99" height="9"/></g>',
+      ),
+    );
+    expect(group).toMatchObject({
+      place: { x: 5, y: 5, width: 50, height: 40 },
+      look: { clip: { kind: 'box' }, radii: [{ x: 6, y: 6 }, {}, {}, {}] },
+    });
+  });
+
+  it('keeps the order of drawing and every layer that is an element', () => {
+    for (const arrangement of ['fixed', 'nested'] as const) {
+      const reading = readCase('bs5-pricing.svg');
+      const conversion = convertReading(reading, arrangement);
+      const all = [...walkNodes(conversion.pages[0]!.children)];
+      const seen = new Set(all.flatMap((node) => [node.layer, ...(node.merged ?? [])]));
+      const leaves = [...layersByKey(reading.mockup).values()].filter((layer) => layer.kind !== 'group');
+      const lost = leaves.filter(({ key }) => {
+        const decision = conversion.decisions.get(key)!;
+        return decision.outcome !== 'aside' && decision.within === null && !seen.has(key);
+      });
+      expect(lost).toEqual([]);
+    }
+  });
+
+  it('has at most 1.1 elements per visible layer on the demo, and nests no deeper than its groups', () => {
+    const conversion = convertReading(readDemo());
+    const elements = [...walkNodes(conversion.pages[0]!.children)];
+    const visible = [...conversion.decisions.values()].filter(
+      (decision) => decision.outcome !== 'aside' && decision.within === null,
+    );
+    expect(elements.length).toBeLessThanOrEqual(visible.length * 1.1);
+    const depth = (list: readonly PageNode[]): number =>
+      1 + Math.max(-1, ...list.map((node) => (node.kind === 'box' ? depth((node as BoxNode).children) : 0)));
+    expect(depth(conversion.pages[0]!.children)).toBeLessThanOrEqual(5);
+  });
+});
+
+describe('tags on the page', () => {
+  const reading = readInside(
+    '<rect id="a" width="9" height="9"/><rect id="b" x="20" width="9" height="9" display="none"/>',
+  );
+
+  it('leaves out what is aside, and keeps what starts hidden', () => {
+    const page = nodes(reading, 'nested', { '/test/a': { outcome: 'aside' }, '/test/b': { hidden: true } });
+    expect(page.map((node) => [node.name, node.hidden])).toEqual([['b', true]]);
+  });
+});

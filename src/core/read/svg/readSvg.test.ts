@@ -1,0 +1,387 @@
+import {
+  codesOf,
+  layerNamed,
+  only,
+  readBytes,
+  readCase,
+  readInside,
+  readText,
+} from '../../../../tests/support/mockups';
+import { sayFinding } from '../../findings/finding';
+import type { GroupLayer, ShapeLayer } from '../../mockup/layer';
+import { layersOf } from '../../mockup/walk';
+import { ReadError } from '../readError';
+
+const PIXEL =
+  'data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAAIAAAABCAYAAAD0In+KAAAAD0lEQVR42mP8z8BQz0AEAAAJAwEBTHNTgAAAAABJRU5ErkJggg==';
+
+function shape(reading: ReturnType<typeof readInside>): ShapeLayer {
+  return only(reading, 'shape');
+}
+
+describe('shapes', () => {
+  it('reads a rectangle with the radius rules of SVG 2, §10.2', () => {
+    const { outline } = shape(readInside('<rect x="1" y="2" width="30" height="8" rx="20"/>'));
+    expect(outline).toMatchObject({ kind: 'rect', box: { x: 1, y: 2, width: 30, height: 8 } });
+    expect(outline.kind === 'rect' && outline.radii[0]).toEqual({ x: 15, y: 4 });
+  });
+
+  it('reads circles, ellipses, lines, polygons and paths', () => {
+    const reading = readInside(`
+      <circle id="c" cx="10" cy="10" r="5"/><ellipse id="e" cx="10" cy="10" rx="5" ry="2"/>
+      <line id="l" x1="0" y1="1" x2="9" y2="1" stroke="red"/><polygon id="p" points="0,0 10,0 5,9"/>
+      <polyline id="q" points="0 0 10 0 5 9"/><path id="d" d="m1 1 h8v8z"/>`);
+    expect(layerNamed(reading, 'c')).toMatchObject({
+      outline: { kind: 'ellipse', box: { x: 5, y: 5, width: 10, height: 10 } },
+    });
+    expect(layerNamed(reading, 'e')).toMatchObject({ outline: { box: { height: 4 } } });
+    expect(layerNamed(reading, 'l')).toMatchObject({
+      fill: null,
+      stroke: { width: 1 },
+      outline: { kind: 'line' },
+    });
+    expect(layerNamed(reading, 'p')).toMatchObject({ outline: { d: 'M0 0L10 0L5 9Z' } });
+    expect(layerNamed(reading, 'q')).toMatchObject({ outline: { d: 'M0 0L10 0L5 9' } });
+    expect(layerNamed(reading, 'd')).toMatchObject({ outline: { kind: 'path', d: 'M1 1H9V9Z' } });
+  });
+
+  it('draws a path up to its first error (SVG 2, §9.5.4)', () => {
+    expect(shape(readInside('<path d="M0 0L10 0L10 10 oops L99 99"/>')).outline).toMatchObject({
+      d: 'M0 0L10 0 10 10',
+    });
+  });
+
+  it('takes percentages of the viewport', () => {
+    expect(shape(readInside('<rect width="50%" height="50%"/>')).outline).toMatchObject({
+      box: { width: 100, height: 50 },
+    });
+  });
+
+  it('leaves out shapes without size', () => {
+    expect(() => readInside('<rect width="0" height="5"/>')).toThrow(ReadError);
+  });
+
+  it('works opacities into the paint and keeps that of the layer', () => {
+    const layer = shape(
+      readInside('<rect width="9" height="9" fill="#f00" fill-opacity=".5" opacity=".25"/>'),
+    );
+    expect(layer.opacity).toBe(0.25);
+    expect(layer.fill).toEqual({ kind: 'solid', colour: { r: 255, g: 0, b: 0, alpha: 0.5 } });
+  });
+});
+
+describe('paints', () => {
+  it('inherits stops and attributes along href (SVG 2, §14.1.1)', () => {
+    const layer = shape(
+      readInside(`<linearGradient id="a" gradientUnits="userSpaceOnUse" x2="100" spreadMethod="repeat"><stop stop-color="red"/>
+        <stop offset="1" stop-color="blue" stop-opacity=".5"/></linearGradient><linearGradient id="b" xlink:href="#a" x1="10"/>
+        <rect width="100" height="10" fill="url(#b)"/>`),
+    );
+    expect(layer.fill).toMatchObject({ kind: 'linear', x1: 10, x2: 100, spread: 'repeat' });
+    expect(layer.fill?.kind === 'linear' && layer.fill.stops[1]?.colour.alpha).toBe(0.5);
+  });
+
+  it('measures gradients by the box of the shape', () => {
+    const layer = shape(
+      readInside(`<radialGradient id="g"><stop stop-color="red"/><stop offset="1" stop-color="blue"/></radialGradient>
+        <rect x="10" y="20" width="100" height="50" fill="url(#g)"/>`),
+    );
+    expect(layer.fill).toMatchObject({ kind: 'radial', cx: 0.5, r: 0.5, transform: [100, 0, 0, 50, 10, 20] });
+  });
+
+  it('takes a gradient with one stop for its colour, and never lets offsets fall', () => {
+    const one = shape(
+      readInside(
+        '<linearGradient id="g"><stop stop-color="red"/></linearGradient><rect width="9" height="9" fill="url(#g)"/>',
+      ),
+    );
+    expect(one.fill).toMatchObject({ kind: 'solid' });
+    const falling = shape(
+      readInside(
+        '<linearGradient id="g"><stop offset=".8"/><stop offset=".2" stop-color="red"/></linearGradient><rect width="9" height="9" fill="url(#g)"/>',
+      ),
+    );
+    expect(falling.fill?.kind === 'linear' && falling.fill.stops.map((stop) => stop.offset)).toEqual([
+      0.8, 0.8,
+    ]);
+  });
+
+  it('ends on gradients that refer to one another', () => {
+    const layer = shape(
+      readInside(
+        '<linearGradient id="a" href="#b"/><linearGradient id="b" href="#a"/><rect width="9" height="9" fill="url(#a)" stroke="red"/>',
+      ),
+    );
+    expect(layer.fill).toBeNull();
+  });
+
+  it('keeps patterns as they were drawn, and says so', () => {
+    const reading = readInside(
+      '<pattern id="p" width="4" height="4"><rect width="2" height="2"/></pattern><rect width="9" height="9" fill="url(#p)"/>',
+    );
+    expect(shape(reading).fill).toEqual({ kind: 'defined', definition: 'p', opacity: 1 });
+    expect(reading.mockup.definitions.p).toMatchObject({ name: 'pattern' });
+    expect(codesOf(reading)).toContain('pattern-kept');
+  });
+
+  it('falls back when a paint is missing, and says which', () => {
+    const reading = readInside('<rect width="9" height="9" fill="url(#gone) blue"/>');
+    expect(shape(reading).fill).toMatchObject({ colour: { b: 255 } });
+    expect(reading.findings.map(sayFinding)).toContain('fill refers to #gone, which is not in the file.');
+  });
+
+  it('repeats an odd list of dashes (SVG 2, §13.5.6)', () => {
+    expect(
+      shape(readInside('<path d="M0 0h9" stroke="red" stroke-dasharray="1 2 3"/>')).stroke?.dashes,
+    ).toEqual([1, 2, 3, 1, 2, 3]);
+  });
+});
+
+describe('the cascade', () => {
+  const style = (css: string, body: string) => shape(readInside(`<style>${css}</style>${body}`));
+
+  it('lets rules beat attributes, style attributes beat rules, and !important beat all', () => {
+    expect(style('rect{fill:#00f}', '<rect width="9" height="9" fill="#f00"/>').fill).toMatchObject({
+      colour: { b: 255 },
+    });
+    expect(style('rect{fill:#00f}', '<rect width="9" height="9" style="fill:#0f0"/>').fill).toMatchObject({
+      colour: { g: 255 },
+    });
+    expect(
+      style('rect{fill:#00f!important}', '<rect width="9" height="9" style="fill:#0f0"/>').fill,
+    ).toMatchObject({ colour: { b: 255 } });
+  });
+
+  it('weighs selectors by specificity, then by order', () => {
+    const css = '#a{fill:#f00} .b.c{fill:#0f0} .b{fill:#00f} .b{fill:#0ff}';
+    expect(style(css, '<rect id="a" class="b c" width="9" height="9"/>').fill).toMatchObject({
+      colour: { r: 255 },
+    });
+    expect(style(css, '<rect class="b c" width="9" height="9"/>').fill).toMatchObject({
+      colour: { r: 0, g: 255, b: 0 },
+    });
+    expect(style(css, '<rect class="b" width="9" height="9"/>').fill).toMatchObject({
+      colour: { g: 255, b: 255 },
+    });
+  });
+
+  it('knows child, attribute and nth selectors', () => {
+    expect(
+      style(
+        'g > rect:nth-child(2)[data-x="1"]{fill:#f00}',
+        '<g><title/><rect data-x="1" width="9" height="9"/></g>',
+      ).fill,
+    ).toMatchObject({ colour: { r: 255 } });
+  });
+
+  it('fills in variables and currentColor', () => {
+    expect(style('svg{--ink:#0f0} rect{fill:var(--ink)}', '<rect width="9" height="9"/>').fill).toMatchObject(
+      { colour: { g: 255 } },
+    );
+    expect(style('rect{fill:var(--none, #00f)}', '<rect width="9" height="9"/>').fill).toMatchObject({
+      colour: { b: 255 },
+    });
+    expect(
+      shape(readInside('<g color="#f00"><rect width="9" height="9" fill="currentColor"/></g>')).fill,
+    ).toMatchObject({ colour: { r: 255 } });
+  });
+
+  it('says which rules it leaves out', () => {
+    const reading = readInside(
+      '<style>@import url(https://example.test/a.css); rect:nonsense(3){fill:red} @media (max-width:9px){rect{fill:red}}</style><rect width="9" height="9"/>',
+    );
+    expect(codesOf(reading)).toEqual(expect.arrayContaining(['outside-reference', 'css-ignored']));
+    expect(shape(reading).fill).toMatchObject({ colour: { r: 0 } });
+  });
+});
+
+describe('structure', () => {
+  it('keeps groups, names, links and hints', () => {
+    const reading = readInside(
+      '<g id="menu" role="navigation" class="wide dark"><a href="#there" aria-label="Go there"><rect width="9" height="9"/></a></g>',
+    );
+    expect(layerNamed(reading, 'menu').hints).toMatchObject({
+      role: 'navigation',
+      classes: ['wide', 'dark'],
+    });
+    expect(layerNamed(reading, 'Go-there').hints).toMatchObject({ href: '#there', label: 'Go there' });
+  });
+
+  it('takes numbered names for none', () => {
+    expect(
+      layerNamed(readInside('<g id="g12"><rect id="path-3" width="9" height="9"/></g>'), 'group').sourceName,
+    ).toBeNull();
+  });
+
+  it('gives like-named layers keys of their own', () => {
+    const keys = [
+      ...layersOf(readInside('<g><rect width="1" height="1"/><rect width="2" height="2"/></g>').mockup),
+    ].map((layer) => layer.key);
+    expect(keys).toEqual(['/test/group', '/test/group/rect', '/test/group/rect~2']);
+  });
+
+  it('draws a symbol through use, in the size that use gives', () => {
+    const reading = readInside(
+      '<symbol id="s" viewBox="0 0 10 10"><circle cx="5" cy="5" r="5"/></symbol><use href="#s" x="20" y="10" width="40" height="40"/>',
+    );
+    const group = [...layersOf(reading.mockup)][0] as GroupLayer;
+    expect(group.transform).toEqual([1, 0, 0, 1, 20, 10]);
+    expect((group.layers[0] as GroupLayer).transform).toEqual([4, 0, 0, 4, 0, 0]);
+  });
+
+  it('ends on a use of itself and on copies without end', () => {
+    expect(codesOf(readInside('<g id="a"><rect width="9" height="9"/><use href="#a"/></g>'))).toContain(
+      'reference-cycle',
+    );
+    const levels = Array.from(
+      { length: 12 },
+      (_, at) => `<g id="l${at + 1}x">${`<use href="#l${at}x"/>`.repeat(10)}</g>`,
+    );
+    const bomb = readInside(
+      `<defs><rect id="l0x" width="1" height="1"/>${levels.join('')}</defs><use href="#l12x"/>`,
+    );
+    expect(codesOf(bomb)).toContain('too-many-copies');
+  });
+
+  it('chooses one child of a switch', () => {
+    const reading = readInside(
+      '<switch><rect id="fr" systemLanguage="fr" width="1" height="1"/><rect id="en" systemLanguage="en" width="2" height="2"/><rect id="no" width="3" height="3"/></switch>',
+    );
+    expect([...layersOf(reading.mockup)].map((layer) => layer.sourceName)).toEqual([null, 'en']);
+  });
+
+  it('cuts nested viewports', () => {
+    const layer = [
+      ...layersOf(
+        readInside(
+          '<svg x="10" y="10" width="50" height="50" viewBox="0 0 100 100"><rect width="999" height="9"/></svg>',
+        ).mockup,
+      ),
+    ][0]!;
+    expect(layer.clip).toMatchObject({ outline: { box: { x: 0, y: 0, width: 100, height: 100 } } });
+  });
+
+  it('reads a clip that is one shape, and keeps others as they were drawn', () => {
+    const reading = readInside(
+      '<clipPath id="a"><circle r="5"/></clipPath><clipPath id="b"><circle r="5"/><circle r="9"/></clipPath><rect id="x" width="9" height="9" clip-path="url(#a)"/><rect id="y" width="9" height="9" clip-path="url(#b)"/>',
+    );
+    expect(layerNamed(reading, 'x').clip).toMatchObject({ kind: 'outline', outline: { kind: 'ellipse' } });
+    expect(layerNamed(reading, 'y').clip).toEqual({ kind: 'defined', definition: 'b' });
+  });
+
+  it('takes a mask of one white box for a clip, and keeps others', () => {
+    const reading = readInside(
+      '<mask id="a"><rect width="5" height="5" fill="#fff"/></mask><mask id="b"><rect width="5" height="5" fill="#888"/></mask><rect id="x" width="9" height="9" mask="url(#a)"/><rect id="y" width="9" height="9" mask="url(#b)"/>',
+    );
+    expect(layerNamed(reading, 'x')).toMatchObject({ mask: null, clip: { kind: 'outline' } });
+    expect(layerNamed(reading, 'y')).toMatchObject({ mask: 'b', clip: null });
+  });
+
+  it('turns about the origin that CSS says', () => {
+    const layer = shape(
+      readInside('<rect width="10" height="10" style="transform:rotate(90deg);transform-origin:5px 5px"/>'),
+    );
+    layer.transform.forEach((value, at) => expect(value).toBeCloseTo([0, 1, -1, 0, 10, 0][at]!));
+  });
+});
+
+describe('bitmaps', () => {
+  it('keeps embedded bitmaps once, by what their bytes are', () => {
+    const reading = readInside(
+      `<image href="${PIXEL}" width="20" height="10"/><image xlink:href="${PIXEL.replace('image/png', 'image/jpeg')}" width="4" height="2"/>`,
+    );
+    expect(Object.values(reading.mockup.bitmaps)).toEqual([
+      { id: 'bitmap-1', type: 'image/png', width: 2, height: 1 },
+    ]);
+    expect(reading.assets.get('bitmap-1')?.length).toBe(73);
+  });
+
+  it('fits a bitmap into its frame', () => {
+    const reading = readInside(`<image href="${PIXEL}" width="20" height="20"/>`);
+    expect(only(reading, 'bitmap').box).toEqual({ x: 0, y: 5, width: 20, height: 10 });
+  });
+
+  it('fetches nothing, and says what it did not fetch', () => {
+    const reading = readInside(
+      '<rect width="9" height="9"/><image href="https://example.test/a.png" width="9" height="9"/><image href="/etc/passwd" width="9" height="9"/><image href="data:image/png;base64,AAAA" width="9" height="9"/>',
+    );
+    expect(codesOf(reading)).toEqual(['outside-reference', 'outside-reference', 'bitmap-broken']);
+  });
+});
+
+describe('refusals', () => {
+  const refuse = (svg: string | Uint8Array): string => {
+    try {
+      if (typeof svg === 'string') readText(svg);
+      else readBytes(svg);
+    } catch (error) {
+      if (error instanceof ReadError) return error.message;
+      throw error;
+    }
+    throw new Error('It was read.');
+  };
+
+  it.each([
+    ['', 'The file is empty; choose a mockup with something in it.'],
+    ['   \n', 'The file is empty; choose a mockup with something in it.'],
+    ['just words', 'This is not an SVG file (its bytes are something else); choose an SVG mockup.'],
+    [
+      '<html><body/></html>',
+      'This is not an SVG file (its outermost element is <html>); choose an SVG mockup.',
+    ],
+    [
+      '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>',
+      'There is nothing to draw in this file; choose a mockup with at least one visible layer.',
+    ],
+    [
+      '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><rect display="none" width="4" height="4"/></svg>',
+      'There is nothing to draw in this file; choose a mockup with at least one visible layer.',
+    ],
+    [
+      '<svg xmlns="http://www.w3.org/2000/svg" width="1e9" height="9"><rect width="4" height="4"/></svg>',
+      'The screen has no usable size (1e9); give the SVG a width and a height between 1 and 32768 px.',
+    ],
+  ])('%j', (svg, message) => {
+    expect(refuse(svg)).toBe(message);
+  });
+
+  it('refuses more than 64 MB', () => {
+    expect(refuse(new Uint8Array(64 * 1024 * 1024 + 1))).toBe(
+      'The file has 65 MB; Orden reads at most 64 MB. Split the mockup or shrink its bitmaps.',
+    );
+  });
+
+  it('leaves out scripts, handlers and foreign content, and says so', () => {
+    const reading = readInside(
+      '<script>alert(1)</script><rect width="9" height="9" onclick="alert(2)"/><foreignObject><b/></foreignObject><a href="javascript:alert(3)"><rect width="2" height="2"/></a>',
+    );
+    expect(codesOf(reading)).toEqual(
+      expect.arrayContaining(['script-removed', 'handler-removed', 'foreign-content']),
+    );
+    expect(JSON.stringify(reading.mockup)).not.toMatch(/alert/);
+  });
+
+  it('reads UTF-16 by its mark', () => {
+    const text =
+      '\ufeff<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><rect id="å" width="4" height="4"/></svg>';
+    expect(layerNamed(readBytes(new Uint8Array(Buffer.from(text, 'utf16le'))), 'å').kind).toBe('shape');
+  });
+});
+
+describe('mockups that no one here drew', () => {
+  it.each([
+    ['bs5-pricing.svg', 123],
+    ['w3c-styling-css-04-f.svg', 53],
+    ['oc-dartboard-use.svg', 333],
+    ['w3c-pservers-grad-09-b.svg', 8],
+  ])('%s gives %i layers, each with a key of its own', (name, count) => {
+    const keys = [...layersOf(readCase(name).mockup)].map((layer) => layer.key);
+    expect(keys).toHaveLength(count);
+    expect(new Set(keys).size).toBe(count);
+  });
+
+  it('gives the same mockup after a trip through JSON', () => {
+    const { mockup } = readCase('bs5-pricing.svg');
+    expect(JSON.parse(JSON.stringify(mockup))).toEqual(mockup);
+  });
+});

@@ -1,0 +1,195 @@
+import fc from 'fast-check';
+import { convertReading, readDemo, readInside, type readText } from '../../../tests/support/mockups';
+import { applyChanges, historyState, reverse, type Change } from './change';
+import type { Decision } from './decision';
+import { safeName } from './outputNames';
+import type { Tag } from './tag';
+import { tagsFileSchema } from './tagSchema';
+
+type Reading = ReturnType<typeof readText>;
+
+function decided(reading: Reading, tags: Record<string, Tag> = {}): (name: string) => Decision {
+  const { decisions } = convertReading(reading, 'nested', new Map(Object.entries(tags)));
+  return (name) => {
+    const key = [...decisions.keys()].find((candidate) => candidate.endsWith(`/${name}`));
+    const decision = key === undefined ? undefined : decisions.get(key);
+    if (!decision) throw new Error(`Nothing is decided on ${name}: ${[...decisions.keys()].join(', ')}`);
+    return decision;
+  };
+}
+
+describe('the rules on the demo', () => {
+  const of = decided(readDemo());
+
+  // Written down by hand from the mockup, before the rules were tried on it.
+  it.each([
+    ['page-ground', 'element', 'box'],
+    ['hero', 'element', 'box'],
+    ['harbour-photo', 'picture', 'picture'],
+    ['hero/serif', 'element', 'heading-1'],
+    ['hero/light', 'element', 'paragraph'],
+    ['header', 'element', 'header'],
+    ['ferry-mark', 'picture', 'picture'],
+    ['main-navigation', 'element', 'navigation'],
+    ['main-navigation/link', 'element', 'link'],
+    ['book-button', 'element', 'button'],
+    ['book-button-over', 'aside', 'box'],
+    ['icon-wind', 'picture', 'picture'],
+    ['icon-sun', 'picture', 'picture'],
+    ['sailings/serif', 'element', 'heading-3'],
+    ['sailing-list', 'element', 'list'],
+    ['day-ticket-card', 'element', 'article'],
+    ['day-ticket-card/line', 'element', 'box'],
+    ['footer', 'element', 'footer'],
+    ['fog-notice', 'aside', 'box'],
+  ])('%s becomes %s, role %s', (name, outcome, role) => {
+    expect([of(name).outcome, of(name).outcome === 'aside' ? 'box' : of(name).role]).toEqual([outcome, role]);
+  });
+
+  it('says why, with the measured facts', () => {
+    expect(of('harbour-photo').reason).toBe(
+      'raster picture: a bitmap shown at 1320×300 px, drawn from 2640×600',
+    );
+    expect(of('icon-sea').reason).toMatch(/^vector picture: a free shape within \d+×\d+ px$/);
+    expect(of('fog-notice').reason).toBe('aside: it is hidden in the mockup');
+    expect(of('hero/serif').roleReason).toBe('44 px, where most text has 13');
+    expect(of('weather-strip/rect').reason).toBe(
+      'element: a rounded box with a flat fill, one shadow, CSS says this exactly',
+    );
+  });
+
+  it('takes what is inside of a picture along', () => {
+    expect(of('ferry-mark/path')).toMatchObject({
+      outcome: 'picture',
+      within: expect.stringMatching(/ferry-mark$/),
+      reason: 'part of the picture around it',
+    });
+  });
+});
+
+describe('the rules', () => {
+  it('puts aside what draws nothing or lies off the screen', () => {
+    const of = decided(
+      readInside(
+        '<rect width="9" height="9"/><g id="empty"/><rect id="far" x="500" width="9" height="9"/><rect id="clear" width="9" height="9" opacity="0"/>',
+      ),
+    );
+    expect([of('empty').reason, of('far').reason, of('clear').reason]).toEqual([
+      'aside: it draws nothing',
+      'aside: it lies wholly outside of the screen',
+      'aside: its opacity is 0',
+    ]);
+  });
+
+  it('leaves large groups with few free shapes as elements', () => {
+    const boxes = Array.from({ length: 9 }, (_, at) => `<rect x="${at * 20}" width="15" height="90"/>`).join(
+      '',
+    );
+    expect(decided(readInside(`<g id="wide">${boxes}<path d="M0 0L9 9L4 1z"/></g>`))('wide').outcome).toBe(
+      'element',
+    );
+  });
+
+  it('never nests links and buttons', () => {
+    const of = decided(
+      readInside('<a href="#x" id="out"><g id="in-button"><rect width="9" height="9"/></g></a>'),
+    );
+    expect([of('out').role, of('in-button').role]).toEqual(['link', 'box']);
+  });
+
+  it('takes the role that the mockup gives', () => {
+    expect(
+      decided(readInside('<g id="a" role="banner"><rect width="9" height="9"/></g>'))('a'),
+    ).toMatchObject({ role: 'header', roleReason: 'the mockup gives it the role banner' });
+  });
+});
+
+describe('tags', () => {
+  const reading = readInside(
+    '<g id="g"><rect id="r" width="9" height="9"/></g><rect id="h" width="9" height="9" display="none"/>',
+  );
+
+  it('win over every rule', () => {
+    const of = decided(reading, {
+      '/test/g': { outcome: 'picture', outputName: 'Big Thing' },
+      '/test/h': { hidden: true },
+    });
+    expect(of('g')).toMatchObject({
+      outcome: 'picture',
+      origin: 'person',
+      reason: 'picture: you said so',
+      outputName: 'big-thing',
+    });
+    expect(of('r')).toMatchObject({ outcome: 'picture', origin: 'within' });
+  });
+
+  it('are checked where they come in', () => {
+    expect(tagsFileSchema.validate({ a: { outcome: 'picture', classes: ['x-1'] } }).error).toBeUndefined();
+    expect(tagsFileSchema.validate({ a: { outcome: 'painting' } }).error?.message).toMatch(/must be one of/);
+    expect(tagsFileSchema.validate({ a: { classes: ['1x'] } }).error?.message).toMatch(/is no class name/);
+    expect(tagsFileSchema.validate({ a: { colour: 'red' } }).error?.message).toMatch(/not allowed/);
+  });
+});
+
+describe('names for files and classes', () => {
+  it.each([
+    ['Day ticket — card', 'day-ticket-card'],
+    ['Übergröße Øst æble', 'ubergrosse-ost-aeble'],
+    ['3 columns', 'n-3-columns'],
+    ['  --x--  ', 'x'],
+    ['樱花', ''],
+  ])('%s is %s', (text, name) => {
+    expect(safeName(text)).toBe(name);
+  });
+
+  it('are safe whatever comes in', () => {
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme' }), (text) =>
+        expect(safeName(text)).toMatch(/^([a-z][a-z0-9-]*)?$/),
+      ),
+    );
+  });
+});
+
+describe('edits', () => {
+  const change = fc.record({
+    layer: fc.constantFrom('a', 'b', 'c'),
+    facet: fc.constantFrom('role', 'outputName'),
+    after: fc.option(fc.constantFrom('box', 'link')),
+  });
+
+  it('are undone by their reverse', () => {
+    fc.assert(
+      fc.property(fc.array(change, { maxLength: 12 }), (wishes) => {
+        const start = new Map<string, Tag>([['a', { role: 'button', hidden: true }]]);
+        let tags: ReadonlyMap<string, Tag> = start;
+        const changes = wishes.map((wish): Change => {
+          const facet = wish.facet as 'role' | 'outputName';
+          const before = tags.get(wish.layer)?.[facet] ?? null;
+          const made = { layer: wish.layer, facet, before, after: wish.after };
+          tags = applyChanges(tags, [made]);
+          return made;
+        });
+        expect(applyChanges(tags, reverse(changes))).toEqual(start);
+      }),
+    );
+  });
+
+  it('leave no empty tag behind', () => {
+    expect(
+      applyChanges(new Map([['a', { role: 'box' }]]), [{ layer: 'a', facet: 'role', after: null }]).size,
+    ).toBe(0);
+  });
+
+  it('lead back and forth along their trail', () => {
+    const set = (id: string) => ({ id, kind: 'set' as const, about: null });
+    const undo = (id: string, about: string) => ({ id, kind: 'undo' as const, about });
+    expect(historyState([])).toEqual({ undo: null, redo: null });
+    expect(historyState([set('1'), set('2')])).toEqual({ undo: '2', redo: null });
+    expect(historyState([set('1'), set('2'), undo('3', '2')])).toEqual({ undo: '1', redo: '2' });
+    expect(historyState([set('1'), set('2'), undo('3', '2'), { id: '4', kind: 'redo', about: '2' }])).toEqual(
+      { undo: '2', redo: null },
+    );
+    expect(historyState([set('1'), undo('2', '1'), set('3')])).toEqual({ undo: '3', redo: null });
+  });
+});

@@ -1,0 +1,209 @@
+import sharp from 'sharp';
+import { readDemo, readInside } from '../../tests/support/mockups';
+import { createFontBook } from './fonts/fontBook';
+import { SHIPPED, shippedPath } from './fonts/shipped';
+import { produce } from './produce';
+import { readWithPicture } from './readWithPicture';
+
+const encoder = new TextEncoder();
+
+describe('the font book', () => {
+  const book = createFontBook();
+
+  it('takes a shipped face before anything else, and the nearest weight', () => {
+    expect(book.face({ families: ['Commissioner'], weight: 650, italic: false })).toMatchObject({
+      source: 'shipped',
+      weight: 700,
+    });
+    expect(book.face({ families: ['commissioner'], weight: 100, italic: true })).toMatchObject({
+      weight: 300,
+      italic: false,
+    });
+    // CSS Fonts 4, §5.2: 450 looks up to 500 first.
+    expect(book.face({ families: ['Aleo'], weight: 450, italic: true })).toMatchObject({
+      weight: 500,
+      italic: true,
+    });
+  });
+
+  it('passes over families that are missing', () => {
+    expect(
+      book.face({ families: ['Nowhere Grotesk', 'Aleo', 'serif'], weight: 400, italic: false }).family,
+    ).toBe('Aleo');
+  });
+
+  it('knows what a generic family is here, and sets baselines without fontconfig too', () => {
+    expect(book.face({ families: ['sans-serif'], weight: 400, italic: false }).source).toBe('system');
+    const bare = createFontBook({ faces: [], generic: () => null });
+    // Arial's own figures in units of its em of 2048 (hhea, read from the font by @capsizecss/metrics).
+    expect(bare.face({ families: ['Arial'], weight: 400, italic: false })).toMatchObject({
+      source: 'known',
+      metrics: { unitsPerEm: 2048, ascent: 1854, descent: 434 },
+    });
+  });
+
+  it('takes a family for its metric twin', () => {
+    const twin = createFontBook({
+      faces: [
+        {
+          families: ['Liberation Sans'],
+          weight: 400,
+          italic: false,
+          path: shippedPath(SHIPPED[0]!.file),
+          postscriptName: '',
+        },
+      ],
+      generic: () => null,
+    });
+    expect(twin.face({ families: ['Arial'], weight: 400, italic: false }).family).toBe('Liberation Sans');
+  });
+
+  it('measures with kerning', () => {
+    const { id } = book.face({ families: ['Aleo'], weight: 400, italic: false });
+    const apart = book.advance(id, 'A', 100) + book.advance(id, 'V', 100);
+    expect(book.advance(id, 'AV', 100)).toBeLessThan(apart);
+  });
+
+  it('outlines letters about their baseline', () => {
+    const { id } = book.face({ families: ['Commissioner'], weight: 400, italic: false });
+    expect(book.outline(id, 'o', 20, 0)).toMatch(/^M[\d. -]+/);
+    expect(book.outline(id, ' ', 20, 0)).toBe('');
+  });
+
+  it('names embedded fonts that cannot be read', () => {
+    const { broken } = book.withEmbedded([
+      { family: 'Torn', weight: 400, italic: false, asset: 'font-1', bytes: encoder.encode('no font') },
+    ]);
+    expect(broken).toEqual(['Torn']);
+  });
+
+  it.each(SHIPPED.map((face) => face.file))('ships %s', (file) => {
+    const face = SHIPPED.find((one) => one.file === file)!;
+    expect(book.face({ families: [face.family], weight: face.weight, italic: face.italic })).toMatchObject({
+      file,
+    });
+  });
+
+  it('gives no other file away', () => {
+    expect(() => shippedPath('../../../etc/passwd')).toThrow();
+    expect(() => shippedPath('aleo-/../../package.json')).toThrow();
+  });
+});
+
+describe('everything that a build gives', () => {
+  const build = (reading: ReturnType<typeof readInside>) => {
+    const { mockup, assets, findings, book } = reading;
+    return produce({
+      mockup,
+      assets,
+      tags: new Map(),
+      options: { arrangement: 'nested', target: 'html' },
+      book,
+      readFindings: findings,
+    });
+  };
+
+  it('is code, pictures, fonts and a manifest that lists them', async () => {
+    const product = await build(readDemo());
+    const paths = product.files.map((file) => file.path);
+    expect(paths).toEqual(
+      expect.arrayContaining([
+        'index.html',
+        'styles.css',
+        'orden.json',
+        'pictures/ferry-mark.svg',
+        'pictures/harbour-photo.png',
+        'pictures/harbour-photo@2x.png',
+      ]),
+    );
+    const manifest = JSON.parse(
+      new TextDecoder().decode(product.files.find((file) => file.path === 'orden.json')!.bytes),
+    ) as { files: { path: string }[] };
+    expect(manifest.files.map((file) => file.path).sort()).toEqual(
+      paths.filter((path) => path !== 'orden.json').sort(),
+    );
+  });
+
+  it('has the sizes and signatures that it says', async () => {
+    const product = await build(readDemo());
+    for (const picture of product.pictures) {
+      const { bytes } = product.files.find((file) => file.path === picture.file)!;
+      const metadata = await sharp(bytes).metadata();
+      expect([picture.file, metadata.format, metadata.width, metadata.height, bytes.length]).toEqual([
+        picture.file,
+        picture.format,
+        picture.width,
+        picture.height,
+        picture.bytes,
+      ]);
+    }
+  });
+
+  it('holds fonts with the signature of WOFF2', async () => {
+    const product = await build(
+      readInside('<text font-family="Red Hat Mono" font-size="20" y="40">mono</text>'),
+    );
+    const font = product.files.find((file) => file.path.startsWith('fonts/'))!;
+    expect(font.path).toBe('fonts/red-hat-mono-latin-400-normal.woff2');
+    expect(new TextDecoder('latin1').decode(font.bytes.subarray(0, 4))).toBe('wOF2');
+  });
+
+  it('gives equal pictures once', async () => {
+    const product = await build(
+      readInside(
+        '<path id="a" d="M10 10l9 1l-5 9z"/><path id="b" d="M10 10l9 1l-5 9z" transform="translate(40 20)"/><path id="c" d="M10 10l9 1l-5 9z" opacity=".5" transform="translate(80 20)"/>',
+      ),
+    );
+    expect(product.pictures.map((picture) => picture.file)).toEqual(['pictures/a.svg']);
+  });
+
+  it('needs no font inside pictures: letters are outlined', async () => {
+    const { mockup, assets, book } = readInside(
+      '<g id="badge"><circle cx="20" cy="20" r="15"/><text x="10" y="25" font-family="Aleo" font-size="12">new</text></g>',
+    );
+    const tags = new Map([['/test/badge', { outcome: 'picture' as const }]]);
+    const product = await produce({
+      mockup,
+      assets,
+      tags,
+      options: { arrangement: 'nested', target: 'html' },
+      book,
+      readFindings: [],
+    });
+    const svg = new TextDecoder().decode(
+      product.files.find((file) => file.path === 'pictures/badge.svg')!.bytes,
+    );
+    expect(svg).not.toContain('<text');
+    expect(svg.match(/<path/g)).toHaveLength(1);
+  });
+
+  it('stops when it is no longer wanted', async () => {
+    const { mockup, assets, book } = readDemo();
+    const signal = AbortSignal.abort(new Error('enough'));
+    await expect(
+      produce({
+        mockup,
+        assets,
+        tags: new Map(),
+        options: { arrangement: 'nested', target: 'html' },
+        book,
+        readFindings: [],
+        signal,
+      }),
+    ).rejects.toThrow('enough');
+  });
+});
+
+describe('how a mockup looks', () => {
+  it('is one safe SVG without text, scripts or outside references', () => {
+    const { picture } = readWithPicture(
+      encoder.encode(
+        '<svg xmlns="http://www.w3.org/2000/svg" width="50" height="40"><script>x</script><text y="20">a</text><image href="https://example.test/x.png" width="9" height="9"/><rect width="9" height="9" onclick="x"/></svg>',
+      ),
+      'x.svg',
+      createFontBook(),
+    );
+    expect(picture).toMatch(/^<svg xmlns="http:\/\/www\.w3\.org\/2000\/svg" width="50" height="40"/);
+    expect(picture).not.toMatch(/script|onclick|example\.test|<text/);
+  });
+});

@@ -1,0 +1,172 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { DEMO } from '../../tests/support/mockups';
+import { createFontBook } from '../engine/fonts/fontBook';
+import { readWithPicture } from '../engine/readWithPicture';
+import { pool } from './db/pool';
+import { migrate } from './db/migrate';
+import { digestOf, getBlob } from './db/tables/blobs';
+import * as builds from './db/tables/builds';
+import { removeProject, shelf } from './db/tables/projects';
+import { newestRevision, revisionAssets } from './db/tables/revisions';
+import { Refusal } from './http';
+import { addProject, type AddedProject } from './useCases/addProject';
+import { redo, setFacets, undo } from './useCases/editTags';
+import { loadDemo } from './useCases/loadDemo';
+import { openMockup } from './useCases/openMockup';
+
+/** Runs on the database that ./check makes; without one there is nothing to run on. */
+const withDatabase = process.env.DATABASE_URL ? describe : describe.skip;
+const NOBODY = '00000000-0000-4000-8000-000000000000';
+
+withDatabase('on the database', () => {
+  const bytes = readFileSync(DEMO);
+  const reading = readWithPicture(bytes, 'harbour.svg', createFontBook());
+  let added: AddedProject;
+
+  beforeAll(async () => {
+    added = await addProject({ bytes, fileName: 'harbour.svg', reading, demoDigest: null });
+  });
+  afterAll(async () => {
+    await removeProject(pool(), added.projectId);
+    await pool().end();
+  });
+
+  const tagsNow = async () => (await openMockup(added.mockupId)).tags;
+  const layer = '/harbour/footer';
+
+  it('runs no migration twice, and loads the demo once', async () => {
+    expect(await migrate(pool(), path.resolve('db/migrations'))).toEqual([]);
+    expect(await loadDemo(path.resolve('demo'))).toEqual([]);
+  });
+
+  it('gives back what was read', async () => {
+    const opened = await openMockup(added.mockupId);
+    expect(opened.mockup).toEqual(reading.mockup);
+    expect(opened).toMatchObject({
+      fileName: 'harbour.svg',
+      revision: 1,
+      tags: {},
+      canUndo: false,
+      canRedo: false,
+    });
+    const revision = (await newestRevision(pool(), added.mockupId))!;
+    const assets = await revisionAssets(pool(), revision.id);
+    expect([...assets.keys()].sort()).toEqual([...reading.assets.keys()].sort());
+    expect(new TextDecoder().decode((await getBlob(pool(), revision.picture_digest))!)).toBe(reading.picture);
+  });
+
+  it('keeps equal bytes once', async () => {
+    const before = await pool().query<{ count: string }>('select count(*) from blobs');
+    const again = await addProject({ bytes, fileName: 'harbour.svg', reading, demoDigest: null });
+    const after = await pool().query<{ count: string }>('select count(*) from blobs');
+    expect(after.rows[0]).toEqual(before.rows[0]);
+    expect((await shelf(pool()))[0]).toMatchObject({
+      project_id: again.projectId,
+      layer_count: 141,
+      tagged: 0,
+    });
+    await removeProject(pool(), again.projectId);
+  });
+
+  it('sets facets, takes them back and makes them anew', async () => {
+    expect(
+      await setFacets(added.mockupId, [
+        { layer, facet: 'role', value: 'box' },
+        { layer, facet: 'classes', value: ['wide'] },
+      ]),
+    ).toMatchObject({ canUndo: true, canRedo: false });
+    await setFacets(added.mockupId, [{ layer, facet: 'role', value: 'section' }]);
+    expect(await tagsNow()).toEqual({ [layer]: { role: 'section', classes: ['wide'] } });
+    await undo(added.mockupId);
+    expect(await tagsNow()).toEqual({ [layer]: { role: 'box', classes: ['wide'] } });
+    await undo(added.mockupId);
+    expect(await tagsNow()).toEqual({});
+    expect(await redo(added.mockupId)).toMatchObject({ canUndo: true, canRedo: true });
+    await redo(added.mockupId);
+    expect(await tagsNow()).toEqual({ [layer]: { role: 'section', classes: ['wide'] } });
+    await setFacets(added.mockupId, [{ layer, facet: 'role', value: null }]);
+    expect(await tagsNow()).toEqual({ [layer]: { classes: ['wide'] } });
+  });
+
+  it('makes no edit of what is so already', async () => {
+    const count = async () =>
+      (
+        await pool().query<{ count: string }>('select count(*) from edits where mockup_id = $1', [
+          added.mockupId,
+        ])
+      ).rows[0]!.count;
+    const before = await count();
+    await setFacets(added.mockupId, [{ layer, facet: 'classes', value: ['wide'] }]);
+    expect(await count()).toBe(before);
+  });
+
+  it('loses nothing when many edit at once', async () => {
+    await Promise.all(
+      Array.from({ length: 12 }, (_, at) =>
+        setFacets(added.mockupId, [{ layer: `l${at}`, facet: 'outputName', value: `n${at}` }]),
+      ),
+    );
+    const tags = await tagsNow();
+    expect(Array.from({ length: 12 }, (_, at) => tags[`l${at}`]?.outputName)).toEqual(
+      Array.from({ length: 12 }, (_, at) => `n${at}`),
+    );
+  });
+
+  it('refuses what is wrong, and changes nothing', async () => {
+    const before = await tagsNow();
+    expect(() => setFacets(added.mockupId, [{ layer, facet: 'classes', value: ['1st'] }])).toThrow(
+      /is no class name/,
+    );
+    expect(() =>
+      setFacets(added.mockupId, [{ layer, facet: 'outcome', value: 'painting' as never }]),
+    ).toThrow(/must be one of/);
+    await expect(setFacets(NOBODY, [{ layer, facet: 'role', value: 'box' }])).rejects.toMatchObject({
+      status: 404,
+    });
+    await expect(openMockup(NOBODY)).rejects.toBeInstanceOf(Refusal);
+    expect(await tagsNow()).toEqual(before);
+  });
+
+  it('says when there is nothing to undo', async () => {
+    const fresh = await addProject({ bytes, fileName: 'harbour.svg', reading, demoDigest: null });
+    await expect(undo(fresh.mockupId)).rejects.toMatchObject({
+      status: 409,
+      message: 'There is nothing left to undo.',
+    });
+    await expect(redo(fresh.mockupId)).rejects.toMatchObject({ status: 409 });
+    await removeProject(pool(), fresh.projectId);
+  });
+
+  it('keeps nothing of a build that was cancelled', async () => {
+    const revision = (await newestRevision(pool(), added.mockupId))!;
+    const id = await builds.insertBuild(
+      pool(),
+      added.mockupId,
+      revision.id,
+      { arrangement: 'nested', target: 'html' },
+      {},
+    );
+    expect(await builds.startBuild(pool(), id)).toBe(true);
+    expect(await builds.noteProgress(pool(), id, 1, 4)).toBe(true);
+    expect(await builds.cancelBuild(pool(), id)).toBe(true);
+    expect(await builds.noteProgress(pool(), id, 2, 4)).toBe(false);
+    expect(
+      await builds.finishBuild(pool(), id, { screens: [], files: [], pictures: [], findings: [], ms: {} }),
+    ).toBe(false);
+    expect(await builds.cancelBuild(pool(), id)).toBe(false);
+    expect(await builds.getBuild(pool(), id)).toMatchObject({
+      state: 'cancelled',
+      done: 1,
+      total: 4,
+      result: null,
+    });
+  });
+
+  it('names blobs by their SHA-256', () => {
+    // FIPS 180-4, example "abc".
+    expect(digestOf(new TextEncoder().encode('abc'))).toBe(
+      'ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad',
+    );
+  });
+});

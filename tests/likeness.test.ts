@@ -1,0 +1,72 @@
+import { mkdtemp, mkdir, rm, writeFile } from 'node:fs/promises';
+import os from 'node:os';
+import path from 'node:path';
+import type { Browser } from '@playwright/test';
+import { produce } from '../src/engine/produce';
+import { launchChromium } from './support/chromium';
+import { compareFiles } from './support/likeness';
+import { casePath, DEMO, readCase, readDemo } from './support/mockups';
+
+/** The built page in Chromium against the mockup in the same Chromium. */
+let browser: Browser;
+let folder: string;
+
+beforeAll(async () => {
+  browser = await launchChromium();
+  folder = await mkdtemp(path.join(os.tmpdir(), 'orden-likeness-'));
+});
+afterAll(async () => {
+  await browser.close();
+  await rm(folder, { recursive: true });
+});
+
+const MOCKUPS = [
+  { name: 'harbour', file: DEMO, reading: readDemo, most: 0.001 },
+  {
+    name: 'bs5-pricing',
+    file: casePath('bs5-pricing.svg'),
+    reading: () => readCase('bs5-pricing.svg'),
+    most: 0.002,
+  },
+  // Borders between two pixels: SVG draws them as two grey lines, CSS as one sharp one.
+  {
+    name: 'w3c-styling-css-04-f',
+    file: casePath('w3c-styling-css-04-f.svg'),
+    reading: () => readCase('w3c-styling-css-04-f.svg'),
+    most: 0.04,
+  },
+  {
+    name: 'oc-dartboard-use',
+    file: casePath('oc-dartboard-use.svg'),
+    reading: () => readCase('oc-dartboard-use.svg'),
+    most: 0.012,
+  },
+] as const;
+
+describe.each(MOCKUPS)('$name', ({ name, file, reading: readMockup, most }) => {
+  it.each(['fixed', 'nested'] as const)('arranged %s, looks like its mockup', async (arrangement) => {
+    const { mockup, assets, findings, book } = readMockup();
+    const product = await produce({
+      mockup,
+      assets,
+      tags: new Map(),
+      options: { arrangement, target: 'html' },
+      book,
+      readFindings: findings,
+    });
+    const out = path.join(folder, name, arrangement);
+    for (const written of product.files) {
+      await mkdir(path.dirname(path.join(out, written.path)), { recursive: true });
+      await writeFile(path.join(out, written.path), written.bytes);
+    }
+    const { width, height } = mockup.screens[0]!;
+    const { differing } = await compareFiles(
+      browser,
+      file,
+      path.join(out, 'index.html'),
+      Math.ceil(width),
+      Math.ceil(height),
+    );
+    expect(differing).toBeLessThanOrEqual(most);
+  });
+});
