@@ -10,13 +10,13 @@ test('the demo stands on the shelf', async ({ page }) => {
 });
 
 test('a file becomes a project, and can be taken off again', async ({ page }) => {
-  await readMockup(page, 'pier.svg', svgOf('<rect id="plank" width="40" height="20"/>'));
-  await expect(page.getByRole('heading', { name: 'pier' })).toBeVisible();
+  await readMockup(page, 'jetty.svg', svgOf('<rect id="plank" width="40" height="20"/>'));
+  await expect(page.getByRole('heading', { name: 'jetty' })).toBeVisible();
   await page.getByRole('link', { name: 'Orden' }).click();
-  await page.getByRole('button', { name: 'Take pier off the shelf' }).click();
+  await page.getByRole('button', { name: 'Take jetty off the shelf' }).click();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Take it off' }).click();
-  await expect(page.getByRole('link', { name: 'pier' })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'jetty' })).toHaveCount(0);
 });
 
 test('a dropped file is read as a chosen one is', async ({ page }) => {
@@ -38,7 +38,7 @@ test('a broken file is refused in one sentence, and nothing is stored', async ({
   await page
     .getByLabel('Mockup file')
     .setInputFiles({ name: 'torn.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg>\n<g></svg>') });
-  await expect(page.getByRole('alert')).toContainText('torn.svg: The XML is broken at line 2, column');
+  await expect(page.locator('.MuiAlert-root')).toContainText('torn.svg: The XML is broken at line 2, column');
   await expectAccessible(page);
   const after = (await (await request.get('/api/projects')).json()) as { projects: unknown[] };
   expect(after.projects).toHaveLength(before.projects.length);

@@ -34,6 +34,9 @@ export const theme = createTheme({
   },
   components: {
     MuiButton: { defaultProps: { disableElevation: true, size: 'small' } },
+    MuiToggleButton: {
+      styleOverrides: { root: ({ theme }) => ({ color: (theme.vars ?? theme).palette.text.primary }) },
+    },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
   },
 });

@@ -14,6 +14,7 @@ import {
   TableHead,
   TableRow,
 } from '@mui/material';
+import { visuallyHidden } from '@mui/utils';
 import NextLink from 'next/link';
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
@@ -53,7 +54,11 @@ export function ShelfTable({ entries, onChanged }: ShelfTableProps) {
             <TableCell align="right">Layers</TableCell>
             <TableCell align="right">Tagged</TableCell>
             <TableCell>Read</TableCell>
-            <TableCell />
+            <TableCell>
+              <Box component="span" sx={visuallyHidden}>
+                Actions
+              </Box>
+            </TableCell>
           </TableRow>
         </TableHead>
         <TableBody>

@@ -112,6 +112,7 @@ export const WorksheetRow = memo(function WorksheetRow(props: WorksheetRowProps)
           {column === 'layer' && (
             <Box
               component="span"
+              aria-hidden
               onMouseDown={(event) => {
                 if (!hasChildren) return;
                 event.stopPropagation();
