@@ -69,7 +69,8 @@ function wrapItem(node: PageNode, context: MarkupContext): MarkupElement {
 function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
   const name = elementName(node.role, inside);
   const within = { phrasing: inside.phrasing || roleEntry(node.role).phrasing, list: name === 'ul' };
-  const attributes = { ...sharedAttributes(node, context), style: placeStyle(node.place) };
+  const style = node.children.length === 0 ? bareBoxStyle(node.place) : placeStyle(node.place);
+  const attributes = { ...sharedAttributes(node, context), style };
   return element(
     name,
     attributes,
@@ -137,14 +138,35 @@ function elementName(role: Role, inside: Inside): string {
   return inside.phrasing && !(phrasing && inline) && name !== 'a' ? 'span' : name;
 }
 
+/**
+ * Browsers move the edges of boxes to whole px, where SVG draws an edge between two px as it is. A box of
+ * whole size keeps its fuzzy edges when it is moved there by a transform.
+ */
+function bareBoxStyle(place: Place): string {
+  const [x, y] = [Math.floor(place.x), Math.floor(place.y)];
+  const between = isBetween(place.x - x) || isBetween(place.y - y);
+  const whole = !isBetween(place.width % 1) && !isBetween(place.height % 1);
+  if (!between || !whole || place.turn) return placeStyle(place);
+  const rest: Declaration = ['translate', `${px(place.x - x)} ${px(place.y - y)}`];
+  return printInlineCss([...placeDeclarations({ ...place, x, y }), rest]);
+}
+
+function isBetween(fraction: number): boolean {
+  return fraction > 0.01 && fraction < 0.99;
+}
+
 function placeStyle(place: Place): string {
+  return printInlineCss(placeDeclarations(place));
+}
+
+function placeDeclarations(place: Place): Declaration[] {
   const declarations: Declaration[] = [
     ['left', px(place.x)],
     ['top', px(place.y)],
   ];
   if (!place.hugs) declarations.push(['width', px(place.width)], ['height', px(place.height)]);
   if (place.turn) declarations.push(...turnDeclarations(place.turn));
-  return printInlineCss(declarations);
+  return declarations;
 }
 
 function turnDeclarations(turn: Turn): Declaration[] {

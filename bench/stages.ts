@@ -1,0 +1,61 @@
+import { optimize } from 'svgo';
+import { convert, STAGES, type Stage } from '../src/core/convert';
+import { layersOf } from '../src/core/mockup/walk';
+import { read } from '../src/core/read/read';
+import { createFontBook } from '../src/engine/fonts/fontBook';
+import { outlinerOf } from '../src/engine/produce';
+import { benchMockup } from './mockups';
+import { textTable } from './table';
+
+/**
+ * `npm run bench`: the time of each stage on mockups of 500 and 5,000 layers. The machine's speed falls out by
+ * the reference that is run side by side: one default optimising pass of svgo over the same file.
+ */
+const ROUNDS = 5;
+const SIZES = [500, 5000] as const;
+const ROWS = ['read', ...STAGES, 'total'] as const;
+type Row = (typeof ROWS)[number];
+type Times = Readonly<Record<Row | 'reference', number>>;
+
+const fonts = createFontBook();
+
+function once(svg: string): Times {
+  const bytes = new TextEncoder().encode(svg);
+  let start = performance.now();
+  const { mockup, assets, book } = read(bytes, 'bench.svg', fonts);
+  const readMs = performance.now() - start;
+  const options = { arrangement: 'nested', target: 'html' } as const;
+  const { ms } = convert({ mockup, assets, tags: new Map(), options, outliner: outlinerOf(book) });
+  start = performance.now();
+  optimize(svg);
+  const reference = performance.now() - start;
+  const total = readMs + STAGES.reduce((sum, stage: Stage) => sum + ms[stage], 0);
+  return { read: readMs, ...ms, total, reference };
+}
+
+/** The median of several rounds, after one that warms up. */
+function measure(svg: string): Times {
+  once(svg);
+  const rounds = Array.from({ length: ROUNDS }, () => once(svg));
+  const median = (key: keyof Times) => rounds.map((round) => round[key]).sort((one, other) => one - other)[ROUNDS >> 1] ?? 0;
+  return Object.fromEntries([...ROWS, 'reference' as const].map((key) => [key, median(key)])) as Times;
+}
+
+const results = SIZES.map((size) => {
+  const svg = benchMockup(size);
+  const layers = [...layersOf(read(new TextEncoder().encode(svg), 'bench.svg', fonts).mockup)].length;
+  return { layers, times: measure(svg) };
+});
+const [small, large] = results;
+if (!small || !large) throw new Error('Nothing was measured.');
+
+const rows = ROWS.map((row) => [
+  row,
+  ...results.flatMap(({ times }) => [times[row].toFixed(1), (times[row] / times.reference).toFixed(2)]),
+  (large.times[row] / small.times[row]).toFixed(1),
+]);
+rows.push(['svgo', ...results.flatMap(({ times }) => [times.reference.toFixed(1), '1.00']), (large.times.reference / small.times.reference).toFixed(1)]);
+const head = ['stage', ...results.flatMap(({ layers }) => [`${layers} layers, ms`, 'of svgo']), 'growth'];
+console.log(textTable(head, rows));
+console.log(`\nMedian of ${ROUNDS} rounds. "of svgo": share of one default optimising pass over the same file, run side by side.`);
+console.log(`Growth: from ${small.layers} to ${large.layers} layers (${(large.layers / small.layers).toFixed(1)} times as many).`);
