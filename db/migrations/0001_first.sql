@@ -29,6 +29,8 @@ create table revisions (
   source_digest text not null references blobs,
   picture_digest text not null references blobs,
   tree jsonb not null,
+  -- Which shape of the tree this is; older ones are read anew from the source.
+  tree_version integer not null,
   findings jsonb not null,
   layer_count integer not null,
   created_at timestamptz not null default now(),

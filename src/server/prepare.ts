@@ -2,13 +2,20 @@ import path from 'node:path';
 import { pool } from './db/pool';
 import { migrate } from './db/migrate';
 import { loadDemo } from './useCases/loadDemo';
+import { renewRevisions } from './useCases/renewRevisions';
 
 /** Brings the database up to date and puts the demo on the shelf: run by ./start and ./check before serving. */
 async function prepare(): Promise<void> {
   const home = process.cwd();
   const ran = await migrate(pool(), path.join(home, 'db/migrations'));
+  const renewed = await renewRevisions();
   const loaded = await loadDemo(path.join(home, 'demo'));
-  console.log(`Database ready (${ran.length} new migrations, ${loaded.length} demo mockups loaded).`);
+  const done = [
+    `${ran.length} new migrations`,
+    `${renewed} mockups read anew`,
+    `${loaded.length} demo mockups loaded`,
+  ];
+  console.log(`Database ready (${done.join(', ')}).`);
   await pool().end();
 }
 

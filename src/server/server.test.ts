@@ -14,6 +14,7 @@ import { addProject, type AddedProject } from './useCases/addProject';
 import { redo, setFacets, undo } from './useCases/editTags';
 import { loadDemo } from './useCases/loadDemo';
 import { openMockup } from './useCases/openMockup';
+import { renewRevisions } from './useCases/renewRevisions';
 
 /** Runs on the database that ./check makes; without one there is nothing to run on. */
 const withDatabase = process.env.DATABASE_URL ? describe : describe.skip;
@@ -54,6 +55,16 @@ withDatabase('on the database', () => {
     const assets = await revisionAssets(pool(), revision.id);
     expect([...assets.keys()].sort()).toEqual([...reading.assets.keys()].sort());
     expect(new TextDecoder().decode((await getBlob(pool(), revision.picture_digest))!)).toBe(reading.picture);
+  });
+
+  it('reads a mockup anew when an earlier Orden stored it', async () => {
+    await pool().query(
+      `update revisions set tree_version = 0, tree = '{}', layer_count = 0 where mockup_id = $1`,
+      [added.mockupId],
+    );
+    expect(await renewRevisions()).toBe(1);
+    expect((await openMockup(added.mockupId)).mockup).toEqual(reading.mockup);
+    expect(await renewRevisions()).toBe(0);
   });
 
   it('keeps equal bytes once', async () => {

@@ -31,6 +31,9 @@ export interface Screen {
   readonly root: GroupLayer;
 }
 
+/** The shape of a stored mockup. Raise it when the shape or what the readers give changes: stored ones are then read anew. */
+export const TREE_VERSION = 1;
+
 /** A file read into Orden. Plain data: it can be stored as JSON and handed to a worker. */
 export interface Mockup {
   readonly name: string;

@@ -33,6 +33,6 @@ function automaticName(layer: Layer): string {
     case 'bitmap':
       return 'photo';
     case 'group':
-      return 'group';
+      return layer.layers.length === 1 && layer.layers[0] ? proposeName(layer.layers[0]).name : 'group';
   }
 }

@@ -4,13 +4,14 @@ import type { BuildJob, BuildOutput } from './buildWorker';
 import type { ReadJob } from './readWorker';
 import { runWorker, WORKER_LIMITS, type WorkerRun } from './runWorker';
 
-/** Reads a file in a worker of its own, in bounded time and memory. */
-export function readInWorker(job: ReadJob): Promise<ReadWithPicture> {
+/** Reads a file in a worker of its own, in bounded time and memory, as long as someone waits for it. */
+export function readInWorker(job: ReadJob, signal: AbortSignal): Promise<ReadWithPicture> {
   const worker = new Worker(new URL('./readWorker.ts', import.meta.url), {
     workerData: job,
     resourceLimits: WORKER_LIMITS,
   });
   return runWorker(worker, {
+    signal,
     timeoutMs: 60_000,
     tooLong: 'Reading took longer than a minute and was given up.',
   });

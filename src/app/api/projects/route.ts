@@ -14,11 +14,9 @@ export function POST(request: Request): Promise<Response> {
   return answer(async () => {
     const fileName = new URL(request.url).searchParams.get('name')?.slice(0, 200) || 'mockup.svg';
     const bytes = await readBody(request);
-    return addProject({
-      bytes,
-      fileName,
-      reading: await readInWorker({ bytes, fileName }),
-      demoDigest: null,
-    });
+    const reading = await readInWorker({ bytes, fileName }, request.signal);
+    // A reading that was stopped leaves nothing on the shelf.
+    request.signal.throwIfAborted();
+    return addProject({ bytes, fileName, reading, demoDigest: null });
   });
 }

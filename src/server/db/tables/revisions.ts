@@ -1,5 +1,5 @@
 import type { Finding } from '../../../core/findings/finding';
-import type { Mockup } from '../../../core/mockup/mockup';
+import { TREE_VERSION, type Mockup } from '../../../core/mockup/mockup';
 import type { Queryable } from '../pool';
 
 export interface NewRevision {
@@ -23,8 +23,9 @@ export interface RevisionRow {
 }
 
 const INSERT = `
-  insert into revisions (mockup_id, number, file_name, source_digest, picture_digest, tree, findings, layer_count)
-  values ($1, (select coalesce(max(number), 0) + 1 from revisions where mockup_id = $1), $2, $3, $4, $5, $6, $7)
+  insert into revisions
+    (mockup_id, number, file_name, source_digest, picture_digest, tree, findings, layer_count, tree_version)
+  values ($1, (select coalesce(max(number), 0) + 1 from revisions where mockup_id = $1), $2, $3, $4, $5, $6, $7, $8)
   returning id`;
 const INSERT_ASSET = 'insert into revision_assets (revision_id, name, digest) values ($1, $2, $3)';
 const NEWEST = `
@@ -34,6 +35,11 @@ const BY_ID = `
   select id, number, file_name, picture_digest, tree, findings, layer_count from revisions where id = $1`;
 const NEWEST_PICTURE =
   'select picture_digest from revisions where mockup_id = $1 order by number desc limit 1';
+const OUTDATED = `
+  select id, mockup_id, file_name, source_digest from revisions where tree_version <> $1 order by created_at`;
+const RENEW = `
+  update revisions set picture_digest = $2, tree = $3, findings = $4, layer_count = $5, tree_version = $6 where id = $1`;
+const REMOVE_ASSETS = 'delete from revision_assets where revision_id = $1';
 const ASSETS = `
   select a.name, b.bytes from revision_assets a join blobs b on b.digest = a.digest where a.revision_id = $1`;
 
@@ -47,6 +53,7 @@ export async function insertRevision(db: Queryable, revision: NewRevision): Prom
     JSON.stringify(tree),
     JSON.stringify(findings),
     layerCount,
+    TREE_VERSION,
   ];
   const { rows } = await db.query<{ id: string }>(INSERT, values);
   return rows[0]!.id;
@@ -82,4 +89,35 @@ export async function revisionAssets(
 ): Promise<ReadonlyMap<string, Uint8Array>> {
   const { rows } = await db.query<{ name: string; bytes: Buffer }>(ASSETS, [revisionId]);
   return new Map(rows.map((row) => [row.name, new Uint8Array(row.bytes)]));
+}
+
+export interface OutdatedRow {
+  readonly id: string;
+  readonly mockup_id: string;
+  readonly file_name: string;
+  readonly source_digest: string;
+}
+
+/** The revisions whose tree has another shape than the readers give now. */
+export async function outdatedRevisions(db: Queryable): Promise<readonly OutdatedRow[]> {
+  const { rows } = await db.query<OutdatedRow>(OUTDATED, [TREE_VERSION]);
+  return rows;
+}
+
+/** Puts a new reading in the place of an outdated one; its assets are to be inserted anew. */
+export async function renewRevision(
+  db: Queryable,
+  id: string,
+  reading: Pick<NewRevision, 'pictureDigest' | 'tree' | 'findings' | 'layerCount'>,
+): Promise<void> {
+  const { pictureDigest, tree, findings, layerCount } = reading;
+  await db.query(REMOVE_ASSETS, [id]);
+  await db.query(RENEW, [
+    id,
+    pictureDigest,
+    JSON.stringify(tree),
+    JSON.stringify(findings),
+    layerCount,
+    TREE_VERSION,
+  ]);
 }

@@ -1,0 +1,29 @@
+import { launchChromium } from '../tests/support/chromium';
+
+/** Takes the pictures of the README from a running Orden with the demo: `tsx scripts/screenshots.ts [ADDRESS]`. */
+const address = process.argv[2] ?? 'http://127.0.0.1:3000';
+const browser = await launchChromium();
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const shoot = (name: string) => page.screenshot({ path: `docs/screenshots/${name}.png` });
+
+await page.goto(address);
+await page.getByRole('row', { name: /harbour\.svg/ }).waitFor();
+await page.waitForLoadState('networkidle');
+await shoot('shelf');
+
+await page.getByRole('link', { name: 'harbour' }).last().click();
+await page.getByText('141 layers').waitFor();
+await page.getByRole('rowheader', { name: 'book-button', exact: true }).click();
+await page.getByLabel('HTML code').getByText('button').first().waitFor();
+await shoot('sort');
+
+await page.getByRole('link', { name: 'Build' }).click();
+await page.getByRole('button', { name: 'Build the page' }).click();
+await page.getByRole('heading', { name: /^The page, arranged/ }).waitFor();
+await page.waitForTimeout(3000);
+await shoot('build');
+
+await page.getByRole('tab', { name: /^Files/ }).click();
+await page.getByText('<!doctype html>').waitFor();
+await shoot('files');
+await browser.close();

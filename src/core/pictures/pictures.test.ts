@@ -1,0 +1,128 @@
+import sharp from 'sharp';
+import { convertReading, readCase, readInside } from '../../../tests/support/mockups';
+import { measureScreen } from '../mockup/bounds';
+import { IDENTITY } from '../mockup/matrix';
+import { parseXml } from '../read/xml/parseXml';
+import { descendants } from '../read/xml/node';
+import { standaloneSvg } from './standaloneSvg';
+
+type Reading = ReturnType<typeof readInside>;
+
+function wholeScreen(reading: Reading): string {
+  const screen = reading.mockup.screens[0]!;
+  const box = { x: 0, y: 0, width: screen.width, height: screen.height };
+  return standaloneSvg([{ layer: screen.root, matrix: IDENTITY }], box, {
+    mockup: reading.mockup,
+    outliner: null,
+    bitmapAddress: (name) => `asset:${name}`,
+  });
+}
+
+describe('a screen written back', () => {
+  it.each(['bs5-pricing.svg', 'w3c-pservers-grad-09-b.svg', 'oc-dartboard-use.svg'])(
+    '%s refers to nothing that is not in it',
+    (name) => {
+      const root = parseXml(wholeScreen(readCase(name)));
+      const ids = new Set([...descendants(root)].map((node) => node.attributes.id));
+      const used = [...descendants(root)].flatMap((node) =>
+        Object.values(node.attributes).flatMap((value) =>
+          [...value.matchAll(/url\(#([^)]+)\)/g)].map((match) => match[1]),
+        ),
+      );
+      for (const id of used) expect(ids).toContain(id);
+    },
+  );
+
+  it('reads back as the same layers', () => {
+    const reading =
+      readInside(`<linearGradient id="g" gradientTransform="rotate(20)"><stop stop-color="#123"/><stop offset="1" stop-color="#fed" stop-opacity=".5"/></linearGradient>
+      <clipPath id="c"><rect width="50" height="50" rx="4"/></clipPath><filter id="f"><feDropShadow dx="1" dy="2" stdDeviation="3" flood-opacity=".4"/></filter>
+      <g opacity=".5" clip-path="url(#c)"><rect x="1" y="2" width="30" height="20" fill="url(#g)" stroke="red" stroke-dasharray="2 1" filter="url(#f)"/></g>
+      <ellipse cx="80" cy="40" rx="20" ry="10" style="mix-blend-mode:multiply"/><path d="M0 0L9 9L0 9Z" fill-rule="evenodd" marker-end="none"/>`);
+    const again = readInside(
+      wholeScreen(reading)
+        .replace(/^<svg[^>]*>/, '')
+        .replace(/<\/svg>$/, ''),
+    );
+    const [before, after] = [reading, again].map(
+      (one) =>
+        measureScreen(one.mockup.screens[0]!, one.mockup.faces).get(one.mockup.screens[0]!.key)!.painted,
+    );
+    expect(after!.x).toBeCloseTo(before!.x, 2);
+    expect(after!.width).toBeCloseTo(before!.width, 2);
+    const shapes = (one: Reading) =>
+      JSON.stringify(one.mockup.screens[0]!.root)
+        .match(/"kind":"(shape|linear|drop-shadow|outline)"/g)
+        ?.sort();
+    expect(shapes(again)).toEqual(shapes(reading));
+  });
+
+  it('is drawn by an outside rasteriser', async () => {
+    // Source: librsvg through sharp: a red box on nothing.
+    const svg = wholeScreen(readInside('<rect x="50" y="25" width="100" height="50" fill="#f00"/>'));
+    const { data, info } = await sharp(Buffer.from(svg))
+      .ensureAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    const at = (x: number, y: number) => [
+      ...data.subarray((y * info.width + x) * 4, (y * info.width + x) * 4 + 4),
+    ];
+    expect([info.width, info.height]).toEqual([200, 100]);
+    expect(at(100, 50)).toEqual([255, 0, 0, 255]);
+    expect(at(10, 10)[3]).toBe(0);
+  });
+});
+
+describe('the plan of pictures', () => {
+  const plan = (content: string) => convertReading(readInside(content)).plan;
+
+  it('stands every picture on whole px', () => {
+    const { placed } = plan('<path id="a" d="M10.4 10.6L19.5 11L14 19.2z"/>');
+    expect(placed.get('/test/a')!.box).toEqual({ x: 10, y: 10, width: 10, height: 10 });
+  });
+
+  it('gives names that are free', () => {
+    const { pictures } = plan(
+      '<g><path id="a" d="M0 0L9 1L4 9z"/></g><g><path id="a" d="M50 0L59 9L44 9z"/></g><rect width="150" height="90" fill="none"/>',
+    );
+    expect(pictures.map((picture) => picture.name)).toEqual(['a', 'a-2']);
+  });
+
+  it('makes PNG at 1x and 2x of what holds a bitmap, and SVG of everything else', () => {
+    const pixel =
+      'data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAAIAAAABCAYAAAD0In+KAAAAD0lEQVR42mP8z8BQz0AEAAAJAwEBTHNTgAAAAABJRU5ErkJggg==';
+    const { pictures } = plan(
+      `<image id="photo" href="${pixel}" x="10" y="10" width="40" height="20"/><path id="star" d="M100 0L109 9L104 9z"/>`,
+    );
+    expect(
+      pictures.map(({ files }) => files.map(({ path, width, height }) => [path, width, height])),
+    ).toEqual([
+      [
+        ['pictures/photo.png', 40, 20],
+        ['pictures/photo@2x.png', 80, 40],
+      ],
+      [['pictures/star.svg', expect.any(Number), expect.any(Number)]],
+    ]);
+    expect(pictures[0]!.source).toEqual({ kind: 'bitmap', bitmap: 'bitmap-1' });
+  });
+
+  it('draws a bitmap that is cut or lies between px', () => {
+    const pixel =
+      'data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAAIAAAABCAYAAAD0In+KAAAAD0lEQVR42mP8z8BQz0AEAAAJAwEBTHNTgAAAAABJRU5ErkJggg==';
+    const { pictures } = plan(
+      `<clipPath id="c"><circle cx="20" cy="20" r="8"/></clipPath><image id="cut" href="${pixel}" width="40" height="40" clip-path="url(#c)"/><image id="between" href="${pixel}" x="60.5" width="40" height="20"/>`,
+    );
+    expect(pictures.map(({ source }) => source.kind)).toEqual(['svg', 'svg']);
+    expect(pictures[0]!.files[0]).toMatchObject({ width: 16, height: 16 });
+  });
+
+  it('leaves opacity and blending to the page, and keeps shadows in the picture', () => {
+    const [picture] = plan(
+      '<filter id="f"><feDropShadow dx="0" dy="4" stdDeviation="2"/></filter><path id="a" d="M50 20L90 21L70 60z" opacity=".5" style="mix-blend-mode:multiply" filter="url(#f)"/>',
+    ).pictures;
+    const svg = picture!.source.kind === 'svg' ? picture!.source.svg : '';
+    expect(svg).toContain('<feDropShadow');
+    expect(svg).not.toMatch(/opacity="0\.5"|mix-blend-mode/);
+    expect(picture!.files[0]!.height).toBeGreaterThan(46);
+  });
+});

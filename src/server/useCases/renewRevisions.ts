@@ -1,0 +1,23 @@
+import { layersOf } from '../../core/mockup/walk';
+import { createFontBook } from '../../engine/fonts/fontBook';
+import { readWithPicture } from '../../engine/readWithPicture';
+import { inTransaction, pool } from '../db/pool';
+import { getBlob, putBlob } from '../db/tables/blobs';
+import { insertAsset, outdatedRevisions, renewRevision } from '../db/tables/revisions';
+
+/** Reads every stored source anew whose tree an earlier Orden made; tags hold, since layer keys do. */
+export async function renewRevisions(): Promise<number> {
+  const outdated = await outdatedRevisions(pool());
+  for (const { id, file_name: fileName, source_digest: source } of outdated) {
+    const bytes = await getBlob(pool(), source);
+    if (!bytes) continue;
+    const { mockup, assets, findings, picture } = readWithPicture(bytes, fileName, createFontBook());
+    await inTransaction(async (client) => {
+      const pictureDigest = await putBlob(client, new TextEncoder().encode(picture));
+      const layerCount = [...layersOf(mockup)].length;
+      await renewRevision(client, id, { pictureDigest, tree: mockup, findings, layerCount });
+      for (const [name, asset] of assets) await insertAsset(client, id, name, await putBlob(client, asset));
+    });
+  }
+  return outdated.length;
+}

@@ -1,0 +1,202 @@
+import type { Box } from '../../core/mockup/box';
+import type { GroupLayer, Layer, ShapeLayer } from '../../core/mockup/layer';
+import { NO_HINTS } from '../../core/mockup/layer';
+import type { Mockup } from '../../core/mockup/mockup';
+import { NO_RADII } from '../../core/mockup/outline';
+import type { Decision } from '../../core/sort/decision';
+import type { OpenedMockup } from '../../server/useCases/openMockup';
+import { layersAt } from './hits';
+import { layerLabel } from './layerLabel';
+import { ancestorsOf, foldedAtFirst, visibleRows } from './rows';
+import { createSortStore } from './store';
+
+const base = {
+  transform: [1, 0, 0, 1, 0, 0],
+  visible: true,
+  opacity: 1,
+  blend: 'normal',
+  clip: null,
+  mask: null,
+  effects: [],
+  hints: NO_HINTS,
+} as const;
+
+function box(key: string, x = 0): ShapeLayer {
+  const outline = { kind: 'rect', box: { x, y: 0, width: 10, height: 10 }, radii: NO_RADII } as const;
+  return {
+    ...base,
+    kind: 'shape',
+    key,
+    sourceName: null,
+    outline,
+    fill: null,
+    stroke: null,
+    strokeFirst: false,
+    markers: {},
+  };
+}
+
+function group(key: string, ...layers: Layer[]): GroupLayer {
+  return { ...base, kind: 'group', key, sourceName: key, isolated: false, layers };
+}
+
+function mockupOf(...layers: Layer[]): Mockup {
+  const root = group('s', ...layers);
+  return {
+    name: 's',
+    format: 'svg',
+    screens: [{ key: 's', name: 's', width: 100, height: 50, ground: null, root }],
+    bitmaps: {},
+    faces: {},
+    definitions: {},
+  };
+}
+
+const mockup = mockupOf(group('a', box('a1'), group('b', box('b1'), box('b2', 5))), box('c'));
+
+describe('rows', () => {
+  it('follow the drawing, with their levels', () => {
+    expect(visibleRows(mockup, new Set()).map((row) => [row.layer.key, row.level, row.parent])).toEqual([
+      ['a', 1, null],
+      ['a1', 2, 'a'],
+      ['b', 2, 'a'],
+      ['b1', 3, 'b'],
+      ['b2', 3, 'b'],
+      ['c', 1, null],
+    ]);
+  });
+
+  it('hide what is folded', () => {
+    expect(visibleRows(mockup, new Set(['b'])).map((row) => row.layer.key)).toEqual(['a', 'a1', 'b', 'c']);
+    expect(visibleRows(mockup, new Set(['a'])).map((row) => row.layer.key)).toEqual(['a', 'c']);
+  });
+
+  it('open small mockups wholly, and of large ones the first two levels', () => {
+    expect(foldedAtFirst(mockup).size).toBe(0);
+    const large = mockupOf(group('a', group('b', ...Array.from({ length: 300 }, (_, at) => box(`x${at}`)))));
+    expect([...foldedAtFirst(large)]).toEqual(['b']);
+  });
+
+  it('know the groups around a layer', () => {
+    expect(ancestorsOf(mockup, 'b1')).toEqual(['b', 'a']);
+  });
+});
+
+describe('labels', () => {
+  it('are the name, the words, or what the layer is', () => {
+    expect(layerLabel(group('menu', box('x')))).toEqual({ text: 'menu', own: true });
+    expect(layerLabel({ ...group('g', box('x'), box('y')), sourceName: null })).toEqual({
+      text: 'group of 2',
+      own: false,
+    });
+    expect(layerLabel(box('x'))).toEqual({ text: 'box', own: false });
+  });
+});
+
+describe('what lies under the pointer', () => {
+  const boxes = new Map<string, Box>([
+    ['a', { x: 0, y: 0, width: 15, height: 10 }],
+    ['a1', { x: 0, y: 0, width: 10, height: 10 }],
+    ['b', { x: 0, y: 0, width: 15, height: 10 }],
+    ['b1', { x: 0, y: 0, width: 10, height: 10 }],
+    ['b2', { x: 5, y: 0, width: 10, height: 10 }],
+    ['c', { x: 50, y: 0, width: 10, height: 10 }],
+  ]);
+  const decision = (outcome: Decision['outcome']) => ({ outcome }) as Decision;
+
+  it('is the topmost layer first, then those beneath', () => {
+    expect(layersAt(mockup, boxes, new Map(), 7, 5)).toEqual(['b2', 'b1', 'a1']);
+    expect(layersAt(mockup, boxes, new Map(), 30, 5)).toEqual([]);
+  });
+
+  it('is a picture as a whole, and never what is aside', () => {
+    expect(layersAt(mockup, boxes, new Map([['b', decision('picture')]]), 7, 5)).toEqual(['b', 'a1']);
+    expect(layersAt(mockup, boxes, new Map([['a1', decision('aside')]]), 7, 5)).toEqual(['b2', 'b1']);
+  });
+});
+
+describe('the store', () => {
+  const opened: OpenedMockup = {
+    id: 'm',
+    projectId: 'p',
+    fileName: 's.svg',
+    revision: 1,
+    mockup,
+    findings: [],
+    tags: { a1: { role: 'link' } },
+    canUndo: false,
+    canRedo: false,
+  };
+  const answers: { address: string; body: unknown }[] = [];
+  let fails = false;
+
+  beforeEach(() => {
+    answers.length = 0;
+    fails = false;
+    globalThis.fetch = jest.fn(async (address: string | URL | Request, init?: RequestInit) => {
+      const body: unknown = JSON.parse(String(init?.body));
+      answers.push({ address: String(address), body });
+      const { wishes = [] } = body as { wishes?: { layer: string; facet: string; value: unknown }[] };
+      const changes = wishes.map(({ layer, facet, value }) => ({ layer, facet, before: null, after: value }));
+      const json = fails ? { message: 'The mockup is gone.' } : { changes, canUndo: true, canRedo: false };
+      return { ok: !fails, status: fails ? 404 : 200, json: async () => json } as Response;
+    });
+  });
+
+  const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
+
+  it('walks, extends and toggles the selection', () => {
+    const store = createSortStore(opened);
+    const { moveTo, toggleSelected, selectAll } = store.getState();
+    moveTo('a1', 'role', false);
+    moveTo('b1', 'role', true);
+    expect([...store.getState().selection]).toEqual(['a1', 'b', 'b1']);
+    moveTo('a', 'role', true);
+    expect([...store.getState().selection]).toEqual(['a', 'a1']);
+    toggleSelected('c');
+    expect([...store.getState().selection]).toEqual(['a', 'a1', 'c']);
+    selectAll();
+    expect(store.getState().selection.size).toBe(6);
+  });
+
+  it('shows an edit at once and saves it for the whole selection', async () => {
+    const store = createSortStore(opened);
+    store.getState().moveTo('b1', 'role', false);
+    store.getState().moveTo('b2', 'role', true);
+    store.getState().setFacet('role', 'button');
+    expect(store.getState().tags.get('b2')).toEqual({ role: 'button' });
+    expect(store.getState().pending).toBe(1);
+    await settle();
+    expect(answers).toEqual([
+      {
+        address: '/api/mockups/m/edits',
+        body: {
+          wishes: [
+            { layer: 'b1', facet: 'role', value: 'button' },
+            { layer: 'b2', facet: 'role', value: 'button' },
+          ],
+        },
+      },
+    ]);
+    expect(store.getState()).toMatchObject({ pending: 0, canUndo: true, problem: null });
+  });
+
+  it('says what the server refused', async () => {
+    fails = true;
+    const store = createSortStore(opened);
+    store.getState().setFacet('role', 'button');
+    await settle();
+    expect(store.getState()).toMatchObject({ pending: 0, problem: 'The mockup is gone.' });
+    store.getState().dismiss();
+    expect(store.getState().problem).toBeNull();
+  });
+
+  it('opens the groups around a layer that was pointed at', () => {
+    const store = createSortStore(opened);
+    store.getState().toggleFold('a');
+    expect(store.getState().rows).toHaveLength(2);
+    store.getState().reveal('b2');
+    expect(store.getState()).toMatchObject({ cursor: 'b2' });
+    expect(store.getState().rows).toHaveLength(6);
+  });
+});
