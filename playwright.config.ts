@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from './tests/support/chromium';
 
 const port = Number(process.env.PORT ?? 3100);
 
@@ -11,18 +12,7 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
-    launchOptions: {
-      executablePath: '/usr/bin/chromium',
-      chromiumSandbox: false,
-      args: [
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: CHROMIUM,
   },
   webServer: {
     command: `node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,

@@ -1,9 +1,10 @@
-import { mkdir, readFile, writeFile } from 'node:fs/promises';
+import { readFile, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { read } from '../src/core/read/read';
 import { ARRANGEMENTS } from '../src/core/page/node';
 import { createFontBook } from '../src/engine/fonts/fontBook';
 import { produce } from '../src/engine/produce';
+import { writeFiles } from '../src/engine/writeFiles';
 import { launchChromium } from '../tests/support/chromium';
 import { compareFiles } from '../tests/support/likeness';
 
@@ -26,10 +27,7 @@ for (const file of process.argv.slice(2)) {
       book,
       readFindings: findings,
     });
-    for (const written of product.files) {
-      await mkdir(path.dirname(path.join(out, written.path)), { recursive: true });
-      await writeFile(path.join(out, written.path), written.bytes);
-    }
+    await writeFiles(out, product.files);
     const [width, height] = [Math.ceil(screen.width), Math.ceil(screen.height)];
     const { differing, difference } = await compareFiles(
       browser,

@@ -37,7 +37,8 @@ function once(svg: string): Times {
 function measure(svg: string): Times {
   once(svg);
   const rounds = Array.from({ length: ROUNDS }, () => once(svg));
-  const median = (key: keyof Times) => rounds.map((round) => round[key]).sort((one, other) => one - other)[ROUNDS >> 1] ?? 0;
+  const median = (key: keyof Times) =>
+    rounds.map((round) => round[key]).sort((one, other) => one - other)[ROUNDS >> 1] ?? 0;
   return Object.fromEntries([...ROWS, 'reference' as const].map((key) => [key, median(key)])) as Times;
 }
 
@@ -54,8 +55,16 @@ const rows = ROWS.map((row) => [
   ...results.flatMap(({ times }) => [times[row].toFixed(1), (times[row] / times.reference).toFixed(2)]),
   (large.times[row] / small.times[row]).toFixed(1),
 ]);
-rows.push(['svgo', ...results.flatMap(({ times }) => [times.reference.toFixed(1), '1.00']), (large.times.reference / small.times.reference).toFixed(1)]);
+rows.push([
+  'svgo',
+  ...results.flatMap(({ times }) => [times.reference.toFixed(1), '1.00']),
+  (large.times.reference / small.times.reference).toFixed(1),
+]);
 const head = ['stage', ...results.flatMap(({ layers }) => [`${layers} layers, ms`, 'of svgo']), 'growth'];
 console.log(textTable(head, rows));
-console.log(`\nMedian of ${ROUNDS} rounds. "of svgo": share of one default optimising pass over the same file, run side by side.`);
-console.log(`Growth: from ${small.layers} to ${large.layers} layers (${(large.layers / small.layers).toFixed(1)} times as many).`);
+console.log(
+  `\nMedian of ${ROUNDS} rounds. "of svgo": share of one default optimising pass over the same file, run side by side.`,
+);
+console.log(
+  `Growth: from ${small.layers} to ${large.layers} layers (${(large.layers / small.layers).toFixed(1)} times as many).`,
+);

@@ -1,8 +1,9 @@
-import { mkdtemp, mkdir, rm, writeFile } from 'node:fs/promises';
+import { mkdtemp, rm } from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
 import type { Browser } from '@playwright/test';
 import { produce } from '../src/engine/produce';
+import { writeFiles } from '../src/engine/writeFiles';
 import { launchChromium } from './support/chromium';
 import { compareFiles } from './support/likeness';
 import { casePath, DEMO, readCase, readDemo } from './support/mockups';
@@ -55,10 +56,7 @@ describe.each(MOCKUPS)('$name', ({ name, file, reading: readMockup, most }) => {
       readFindings: findings,
     });
     const out = path.join(folder, name, arrangement);
-    for (const written of product.files) {
-      await mkdir(path.dirname(path.join(out, written.path)), { recursive: true });
-      await writeFile(path.join(out, written.path), written.bytes);
-    }
+    await writeFiles(out, product.files);
     const { width, height } = mockup.screens[0]!;
     const { differing } = await compareFiles(
       browser,

@@ -1,4 +1,4 @@
-import { mkdir, readFile, writeFile } from 'node:fs/promises';
+import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import type { Conversion } from '../core/convert';
 import { TARGET_NAMES, type TargetName } from '../core/emit/target';
@@ -10,6 +10,7 @@ import { tagsFileSchema } from '../core/sort/tagSchema';
 import { createFontBook } from '../engine/fonts/fontBook';
 import { plainFinding } from '../engine/manifest';
 import { produce, type Product } from '../engine/produce';
+import { writeFiles } from '../engine/writeFiles';
 import { InputError, UsageError } from './errors';
 
 interface ConvertFlags {
@@ -41,7 +42,7 @@ export async function convertCommand(files: readonly string[], flags: ConvertFla
     book,
     readFindings: findings,
   });
-  await writeFiles(flags.out, product);
+  await writeFiles(flags.out, product.files);
   const summary = summarise(product, readMs, performance.now() - start);
   if (flags.json) console.log(JSON.stringify(summary));
   else console.log(sayDone(summary, flags.out));
@@ -73,14 +74,6 @@ async function readTags(file: string): Promise<Tags> {
   const { value, error } = tagsFileSchema.validate(parsed);
   if (error) throw new InputError(`The tags file ${file} has a mistake: ${error.message}.`);
   return new Map(Object.entries(value));
-}
-
-async function writeFiles(folder: string, product: Product): Promise<void> {
-  for (const file of product.files) {
-    const target = path.join(folder, file.path);
-    await mkdir(path.dirname(target), { recursive: true });
-    await writeFile(target, file.bytes);
-  }
 }
 
 function summarise(product: Product, readMs: number, totalMs: number) {

@@ -1,7 +1,8 @@
-import type { BlendMode } from '../mockup/layer';
+import type { BlendMode, Shadow } from '../mockup/layer';
 import type { Point } from '../mockup/matrix';
 import type { Radii } from '../mockup/outline';
 import type { Colour, GradientStop } from '../mockup/paint';
+import type { TypeStyle } from '../mockup/type';
 
 /** A fill in px of the node's own box, its origin at the box's top left corner. */
 export type LookFill =
@@ -32,14 +33,6 @@ export interface Border {
   readonly colour: Colour;
 }
 
-/** A shadow; the deviation is the Gaussian's, px. */
-export interface Shadow {
-  readonly dx: number;
-  readonly dy: number;
-  readonly deviation: number;
-  readonly colour: Colour;
-}
-
 export type LookFilter =
   { readonly kind: 'blur'; readonly deviation: number } | ({ readonly kind: 'drop-shadow' } & Shadow);
 
@@ -49,13 +42,10 @@ export type LookClip =
   | { readonly kind: 'path'; readonly d: string; readonly rule: 'nonzero' | 'evenodd' };
 
 /** How letters look. Sizes in px of the screen. */
-export interface TypeLook {
-  readonly families: readonly string[];
-  readonly size: number;
-  readonly weight: number;
-  readonly italic: boolean;
-  readonly letterSpacing: number;
-  readonly wordSpacing: number;
+export interface TypeLook extends Pick<
+  TypeStyle,
+  'families' | 'size' | 'weight' | 'italic' | 'letterSpacing' | 'wordSpacing' | 'exact'
+> {
   readonly decorations: readonly ('underline' | 'overline' | 'line-through')[];
   readonly colour: Colour | null;
   readonly outline: Border | null;
@@ -64,8 +54,6 @@ export interface TypeLook {
   readonly align: 'start' | 'middle' | 'end';
   /** True when several spaces in a row count. */
   readonly keepsSpaces: boolean;
-  /** True when letters keep their exact shape and advance at any size. */
-  readonly exact: boolean;
 }
 
 /** Typed appearance of a page node, never CSS text. What is absent is at its initial value. */

@@ -38,16 +38,18 @@ export type Clip =
   | { readonly kind: 'outline'; readonly outline: Outline }
   | { readonly kind: 'defined'; readonly definition: string };
 
+/** A shadow; the deviation is the Gaussian's, px. */
+export interface Shadow {
+  readonly dx: number;
+  readonly dy: number;
+  readonly deviation: number;
+  readonly colour: Colour;
+}
+
 /** Something done to the finished layer. Deviations are of the Gaussian, px in the layer's own coordinates. */
 export type Effect =
   | { readonly kind: 'blur'; readonly deviation: number }
-  | {
-      readonly kind: 'drop-shadow';
-      readonly dx: number;
-      readonly dy: number;
-      readonly deviation: number;
-      readonly colour: Colour;
-    }
+  | ({ readonly kind: 'drop-shadow' } & Shadow)
   | { readonly kind: 'defined'; readonly definition: string };
 
 /** What the source itself says about meaning, beside the name. */

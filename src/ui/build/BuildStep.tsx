@@ -1,17 +1,10 @@
 'use client';
-import {
-  Alert,
-  Box,
-  Button,
-  LinearProgress,
-  ToggleButton,
-  ToggleButtonGroup,
-  Typography,
-} from '@mui/material';
+import { Alert, Box, Button, LinearProgress, Typography } from '@mui/material';
 import { useState } from 'react';
-import { ARRANGEMENTS, type Arrangement } from '../../core/page/node';
+import type { Arrangement } from '../../core/page/node';
 import type { BuildView } from '../../server/useCases/builds';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
+import { ArrangementToggle } from '../shared/ArrangementToggle';
 import { TopBar } from '../shared/TopBar';
 import { useResource } from '../shared/useResource';
 import { Built } from './Built';
@@ -44,19 +37,7 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
             borderColor: 'divider',
           }}
         >
-          <ToggleButtonGroup
-            size="small"
-            exclusive
-            value={arrangement}
-            onChange={(_, next: Arrangement | null) => next && setArrangement(next)}
-            aria-label="Arrangement"
-          >
-            {ARRANGEMENTS.map((name) => (
-              <ToggleButton key={name} value={name} sx={{ py: 0.25 }}>
-                {name}
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
+          <ArrangementToggle value={arrangement} onChange={setArrangement} />
           <Typography sx={{ fontSize: 12, color: 'text.secondary', flex: 1 }}>{SAYS[arrangement]}</Typography>
           {running && <Button onClick={() => void stop()}>Stop</Button>}
           <Button variant="contained" disabled={running} onClick={() => void start(arrangement)}>

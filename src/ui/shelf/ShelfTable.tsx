@@ -18,18 +18,11 @@ import { visuallyHidden } from '@mui/utils';
 import NextLink from 'next/link';
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
+import type { ShelfRow } from '../../server/db/tables/projects';
 import { request, sentence } from '../shared/request';
 
-export interface ShelfEntry {
-  readonly project_id: string;
-  readonly mockup_id: string;
-  readonly name: string;
-  readonly file_name: string;
-  readonly layer_count: number;
-  readonly revision: number;
-  readonly tagged: number;
-  readonly created_at: string;
-}
+/** A row of the shelf as it comes in JSON. */
+export type ShelfEntry = Omit<ShelfRow, 'created_at'> & { readonly created_at: string };
 
 interface ShelfTableProps {
   readonly entries: readonly ShelfEntry[];

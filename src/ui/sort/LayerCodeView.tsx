@@ -1,7 +1,7 @@
 'use client';
-import { Box, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { Box, Typography } from '@mui/material';
 import type { LayerCode } from '../../core/emit/html/layerCode';
-import { ARRANGEMENTS, type Arrangement } from '../../core/page/node';
+import { ArrangementToggle } from '../shared/ArrangementToggle';
 import { CodeBlock } from '../shared/CodeBlock';
 import { useSort } from './SortContext';
 
@@ -44,19 +44,7 @@ export function LayerCodeView({ code }: { readonly code: LayerCode | null }) {
             </>
           )}
         </Typography>
-        <ToggleButtonGroup
-          size="small"
-          exclusive
-          value={arrangement}
-          onChange={(_, next: Arrangement | null) => next && arrangeBy(next)}
-          aria-label="Arrangement"
-        >
-          {ARRANGEMENTS.map((name) => (
-            <ToggleButton key={name} value={name} sx={{ py: 0 }}>
-              {name}
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
+        <ArrangementToggle value={arrangement} onChange={arrangeBy} />
       </Box>
       <Box
         sx={{

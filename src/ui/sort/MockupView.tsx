@@ -108,7 +108,8 @@ export function MockupView() {
             src={`/api/mockups/${id}/picture`}
             alt={`The mockup ${screen.name}`}
             draggable={false}
-            sx={{ display: 'block', width: '100%', height: '100%' }}
+            // A layer of its own: lighting up other layers over it must not draw thousands of shapes anew.
+            sx={{ display: 'block', width: '100%', height: '100%', willChange: 'transform' }}
           />
           {[...selection].slice(0, 200).map((key) => {
             const at = place(settled?.boxes.get(key));

@@ -1,4 +1,5 @@
-import type { Look, LookClip, LookFill, LookFilter, Shadow, TypeLook } from '../../look/look';
+import type { Look, LookClip, LookFill, LookFilter, TypeLook } from '../../look/look';
+import type { Shadow } from '../../mockup/layer';
 import { printColour } from '../../markup/colours';
 import { formatNumber } from '../../markup/numbers';
 import type { Declaration } from '../../markup/printCss';

@@ -1,5 +1,6 @@
 import type { XmlElement } from '../../mockup/mockup';
 import type { XmlNode } from '../xml/node';
+import { PROGRAM_LABEL } from '../xml/parseXml';
 import { computeStyle, ROOT_STYLE, type Computed } from './computed';
 import { localId, type SvgContext } from './context';
 import { readDataUri } from './dataUri';
@@ -73,7 +74,7 @@ function keepElement(
 }
 
 function isKeptAttribute(name: string): boolean {
-  return !/^on/i.test(name) && !['style', 'class', 'id'].includes(name) && !name.startsWith('inkscape:');
+  return !/^on/i.test(name) && !['style', 'class', 'id'].includes(name) && name !== PROGRAM_LABEL;
 }
 
 /** Everything that the root of a definition says or has inherited, so that it looks the same anywhere. */

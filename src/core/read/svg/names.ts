@@ -1,5 +1,6 @@
 import type { SourceHints } from '../../mockup/layer';
 import { elementsIn, textIn, type XmlNode } from '../xml/node';
+import { PROGRAM_LABEL } from '../xml/parseXml';
 import { hrefOf } from './context';
 
 /**
@@ -10,7 +11,7 @@ export function readName(node: XmlNode): string | null {
   const { attributes } = node;
   const title = elementsIn(node).find((child) => child.name === 'title');
   const candidates = [
-    attributes['inkscape:label'],
+    attributes[PROGRAM_LABEL],
     attributes['data-name'],
     attributes['aria-label'],
     title && textIn(title),

@@ -7,8 +7,10 @@ const SVG_NAMESPACE = 'http://www.w3.org/2000/svg';
 const KNOWN_ATTRIBUTE_NAMESPACES: Readonly<Record<string, string>> = {
   'http://www.w3.org/1999/xlink': 'xlink',
   'http://www.w3.org/XML/1998/namespace': 'xml',
-  'http://www.inkscape.org/namespaces/inkscape': 'inkscape',
 };
+
+/** The attribute that holds the name which the drawing program shows. */
+export const PROGRAM_LABEL = 'program:label';
 
 interface OpenNode extends XmlNode {
   readonly children: (OpenNode | string)[];
@@ -84,8 +86,10 @@ function attributesOf(tag: SaxesTagNS, count: (text: string) => string): Record<
   for (const attribute of Object.values(tag.attributes)) {
     if (attribute.prefix === 'xmlns' || attribute.name === 'xmlns') continue;
     const prefix = attribute.uri === '' ? '' : KNOWN_ATTRIBUTE_NAMESPACES[attribute.uri];
-    if (prefix === undefined) continue;
-    attributes[prefix ? `${prefix}:${attribute.local}` : attribute.local] = count(attribute.value);
+    if (prefix !== undefined)
+      attributes[prefix ? `${prefix}:${attribute.local}` : attribute.local] = count(attribute.value);
+    // Of what a drawing program notes for itself, only the name that it shows for the layer matters.
+    else if (attribute.local === 'label') attributes[PROGRAM_LABEL] = count(attribute.value);
   }
   return attributes;
 }

@@ -1,0 +1,27 @@
+'use client';
+import { ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { ARRANGEMENTS, type Arrangement } from '../../core/page/node';
+
+interface ArrangementToggleProps {
+  readonly value: Arrangement;
+  readonly onChange: (next: Arrangement) => void;
+}
+
+/** Chooses how the page is arranged. */
+export function ArrangementToggle({ value, onChange }: ArrangementToggleProps) {
+  return (
+    <ToggleButtonGroup
+      size="small"
+      exclusive
+      value={value}
+      onChange={(_, next: Arrangement | null) => next && onChange(next)}
+      aria-label="Arrangement"
+    >
+      {ARRANGEMENTS.map((name) => (
+        <ToggleButton key={name} value={name} sx={{ py: 0.25 }}>
+          {name}
+        </ToggleButton>
+      ))}
+    </ToggleButtonGroup>
+  );
+}
