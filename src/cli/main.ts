@@ -1,6 +1,5 @@
 import { parseArgs } from 'node:util';
 import { ReadError } from '../core/read/readError';
-import { convertCommand } from './convertCommand';
 import { InputError, UsageError } from './errors';
 
 const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested] [--target html] [--tags TAGS.json] [--json]
@@ -29,6 +28,8 @@ async function main(argv: readonly string[]): Promise<number> {
     }
     if (command !== 'convert')
       throw new UsageError(command ? `There is no command "${command}".` : 'Which command?');
+    // Loaded when it is needed: help and bad usage are answered at once.
+    const { convertCommand } = await import('./convertCommand');
     await convertCommand(files, values);
     return 0;
   } catch (error) {

@@ -47,6 +47,10 @@ export const WORDING = {
     text: 'The pattern has no CSS of its own; the layer is kept as a picture.',
   },
   'text-oddity': { severity: 'warning', text: 'The text uses {what}, which is not laid out yet.' },
+  'link-lost': {
+    severity: 'warning',
+    text: 'A link inside a text ({target}) is not written yet; link the whole text.',
+  },
   'bitmap-broken': { severity: 'warning', text: 'The embedded picture could not be read: {why}.' },
   'font-replaced': { severity: 'note', text: '{family} is not here; Orden measured with {face}.' },
   'font-broken': { severity: 'warning', text: 'The embedded font {family} could not be read.' },

@@ -90,6 +90,8 @@ export interface ShapeLayer extends LayerBase {
   readonly fill: Paint | null;
   readonly stroke: Stroke | null;
   readonly strokeFirst: boolean;
+  /** True when its edges are not smoothed (`shape-rendering: crispEdges`). */
+  readonly crisp: boolean;
   /** Marker definitions by place, kept as they were drawn. */
   readonly markers: Readonly<Partial<Record<'start' | 'mid' | 'end', string>>>;
 }

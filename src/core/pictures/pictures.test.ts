@@ -81,6 +81,11 @@ describe('the plan of pictures', () => {
     expect(placed.get('/test/a')!.box).toEqual({ x: 10, y: 10, width: 10, height: 10 });
   });
 
+  it('keeps edges that are not to be smoothed', () => {
+    const [picture] = plan('<path d="M0 0L9 1L4 9z" shape-rendering="crispEdges"/>').pictures;
+    expect(picture!.source.kind === 'svg' && picture!.source.svg).toContain('shape-rendering="crispEdges"');
+  });
+
   it('gives names that are free', () => {
     const { pictures } = plan(
       '<g><path id="a" d="M0 0L9 1L4 9z"/></g><g><path id="a" d="M50 0L59 9L44 9z"/></g><rect width="150" height="90" fill="none"/>',

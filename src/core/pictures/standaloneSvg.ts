@@ -124,6 +124,7 @@ class SvgWriter {
       ...this.paint('fill', outline.kind === 'line' ? null : layer.fill),
       ...(layer.stroke ? this.stroke(layer.stroke) : {}),
       'paint-order': layer.strokeFirst ? 'stroke' : null,
+      'shape-rendering': layer.crisp ? 'crispEdges' : null,
       'fill-rule': outline.kind === 'path' && outline.rule === 'evenodd' ? 'evenodd' : null,
       'marker-start': markers.start && this.keep(markers.start),
       'marker-mid': markers.mid && this.keep(markers.mid),

@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
-import * as metricsTable from '@capsizecss/metrics/entireMetricsCollection';
 import { create, type Font, type FontCollection } from 'fontkit';
 import type { FaceMetrics, FaceSource, FontFace } from '../../core/mockup/type';
 import type { FaceWish, FontBook } from '../../core/type/fontBook';
 import { listInstalled, type InstalledFonts } from './installed';
+import { knownMetrics } from './known';
 import { SHIPPED, shippedPath } from './shipped';
 
 /** A face that can be chosen; its file is opened when it is first needed. */
@@ -161,21 +161,11 @@ function resolveWish(
   return lastResort ?? knownFace(wish);
 }
 
-/** Metrics of a family that no file here gives: a machine without fontconfig still sets baselines rightly. */
+/** A face that no file here gives: a machine without fontconfig still sets baselines rightly. */
 function knownFace(wish: FaceWish): Opened {
-  const table = metricsTable.entireMetricsCollection as unknown as Readonly<
-    Record<string, KnownMetrics | undefined>
-  >;
-  const key = (family: string) => {
-    const words = family.split(/[\s-]+/).filter(Boolean);
-    const camel = words.map((word, at) =>
-      at === 0 ? word.toLowerCase() : word[0]?.toUpperCase() + word.slice(1).toLowerCase(),
-    );
-    return camel.join('');
-  };
-  const metrics = wish.families.map((family) => table[key(family)]).find((found) => found) ?? table.arial;
-  if (!metrics) throw new Error('The table of font metrics holds no Arial.');
-  const { familyName, unitsPerEm, ascent, descent, lineGap, xHeight, xWidthAvg } = metrics;
+  const { familyName, unitsPerEm, ascent, descent, lineGap, xHeight, xWidthAvg } = knownMetrics(
+    wish.families,
+  );
   const { weight, italic } = wish;
   const face: FontFace = {
     id: faceId({ family: familyName, weight, italic, source: 'known' }),
@@ -186,16 +176,6 @@ function knownFace(wish: FaceWish): Opened {
     metrics: { unitsPerEm, ascent, descent: -descent, lineGap, xHeight },
   };
   return { face, font: null, meanAdvance: xWidthAvg / unitsPerEm };
-}
-
-interface KnownMetrics {
-  readonly familyName: string;
-  readonly unitsPerEm: number;
-  readonly ascent: number;
-  readonly descent: number;
-  readonly lineGap: number;
-  readonly xHeight: number;
-  readonly xWidthAvg: number;
 }
 
 function faceId({ family, weight, italic, source }: Omit<Candidate, 'load'>): string {

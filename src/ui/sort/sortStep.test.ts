@@ -32,6 +32,7 @@ function box(key: string, x = 0): ShapeLayer {
     fill: null,
     stroke: null,
     strokeFirst: false,
+    crisp: false,
     markers: {},
   };
 }

@@ -288,12 +288,17 @@ function readShape(node: XmlNode, here: Here, key: LayerKey): Layer | null {
     fill: outline.kind === 'line' ? null : readFill(here, box),
     stroke: readStroke(here, box),
     strokeFirst: /^\s*stroke/.test(here.computed.style['paint-order']),
+    crisp: /^(crispedges|optimizespeed)$/i.test(here.computed.style['shape-rendering']),
     markers,
   };
 }
 
 function readImage(node: XmlNode, here: Here, key: LayerKey): Layer | null {
   if (here.computed.style.visibility !== 'visible') return null;
+  const rendering = here.computed.style['image-rendering'];
+  if (!/^(auto|smooth|optimizequality)$/i.test(rendering)) {
+    here.context.report('value-ignored', key, { property: 'image-rendering', value: rendering });
+  }
   const bitmap = takeBitmap(hrefOf(node), key, here.context);
   if (!bitmap) return null;
   const width = geometry(here, 'width', 'width');

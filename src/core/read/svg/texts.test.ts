@@ -116,6 +116,12 @@ describe('texts', () => {
     expect(codesOf(reading)).toContain('text-oddity');
   });
 
+  it('says that a link inside a text is not written', () => {
+    expect(codesOf(readInside(`<text ${FONT} y="20">see <a href="#there">there</a></text>`))).toEqual([
+      'link-lost',
+    ]);
+  });
+
   it('says what it does not set', () => {
     expect(
       codesOf(

@@ -2,7 +2,7 @@ import type { TextLine, TextRun } from '../../mockup/layer';
 import type { TypeStyle } from '../../mockup/type';
 import type { XmlNode } from '../xml/node';
 import { computeStyle, type Computed } from './computed';
-import type { Here, SvgContext } from './context';
+import { hrefOf, type Here, type SvgContext } from './context';
 import { parseLength, parseLengths } from './lengths';
 import type { Property } from './properties';
 
@@ -70,6 +70,8 @@ export function layText(node: XmlNode, here: Here): LaidText {
 function flatten(node: XmlNode, here: Here, computed: Computed, flat: Flat): void {
   const start = flat.letters.length;
   if (computed.style.display === 'none') return;
+  if (node.name === 'a')
+    here.context.report('link-lost', here.parentKey, { target: (hrefOf(node) ?? '').slice(0, 80) });
   if (node.name === 'textPath') flat.oddities.add('letters along a path');
   reportUnsetStyles(here, computed);
   const keep = node.attributes['xml:space'] === 'preserve' || keepsSpace(computed) || preserves(node);
