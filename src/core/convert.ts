@@ -3,7 +3,7 @@ import { emit, type Emission } from './emit/emit';
 import { TARGETS } from './emit/targets';
 import type { FontFile, TargetName } from './emit/target';
 import { fontFiles } from './fontFiles';
-import { measureScreen, type Measures } from './mockup/bounds';
+import { measureMockup, type Measures } from './mockup/bounds';
 import { bottom, right } from './mockup/box';
 import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';
@@ -53,7 +53,7 @@ export function convert({ mockup, assets, tags, options, outliner }: ConvertInpu
   const { findings, report } = findingList();
   const clock = stopwatch();
 
-  const measures = new Map(mockup.screens.map((screen) => [screen.key, measureScreen(screen, mockup.faces)]));
+  const measures = measureMockup(mockup);
   reportPastEdge(mockup, measures, report);
   const decisions = decide(mockup, measures, tags);
   clock.lap('sort');

@@ -1,7 +1,7 @@
 import { grow, intersection, moveBox, transformBox, union, type Box } from './box';
 import type { Effect, GroupLayer, Layer, LayerKey, ShapeLayer, TextLayer } from './layer';
 import { IDENTITY, isUpright, meanScale, multiply, type Matrix } from './matrix';
-import type { Screen } from './mockup';
+import type { Mockup, Screen } from './mockup';
 import type { FaceId, FontFace } from './type';
 import { transformedBox } from './outline';
 
@@ -45,6 +45,11 @@ export function measureScreen(screen: Screen, faces: Faces): Measures {
   const measures = new Map<LayerKey, Measure>();
   measureLayer(screen.root, IDENTITY, faces, measures);
   return measures;
+}
+
+/** Measures every screen, by its key. */
+export function measureMockup({ screens, faces }: Mockup): ReadonlyMap<string, Measures> {
+  return new Map(screens.map((screen) => [screen.key, measureScreen(screen, faces)]));
 }
 
 function measureLayer(layer: Layer, matrix: Matrix, faces: Faces, into: Map<LayerKey, Measure>): Box | null {

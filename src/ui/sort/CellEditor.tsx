@@ -105,7 +105,7 @@ function LineEditor({ editing, count, onDone, onCancel }: CellEditorProps) {
             }
           }}
           inputProps={{ 'aria-label': line.label, spellCheck: false }}
-          sx={{ fontFamily: MONO, fontSize: 13, border: 1, borderColor: 'divider', px: 0.75 }}
+          sx={{ fontFamily: MONO, fontSize: 13, border: 1, borderColor: 'text.secondary', px: 0.75 }}
         />
         <Typography variant="caption" color="text.secondary">
           {count > 1 ? `For ${count} layers. ` : ''}

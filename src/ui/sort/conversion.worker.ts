@@ -1,12 +1,14 @@
 import { expose } from 'comlink';
 import { convert, type Conversion } from '../../core/convert';
 import { layerCode, type LayerCode } from '../../core/emit/html/layerCode';
+import { measureMockup, type Measures } from '../../core/mockup/bounds';
 import type { Box } from '../../core/mockup/box';
 import type { LayerKey } from '../../core/mockup/layer';
 import type { Mockup } from '../../core/mockup/mockup';
 import type { Arrangement } from '../../core/page/node';
 import type { Decision } from '../../core/sort/decision';
-import type { Tag } from '../../core/sort/tag';
+import { decide } from '../../core/sort/decide';
+import type { Tags } from '../../core/sort/tag';
 
 /** What the Sort step shows of a conversion. */
 export interface Settled {
@@ -15,29 +17,41 @@ export interface Settled {
   readonly boxes: ReadonlyMap<LayerKey, Box>;
 }
 
-let mockup: Mockup | null = null;
+interface Loaded {
+  readonly mockup: Mockup;
+  readonly measures: ReadonlyMap<string, Measures>;
+}
+
+let loaded: Loaded | null = null;
+let wanted: { readonly tags: Tags; readonly arrangement: Arrangement } | null = null;
 let conversion: Conversion | null = null;
 
-/** The same `convert` as the server's, in a worker of the browser: the page that the tags give right now. */
+/** The same stages as the server's, in a worker of the browser: what the tags give right now. */
 const api = {
-  load(loaded: Mockup): void {
-    mockup = loaded;
+  load(mockup: Mockup): void {
+    loaded = { mockup, measures: measureMockup(mockup) };
     conversion = null;
   },
 
-  settle(tags: ReadonlyMap<LayerKey, Tag>, arrangement: Arrangement): Settled {
-    if (!mockup) throw new Error('No mockup is loaded.');
-    const options = { arrangement, target: 'html' } as const;
-    conversion = convert({ mockup, assets: new Map(), tags, options, outliner: null });
+  /** Decides anew. The page itself is made when someone asks for its code. */
+  settle(tags: Tags, arrangement: Arrangement): Settled {
+    if (!loaded) throw new Error('No mockup is loaded.');
+    wanted = { tags, arrangement };
+    conversion = null;
+    const { mockup, measures } = loaded;
     const boxes = new Map<LayerKey, Box>();
-    for (const measures of conversion.measures.values()) {
-      for (const [key, { painted }] of measures) if (painted) boxes.set(key, painted);
+    for (const screen of measures.values()) {
+      for (const [key, { painted }] of screen) if (painted) boxes.set(key, painted);
     }
-    return { decisions: conversion.decisions, boxes };
+    return { decisions: decide(mockup, measures, tags), boxes };
   },
 
   code(key: LayerKey): LayerCode | null {
-    return conversion && layerCode(conversion, key);
+    if (!loaded || !wanted) return null;
+    const { tags, arrangement } = wanted;
+    const options = { arrangement, target: 'html' } as const;
+    conversion ??= convert({ mockup: loaded.mockup, assets: new Map(), tags, options, outliner: null });
+    return layerCode(conversion, key);
   },
 };
 
