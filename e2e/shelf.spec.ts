@@ -26,7 +26,7 @@ test('a dropped file is read as a chosen one is', async ({ page }) => {
     data.items.add(new File([svg], 'dropped.svg', { type: 'image/svg+xml' }));
     return data;
   }, svgOf('<rect width="40" height="20"/>'));
-  const place = page.getByText('Choose an SVG file, or drop it here.');
+  const place = page.getByText(/or drop it here/);
   await place.dispatchEvent('dragenter', { dataTransfer: transfer });
   await place.dispatchEvent('drop', { dataTransfer: transfer });
   await page.waitForURL(/\/sort$/);
@@ -50,7 +50,7 @@ const REFUSED = [
     'no SVG',
     'just words',
     422,
-    'This is not an SVG file (its bytes are something else); choose an SVG mockup.',
+    'Orden cannot read this file: its bytes are no mockup. Choose an SVG, OpenRaster, PNG, JPEG or WebP mockup.',
   ],
   [
     'nothing to draw',

@@ -1,4 +1,4 @@
-import { mkdtemp, rm } from 'node:fs/promises';
+import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
 import type { Browser } from '@playwright/test';
@@ -43,6 +43,22 @@ const MOCKUPS = [
     most: 0.012,
   },
 ] as const;
+
+describe('an OpenRaster mockup', () => {
+  it('looks like the merged picture that its own program saved', async () => {
+    // Source: `mergedimage.png` of OpenRaster, §"Merged image": how the file looks.
+    const { mockup, assets, findings, book } = readCase('mobile-dashboard.ora');
+    const options = { arrangement: 'nested', target: 'html' } as const;
+    const product = await produce({ mockup, assets, tags: new Map(), options, book, readFindings: findings });
+    const out = path.join(folder, 'ora');
+    await writeFiles(out, product.files);
+    const merged = casePath('mobile-dashboard.merged.png');
+    const frame = path.join(out, 'merged.html');
+    await writeFile(frame, `<body style="margin:0"><img src="file://${merged}" style="display:block">`);
+    const { differing } = await compareFiles(browser, frame, path.join(out, 'index.html'), 390, 844);
+    expect(differing).toBeLessThanOrEqual(0.001);
+  });
+});
 
 describe.each(MOCKUPS)('$name', ({ name, file, reading: readMockup, most }) => {
   it.each(['fixed', 'nested'] as const)('arranged %s, looks like its mockup', async (arrangement) => {

@@ -81,7 +81,7 @@ describe('orden convert', () => {
       'no SVG',
       ['convert', 'words.svg', '--out', 'x'],
       1,
-      'orden: This is not an SVG file (its bytes are something else); choose an SVG mockup.\n',
+      'orden: Orden cannot read this file: its bytes are no mockup. Choose an SVG, OpenRaster, PNG, JPEG or WebP mockup.\n',
     ],
     [
       'broken XML',

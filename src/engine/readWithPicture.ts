@@ -1,4 +1,5 @@
-import { read, type ReadResult } from '../core/read/read';
+import { read } from '../core/read/read';
+import type { ReadResult } from '../core/read/reading';
 import { IDENTITY } from '../core/mockup/matrix';
 import { standaloneSvg } from '../core/pictures/standaloneSvg';
 import type { FontBook } from '../core/type/fontBook';

@@ -51,6 +51,10 @@ export const WORDING = {
     severity: 'warning',
     text: 'A link inside a text ({target}) is not written yet; link the whole text.',
   },
+  'composite-replaced': {
+    severity: 'warning',
+    text: 'The composition {operator} has no CSS; the layer is laid over what is beneath as usual.',
+  },
   'bitmap-broken': { severity: 'warning', text: 'The embedded picture could not be read: {why}.' },
   'font-replaced': { severity: 'note', text: '{family} is not here; Orden measured with {face}.' },
   'font-broken': { severity: 'warning', text: 'The embedded font {family} could not be read.' },

@@ -1,6 +1,8 @@
 /** How much a mockup may hold, so that reading ends in bounded time and memory. */
 export const LIMITS = {
   bytes: 64 * 1024 * 1024,
+  /** Bytes of an archive's entries together. */
+  unpacked: 768 * 1024 * 1024,
   depth: 400,
   elements: 400_000,
   /** Characters of text and attributes after entities are filled in. */

@@ -1,20 +1,36 @@
 import type { FontBook } from '../type/fontBook';
+import { readFlat } from './flat/readFlat';
 import { LIMITS } from './limits';
+import { readOpenRaster } from './openraster/readOpenRaster';
 import { ReadError } from './readError';
-import { readSvg, type Reading, type ReadResult } from './svg/readSvg';
+import type { Reading } from './reading';
+import { readSvg } from './svg/readSvg';
+import { gunzipBounded } from './unpack';
 
-/** A kind of file that Orden reads: whether the bytes are one, and how they are read. */
+/** A kind of file that Orden reads: what its first bytes look like, and how it is read. */
 interface Reader {
   readonly format: string;
+  /** `head`: the first bytes, a letter each, without zeros. */
   readonly accepts: (head: string) => boolean;
   readonly read: (bytes: Uint8Array, name: string, book: FontBook) => Reading;
 }
 
 /** The readers in the order in which they are asked. */
-const READERS: readonly Reader[] = [{ format: 'svg', accepts: (head) => head.includes('<'), read: readSvg }];
+const READERS: readonly Reader[] = [
+  { format: 'OpenRaster', accepts: (head) => head.startsWith('PK'), read: readOpenRaster },
+  {
+    format: 'SVGZ',
+    accepts: (head) => head.startsWith('\x1f\x8b'),
+    read: (bytes, name, book) => readSvg(gunzipBounded(bytes), name, book),
+  },
+  { format: 'PNG', accepts: (head) => head.startsWith('\x89PNG'), read: readFlat },
+  { format: 'JPEG', accepts: (head) => head.startsWith('\xff\xd8\xff'), read: readFlat },
+  { format: 'WebP', accepts: (head) => /^RIFF.{0,4}WEBP/s.test(head), read: readFlat },
+  { format: 'SVG', accepts: (head) => head.includes('<'), read: readSvg },
+];
 
 /**
- * Reads a mockup from a file's bytes.
+ * Reads a mockup from a file's bytes; what it is, the bytes say and not the name.
  * @param fileName with its ending; the name without it becomes the screen's
  * @throws ReadError with one sentence when the file cannot be read
  */
@@ -23,10 +39,13 @@ export function read(bytes: Uint8Array, fileName: string, book: FontBook): Readi
     const megabytes = (count: number) => Math.ceil(count / 1024 / 1024);
     throw new ReadError('too-large', { size: megabytes(bytes.length), limit: megabytes(LIMITS.bytes) });
   }
-  const head = new TextDecoder('latin1').decode(bytes.subarray(0, 4096)).replaceAll('\0', '');
+  // Letter by letter, since a decoder of "latin1" turns some bytes into others.
+  const head = Array.from(bytes.subarray(0, 4096), (byte) =>
+    byte === 0 ? '' : String.fromCharCode(byte),
+  ).join('');
   if (head.trim() === '' && bytes.length < 4096) throw new ReadError('empty');
   const reader = READERS.find((candidate) => candidate.accepts(head));
-  if (!reader) throw new ReadError('not-svg', { what: 'its bytes are something else' });
+  if (!reader) throw new ReadError('unknown', { what: 'its bytes are no mockup' });
   return reader.read(bytes, screenName(fileName), book);
 }
 
@@ -34,5 +53,3 @@ function screenName(fileName: string): string {
   const base = fileName.split(/[\\/]/).pop() ?? '';
   return base.replace(/\.[^.]*$/, '').trim() || 'screen';
 }
-
-export type { Reading, ReadResult };

@@ -6,6 +6,10 @@ export const REFUSALS = {
   'too-large':
     'The file has {size} MB; Orden reads at most {limit} MB. Split the mockup or shrink its bitmaps.',
   'not-svg': 'This is not an SVG file ({what}); choose an SVG mockup.',
+  unknown: 'Orden cannot read this file: {what}. Choose an SVG, OpenRaster, PNG, JPEG or WebP mockup.',
+  'unpacks-too-large': 'The file unpacks to more than {limit} MB; split the mockup or shrink its bitmaps.',
+  'broken-archive': 'The file cannot be unpacked: {what} is broken. Save the mockup again.',
+  'entry-missing': 'The OpenRaster file lacks {entry}; save the mockup again.',
   'broken-xml': 'The XML is broken at line {line}, column {column}: {what}. Save the mockup again.',
   'too-deep':
     'The layers are nested more than {limit} deep at line {line}; flatten the groups and try again.',

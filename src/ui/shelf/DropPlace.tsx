@@ -69,7 +69,8 @@ export function DropPlace({ onAdded }: { readonly onAdded: () => void }) {
           Read a mockup
         </Button>
         <Typography color="text.secondary">
-          Choose an SVG file, or drop it here. It is copied; your own file stays as it is.
+          Choose an SVG, OpenRaster, PNG, JPEG or WebP file, or drop it here. It is copied; your own file
+          stays as it is.
         </Typography>
       </Box>
       {reading && (

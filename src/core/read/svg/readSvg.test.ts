@@ -324,7 +324,10 @@ describe('refusals', () => {
   it.each([
     ['', 'The file is empty; choose a mockup with something in it.'],
     ['   \n', 'The file is empty; choose a mockup with something in it.'],
-    ['just words', 'This is not an SVG file (its bytes are something else); choose an SVG mockup.'],
+    [
+      'just words',
+      'Orden cannot read this file: its bytes are no mockup. Choose an SVG, OpenRaster, PNG, JPEG or WebP mockup.',
+    ],
     [
       '<html><body/></html>',
       'This is not an SVG file (its outermost element is <html>); choose an SVG mockup.',

@@ -1,11 +1,12 @@
-import { findingList, type Finding } from '../../findings/finding';
+import { findingList } from '../../findings/finding';
 import { measureScreen } from '../../mockup/bounds';
 import { layersOf } from '../../mockup/walk';
-import type { Assets, Mockup, Screen } from '../../mockup/mockup';
+import type { Mockup, Screen } from '../../mockup/mockup';
 import type { FontBook } from '../../type/fontBook';
 import { decodeText } from '../decodeText';
 import { LIMITS } from '../limits';
 import { ReadError } from '../readError';
+import type { Reading } from '../reading';
 import { descendants, type XmlNode } from '../xml/node';
 import { parseXml } from '../xml/parseXml';
 import { readCascade } from './cascade';
@@ -13,21 +14,10 @@ import { computeStyle, ROOT_STYLE } from './computed';
 import type { Here, SvgContext } from './context';
 import { readChildren } from './elements';
 import { readEmbeddedFonts } from './fonts';
-import { keyMaker } from './keys';
+import { keyMaker } from '../keys';
 import { parseLength } from './lengths';
 import { readHints } from './names';
 import { fitViewBox, parseViewBox } from './viewports';
-
-export interface ReadResult {
-  readonly mockup: Mockup;
-  readonly assets: Assets;
-  readonly findings: readonly Finding[];
-}
-
-/** A reading together with the fonts that it was measured with, those inside the mockup first. */
-export interface Reading extends ReadResult {
-  readonly book: FontBook;
-}
 
 /**
  * Reads an SVG file (SVG 1.1 and what browsers draw of SVG 2) into a mockup with one screen.

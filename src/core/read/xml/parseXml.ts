@@ -68,7 +68,7 @@ export function parseXml(source: string): XmlNode {
   parser.on('text', append);
   parser.on('cdata', append);
   parser.write(source).close();
-  if (!root) throw new ReadError('not-svg', { what: 'no element in it' });
+  if (!root) throw new ReadError('unknown', { what: 'there is no element in it' });
   return root;
 }
 

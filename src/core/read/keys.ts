@@ -1,4 +1,4 @@
-import type { LayerKey } from '../../mockup/layer';
+import type { LayerKey } from '../mockup/layer';
 
 /**
  * Makes layer keys: the path of names from the screen down, so that a key stays the same in the

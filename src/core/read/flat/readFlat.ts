@@ -1,0 +1,54 @@
+import { IDENTITY } from '../../mockup/matrix';
+import { NO_HINTS, type BitmapLayer } from '../../mockup/layer';
+import type { FontBook } from '../../type/fontBook';
+import { keyMaker } from '../keys';
+import { LIMITS } from '../limits';
+import { ReadError } from '../readError';
+import type { Reading } from '../reading';
+import { shelveBitmap } from '../shelveBitmap';
+
+/** Reads a flat picture: one screen of its size with one bitmap layer. */
+export function readFlat(bytes: Uint8Array, name: string, book: FontBook): Reading {
+  const shelf = { bitmaps: new Map(), assets: new Map() };
+  const bitmap = shelveBitmap(bytes, shelf);
+  if (!bitmap) throw new ReadError('unknown', { what: 'its picture is broken' });
+  const { width, height } = bitmap;
+  if (Math.max(width, height) > LIMITS.screen) {
+    throw new ReadError('no-size', { what: `${width}×${height} px`, limit: LIMITS.screen });
+  }
+  const newKey = keyMaker();
+  const key = newKey('', name, 'screen');
+  const box = { x: 0, y: 0, width, height };
+  const base = {
+    transform: IDENTITY,
+    visible: true,
+    opacity: 1,
+    blend: 'normal',
+    clip: null,
+    mask: null,
+  } as const;
+  const bare = { ...base, effects: [], hints: NO_HINTS };
+  const layer: BitmapLayer = {
+    kind: 'bitmap',
+    key: newKey(key, name, 'bitmap'),
+    sourceName: name,
+    ...bare,
+    box,
+    frame: box,
+    bitmap: bitmap.id,
+  };
+  const root = { kind: 'group', key, sourceName: name, ...bare, isolated: true, layers: [layer] } as const;
+  return {
+    mockup: {
+      name,
+      format: 'flat',
+      screens: [{ key, name, width, height, ground: null, root }],
+      bitmaps: { [bitmap.id]: bitmap },
+      faces: {},
+      definitions: {},
+    },
+    assets: shelf.assets,
+    findings: [],
+    book,
+  };
+}

@@ -1,0 +1,150 @@
+import { findingList, type Report } from '../../findings/finding';
+import { IDENTITY, translation } from '../../mockup/matrix';
+import { NO_HINTS, type BitmapLayer, type GroupLayer, type Layer, type LayerKey } from '../../mockup/layer';
+import type { FontBook } from '../../type/fontBook';
+import { decodeText } from '../decodeText';
+import { keyMaker } from '../keys';
+import { LIMITS } from '../limits';
+import { ReadError } from '../readError';
+import type { Reading } from '../reading';
+import { shelveBitmap, type BitmapShelf } from '../shelveBitmap';
+import { unzipBounded } from '../unpack';
+import { elementsIn, type XmlNode } from '../xml/node';
+import { parseXml } from '../xml/parseXml';
+import { blendOf } from './compositing';
+
+interface Context {
+  readonly entries: ReadonlyMap<string, Uint8Array>;
+  readonly shelf: BitmapShelf;
+  readonly newKey: ReturnType<typeof keyMaker>;
+  readonly report: Report;
+}
+
+/**
+ * Reads an OpenRaster file (freedesktop.org, OpenRaster 0.0.5): one screen, its stacks as groups and its
+ * layers as bitmaps at their offsets.
+ * @throws ReadError when the archive or its `stack.xml` cannot be used
+ */
+export function readOpenRaster(bytes: Uint8Array, name: string, book: FontBook): Reading {
+  const entries = unzipBounded(bytes);
+  const source = entries.get('stack.xml');
+  if (!source) throw new ReadError('entry-missing', { entry: 'stack.xml' });
+  const image = parseXml(decodeText(source));
+  const root = elementsIn(image).find((child) => child.name === 'stack');
+  if (image.name !== 'image' || !root) throw new ReadError('entry-missing', { entry: 'the stack of layers' });
+  const [width, height] = [side(image, 'w'), side(image, 'h')];
+
+  const { findings, report } = findingList();
+  const shelf = { bitmaps: new Map(), assets: new Map() };
+  const newKey = keyMaker();
+  const key = newKey('', name, 'screen');
+  const layers = readStack(root, key, { entries, shelf, newKey, report });
+  if (layers.length === 0) throw new ReadError('nothing-drawn');
+  const drawn: GroupLayer = { kind: 'group', ...base(key, name), isolated: true, layers };
+  return {
+    mockup: {
+      name,
+      format: 'openraster',
+      screens: [{ key, name, width, height, ground: null, root: drawn }],
+      bitmaps: Object.fromEntries(shelf.bitmaps),
+      faces: {},
+      definitions: {},
+    },
+    assets: shelf.assets,
+    findings,
+    book,
+  };
+}
+
+function side(image: XmlNode, name: 'w' | 'h'): number {
+  const value = Number(image.attributes[name]);
+  if (!(value >= 1 && value <= LIMITS.screen)) {
+    throw new ReadError('no-size', {
+      what: `${name}="${image.attributes[name] ?? ''}"`,
+      limit: LIMITS.screen,
+    });
+  }
+  return value;
+}
+
+/** The file lists the topmost layer first; the tree has it last, in the order of drawing. */
+function readStack(stack: XmlNode, parent: LayerKey, context: Context): Layer[] {
+  return elementsIn(stack)
+    .reverse()
+    .flatMap(
+      (node) =>
+        (node.name === 'stack' ? readGroup(node, parent, context) : readLayer(node, parent, context)) ?? [],
+    );
+}
+
+function readGroup(node: XmlNode, parent: LayerKey, context: Context): GroupLayer {
+  const name = nameOf(node);
+  const key = context.newKey(parent, name, 'group');
+  const layers = readStack(node, key, context);
+  // A group that is not isolated, wholly opaque and laid over as usual lets its layers blend with what is beneath.
+  const isolated = node.attributes.isolation === 'isolate';
+  return {
+    kind: 'group',
+    ...base(key, name),
+    ...dress(node, key, context),
+    transform: offset(node),
+    isolated,
+    layers,
+  };
+}
+
+function readLayer(node: XmlNode, parent: LayerKey, context: Context): BitmapLayer | null {
+  if (node.name !== 'layer') {
+    context.report('element-unknown', parent, { element: node.name });
+    return null;
+  }
+  const name = nameOf(node);
+  const key = context.newKey(parent, name, 'layer');
+  const source = node.attributes.src ?? '';
+  const bytes = context.entries.get(source);
+  const bitmap = bytes && shelveBitmap(bytes, context.shelf);
+  if (!bitmap) {
+    const why = bytes ? `${source} is no picture` : `the file has no entry ${source || 'for it'}`;
+    context.report('bitmap-broken', key, { why });
+    return null;
+  }
+  const box = { x: 0, y: 0, width: bitmap.width, height: bitmap.height };
+  const place = { transform: offset(node), box, frame: box, bitmap: bitmap.id };
+  return { kind: 'bitmap', ...base(key, name), ...dress(node, key, context), ...place };
+}
+
+function nameOf(node: XmlNode): string | null {
+  return node.attributes.name?.trim() || null;
+}
+
+function offset(node: XmlNode) {
+  const [x, y] = [Number(node.attributes.x ?? 0), Number(node.attributes.y ?? 0)];
+  return Number.isFinite(x + y) ? translation(x, y) : IDENTITY;
+}
+
+function base(key: LayerKey, sourceName: string | null) {
+  return {
+    key,
+    sourceName,
+    transform: IDENTITY,
+    visible: true,
+    opacity: 1,
+    blend: 'normal',
+    clip: null,
+    mask: null,
+    effects: [],
+    hints: NO_HINTS,
+  } as const;
+}
+
+function dress({ attributes }: XmlNode, key: LayerKey, { report }: Context) {
+  const opacity = Number(attributes.opacity ?? 1);
+  const operator = attributes['composite-op'];
+  const blend = blendOf(operator);
+  if (blend === null) report('composite-replaced', key, { operator: operator ?? '' });
+  return {
+    visible: attributes.visibility !== 'hidden',
+    opacity: Number.isFinite(opacity) ? Math.min(1, Math.max(0, opacity)) : 1,
+    blend: blend ?? 'normal',
+  };
+}

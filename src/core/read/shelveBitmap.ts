@@ -1,0 +1,48 @@
+import { imageSize } from 'image-size';
+import type { Bitmap, BitmapType } from '../mockup/mockup';
+
+/** File types by what the bytes say; a wrong label does not matter. */
+const TYPES: Readonly<Record<string, BitmapType>> = {
+  png: 'image/png',
+  jpg: 'image/jpeg',
+  webp: 'image/webp',
+  gif: 'image/gif',
+  svg: 'image/svg+xml',
+};
+
+/** Where a reading puts its bitmaps: what they are, and their bytes under the same names. */
+export interface BitmapShelf {
+  readonly bitmaps: Map<string, Bitmap>;
+  readonly assets: Map<string, Uint8Array>;
+}
+
+/** Takes a bitmap into the mockup, equal bytes once; null when the bytes are no picture that browsers show. */
+export function shelveBitmap(bytes: Uint8Array, { bitmaps, assets }: BitmapShelf): Bitmap | null {
+  const size = measureBitmap(bytes);
+  if (!size) return null;
+  for (const [id, known] of assets) {
+    const bitmap = bitmaps.get(id);
+    if (bitmap && sameBytes(known, bytes)) return bitmap;
+  }
+  const bitmap: Bitmap = { id: `bitmap-${bitmaps.size + 1}`, ...size };
+  bitmaps.set(bitmap.id, bitmap);
+  assets.set(bitmap.id, bytes);
+  return bitmap;
+}
+
+/** Type and natural size in px, upright; null for what is no picture. */
+export function measureBitmap(bytes: Uint8Array): Omit<Bitmap, 'id'> | null {
+  try {
+    const { width, height, type, orientation = 1 } = imageSize(bytes);
+    const known = TYPES[type ?? ''];
+    if (!known || !(width > 0) || !(height > 0)) return null;
+    // EXIF orientations 5–8 lie on their side.
+    return orientation >= 5 ? { type: known, width: height, height: width } : { type: known, width, height };
+  } catch {
+    return null;
+  }
+}
+
+function sameBytes(one: Uint8Array, other: Uint8Array): boolean {
+  return one.length === other.length && one.every((byte, at) => byte === other[at]);
+}
