@@ -3,8 +3,7 @@ import path from 'node:path';
 import { read } from '../src/core/read/read';
 import { ARRANGEMENTS } from '../src/core/page/node';
 import { createFontBook } from '../src/engine/fonts/fontBook';
-import { produce } from '../src/engine/produce';
-import { writeFiles } from '../src/engine/writeFiles';
+import { buildInto } from '../tests/support/build';
 import { launchChromium } from '../tests/support/chromium';
 import { compareFiles } from '../tests/support/likeness';
 
@@ -13,21 +12,14 @@ const fonts = createFontBook();
 const browser = await launchChromium();
 const folder = path.resolve('.orden/likeness');
 for (const file of process.argv.slice(2)) {
-  const { mockup, assets, findings, book } = read(await readFile(file), path.basename(file), fonts);
+  const reading = read(await readFile(file), path.basename(file), fonts);
+  const { mockup } = reading;
   const [screen] = mockup.screens;
   if (!screen) continue;
   const cells: string[] = [];
   for (const arrangement of ARRANGEMENTS) {
     const out = path.join(folder, mockup.name, arrangement);
-    const product = await produce({
-      mockup,
-      assets,
-      tags: new Map(),
-      options: { arrangement, target: 'html' },
-      book,
-      readFindings: findings,
-    });
-    await writeFiles(out, product.files);
+    await buildInto(out, reading, arrangement);
     const [width, height] = [Math.ceil(screen.width), Math.ceil(screen.height)];
     const { differing, difference } = await compareFiles(
       browser,

@@ -2,8 +2,7 @@ import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
 import type { Browser } from '@playwright/test';
-import { produce } from '../src/engine/produce';
-import { writeFiles } from '../src/engine/writeFiles';
+import { buildInto } from './support/build';
 import { launchChromium } from './support/chromium';
 import { compareFiles } from './support/likeness';
 import { casePath, DEMO, readCase, readDemo } from './support/mockups';
@@ -47,11 +46,8 @@ const MOCKUPS = [
 describe('an OpenRaster mockup', () => {
   it('looks like the merged picture that its own program saved', async () => {
     // Source: `mergedimage.png` of OpenRaster, §"Merged image": how the file looks.
-    const { mockup, assets, findings, book } = readCase('mobile-dashboard.ora');
-    const options = { arrangement: 'nested', target: 'html' } as const;
-    const product = await produce({ mockup, assets, tags: new Map(), options, book, readFindings: findings });
     const out = path.join(folder, 'ora');
-    await writeFiles(out, product.files);
+    await buildInto(out, readCase('mobile-dashboard.ora'), 'nested');
     const merged = casePath('mobile-dashboard.merged.png');
     const frame = path.join(out, 'merged.html');
     await writeFile(frame, `<body style="margin:0"><img src="file://${merged}" style="display:block">`);
@@ -62,18 +58,10 @@ describe('an OpenRaster mockup', () => {
 
 describe.each(MOCKUPS)('$name', ({ name, file, reading: readMockup, most }) => {
   it.each(['fixed', 'nested'] as const)('arranged %s, looks like its mockup', async (arrangement) => {
-    const { mockup, assets, findings, book } = readMockup();
-    const product = await produce({
-      mockup,
-      assets,
-      tags: new Map(),
-      options: { arrangement, target: 'html' },
-      book,
-      readFindings: findings,
-    });
+    const reading = readMockup();
     const out = path.join(folder, name, arrangement);
-    await writeFiles(out, product.files);
-    const { width, height } = mockup.screens[0]!;
+    await buildInto(out, reading, arrangement);
+    const { width, height } = reading.mockup.screens[0]!;
     const { differing } = await compareFiles(
       browser,
       file,

@@ -1,4 +1,4 @@
-import type { Matrix } from './matrix';
+import { IDENTITY, type Matrix } from './matrix';
 import type { Box } from './box';
 import type { Outline } from './outline';
 import type { Colour, Paint, Stroke } from './paint';
@@ -142,3 +142,19 @@ export type Layer = GroupLayer | ShapeLayer | TextLayer | BitmapLayer;
 export type LayerKind = Layer['kind'];
 
 export const NO_HINTS: SourceHints = { classes: [], data: {} };
+
+/** The parts that every layer has, for one that nothing is said about but its name. */
+export function bareLayer(key: LayerKey, sourceName: string | null): LayerBase {
+  return {
+    key,
+    sourceName,
+    transform: IDENTITY,
+    visible: true,
+    opacity: 1,
+    blend: 'normal',
+    clip: null,
+    mask: null,
+    effects: [],
+    hints: NO_HINTS,
+  };
+}

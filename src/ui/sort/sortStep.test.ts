@@ -1,6 +1,6 @@
 import type { Box } from '../../core/mockup/box';
 import type { GroupLayer, Layer, ShapeLayer } from '../../core/mockup/layer';
-import { NO_HINTS } from '../../core/mockup/layer';
+import { bareLayer } from '../../core/mockup/layer';
 import type { Mockup } from '../../core/mockup/mockup';
 import { NO_RADII } from '../../core/mockup/outline';
 import type { Decision } from '../../core/sort/decision';
@@ -10,24 +10,11 @@ import { layerLabel } from './layerLabel';
 import { ancestorsOf, foldedAtFirst, visibleRows } from './rows';
 import { createSortStore } from './store';
 
-const base = {
-  transform: [1, 0, 0, 1, 0, 0],
-  visible: true,
-  opacity: 1,
-  blend: 'normal',
-  clip: null,
-  mask: null,
-  effects: [],
-  hints: NO_HINTS,
-} as const;
-
 function box(key: string, x = 0): ShapeLayer {
   const outline = { kind: 'rect', box: { x, y: 0, width: 10, height: 10 }, radii: NO_RADII } as const;
   return {
-    ...base,
+    ...bareLayer(key, null),
     kind: 'shape',
-    key,
-    sourceName: null,
     outline,
     fill: null,
     stroke: null,
@@ -38,7 +25,7 @@ function box(key: string, x = 0): ShapeLayer {
 }
 
 function group(key: string, ...layers: Layer[]): GroupLayer {
-  return { ...base, kind: 'group', key, sourceName: key, isolated: false, layers };
+  return { ...bareLayer(key, key), kind: 'group', isolated: false, layers };
 }
 
 function mockupOf(...layers: Layer[]): Mockup {

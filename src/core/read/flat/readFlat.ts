@@ -1,5 +1,4 @@
-import { IDENTITY } from '../../mockup/matrix';
-import { NO_HINTS, type BitmapLayer } from '../../mockup/layer';
+import { bareLayer, type BitmapLayer, type GroupLayer } from '../../mockup/layer';
 import type { FontBook } from '../../type/fontBook';
 import { keyMaker } from '../keys';
 import { LIMITS } from '../limits';
@@ -19,25 +18,14 @@ export function readFlat(bytes: Uint8Array, name: string, book: FontBook): Readi
   const newKey = keyMaker();
   const key = newKey('', name, 'screen');
   const box = { x: 0, y: 0, width, height };
-  const base = {
-    transform: IDENTITY,
-    visible: true,
-    opacity: 1,
-    blend: 'normal',
-    clip: null,
-    mask: null,
-  } as const;
-  const bare = { ...base, effects: [], hints: NO_HINTS };
   const layer: BitmapLayer = {
     kind: 'bitmap',
-    key: newKey(key, name, 'bitmap'),
-    sourceName: name,
-    ...bare,
+    ...bareLayer(newKey(key, name, 'bitmap'), name),
     box,
     frame: box,
     bitmap: bitmap.id,
   };
-  const root = { kind: 'group', key, sourceName: name, ...bare, isolated: true, layers: [layer] } as const;
+  const root: GroupLayer = { kind: 'group', ...bareLayer(key, name), isolated: true, layers: [layer] };
   return {
     mockup: {
       name,

@@ -1,6 +1,6 @@
 import { findingList, type Report } from '../../findings/finding';
 import { IDENTITY, translation } from '../../mockup/matrix';
-import { NO_HINTS, type BitmapLayer, type GroupLayer, type Layer, type LayerKey } from '../../mockup/layer';
+import { bareLayer, type BitmapLayer, type GroupLayer, type Layer, type LayerKey } from '../../mockup/layer';
 import type { FontBook } from '../../type/fontBook';
 import { decodeText } from '../decodeText';
 import { keyMaker } from '../keys';
@@ -40,7 +40,7 @@ export function readOpenRaster(bytes: Uint8Array, name: string, book: FontBook):
   const key = newKey('', name, 'screen');
   const layers = readStack(root, key, { entries, shelf, newKey, report });
   if (layers.length === 0) throw new ReadError('nothing-drawn');
-  const drawn: GroupLayer = { kind: 'group', ...base(key, name), isolated: true, layers };
+  const drawn: GroupLayer = { kind: 'group', ...bareLayer(key, name), isolated: true, layers };
   return {
     mockup: {
       name,
@@ -85,7 +85,7 @@ function readGroup(node: XmlNode, parent: LayerKey, context: Context): GroupLaye
   const isolated = node.attributes.isolation === 'isolate';
   return {
     kind: 'group',
-    ...base(key, name),
+    ...bareLayer(key, name),
     ...dress(node, key, context),
     transform: offset(node),
     isolated,
@@ -110,7 +110,7 @@ function readLayer(node: XmlNode, parent: LayerKey, context: Context): BitmapLay
   }
   const box = { x: 0, y: 0, width: bitmap.width, height: bitmap.height };
   const place = { transform: offset(node), box, frame: box, bitmap: bitmap.id };
-  return { kind: 'bitmap', ...base(key, name), ...dress(node, key, context), ...place };
+  return { kind: 'bitmap', ...bareLayer(key, name), ...dress(node, key, context), ...place };
 }
 
 function nameOf(node: XmlNode): string | null {
@@ -120,21 +120,6 @@ function nameOf(node: XmlNode): string | null {
 function offset(node: XmlNode) {
   const [x, y] = [Number(node.attributes.x ?? 0), Number(node.attributes.y ?? 0)];
   return Number.isFinite(x + y) ? translation(x, y) : IDENTITY;
-}
-
-function base(key: LayerKey, sourceName: string | null) {
-  return {
-    key,
-    sourceName,
-    transform: IDENTITY,
-    visible: true,
-    opacity: 1,
-    blend: 'normal',
-    clip: null,
-    mask: null,
-    effects: [],
-    hints: NO_HINTS,
-  } as const;
 }
 
 function dress({ attributes }: XmlNode, key: LayerKey, { report }: Context) {

@@ -1,5 +1,6 @@
 import { findingList } from '../../findings/finding';
 import { measureScreen } from '../../mockup/bounds';
+import { bareLayer } from '../../mockup/layer';
 import { layersOf } from '../../mockup/walk';
 import type { Mockup, Screen } from '../../mockup/mockup';
 import type { FontBook } from '../../type/fontBook';
@@ -15,7 +16,7 @@ import type { Here, SvgContext } from './context';
 import { readChildren } from './elements';
 import { readEmbeddedFonts } from './fonts';
 import { keyMaker } from '../keys';
-import { parseLength } from './lengths';
+import { parseLength, parseShare } from './lengths';
 import { readHints } from './names';
 import { fitViewBox, parseViewBox } from './viewports';
 
@@ -101,15 +102,9 @@ function readScreen(root: XmlNode, name: string, context: SvgContext): Screen {
     ground: null,
     root: {
       kind: 'group',
-      key,
-      sourceName: name,
+      ...bareLayer(key, name),
       transform: matrix,
-      visible: true,
-      opacity: Number(computed.style.opacity) || 1,
-      blend: 'normal',
-      clip: null,
-      mask: null,
-      effects: [],
+      opacity: parseShare(computed.style.opacity),
       hints: readHints(root),
       isolated: true,
       layers: readChildren(root, here),
