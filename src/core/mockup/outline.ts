@@ -1,7 +1,8 @@
 import svgpath from 'svgpath';
-import { svgPathBbox } from 'svg-path-bbox';
 import { boxOf, transformBox, type Box } from './box';
 import { isUpright, type Matrix } from './matrix';
+import { pathBox } from './pathBox';
+import { printPath } from './printPath';
 
 /** One rounded corner: how far the curve runs along each side, px. */
 export interface Radius {
@@ -55,24 +56,13 @@ export function outlineBox(outline: Outline): Box | null {
   }
 }
 
-function pathBox(d: string): Box | null {
-  const [left, top, rightEdge, bottomEdge] = svgPathBbox(d);
-  return Number.isFinite(left + top + rightEdge + bottomEdge)
-    ? boxOf(left, top, rightEdge, bottomEdge)
-    : null;
-}
-
 /** The box around the geometry after `matrix`: exact for paths, also when turned. */
 export function transformedBox(outline: Outline, matrix: Matrix): Box | null {
   if (isUpright(matrix)) {
     const box = outlineBox(outline);
     return box && transformBox(matrix, box);
   }
-  return pathBox(
-    svgpath(pathData(outline))
-      .matrix([...matrix])
-      .toString(),
-  );
+  return pathBox(printPath(svgpath(pathData(outline)).matrix([...matrix])));
 }
 
 /** The geometry as path data (SVG 2, §9.3). Ellipses and corners become arcs, as SVG 2 §10 defines them. */
@@ -124,8 +114,6 @@ export function transformOutline(outline: Outline, matrix: Matrix): Outline {
       };
     }
   }
-  const d = svgpath(pathData(outline))
-    .matrix([...matrix])
-    .toString();
+  const d = printPath(svgpath(pathData(outline)).matrix([...matrix]));
   return { kind: 'path', d, rule: outline.kind === 'path' ? outline.rule : 'nonzero' };
 }

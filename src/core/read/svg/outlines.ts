@@ -1,5 +1,6 @@
 import svgpath from 'svgpath';
 import { evenRadii, type Outline } from '../../mockup/outline';
+import { printPath } from '../../mockup/printPath';
 import type { XmlNode } from '../xml/node';
 import type { Here } from './context';
 import { parseLength } from './lengths';
@@ -104,5 +105,5 @@ function polygon(node: XmlNode, end: string, rule: string): Outline | null {
 function drawnPart(d: string): string {
   if (d.trim() === '' || d.trim() === 'none') return '';
   // svgpath keeps what it read before an error, and drops a path that does not begin with a move.
-  return svgpath(d).abs().toString();
+  return printPath(svgpath(d).abs());
 }

@@ -47,7 +47,7 @@ describe('shapes', () => {
 
   it('draws a path up to its first error (SVG 2, §9.5.4)', () => {
     expect(shape(readInside('<path d="M0 0L10 0L10 10 oops L99 99"/>')).outline).toMatchObject({
-      d: 'M0 0L10 0 10 10',
+      d: 'M0 0L10 0L10 10',
     });
   });
 
