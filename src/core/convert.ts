@@ -1,4 +1,4 @@
-import { findingList, type Finding } from './findings/finding';
+import { findingList, type Finding, type Report } from './findings/finding';
 import { emit, type Emission } from './emit/emit';
 import { TARGETS } from './emit/targets';
 import type { FontFile, TargetName } from './emit/target';
@@ -8,7 +8,7 @@ import { bottom, right } from './mockup/box';
 import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';
 import { lower } from './page/lower';
-import type { Arrangement, Page } from './page/node';
+import { walkNodes, type Arrangement, type Page } from './page/node';
 import { planPictures } from './pictures/planPictures';
 import type { PicturePlan } from './pictures/picture';
 import type { Outliner } from './pictures/standaloneSvg';
@@ -64,6 +64,7 @@ export function convert({ mockup, assets, tags, options, outliner }: ConvertInpu
   const pages = mockup.screens.map((screen) => {
     const measured = measures.get(screen.key) ?? new Map<string, never>();
     const page = lower(screen, { mockup, measures: measured, decisions, plan });
+    reportInexactBorders(page, report);
     return arrange(page, options.arrangement);
   });
   clock.lap('page');
@@ -91,12 +92,17 @@ function stopwatch() {
   };
 }
 
+/** CSS draws borders in whole px; where the mockup has a fraction, that is said. */
+function reportInexactBorders(page: Page, report: Report): void {
+  for (const { layer, look } of walkNodes(page.children)) {
+    const width = look.border?.width ?? 0;
+    if (Math.abs(width - Math.round(width)) > 0.01)
+      report('stroke-inexact', layer, { width: Math.round(width * 100) / 100 });
+  }
+}
+
 /** Layers that the screen cuts off keep their true sizes; that they do is said. */
-function reportPastEdge(
-  mockup: Mockup,
-  measures: ReadonlyMap<string, Measures>,
-  report: ReturnType<typeof findingList>['report'],
-): void {
+function reportPastEdge(mockup: Mockup, measures: ReadonlyMap<string, Measures>, report: Report): void {
   for (const screen of mockup.screens) {
     for (const layer of screen.root.layers.flatMap((child) =>
       child.kind === 'group' ? child.layers : [child],

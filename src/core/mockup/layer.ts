@@ -139,7 +139,6 @@ export interface BitmapLayer extends LayerBase {
 }
 
 export type Layer = GroupLayer | ShapeLayer | TextLayer | BitmapLayer;
-export type LayerKind = Layer['kind'];
 
 export const NO_HINTS: SourceHints = { classes: [], data: {} };
 

@@ -82,10 +82,6 @@ export function isOpaque(paint: Paint): boolean {
   }
 }
 
-export function sameColour(one: Colour, other: Colour): boolean {
-  return one.r === other.r && one.g === other.g && one.b === other.b && one.alpha === other.alpha;
-}
-
 /** The paint seen through one more layer of transparency. */
 export function fadePaint(paint: Paint, opacity: number): Paint {
   if (opacity === 1) return paint;

@@ -52,6 +52,13 @@ describe('shapes as boxes', () => {
     });
   });
 
+  it('says where CSS rounds a border', () => {
+    const { findings } = convertReading(
+      readInside('<rect id="a" x="9" y="9" width="30" height="20" stroke="#000" stroke-width="1.5"/>'),
+    );
+    expect(findings).toEqual([{ code: 'stroke-inexact', layer: '/test/a', data: { width: 1.5 } }]);
+  });
+
   it('paints a straight line as a thin box, and dashes as a pattern along it', () => {
     expect(single('<line x1="5" y1="10" x2="45" y2="10" stroke="#f00" stroke-width="2"/>')).toMatchObject({
       place: { x: 5, y: 9, width: 40, height: 2 },

@@ -2,12 +2,13 @@ import type { Box } from '../mockup/box';
 import type { Clip, Effect, Layer, ShapeLayer, TextLayer, TextRun } from '../mockup/layer';
 import { isIdentity, multiply, translation, type Matrix } from '../mockup/matrix';
 import type { Mockup, XmlElement } from '../mockup/mockup';
-import { pathData, type Outline } from '../mockup/outline';
-import type { GradientStop, Paint, Stroke } from '../mockup/paint';
+import type { Paint, Stroke } from '../mockup/paint';
 import { printOpaque } from '../markup/colours';
 import { element, type MarkupElement, type MarkupNode } from '../markup/element';
+import { quoteFamily } from '../markup/families';
 import { formatNumber } from '../markup/numbers';
 import { printXml } from '../markup/printXml';
+import { boxAttributes, outlineElement, percentRegion, stopElement, viewBox } from './svgParts';
 
 /** Turns text into outlines; null leaves it as text. */
 export type Outliner = ((run: TextRun) => string | null) | null;
@@ -313,16 +314,6 @@ class SvgWriter {
   }
 }
 
-function percentRegion(region: Box): Record<string, string> {
-  const percent = (value: number) => `${formatNumber(value * 100, 0)}%`;
-  return {
-    x: percent(region.x),
-    y: percent(region.y),
-    width: percent(region.width),
-    height: percent(region.height),
-  };
-}
-
 function effectReach(effect: Effect): number {
   if (effect.kind === 'defined') return 0;
   const shift = effect.kind === 'drop-shadow' ? Math.max(Math.abs(effect.dx), Math.abs(effect.dy)) : 0;
@@ -335,73 +326,4 @@ function decorationLines({ style }: TextRun): number[] {
   if (style.lineThrough) lines.push(-style.size * 0.3);
   if (style.overline) lines.push(-style.size * 0.9);
   return lines;
-}
-
-export function quoteFamily(family: string): string {
-  return /^-?[a-zA-Z][\w-]*$/.test(family) ? family : `"${family.replace(/["\\]/g, '')}"`;
-}
-
-function stopElement({ offset, colour }: GradientStop): MarkupElement {
-  return element('stop', {
-    offset: formatNumber(offset, 5),
-    'stop-color': printOpaque(colour),
-    'stop-opacity': colour.alpha === 1 ? null : formatNumber(colour.alpha, 4),
-  });
-}
-
-function boxAttributes(box: Box): Record<string, string> {
-  return {
-    x: formatNumber(box.x),
-    y: formatNumber(box.y),
-    width: formatNumber(box.width),
-    height: formatNumber(box.height),
-  };
-}
-
-function viewBox(box: Box): string {
-  return [box.x, box.y, box.width, box.height].map((value) => formatNumber(value)).join(' ');
-}
-
-type ElementParts = [name: string, attributes: Record<string, string | null | undefined>];
-
-function outlineElement(
-  outline: Outline,
-  attributes: Record<string, string | null | undefined>,
-): ElementParts {
-  switch (outline.kind) {
-    case 'line': {
-      const { x1, y1, x2, y2 } = outline;
-      return [
-        'line',
-        {
-          x1: formatNumber(x1),
-          y1: formatNumber(y1),
-          x2: formatNumber(x2),
-          y2: formatNumber(y2),
-          ...attributes,
-        },
-      ];
-    }
-    case 'ellipse': {
-      const { x, y, width, height } = outline.box;
-      const [rx, ry] = [width / 2, height / 2];
-      const centre = {
-        cx: formatNumber(x + rx),
-        cy: formatNumber(y + ry),
-        rx: formatNumber(rx),
-        ry: formatNumber(ry),
-      };
-      return ['ellipse', { ...centre, ...attributes }];
-    }
-    case 'rect': {
-      const [first, ...others] = outline.radii;
-      if (!others.every((radius) => radius.x === first.x && radius.y === first.y)) {
-        return ['path', { d: pathData(outline), ...attributes }];
-      }
-      const radii = first.x > 0 ? { rx: formatNumber(first.x), ry: formatNumber(first.y) } : {};
-      return ['rect', { ...boxAttributes(outline.box), ...radii, ...attributes }];
-    }
-    case 'path':
-      return ['path', { d: outline.d, ...attributes }];
-  }
 }

@@ -5,7 +5,7 @@ import { formatNumber } from '../../markup/numbers';
 import type { Declaration } from '../../markup/printCss';
 import type { Radii } from '../../mockup/outline';
 import type { GradientStop } from '../../mockup/paint';
-import { quoteFamily } from '../../pictures/standaloneSvg';
+import { quoteFamily } from '../../markup/families';
 
 /** A length as CSS writes it. */
 export function px(length: number): string {

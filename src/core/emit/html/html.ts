@@ -3,7 +3,7 @@ import { printCss, type CssRule } from '../../markup/printCss';
 import { printHtml } from '../../markup/printHtml';
 import type { Page } from '../../page/node';
 import { safeName } from '../../sort/outputNames';
-import { quoteFamily } from '../../pictures/standaloneSvg';
+import { quoteFamily } from '../../markup/families';
 import type { EmitInput, FontFile, Target } from '../target';
 import { baseRules } from './base';
 import { lookDeclarations } from './declarations';

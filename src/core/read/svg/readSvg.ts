@@ -1,4 +1,4 @@
-import { findingList } from '../../findings/finding';
+import { findingList, type Report } from '../../findings/finding';
 import { measureScreen } from '../../mockup/bounds';
 import { bareLayer } from '../../mockup/layer';
 import { layersOf } from '../../mockup/walk';
@@ -134,7 +134,7 @@ const GENERIC = new Set([
   '-apple-system',
 ]);
 
-function reportReplacedFonts(mockup: Mockup, report: ReturnType<typeof findingList>['report']): void {
+function reportReplacedFonts(mockup: Mockup, report: Report): void {
   for (const layer of layersOf(mockup)) {
     if (layer.kind !== 'text') continue;
     for (const run of layer.lines.flatMap((line) => line.runs)) {
