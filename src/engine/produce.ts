@@ -1,4 +1,5 @@
 import { readFile } from 'node:fs/promises';
+import svgpath from 'svgpath';
 import { convert, type Conversion, type ConvertOptions } from '../core/convert';
 import { findingList, type Finding } from '../core/findings/finding';
 import type { Assets, Mockup } from '../core/mockup/mockup';
@@ -6,6 +7,7 @@ import type { PictureFormat } from '../core/pictures/picture';
 import type { Outliner } from '../core/pictures/standaloneSvg';
 import type { Tags } from '../core/sort/tag';
 import type { FontBook } from '../core/type/fontBook';
+import { smallCapsParts } from '../core/type/smallCaps';
 import { shippedPath } from './fonts/shipped';
 import { manifest } from './manifest';
 import { renderPicture } from './pictures/renderPicture';
@@ -108,5 +110,16 @@ async function drawPictures(
 
 /** Outlines a run of text by the book's fonts. */
 export function outlinerOf(book: FontBook): Outliner {
-  return (run) => book.outline(run.face, run.text, run.style.size, run.style.letterSpacing);
+  return ({ face, text, style }) => {
+    if (!style.smallCaps) return book.outline(face, text, style.size, style.letterSpacing);
+    let pen = 0;
+    const parts = smallCapsParts(text).map((part) => {
+      const size = style.size * part.scale;
+      const outline = book.outline(face, part.text, size, style.letterSpacing);
+      const placed = outline && svgpath(outline).translate(pen, 0).toString();
+      pen += book.advance(face, part.text, size) + [...part.text].length * style.letterSpacing;
+      return placed;
+    });
+    return parts.some((part) => part === null) ? null : parts.join('');
+  };
 }

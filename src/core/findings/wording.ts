@@ -33,6 +33,10 @@ export const WORDING = {
     text: '<{element}> was left out: a page shows the mockup at rest.',
   },
   'css-ignored': { severity: 'note', text: 'A style rule was not understood and was left out: {what}.' },
+  'css-too-much': {
+    severity: 'warning',
+    text: 'The style sheet has too many rules for so many elements; after {limit} comparisons it was left out.',
+  },
   'value-ignored': { severity: 'note', text: '{property} "{value}" was not understood and was left out.' },
   'filter-kept': {
     severity: 'note',
@@ -47,10 +51,6 @@ export const WORDING = {
     text: 'The pattern has no CSS of its own; the layer is kept as a picture.',
   },
   'text-oddity': { severity: 'warning', text: 'The text uses {what}, which is not laid out yet.' },
-  'link-lost': {
-    severity: 'warning',
-    text: 'A link inside a text ({target}) is not written yet; link the whole text.',
-  },
   'composite-replaced': {
     severity: 'warning',
     text: 'The composition {operator} has no CSS; the layer is laid over what is beneath as usual.',

@@ -1,4 +1,4 @@
-import type { BlendMode, Shadow } from '../mockup/layer';
+import type { BlendMode, FunctionEffect, Shadow } from '../mockup/layer';
 import type { Point } from '../mockup/matrix';
 import type { Radii } from '../mockup/outline';
 import type { Colour, GradientStop } from '../mockup/paint';
@@ -33,8 +33,13 @@ export interface Border {
   readonly colour: Colour;
 }
 
-export type LookFilter =
-  { readonly kind: 'blur'; readonly deviation: number } | ({ readonly kind: 'drop-shadow' } & Shadow);
+/** A filter function; lengths in px of the screen. */
+export type LookFilter = FunctionEffect;
+
+export interface LookShadow extends Shadow {
+  /** True for a shadow that falls into the box. */
+  readonly inset: boolean;
+}
 
 /** What is cut off: everything outside the node's own rounded box, or outside a path in px of the box. */
 export type LookClip =
@@ -44,7 +49,7 @@ export type LookClip =
 /** How letters look. Sizes in px of the screen. */
 export interface TypeLook extends Pick<
   TypeStyle,
-  'families' | 'size' | 'weight' | 'italic' | 'letterSpacing' | 'wordSpacing' | 'exact'
+  'families' | 'size' | 'weight' | 'italic' | 'letterSpacing' | 'wordSpacing' | 'smallCaps' | 'exact'
 > {
   readonly decorations: readonly ('underline' | 'overline' | 'line-through')[];
   readonly colour: Colour | null;
@@ -52,6 +57,11 @@ export interface TypeLook extends Pick<
   /** Px between baselines; null for letters inside a line whose height is already set. */
   readonly lineHeight: number | null;
   readonly align: 'start' | 'middle' | 'end';
+  readonly rightToLeft: boolean;
+  /** How far letters inside a line are raised above it. */
+  readonly rise: number;
+  /** True when the outline lies beneath the fill. */
+  readonly outlineFirst: boolean;
   /** True when several spaces in a row count. */
   readonly keepsSpaces: boolean;
 }
@@ -63,7 +73,7 @@ export interface Look {
   readonly border?: Border;
   readonly radii?: Radii;
   /** Shadows of the box itself, topmost first. */
-  readonly shadows?: readonly Shadow[];
+  readonly shadows?: readonly LookShadow[];
   readonly filters?: readonly LookFilter[];
   readonly opacity?: number;
   readonly blend?: BlendMode;

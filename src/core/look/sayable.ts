@@ -2,6 +2,7 @@ import { isUniform, isUpright, type Matrix } from '../mockup/matrix';
 import type { Layer, ShapeLayer, TextLayer } from '../mockup/layer';
 import type { Gradient, Paint, Stroke } from '../mockup/paint';
 import { boxForm } from './boxForm';
+import { hasBoxShadows, needsBox } from './boxShadows';
 
 /**
  * Why CSS cannot say this layer exactly, in words that finish "a picture: …"; null when it can.
@@ -15,8 +16,33 @@ export function unsayable(layer: Layer, matrix: Matrix): string | null {
 function unsayableDress(layer: Layer): string | null {
   if (layer.mask !== null) return 'its mask has no CSS';
   if (layer.clip?.kind === 'defined') return 'its clip is more than one plain shape';
-  if (layer.effects.some((effect) => effect.kind === 'defined')) return 'its filter has no CSS';
+  return unsayableEffects(layer);
+}
+
+function unsayableEffects(layer: Layer): string | null {
+  const { effects } = layer;
+  if (effects.some((effect) => effect.kind === 'defined')) return 'its filter has no CSS';
+  if (effects.some((effect) => effect.kind === 'blur' && effect.linear) && !isOneColour(layer))
+    return 'its blur mixes colours as light, which CSS does not';
+  if (effects.some(needsBox) && !(layer.kind === 'shape' && boxForm(layer) && hasBoxShadows(layer)))
+    return 'it has an inner or grown shadow, which CSS has for plain boxes only';
   return null;
+}
+
+/** True when nothing in it could mix: one shape or text in one plain colour. */
+function isOneColour(layer: Layer): boolean {
+  switch (layer.kind) {
+    case 'shape':
+      return layer.fill?.kind !== 'linear' && layer.fill?.kind !== 'radial' && !(layer.fill && layer.stroke);
+    case 'text':
+      return (
+        new Set(layer.lines.flatMap(({ runs }) => runs.map((run) => JSON.stringify(run.fill)))).size === 1
+      );
+    case 'group':
+      return layer.layers.length === 1 && layer.layers[0] !== undefined && isOneColour(layer.layers[0]);
+    case 'bitmap':
+      return false;
+  }
 }
 
 function unsayableContent(layer: Layer, matrix: Matrix): string | null {
@@ -75,6 +101,7 @@ function unsayablePaint(paint: Paint | null, matrix: Matrix): string | null {
 function unsayableGradient(gradient: Gradient, matrix: Matrix): string | null {
   if (gradient.spread === 'reflect') return 'its gradient is mirrored again and again';
   if (gradient.kind === 'linear') return null;
+  if (gradient.fr > 0) return 'its gradient begins around its centre';
   if (Math.hypot(gradient.fx - gradient.cx, gradient.fy - gradient.cy) > 0.01 * gradient.r) {
     return 'its gradient shines from beside its centre';
   }

@@ -109,9 +109,12 @@ function effectBox(box: Box, effect: Effect, own: Matrix): Box {
   switch (effect.kind) {
     case 'blur':
       return grow(box, Math.ceil(effect.deviation * scale * 3));
+    case 'colour':
+    case 'inner-shadow':
+      return box;
     case 'drop-shadow': {
       const [a, b, c, d] = own;
-      const shadow = grow(box, Math.ceil(effect.deviation * scale * 3));
+      const shadow = grow(box, Math.ceil((effect.deviation * 3 + Math.max(0, effect.spread)) * scale));
       const moved = moveBox(shadow, a * effect.dx + c * effect.dy, b * effect.dx + d * effect.dy);
       return union(box, moved) ?? box;
     }

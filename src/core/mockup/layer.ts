@@ -43,14 +43,36 @@ export interface Shadow {
   readonly dx: number;
   readonly dy: number;
   readonly deviation: number;
+  /** How far the shape is grown before it is blurred, px. */
+  readonly spread: number;
   readonly colour: Colour;
 }
 
+/** The filter functions of CSS that change colours (Filter Effects 1, §5); `hue-rotate` in degrees, the others 1 for all. */
+export const COLOUR_FUNCTIONS = [
+  'brightness',
+  'contrast',
+  'grayscale',
+  'hue-rotate',
+  'invert',
+  'opacity',
+  'saturate',
+  'sepia',
+] as const;
+export type ColourFunction = (typeof COLOUR_FUNCTIONS)[number];
+
 /** Something done to the finished layer. Deviations are of the Gaussian, px in the layer's own coordinates. */
 export type Effect =
-  | { readonly kind: 'blur'; readonly deviation: number }
-  | ({ readonly kind: 'drop-shadow' } & Shadow)
+  /** `linear`: colours are mixed as light, where CSS mixes them as sRGB has them. */
+  | { readonly kind: 'blur'; readonly deviation: number; readonly linear: boolean }
+  /** `outside`: the shadow is not drawn beneath the layer itself. */
+  | ({ readonly kind: 'drop-shadow'; readonly outside: boolean } & Shadow)
+  | ({ readonly kind: 'inner-shadow' } & Shadow)
+  | { readonly kind: 'colour'; readonly function: ColourFunction; readonly amount: number }
   | { readonly kind: 'defined'; readonly definition: string };
+
+/** The effects that CSS has a filter function for (Filter Effects 1, §5). */
+export type FunctionEffect = Exclude<Effect, { kind: 'defined' | 'inner-shadow' }>;
 
 /** What the source itself says about meaning, beside the name. */
 export interface SourceHints {
@@ -75,6 +97,8 @@ interface LayerBase {
   /** The definition of a mask, kept as it was drawn. */
   readonly mask: string | null;
   readonly effects: readonly Effect[];
+  /** The same effects as the file has them: a CSS filter value whose references are definitions. */
+  readonly filter: string | null;
   readonly hints: SourceHints;
 }
 
@@ -106,6 +130,10 @@ export interface TextRun {
   readonly face: FaceId;
   /** The advance in px, letter and word spacing included, without the line's stretch. */
   readonly width: number;
+  /** How far the letters are raised above the line, px; negative ones hang below it. */
+  readonly rise: number;
+  /** Where a link around the letters leads. */
+  readonly href?: string;
 }
 
 /** One line of letters: where it starts, and the baseline it stands on. */
@@ -122,6 +150,9 @@ export interface TextLine {
 export interface TextLayer extends LayerBase {
   readonly kind: 'text';
   readonly align: 'start' | 'middle' | 'end';
+  /** True when the text runs from right to left, and so begins at its right end. */
+  readonly rightToLeft: boolean;
+  readonly strokeFirst: boolean;
   readonly lines: readonly TextLine[];
   /** What the text does that Orden does not model yet (a text on a path, turned letters); empty for plain text. */
   readonly oddities: readonly string[];
@@ -154,6 +185,7 @@ export function bareLayer(key: LayerKey, sourceName: string | null): LayerBase {
     clip: null,
     mask: null,
     effects: [],
+    filter: null,
     hints: NO_HINTS,
   };
 }

@@ -37,6 +37,8 @@ export interface RadialGradient {
   readonly r: number;
   readonly fx: number;
   readonly fy: number;
+  /** Radius of the focal circle, where the first stop stands. */
+  readonly fr: number;
   readonly transform: Matrix;
   readonly spread: Spread;
   readonly stops: readonly GradientStop[];

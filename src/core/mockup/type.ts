@@ -11,6 +11,8 @@ export interface TypeStyle {
   readonly underline: boolean;
   readonly overline: boolean;
   readonly lineThrough: boolean;
+  /** Small letters as small capitals (`font-variant: small-caps`). */
+  readonly smallCaps: boolean;
   /** True when letters keep their exact shape and advance at any size (`text-rendering: geometricPrecision`). */
   readonly exact: boolean;
 }

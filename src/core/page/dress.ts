@@ -1,5 +1,5 @@
 import { contains, type Box } from '../mockup/box';
-import type { BlendMode, Clip, Effect } from '../mockup/layer';
+import type { BlendMode, Clip, Effect, Shadow } from '../mockup/layer';
 import { meanScale, translation, type Matrix } from '../mockup/matrix';
 import { hasRadii, outlineBox, pathData, transformOutline, type Outline } from '../mockup/outline';
 import type { Look, LookClip, LookFilter } from '../look/look';
@@ -23,17 +23,27 @@ export function dressLook(layer: Dressed, matrix: Matrix): Look {
 
 export function filtersLook(effects: readonly Effect[], matrix: Matrix): Look {
   const filters = effects.flatMap((effect): LookFilter[] => {
-    if (effect.kind === 'defined') return [];
-    const deviation = effect.deviation * meanScale(matrix);
-    if (effect.kind === 'blur') return [{ kind: 'blur', deviation }];
-    return [{ kind: 'drop-shadow', ...turnedOffset(effect, matrix), deviation, colour: effect.colour }];
+    switch (effect.kind) {
+      case 'defined':
+      case 'inner-shadow':
+        return [];
+      case 'colour':
+        return [effect];
+      case 'blur':
+        return [{ ...effect, deviation: effect.deviation * meanScale(matrix) }];
+      case 'drop-shadow':
+        return [{ ...effect, ...scaledShadow(effect, matrix) }];
+    }
   });
   return filters.length > 0 ? { filters } : {};
 }
 
-export function turnedOffset({ dx, dy }: { readonly dx: number; readonly dy: number }, matrix: Matrix) {
+/** A shadow as it falls after the transform. */
+export function scaledShadow({ dx, dy, deviation, spread, colour }: Shadow, matrix: Matrix): Shadow {
   const [a, b, c, d] = matrix;
-  return { dx: a * dx + c * dy, dy: b * dx + d * dy };
+  const scale = meanScale(matrix);
+  const offset = { dx: a * dx + c * dy, dy: b * dx + d * dy };
+  return { ...offset, deviation: deviation * scale, spread: spread * scale, colour };
 }
 
 /**

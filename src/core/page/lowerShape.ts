@@ -5,8 +5,9 @@ import { grow, transformBox, type Box } from '../mockup/box';
 import type { ShapeLayer } from '../mockup/layer';
 import { applyTo, isUniform, isUpright, meanScale, type Matrix } from '../mockup/matrix';
 import { hasRadii, type Radii, type Radius } from '../mockup/outline';
-import { isOpaque, type Stroke } from '../mockup/paint';
-import { dressLook, elementClip, turnedOffset } from './dress';
+import type { Stroke } from '../mockup/paint';
+import { hasBoxShadows } from '../look/boxShadows';
+import { dressLook, elementClip, scaledShadow } from './dress';
 import type { SharedParts } from './lower';
 import type { BoxNode, Place, Turn } from './node';
 
@@ -109,22 +110,12 @@ function radiiLook(radii: Radii, border: number, stroke: Stroke | null): Look {
   return { radii: [out(tl), out(tr), out(br), out(bl)] };
 }
 
-/** Drop shadows of a box without holes are box shadows; all others follow what is drawn. */
+/** Shadows of a box without holes are box shadows; all others follow what is drawn. */
 function dressShape(layer: ShapeLayer, matrix: Matrix): Look {
-  const boxShadows =
-    layer.effects.every((effect) => effect.kind === 'drop-shadow') &&
-    layer.fill !== null &&
-    isOpaque(layer.fill);
-  if (!boxShadows || layer.effects.length === 0) return dressLook(layer, matrix);
+  if (layer.effects.length === 0 || !hasBoxShadows(layer)) return dressLook(layer, matrix);
   const shadows = layer.effects.flatMap((effect) =>
-    effect.kind === 'drop-shadow'
-      ? [
-          {
-            ...turnedOffset(effect, matrix),
-            deviation: effect.deviation * meanScale(matrix),
-            colour: effect.colour,
-          },
-        ]
+    effect.kind === 'drop-shadow' || effect.kind === 'inner-shadow'
+      ? [{ ...scaledShadow(effect, matrix), inset: effect.kind === 'inner-shadow' }]
       : [],
   );
   return { ...dressLook({ ...layer, effects: [] }, matrix), shadows: shadows.reverse() };

@@ -39,10 +39,11 @@ export function lowerText(
   const height = regular ? lineHeight * layer.lines.length : spread(layer.lines) * scale + lineHeight;
   const box = { x: start.x, y: start.y - baseline, width: ((rightEdge - left) * scale) / widened, height };
   // A text that starts at its left end needs no width; the others are set within their measured one.
-  const hugs = layer.align === 'start' && regular;
+  const hugs = layer.align === 'start' && regular && !layer.rightToLeft;
   const place = baked ? uprightPlace(box, hugs, widened) : turnedText(box, matrix, hugs, widened);
 
-  const type = typeLook(main, scale, lineHeight, layer.lines.length > 1 ? layer.align : 'start', layer);
+  const alone = layer.lines.length === 1;
+  const type = typeLook(main, scale, lineHeight, alone ? 'start' : layer.align, layer);
   const dressed = baked ? matrix : ([1, 0, 0, 1, 0, 0] as const);
   const clip = elementClip(layer.clip, dressed, box);
   return {
@@ -69,7 +70,8 @@ function turnedText(box: Box, matrix: Matrix, hugs: boolean, widened: number): P
 function mainRun(layer: TextLayer): TextRun | null {
   let main: TextRun | null = null;
   for (const run of layer.lines.flatMap((line) => line.runs)) {
-    if (run.text.trim() !== '' && (!main || run.style.size > main.style.size)) main = run;
+    const standing = run.rise === 0;
+    if (run.text.trim() !== '' && (!main || (standing && run.style.size > main.style.size))) main = run;
   }
   return main;
 }
@@ -91,7 +93,8 @@ function regularSpacing(layer: TextLayer): number | null {
   const spacing = second.baseline - first.baseline;
   if (spacing <= 0) return null;
   const share = { start: 0, middle: 0.5, end: 1 }[layer.align];
-  const anchor = (line: TextLine) => line.x + line.width * share;
+  const fromLeft = layer.rightToLeft ? 1 - share : share;
+  const anchor = (line: TextLine) => line.x + line.width * fromLeft;
   const even = layer.lines.every((line, at) => {
     const strays = Math.abs(line.baseline - first.baseline - spacing * at) > STRAY;
     return !strays && Math.abs(anchor(line) - anchor(first)) <= STRAY;
@@ -111,7 +114,11 @@ function lowerLine(
   type: TypeLook,
   apart: { readonly left: number; readonly first: TextLine } | null,
 ): TextNodeLine {
-  const spans = line.runs.map((run) => ({ text: run.text, look: spanLook(run, main, scale, type) }));
+  const spans = line.runs.map((run) => ({
+    text: run.text,
+    look: spanLook(run, main, scale, type),
+    ...(run.href !== undefined && { href: run.href }),
+  }));
   if (!apart) return { spans, at: null };
   return {
     spans,
@@ -126,7 +133,13 @@ function lowerLine(
 /** The run's own look; empty when it is that of the text. */
 function spanLook(run: TextRun, main: TextRun, scale: number, type: TypeLook): Look {
   if (run === main) return {};
-  const own: TypeLook = { ...typeLook(run, scale, null, type.align, null), keepsSpaces: type.keepsSpaces };
+  const { keepsSpaces, rightToLeft, outlineFirst } = type;
+  const own: TypeLook = {
+    ...typeLook(run, scale, null, type.align, null),
+    keepsSpaces,
+    rightToLeft,
+    outlineFirst,
+  };
   const same = JSON.stringify({ ...own, lineHeight: null }) === JSON.stringify({ ...type, lineHeight: null });
   return same ? {} : { type: own };
 }
@@ -147,6 +160,10 @@ function typeLook(
   return {
     families: style.families,
     size: style.size * scale,
+    smallCaps: style.smallCaps,
+    rightToLeft: layer?.rightToLeft ?? false,
+    rise: layer ? 0 : run.rise * scale,
+    outlineFirst: layer?.strokeFirst ?? false,
     weight: style.weight,
     italic: style.italic,
     letterSpacing: style.letterSpacing * scale,

@@ -47,6 +47,8 @@ export interface BoxNode extends NodeBase {
 export interface TextSpan {
   readonly text: string;
   readonly look: Look;
+  /** Where a link around the letters leads. */
+  readonly href?: string;
 }
 
 /** A line of text; `x` and `y` are given when the line stands apart from the regular flow of lines. */

@@ -1,5 +1,5 @@
 import type { Box } from '../mockup/box';
-import type { Clip, Effect, Layer, ShapeLayer, TextLayer, TextRun } from '../mockup/layer';
+import type { Clip, Layer, ShapeLayer, TextLayer, TextLine, TextRun } from '../mockup/layer';
 import { isIdentity, multiply, translation, type Matrix } from '../mockup/matrix';
 import type { Mockup, XmlElement } from '../mockup/mockup';
 import type { Paint, Stroke } from '../mockup/paint';
@@ -8,7 +8,7 @@ import { element, type MarkupElement, type MarkupNode } from '../markup/element'
 import { quoteFamily } from '../markup/families';
 import { formatNumber } from '../markup/numbers';
 import { printXml } from '../markup/printXml';
-import { boxAttributes, outlineElement, percentRegion, stopElement, viewBox } from './svgParts';
+import { boxAttributes, outlineElement, stopElement, viewBox } from './svgParts';
 
 /** Turns text into outlines; null leaves it as text. */
 export type Outliner = ((run: TextRun) => string | null) | null;
@@ -41,7 +41,7 @@ export function standaloneSvg(layers: readonly PlacedLayer[], box: Box, options:
     return isIdentity(around) ? drawn : element('g', { transform: printMatrix(around) }, [drawn]);
   });
   const definitions = writer.definitions();
-  const [width, height] = [formatNumber(box.width), formatNumber(box.height)];
+  const [width, height] = [formatNumber(box.width, 5), formatNumber(box.height, 5)];
   const attributes = {
     xmlns: 'http://www.w3.org/2000/svg',
     width,
@@ -83,7 +83,7 @@ class SvgWriter {
       style: this.style(layer),
       'clip-path': layer.clip && this.clip(layer.clip),
       mask: layer.mask && this.keep(layer.mask),
-      filter: layer.effects.length > 0 ? this.effects(layer.effects) : null,
+      filter: layer.filter && this.keepAll(layer.filter),
     };
     const content = this.content(layer);
     const [only] = content;
@@ -140,18 +140,24 @@ class SvgWriter {
       return [element('use', { href: `#${layer.asDrawn}` })];
     }
     return layer.lines.flatMap((line) => {
+      const runs = layer.rightToLeft ? [...line.runs].reverse() : line.runs;
       let x = line.x;
-      return line.runs.map((run) => {
+      return runs.map((run) => {
         const start = x;
         x += run.width * line.stretch;
-        return this.run(run, start, line.baseline, line.stretch);
+        return this.run(run, start, line, layer);
       });
     });
   }
 
-  private run(run: TextRun, x: number, y: number, stretch: number): MarkupElement {
+  private run(run: TextRun, x: number, { baseline, stretch }: TextLine, layer: TextLayer): MarkupElement {
+    const y = baseline - run.rise;
     const place: Matrix = [stretch, 0, 0, 1, x, y];
-    const painted = { ...this.paint('fill', run.fill), ...(run.stroke ? this.stroke(run.stroke) : {}) };
+    const painted = {
+      ...this.paint('fill', run.fill),
+      ...(run.stroke ? this.stroke(run.stroke) : {}),
+      'paint-order': layer.strokeFirst ? 'stroke' : null,
+    };
     const outline = this.options.outliner?.(run);
     if (outline) {
       const lines = decorationLines(run).map(
@@ -174,10 +180,11 @@ class SvgWriter {
       'text',
       {
         ...(stretch === 1 ? { x: formatNumber(x), y: formatNumber(y) } : { transform: printMatrix(place) }),
-        'font-family': style.families.map(quoteFamily).join(', '),
+        'font-family': style.families.map(quoteFamily).join(', ') || null,
         'font-size': formatNumber(style.size),
         'font-weight': style.weight === 400 ? null : style.weight,
         'font-style': style.italic ? 'italic' : null,
+        'font-variant': style.smallCaps ? 'small-caps' : null,
         'letter-spacing': style.letterSpacing === 0 ? null : formatNumber(style.letterSpacing),
         'word-spacing': style.wordSpacing === 0 ? null : formatNumber(style.wordSpacing),
         'text-decoration': decorations.filter(Boolean).join(' ') || null,
@@ -224,6 +231,7 @@ class SvgWriter {
               r: round(paint.r),
               fx: round(paint.fx),
               fy: round(paint.fy),
+              fr: paint.fr > 0 ? round(paint.fr) : null,
               ...shared,
             },
             stops,
@@ -252,35 +260,6 @@ class SvgWriter {
     return `url(#${this.define(element('clipPath', {}, [element(...outlineElement(clip.outline, rule))]))})`;
   }
 
-  private effects(effects: readonly Effect[]): string {
-    const [first] = effects;
-    if (first?.kind === 'defined') return this.keep(first.definition);
-    const primitives = effects.flatMap((effect) => {
-      if (effect.kind === 'blur')
-        return [element('feGaussianBlur', { stdDeviation: formatNumber(effect.deviation) })];
-      if (effect.kind === 'defined') return [];
-      const { dx, dy, deviation, colour } = effect;
-      return [
-        element('feDropShadow', {
-          dx: formatNumber(dx),
-          dy: formatNumber(dy),
-          stdDeviation: formatNumber(deviation),
-          'flood-color': printOpaque(colour),
-          'flood-opacity': colour.alpha === 1 ? null : formatNumber(colour.alpha, 4),
-        }),
-      ];
-    });
-    const reach = effects.reduce((most, effect) => Math.max(most, effectReach(effect)), 0);
-    // A region in shares of the box loses the shadows of thin layers; this one is as wide as any shadow reaches.
-    const region = { x: -reach, y: -reach, width: reach * 2 + 1, height: reach * 2 + 1 };
-    const filter = element(
-      'filter',
-      { 'color-interpolation-filters': 'sRGB', ...percentRegion(region) },
-      primitives,
-    );
-    return `url(#${this.define(filter)})`;
-  }
-
   private define(definition: MarkupElement): string {
     const id = `o${this.written.length + 1}`;
     this.written.push({ ...definition, attributes: { id, ...definition.attributes } });
@@ -298,11 +277,15 @@ class SvgWriter {
     return `url(#${name})`;
   }
 
+  /** Takes in all that an attribute's value refers to, and gives the value. */
+  private keepAll(value: string): string {
+    for (const [, quoted, plain] of value.matchAll(/url\(#([^)]*)\)|^#(.*)$/g))
+      this.keep(quoted ?? plain ?? '');
+    return value;
+  }
+
   private keptElement(node: XmlElement): MarkupElement {
-    for (const value of Object.values(node.attributes)) {
-      for (const [, quoted, plain] of value.matchAll(/url\(#([^)]*)\)|^#(.*)$/g))
-        this.keep(quoted ?? plain ?? '');
-    }
+    Object.values(node.attributes).forEach((value) => this.keepAll(value));
     const attributes = Object.fromEntries(
       Object.entries(node.attributes).map(([name, value]) => [name === 'xlink:href' ? 'href' : name, value]),
     );
@@ -312,12 +295,6 @@ class SvgWriter {
       node.children.map((child) => (typeof child === 'string' ? child : this.keptElement(child))),
     );
   }
-}
-
-function effectReach(effect: Effect): number {
-  if (effect.kind === 'defined') return 0;
-  const shift = effect.kind === 'drop-shadow' ? Math.max(Math.abs(effect.dx), Math.abs(effect.dy)) : 0;
-  return Math.min(20, 0.5 + (shift + effect.deviation * 3) / 8);
 }
 
 function decorationLines({ style }: TextRun): number[] {

@@ -5,16 +5,6 @@ import { printOpaque } from '../markup/colours';
 import { element, type MarkupElement } from '../markup/element';
 import { formatNumber } from '../markup/numbers';
 
-export function percentRegion(region: Box): Record<string, string> {
-  const percent = (value: number) => `${formatNumber(value * 100, 0)}%`;
-  return {
-    x: percent(region.x),
-    y: percent(region.y),
-    width: percent(region.width),
-    height: percent(region.height),
-  };
-}
-
 export function stopElement({ offset, colour }: GradientStop): MarkupElement {
   return element('stop', {
     offset: formatNumber(offset, 5),

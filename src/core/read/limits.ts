@@ -8,6 +8,10 @@ export const LIMITS = {
   /** Characters of text and attributes after entities are filled in. */
   characters: 256 * 1024 * 1024,
   entityLength: 1024,
+  /** Characters that entities with elements in them may add. */
+  entityMarkup: 1024 * 1024,
+  /** How often a selector is held against an element. */
+  selectorTests: 6_000_000,
   /** Layers that `use` may add. */
   copies: 50_000,
   /** Px, either side of a screen. */

@@ -1,17 +1,11 @@
-import type { Look, LookClip, LookFill, LookFilter, TypeLook } from '../../look/look';
-import type { Shadow } from '../../mockup/layer';
+import type { Look, LookClip, LookFill, LookShadow, TypeLook } from '../../look/look';
 import { printColour } from '../../markup/colours';
-import { formatNumber } from '../../markup/numbers';
+import { printFunction } from '../../markup/filterFunctions';
+import { formatNumber, px } from '../../markup/numbers';
 import type { Declaration } from '../../markup/printCss';
 import type { Radii } from '../../mockup/outline';
 import type { GradientStop } from '../../mockup/paint';
 import { quoteFamily } from '../../markup/families';
-
-/** A length as CSS writes it. */
-export function px(length: number): string {
-  const number = formatNumber(length);
-  return number === '0' ? '0' : `${number}px`;
-}
 
 /** The look as CSS declarations, in a steady order. */
 export function lookDeclarations(look: Look): Declaration[] {
@@ -20,7 +14,7 @@ export function lookDeclarations(look: Look): Declaration[] {
     look.border ? ['border', `${px(look.border.width)} solid ${printColour(look.border.colour)}`] : null,
     look.radii ? ['border-radius', printRadii(look.radii)] : null,
     look.shadows ? ['box-shadow', look.shadows.map(printBoxShadow).join(', ')] : null,
-    look.filters ? ['filter', look.filters.map(printFilter).join(' ')] : null,
+    look.filters ? ['filter', look.filters.map(printFunction).join(' ')] : null,
     look.opacity === undefined ? null : ['opacity', formatNumber(look.opacity)],
     look.blend ? ['mix-blend-mode', look.blend] : null,
     look.isolated ? ['isolation', 'isolate'] : null,
@@ -31,20 +25,38 @@ export function lookDeclarations(look: Look): Declaration[] {
 
 function typeDeclarations(type: TypeLook): Declaration[] {
   const height = type.lineHeight === null ? '1' : px(type.lineHeight);
-  const style = `${type.italic ? 'italic ' : ''}${type.weight === 400 ? '' : `${type.weight} `}`;
-  const family = type.families.map(quoteFamily).join(', ') || 'serif';
   const list: (Declaration | null)[] = [
-    ['font', `${style}${px(type.size)}/${height} ${family}`],
+    ...fontDeclarations(type, height),
     type.letterSpacing === 0 ? null : ['letter-spacing', px(type.letterSpacing)],
     type.wordSpacing === 0 ? null : ['word-spacing', px(type.wordSpacing)],
     type.decorations.length > 0 ? ['text-decoration', type.decorations.join(' ')] : null,
+    type.rise === 0 ? null : ['position', 'relative'],
+    type.rise === 0 ? null : ['top', px(-type.rise)],
     ['color', type.colour ? printColour(type.colour) : 'transparent'],
     type.outline
       ? ['-webkit-text-stroke', `${px(type.outline.width)} ${printColour(type.outline.colour)}`]
       : null,
+    type.outline && type.outlineFirst ? ['paint-order', 'stroke'] : null,
+    type.rightToLeft ? ['direction', 'rtl'] : null,
     type.align === 'start' ? null : ['text-align', type.align === 'middle' ? 'center' : 'end'],
     type.keepsSpaces ? ['white-space', 'pre'] : null,
     type.exact ? ['text-rendering', 'geometricPrecision'] : null,
+  ];
+  return list.filter((entry) => entry !== null);
+}
+
+/** The shorthand, or its parts where the viewer's own standard font is meant, which has no name. */
+function fontDeclarations(type: TypeLook, height: string): Declaration[] {
+  const family = type.families.map(quoteFamily).join(', ');
+  const variant = type.smallCaps ? 'small-caps ' : '';
+  const style = `${type.italic ? 'italic ' : ''}${variant}${type.weight === 400 ? '' : `${type.weight} `}`;
+  if (family) return [['font', `${style}${px(type.size)}/${height} ${family}`]];
+  const list: (Declaration | null)[] = [
+    ['font-size', px(type.size)],
+    ['line-height', height],
+    type.weight === 400 ? null : ['font-weight', String(type.weight)],
+    type.italic ? ['font-style', 'italic'] : null,
+    type.smallCaps ? ['font-variant', 'small-caps'] : null,
   ];
   return list.filter((entry) => entry !== null);
 }
@@ -110,14 +122,9 @@ function printRadii(radii: Radii): string {
 }
 
 /** A box shadow's blur radius is twice the deviation (CSS Backgrounds 3, §7.1.1). */
-function printBoxShadow({ dx, dy, deviation, colour }: Shadow): string {
-  return `${px(dx)} ${px(dy)} ${px(deviation * 2)} ${printColour(colour)}`;
-}
-
-/** A filter's third length is the deviation itself (Filter Effects 1, §5). */
-function printFilter(filter: LookFilter): string {
-  if (filter.kind === 'blur') return `blur(${px(filter.deviation)})`;
-  return `drop-shadow(${px(filter.dx)} ${px(filter.dy)} ${px(filter.deviation)} ${printColour(filter.colour)})`;
+function printBoxShadow({ inset, dx, dy, deviation, spread, colour }: LookShadow): string {
+  const grown = spread === 0 ? '' : ` ${px(spread)}`;
+  return `${inset ? 'inset ' : ''}${px(dx)} ${px(dy)} ${px(deviation * 2)}${grown} ${printColour(colour)}`;
 }
 
 function printClip(clip: LookClip): Declaration {

@@ -1,5 +1,5 @@
 import { element, inlineElement, type MarkupElement, type MarkupNode } from '../../markup/element';
-import { formatNumber } from '../../markup/numbers';
+import { formatNumber, px } from '../../markup/numbers';
 import { printInlineCss, type Declaration } from '../../markup/printCss';
 import type {
   BoxNode,
@@ -14,7 +14,6 @@ import type {
 import type { PicturePlan } from '../../pictures/picture';
 import { roleEntry, type Role } from '../../sort/vocabulary';
 import type { StyleSheet } from '../../style/styleSheet';
-import { px } from './declarations';
 
 export interface MarkupContext {
   readonly sheet: StyleSheet;
@@ -42,9 +41,11 @@ function screenSize({ width, height }: Page): Declaration[] {
 interface Inside {
   readonly phrasing: boolean;
   readonly list: boolean;
+  /** True inside a link or button. */
+  readonly interactive: boolean;
 }
 
-const FLOW: Inside = { phrasing: false, list: false };
+const FLOW: Inside = { phrasing: false, list: false, interactive: false };
 
 /** One node as HTML elements. */
 export function nodeMarkup(node: PageNode, context: MarkupContext, inside: Inside = FLOW): MarkupElement {
@@ -68,7 +69,11 @@ function wrapItem(node: PageNode, context: MarkupContext): MarkupElement {
 
 function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
   const name = elementName(node.role, inside);
-  const within = { phrasing: inside.phrasing || roleEntry(node.role).phrasing, list: name === 'ul' };
+  const within = {
+    phrasing: inside.phrasing || roleEntry(node.role).phrasing,
+    list: name === 'ul',
+    interactive: inside.interactive || isInteractive(name),
+  };
   const style = node.children.length === 0 ? bareBoxStyle(node.place) : placeStyle(node.place);
   const attributes = { ...sharedAttributes(node, context), style };
   return element(
@@ -79,18 +84,26 @@ function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): Marku
 }
 
 function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): MarkupElement {
+  const name = elementName(node.role, inside);
   const children = node.lines.flatMap((line, at): MarkupNode[] => [
     ...(at > 0 && !line.at ? [element('br')] : []),
-    ...lineMarkup(line, context),
+    ...lineMarkup(line, context, inside.interactive || isInteractive(name)),
   ]);
-  const name = elementName(node.role, inside);
   return inlineElement(name, { ...sharedAttributes(node, context), style: placeStyle(node.place) }, children);
 }
 
-function lineMarkup(line: TextNodeLine, context: MarkupContext): MarkupNode[] {
+/** Links and buttons hold no links (HTML, §4.5.1 and §4.10.6). */
+function isInteractive(name: string): boolean {
+  return name === 'a' || name === 'button';
+}
+
+function lineMarkup(line: TextNodeLine, context: MarkupContext, interactive: boolean): MarkupNode[] {
   const spans = line.spans.map((span): MarkupNode => {
     const look = context.sheet.classFor(span.look);
-    return look === null ? span.text : element('span', { class: `run ${look}` }, [span.text]);
+    const style = look === null ? null : `run ${look}`;
+    if (span.href !== undefined && !interactive)
+      return element('a', { class: style ?? 'run', href: span.href }, [span.text]);
+    return style === null ? span.text : element('span', { class: style }, [span.text]);
   });
   if (!line.at) return spans;
   const { x, y, stretch } = line.at;

@@ -1,10 +1,9 @@
-import Specificity from '@bramus/specificity';
-import { compile } from 'css-select';
 import * as cssTree from 'css-tree';
 import type { Report } from '../../findings/finding';
-import { elementsIn, textIn, descendants, type XmlNode } from '../xml/node';
+import { textIn, descendants, type XmlNode } from '../xml/node';
+import { createMatcher, type Declaration, type Matcher, type Rule } from './matcher';
 import { expandShorthand } from './shorthands';
-import { isPresentationAttribute, isProperty, type Property } from './properties';
+import { GEOMETRY, isPresentationAttribute, isProperty, type Property } from './properties';
 
 /** The declarations that win on one element, before inheritance. Custom properties keep their dashes. */
 export type Declared = ReadonlyMap<string, string>;
@@ -13,35 +12,43 @@ export type Declared = ReadonlyMap<string, string>;
 export type FontFaceRule = Readonly<Record<string, string>>;
 
 export interface Cascade {
-  declaredOn(node: XmlNode): Declared;
+  /** @param scope the target of the `use` that draws the node: selectors see nothing around it (SVG 2, §5.6.4) */
+  declaredOn(node: XmlNode, scope?: XmlNode | null): Declared;
   readonly fontFaces: readonly FontFaceRule[];
-}
-
-interface Declaration {
-  readonly property: string;
-  readonly value: string;
-  readonly important: boolean;
-}
-
-interface Rule {
-  readonly matches: (node: XmlNode) => boolean;
-  readonly specificity: number;
-  readonly declarations: readonly Declaration[];
 }
 
 /** Gathers every style sheet below `root` and answers which declarations win (CSS Cascade 4, §6). */
 export function readCascade(root: XmlNode, report: Report): Cascade {
-  const rules: Rule[] = [];
+  const matcher = createMatcher(report);
   const fontFaces: FontFaceRule[] = [];
   for (const node of descendants(root)) {
-    if (node.name === 'style') readSheet(textIn(node), rules, fontFaces, report);
+    if (node.name === 'style' && isCss(node)) readSheet(textIn(node), matcher, fontFaces, report);
   }
-  // Array.sort is stable, so equal specificity keeps the order of appearance.
-  rules.sort((one, other) => one.specificity - other.specificity);
-  return { declaredOn: (node) => declaredOn(node, rules, report), fontFaces };
+  // Drawings repeat their inline styles thousands of times.
+  const inlines = new Map<string, readonly Declaration[]>();
+  const inlineOf = (text: string): readonly Declaration[] => {
+    const known = inlines.get(text);
+    if (known) return known;
+    const list = parseCss(text, 'declarationList', report);
+    const read = list?.type === 'DeclarationList' ? readDeclarations(list.children, report) : [];
+    inlines.set(text, read);
+    return read;
+  };
+  return {
+    declaredOn: (node, scope = null) => declaredOn(node, matcher.rulesFor(node, scope), inlineOf),
+    fontFaces,
+  };
 }
 
-function declaredOn(node: XmlNode, rules: readonly Rule[], report: Report): Declared {
+function isCss({ attributes: { type } }: XmlNode): boolean {
+  return type === undefined || type.trim() === '' || /^text\/css\b/i.test(type.trim());
+}
+
+function declaredOn(
+  node: XmlNode,
+  rules: Iterable<Rule>,
+  inlineOf: (text: string) => readonly Declaration[],
+): Declared {
   const normal = new Map<string, string>();
   const important = new Map<string, string>();
   const add = ({ property, value, important: strong }: Declaration) => {
@@ -50,15 +57,9 @@ function declaredOn(node: XmlNode, rules: readonly Rule[], report: Report): Decl
   };
   for (const [name, value] of Object.entries(node.attributes)) {
     if (isPresentationAttribute(node.name, name)) normal.set(name, value.trim());
-    else if (name === 'font' || name === 'marker')
-      for (const part of expandShorthand(name, value)) normal.set(...part);
   }
-  for (const rule of rules) if (rule.matches(node)) rule.declarations.forEach(add);
-  const inline = node.attributes.style;
-  if (inline) {
-    const list = parseCss(inline, 'declarationList', report);
-    if (list?.type === 'DeclarationList') readDeclarations(list.children, report).forEach(add);
-  }
+  for (const rule of rules) rule.declarations.forEach(add);
+  if (node.attributes.style) inlineOf(node.attributes.style).forEach(add);
   for (const [property, value] of important) normal.set(property, value);
   return normal;
 }
@@ -75,30 +76,30 @@ function parseCss(
   });
 }
 
-function readSheet(text: string, rules: Rule[], fontFaces: FontFaceRule[], report: Report): void {
+function readSheet(text: string, matcher: Matcher, fontFaces: FontFaceRule[], report: Report): void {
   const sheet = parseCss(text, 'stylesheet', report);
-  if (sheet?.type === 'StyleSheet') readRules(sheet.children, rules, fontFaces, report);
+  if (sheet?.type === 'StyleSheet') readRules(sheet.children, matcher, fontFaces, report);
 }
 
 function readRules(
   nodes: Iterable<cssTree.CssNode>,
-  rules: Rule[],
+  matcher: Matcher,
   fontFaces: FontFaceRule[],
   report: Report,
 ): void {
   for (const node of nodes) {
-    if (node.type === 'Rule') readRule(node, rules, report);
-    else if (node.type === 'Atrule') readAtRule(node, rules, fontFaces, report);
+    if (node.type === 'Rule') readRule(node, matcher, report);
+    else if (node.type === 'Atrule') readAtRule(node, matcher, fontFaces, report);
   }
 }
 
-function readAtRule(node: cssTree.Atrule, rules: Rule[], fontFaces: FontFaceRule[], report: Report): void {
+function readAtRule(node: cssTree.Atrule, matcher: Matcher, fontFaces: FontFaceRule[], report: Report): void {
   const prelude = node.prelude ? cssTree.generate(node.prelude) : '';
   if (node.name === 'font-face' && node.block) {
     const entries = readDeclarations(node.block.children, report, () => true);
     fontFaces.push(Object.fromEntries(entries.map(({ property, value }) => [property, value])));
   } else if (node.name === 'media' && node.block) {
-    if (appliesToScreen(prelude)) readRules(node.block.children, rules, fontFaces, report);
+    if (appliesToScreen(prelude)) readRules(node.block.children, matcher, fontFaces, report);
     else if (!/^print\b/.test(prelude)) report('css-ignored', null, { what: `@media ${prelude}` });
   } else if (node.name === 'import') {
     report('outside-reference', null, { what: '@import', target: prelude });
@@ -114,29 +115,13 @@ function appliesToScreen(query: string): boolean {
     .some((part) => ['', 'all', 'screen', 'only screen'].includes(part.trim().toLowerCase()));
 }
 
-function readRule(node: cssTree.Rule, rules: Rule[], report: Report): void {
+function readRule(node: cssTree.Rule, matcher: Matcher, report: Report): void {
   if (node.prelude.type !== 'SelectorList') return;
   const declarations = readDeclarations(node.block.children, report);
   if (declarations.length === 0) return;
   for (const selector of node.prelude.children) {
-    const text = cssTree.generate(selector);
-    try {
-      const matches = compile<XmlNode | string, XmlNode>(text, {
-        adapter: ADAPTER,
-        xmlMode: true,
-        cacheResults: false,
-      });
-      rules.push({ matches, specificity: specificityOf(text), declarations });
-    } catch {
-      report('css-ignored', null, { what: `selector ${text}` });
-    }
+    if (selector.type === 'Selector') matcher.add(selector, declarations);
   }
-}
-
-/** One number that orders as the three of CSS Selectors 4, §17 do. */
-function specificityOf(selector: string): number {
-  const { a, b, c } = Specificity.calculate(selector)[0]?.toObject() ?? { a: 0, b: 0, c: 0 };
-  return a * 1e6 + b * 1e3 + c;
 }
 
 function readDeclarations(
@@ -149,6 +134,7 @@ function readDeclarations(
     if (node.type !== 'Declaration') continue;
     const value = cssTree.generate(node.value).trim();
     const important = node.important !== false;
+    if (needsUnit(node.property) && isBareNumber(value)) continue;
     const parts = expandShorthand(node.property, value);
     if (parts.length > 0) {
       for (const [property, part] of parts) found.push({ property, value: part, important });
@@ -159,20 +145,22 @@ function readDeclarations(
   return found;
 }
 
-/** Lets css-select walk our own tree. */
-const ADAPTER = {
-  isTag: (node: XmlNode | string): node is XmlNode => typeof node !== 'string',
-  getAttributeValue: (node: XmlNode, name: string) => node.attributes[name],
-  getChildren: (node: XmlNode | string) => (typeof node === 'string' ? [] : [...node.children]),
-  getName: (node: XmlNode) => node.name,
-  getParent: (node: XmlNode | string) => (typeof node === 'string' ? null : node.parent),
-  getSiblings: (node: XmlNode | string) =>
-    typeof node === 'string' ? [] : node.parent ? elementsIn(node.parent) : [node],
-  getText: (node: XmlNode | string) => (typeof node === 'string' ? node : textIn(node)),
-  hasAttrib: (node: XmlNode, name: string) => Object.hasOwn(node.attributes, name),
-  removeSubsets: (nodes: (XmlNode | string)[]) => nodes,
-  equals: (one: XmlNode | string, other: XmlNode | string) => one === other,
-};
+/** Lengths that CSS wants a unit for, where attributes take a bare number (SVG 2, §6.6 against CSS Values 4, §6). */
+const WITH_UNIT: ReadonlySet<string> = new Set([
+  ...GEOMETRY,
+  'font-size',
+  'letter-spacing',
+  'word-spacing',
+  'baseline-shift',
+]);
+
+function needsUnit(property: string): boolean {
+  return WITH_UNIT.has(property);
+}
+
+function isBareNumber(value: string): boolean {
+  return /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(value) && Number(value) !== 0;
+}
 
 /** The values after inheritance: every property has one. */
 export type ComputedStyle = Readonly<Record<Property, string>>;

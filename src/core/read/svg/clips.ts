@@ -3,7 +3,7 @@ import { IDENTITY, multiply, scaling, translation, type Matrix } from '../../moc
 import { transformOutline, type Outline } from '../../mockup/outline';
 import { elementsIn, type XmlNode } from '../xml/node';
 import { parseColour } from './colours';
-import { computeStyle, ROOT_STYLE } from './computed';
+import { computeStyle, styleInPlace } from './computed';
 import { localId, type Here } from './context';
 import { keepDefinition } from './definitions';
 import { readOutline } from './outlines';
@@ -75,7 +75,7 @@ function referenced(
 }
 
 function isPlainWhite(node: XmlNode, here: Here): boolean {
-  const { style } = computeStyle(node, ROOT_STYLE, here.context.cascade);
+  const { style } = styleInPlace(node, here.context.cascade);
   const colour = parseColour(style.fill);
   const white = colour !== null && Math.min(colour.r, colour.g, colour.b) === 255 && colour.alpha === 1;
   return (
@@ -92,7 +92,7 @@ function soleOutline(owner: XmlNode, byBox: boolean, here: Here, box: BoxOfShape
   const children = elementsIn(owner).filter((child) => child.name !== 'title' && child.name !== 'desc');
   const [only] = children;
   if (children.length !== 1 || !only) return null;
-  const around = computeStyle(owner, ROOT_STYLE, here.context.cascade);
+  const around = styleInPlace(owner, here.context.cascade);
   const computed = computeStyle(only, around, here.context.cascade);
   const { style } = computed;
   if (style['clip-path'] !== 'none' || around.style['clip-path'] !== 'none') return null;

@@ -11,6 +11,8 @@ export interface Computed {
   readonly custom: ReadonlyMap<string, string>;
   /** What the element itself declares, with `var()` filled in. */
   readonly declared: ReadonlyMap<Property, string>;
+  /** The target of the `use` that draws the element, null outside of one. */
+  readonly scope: XmlNode | null;
 }
 
 const INITIAL = Object.fromEntries(
@@ -24,11 +26,29 @@ const NOT_INHERITED = Object.fromEntries(
   ]),
 );
 
-export const ROOT_STYLE: Computed = { style: INITIAL, fontSize: 16, custom: new Map(), declared: new Map() };
+export const ROOT_STYLE: Computed = {
+  style: INITIAL,
+  fontSize: 16,
+  custom: new Map(),
+  declared: new Map(),
+  scope: null,
+};
+
+const inPlace = new WeakMap<XmlNode, Computed>();
+
+/** The style that the element has where it stands in the file: definitions inherit from there, not from where they are used. */
+export function styleInPlace(node: XmlNode, cascade: Cascade): Computed {
+  const known = inPlace.get(node);
+  if (known) return known;
+  const parent = node.parent ? styleInPlace(node.parent, cascade) : ROOT_STYLE;
+  const computed = computeStyle(node, parent, cascade);
+  inPlace.set(node, computed);
+  return computed;
+}
 
 /** Inheritance, `inherit`, `initial`, `unset`, `currentColor`-free: colours are settled where they are used. */
 export function computeStyle(node: XmlNode, parent: Computed, cascade: Cascade): Computed {
-  const declared = cascade.declaredOn(node);
+  const declared = cascade.declaredOn(node, parent.scope);
   const custom = customProperties(declared, parent.custom);
   const own = new Map<Property, string>();
   for (const [property, value] of declared) {
@@ -43,7 +63,7 @@ export function computeStyle(node: XmlNode, parent: Computed, cascade: Cascade):
   if (own.has('text-decoration')) {
     style['text-decoration'] = joinDecorations(parent.style['text-decoration'], style['text-decoration']);
   }
-  return { style, fontSize, custom, declared: own };
+  return { style, fontSize, custom, declared: own, scope: parent.scope };
 }
 
 function settle(property: Property, value: string, parent: ComputedStyle): string {

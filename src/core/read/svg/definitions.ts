@@ -1,7 +1,7 @@
 import type { XmlElement } from '../../mockup/mockup';
 import type { XmlNode } from '../xml/node';
 import { PROGRAM_LABEL } from '../xml/parseXml';
-import { computeStyle, ROOT_STYLE, type Computed } from './computed';
+import { computeStyle, ROOT_STYLE, styleInPlace, type Computed } from './computed';
 import { localId, type SvgContext } from './context';
 import { readDataUri } from './dataUri';
 import { PROPERTIES, type Property } from './properties';
@@ -28,7 +28,16 @@ export function keepDefinition(id: string, context: SvgContext): string | null {
   if (!node) return null;
   // Takes the place first, so that definitions that refer to one another end.
   context.definitions.set(id, { name: 'g', attributes: {}, children: [] });
-  context.definitions.set(id, keepElement(node, parentStyle(node, context), context, { id }, true));
+  context.definitions.set(
+    id,
+    keepElement(
+      node,
+      node.parent ? styleInPlace(node.parent, context.cascade) : ROOT_STYLE,
+      context,
+      { id },
+      true,
+    ),
+  );
   return id;
 }
 
@@ -38,12 +47,6 @@ export function keepAsDrawn(name: string, node: XmlNode, parent: Computed, conte
   const { transform: _, ...attributes } = kept.attributes;
   context.definitions.set(name, { ...kept, attributes });
   return name;
-}
-
-function parentStyle(node: XmlNode, context: SvgContext): Computed {
-  return node.parent
-    ? computeStyle(node.parent, parentStyle(node.parent, context), context.cascade)
-    : ROOT_STYLE;
 }
 
 function keepElement(

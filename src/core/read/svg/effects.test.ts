@@ -8,12 +8,24 @@ function effects(filter: string, attributes = ''): readonly Effect[] {
   return only(reading, 'shape').effects;
 }
 
-const SHADOW = { kind: 'drop-shadow', dx: 1, dy: 2, deviation: 3, colour: { r: 0, g: 0, b: 0, alpha: 0.5 } };
+const SHADOW = {
+  kind: 'drop-shadow',
+  spread: 0,
+  outside: false,
+  dx: 1,
+  dy: 2,
+  deviation: 3,
+  colour: { r: 0, g: 0, b: 0, alpha: 0.5 },
+};
+
+const INNER = { kind: 'inner-shadow', dx: 1, dy: 2, deviation: 3, spread: 0, colour: SHADOW.colour };
 
 describe('filters that are shadows and blur', () => {
   it('knows the primitive for it', () => {
     expect(effects('<feDropShadow dx="1" dy="2" stdDeviation="3" flood-opacity=".5"/>')).toEqual([SHADOW]);
-    expect(effects('<feGaussianBlur stdDeviation="4"/>')).toEqual([{ kind: 'blur', deviation: 4 }]);
+    expect(effects('<feGaussianBlur stdDeviation="4"/>')).toEqual([
+      { kind: 'blur', deviation: 4, linear: true },
+    ]);
   });
 
   // The chains that drawing programs write (common practice, no source).
@@ -49,7 +61,60 @@ describe('filters that are shadows and blur', () => {
       ),
       'shape',
     );
-    expect(layer.effects).toEqual([{ kind: 'blur', deviation: 2 }, SHADOW]);
+    expect(layer.effects).toEqual([{ kind: 'blur', deviation: 2, linear: false }, SHADOW]);
+  });
+});
+
+describe('filters that are more than one shadow', () => {
+  const HARD = '0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 127 0';
+  const TINT = '0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0 0.5 0';
+
+  // The chains that design programs write (common practice, no source).
+  it('sees a shadow inside', () => {
+    expect(
+      effects(
+        `<feFlood flood-opacity="0" result="none"/><feBlend in="SourceGraphic" in2="none" result="shape"/>
+         <feColorMatrix in="SourceAlpha" values="${HARD}" result="hard"/><feMorphology radius="2" operator="erode" in="SourceAlpha"/>
+         <feOffset dx="1" dy="2"/><feGaussianBlur stdDeviation="3"/><feComposite in2="hard" operator="arithmetic" k2="-1" k3="1"/>
+         <feColorMatrix values="${TINT}"/><feBlend in2="shape"/>`,
+      ),
+    ).toEqual([{ ...INNER, spread: 2 }]);
+  });
+
+  it('sees a shadow inside that is cut out of a flood', () => {
+    expect(
+      effects(
+        `<feGaussianBlur in="SourceAlpha" stdDeviation="3"/><feOffset dx="1" dy="2" result="b"/><feFlood flood-opacity=".5"/>
+         <feComposite in2="b" operator="out"/><feComposite in2="SourceAlpha" operator="in" result="i"/>
+         <feMerge><feMergeNode in="SourceGraphic"/><feMergeNode in="i"/></feMerge>`,
+      ),
+    ).toEqual([INNER]);
+  });
+
+  it('sees a grown shadow that is left out beneath the layer', () => {
+    expect(
+      effects(
+        `<feFlood flood-opacity="0" result="none"/><feColorMatrix in="SourceAlpha" values="${HARD}" result="hard"/>
+         <feMorphology radius="4" operator="dilate" in="SourceAlpha"/><feOffset dx="1" dy="2"/><feGaussianBlur stdDeviation="3"/>
+         <feComposite in2="hard" operator="out"/><feColorMatrix values="${TINT}"/><feBlend in2="none" result="s"/>
+         <feBlend in="SourceGraphic" in2="s"/>`,
+      ),
+    ).toEqual([{ ...SHADOW, spread: 4, outside: true }]);
+  });
+
+  it('sees changes of colour that CSS counts alike, and a list of filters', () => {
+    const sRgb = 'color-interpolation-filters="sRGB"';
+    expect(effects(`<feColorMatrix type="saturate" values=".2"/>`, sRgb)).toEqual([
+      { kind: 'colour', function: 'saturate', amount: 0.2 },
+    ]);
+    const layer = only(
+      readInside(
+        `<filter id="f"><feGaussianBlur stdDeviation="2"/></filter><rect width="9" height="9" filter="url(#f) grayscale(50%) hue-rotate(.25turn)"/>`,
+      ),
+      'shape',
+    );
+    expect(layer.filter).toBe('url(#f) grayscale(0.5) hue-rotate(90deg)');
+    expect(layer.effects).toHaveLength(3);
   });
 });
 

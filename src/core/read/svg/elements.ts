@@ -20,8 +20,9 @@ import { readEffects } from './filters';
 import { parseLength, parseShare } from './lengths';
 import { readHints, readName } from './names';
 import { geometry, isShapeElement, readOutline } from './outlines';
-import { readFill, readStroke, type BoxOfShape } from './paints';
-import { layText } from './texts';
+import { clearStroke, readFill, readStroke, type BoxOfShape } from './paints';
+import { layText } from './texts/layText';
+import type { PlainLine } from './texts/runs';
 import { parseTransform } from './transforms';
 import { fitViewBox, parseViewBox } from './viewports';
 
@@ -117,7 +118,7 @@ function base(node: XmlNode, here: Here, key: LayerKey, box: BoxOfShape, inner: 
     blend: readBlend(here),
     clip,
     mask,
-    effects: readEffects(here),
+    ...readEffects(here),
     hints: readHints(node),
   };
 }
@@ -240,7 +241,8 @@ function readUse(node: XmlNode, here: Here, key: LayerKey): Layer | null {
     return null;
   }
   if (!context.countCopy()) return null;
-  const inside: Here = { ...here, using: [...here.using, id] };
+  const computed = { ...here.computed, scope: target };
+  const inside: Here = { ...here, computed, using: [...here.using, id] };
   const move = translation(geometry(here, 'x', 'width') ?? 0, geometry(here, 'y', 'height') ?? 0);
   const layer =
     target.name === 'symbol' || target.name === 'svg'
@@ -281,13 +283,15 @@ function readShape(node: XmlNode, here: Here, key: LayerKey): Layer | null {
       if (kept !== null) markers[place] = kept;
     }
   }
+  const marked = Object.keys(markers).length > 0;
   return {
     kind: 'shape',
     ...base(node, here, key, box),
     outline,
     fill: outline.kind === 'line' ? null : readFill(here, box),
-    stroke: readStroke(here, box),
-    strokeFirst: /^\s*stroke/.test(here.computed.style['paint-order']),
+    // Markers are drawn in widths of the stroke, also where it is not seen.
+    stroke: readStroke(here, box) ?? (marked ? clearStroke(here) : null),
+    strokeFirst: isStrokeFirst(here),
     crisp: /^(crispedges|optimizespeed)$/i.test(here.computed.style['shape-rendering']),
     markers,
   };
@@ -323,26 +327,48 @@ function readImage(node: XmlNode, here: Here, key: LayerKey): Layer | null {
   return { kind: 'bitmap', ...base(node, here, key, () => seen), box, bitmap: bitmap.id, frame: seen };
 }
 
+function isStrokeFirst({ computed }: Here): boolean {
+  return /^\s*stroke/.test(computed.style['paint-order']);
+}
+
+/** The stretches of a line that are seen; hidden letters leave their room. */
+function visibleParts(line: PlainLine): PlainLine[] {
+  const parts: PlainLine[] = [];
+  let x = line.x;
+  let open = false;
+  for (const run of line.runs) {
+    const width = run.width * line.stretch;
+    const visible = run.computed.style.visibility === 'visible';
+    const last = parts.at(-1);
+    if (visible && open && last)
+      parts[parts.length - 1] = { ...last, width: last.width + width, runs: [...last.runs, run] };
+    else if (visible) parts.push({ ...line, x, width, runs: [run] });
+    open = visible;
+    x += width;
+  }
+  return parts;
+}
+
 function readText(node: XmlNode, here: Here, key: LayerKey): Layer | null {
   const laid = layText(node, here);
   if (laid.lines.length === 0) return null;
   const plain = { lines: laid.lines } as unknown as TextLayer;
   const box = () => textBox(plain, Object.fromEntries(here.context.faces));
-  const lines = laid.lines.map((line) => ({
+  const lines = laid.lines.flatMap(visibleParts).map((line) => ({
     ...line,
-    runs: line.runs
-      .filter((run) => run.computed.style.visibility === 'visible')
-      .map(({ computed, ...run }) => {
-        const inRun = { ...here, computed };
-        return { ...run, fill: readFill(inRun, box), stroke: readStroke(inRun, box) };
-      }),
+    runs: line.runs.map(({ computed, ...run }) => {
+      const inRun = { ...here, computed };
+      return { ...run, fill: readFill(inRun, box), stroke: readStroke(inRun, box) };
+    }),
   }));
-  if (lines.every((line) => line.runs.length === 0)) return null;
+  if (lines.length === 0) return null;
   for (const what of laid.oddities) here.context.report('text-oddity', key, { what });
   return {
     kind: 'text',
     ...base(node, here, key, box),
     align: laid.align,
+    rightToLeft: laid.rightToLeft,
+    strokeFirst: isStrokeFirst(here),
     lines,
     oddities: laid.oddities,
     asDrawn: laid.oddities.length > 0 ? keepAsDrawn(key, node, here.computed, here.context) : null,

@@ -1,74 +1,115 @@
-import type { Effect } from '../../mockup/layer';
+import { COLOUR_FUNCTIONS, type Effect, type Shadow } from '../../mockup/layer';
+import { printFunction } from '../../markup/filterFunctions';
 import { fade, type Colour } from '../../mockup/paint';
 import { elementsIn, type XmlNode } from '../xml/node';
 import { BLACK, parseColour } from './colours';
-import { computeStyle, ROOT_STYLE } from './computed';
+import { styleInPlace } from './computed';
 import { localId, type Here, type SvgContext } from './context';
 import { currentColour } from './paints';
 import { keepDefinition } from './definitions';
 import { parseLength, parseShare } from './lengths';
+import { parseAngle } from './transforms';
 
 /** What a filter primitive's result is known to show. */
 type Image =
   | { readonly kind: 'source' }
-  | { readonly kind: 'blurred'; readonly deviation: number }
+  /** The source after blurs and changes of colour. */
+  | { readonly kind: 'worked'; readonly effects: readonly Effect[] }
   | { readonly kind: 'flood'; readonly colour: Colour }
-  | {
-      readonly kind: 'shadow';
-      readonly dx: number;
-      readonly dy: number;
-      readonly deviation: number;
-      readonly colour: Colour;
-    }
+  | ShadowImage
+  /** Everything but a shadow, in its colour. */
+  | { readonly kind: 'hollow'; readonly shadow: ShadowImage }
   | { readonly kind: 'stack'; readonly images: readonly Image[] };
 
-/** The effects that `filter` names, exact ones as such and every other as it was drawn. */
-export function readEffects(here: Here): readonly Effect[] {
-  const value = here.computed.style.filter;
-  if (value === 'none') return [];
-  const id = localId(value);
-  if (id === null) return readFunctions(value, here);
-  const node = here.context.byId.get(id);
-  if (!node) {
-    here.context.report('reference-missing', here.parentKey, { property: 'filter', target: id });
-    return [];
-  }
-  const known = recogniseFilter(node, here.context);
-  if (known) return known;
-  here.context.report('filter-kept', here.parentKey);
-  const definition = keepDefinition(id, here.context);
-  return definition === null ? [] : [{ kind: 'defined', definition }];
+/** The source's own form in one colour; `cut`: drawn everywhere, only outside of the source, or only what it leaves inside. */
+interface ShadowImage extends Shadow {
+  readonly kind: 'shadow';
+  readonly cut: 'none' | 'outside' | 'inside';
 }
 
-const FUNCTION = /([\w-]+)\(((?:[^()]|\([^()]*\))*)\)/g;
+const FORM: ShadowImage = {
+  kind: 'shadow',
+  dx: 0,
+  dy: 0,
+  deviation: 0,
+  spread: 0,
+  colour: BLACK,
+  cut: 'none',
+};
 
-/** CSS filter functions (Filter Effects 1, §5): `blur` and `drop-shadow`; others are said and left out. */
-function readFunctions(value: string, here: Here): Effect[] {
+export interface Filtering {
+  readonly effects: readonly Effect[];
+  readonly filter: string | null;
+}
+
+const PART = /url\(\s*(["']?)#(.*?)\1\s*\)|([\w-]+)\(((?:[^()]|\([^()]*\))*)\)/g;
+
+/** What `filter` does: each part as an effect, exact where it is known and as it was drawn where not. */
+export function readEffects(here: Here): Filtering {
+  const value = here.computed.style.filter;
+  if (value === 'none') return { effects: [], filter: null };
   const effects: Effect[] = [];
-  for (const [, name, list = ''] of value.matchAll(FUNCTION)) {
-    const length = (word: string) => parseLength(word, { fontSize: here.computed.fontSize, percentOf: 0 });
-    if (name === 'blur') {
-      effects.push({ kind: 'blur', deviation: length(list) ?? 0 });
-    } else if (name === 'drop-shadow') {
-      const words = list.match(/[^\s(]+(?:\([^)]*\))?/g) ?? [];
-      const [dx = 0, dy = 0, deviation = 0] = words.map(length).filter((number) => number !== null);
-      const colour = words.map((word) => parseColour(word)).find((found) => found !== null);
-      effects.push({
-        kind: 'drop-shadow',
-        dx,
-        dy,
-        deviation,
-        colour: colour ?? currentColour(here.computed),
-      });
+  const kept: string[] = [];
+  for (const [part, , id, name, list = ''] of value.matchAll(PART)) {
+    if (id !== undefined) {
+      const referred = readReferred(id, here);
+      if (!referred) continue;
+      effects.push(...referred.effects);
+      kept.push(`url(#${referred.definition})`);
     } else {
-      here.context.report('value-ignored', here.parentKey, { property: 'filter', value });
+      const effect = readFunction(name ?? '', list, here);
+      if (effect) {
+        effects.push(effect);
+        kept.push(printFunction(effect));
+      } else here.context.report('value-ignored', here.parentKey, { property: 'filter', value: part });
     }
   }
-  return effects;
+  return { effects, filter: kept.join(' ') || null };
 }
 
-/** Works out symbolically what the chain of primitives draws; null when it is more than shadows and blur. */
-function recogniseFilter(filter: XmlNode, context: SvgContext): Effect[] | null {
+function readReferred(id: string, here: Here): { effects: readonly Effect[]; definition: string } | null {
+  const node = here.context.byId.get(id);
+  const definition = node?.name === 'filter' ? keepDefinition(id, here.context) : null;
+  if (!node || definition === null) {
+    here.context.report('reference-missing', here.parentKey, { property: 'filter', target: id });
+    return null;
+  }
+  const known = recogniseFilter(node, here.context);
+  if (known) return { effects: known, definition };
+  here.context.report('filter-kept', here.parentKey);
+  return { effects: [{ kind: 'defined', definition }], definition };
+}
+
+/** A CSS filter function (Filter Effects 1, §5); null for one that is not known. */
+function readFunction(
+  name: string,
+  list: string,
+  here: Here,
+): Exclude<Effect, { kind: 'defined' | 'inner-shadow' }> | null {
+  const length = (word: string) => parseLength(word, { fontSize: here.computed.fontSize, percentOf: 0 });
+  if (name === 'blur') return { kind: 'blur', deviation: length(list) ?? 0, linear: false };
+  if (name === 'drop-shadow') {
+    const words = list.match(/[^\s(]+(?:\([^)]*\))?/g) ?? [];
+    const [dx = 0, dy = 0, deviation = 0] = words.map(length).filter((number) => number !== null);
+    const colour = words.map((word) => parseColour(word)).find((found) => found !== null);
+    const shade = colour ?? currentColour(here.computed);
+    return { kind: 'drop-shadow', dx, dy, deviation, spread: 0, colour: shade, outside: false };
+  }
+  const known = COLOUR_FUNCTIONS.find((one) => one === name);
+  if (!known) return null;
+  const amount = known === 'hue-rotate' ? parseAngle(list.trim() || '0') : parseAmount(list);
+  return Number.isFinite(amount) ? { kind: 'colour', function: known, amount } : null;
+}
+
+/** A number or percentage; nothing means all. */
+function parseAmount(text: string): number {
+  const trimmed = text.trim();
+  if (trimmed === '') return 1;
+  return trimmed.endsWith('%') ? parseFloat(trimmed) / 100 : Number(trimmed);
+}
+
+/** Works out symbolically what the chain of primitives draws; null when it is more than shadows, blur and colour. */
+function recogniseFilter(filter: XmlNode, context: SvgContext): readonly Effect[] | null {
   if (filter.attributes.primitiveUnits === 'objectBoundingBox') return null;
   const results = new Map<string, Image>();
   let last: Image | null = { kind: 'source' };
@@ -89,7 +130,7 @@ function inputImage(
 ): Image | null {
   if (name === undefined) return previous;
   if (name === 'SourceGraphic') return { kind: 'source' };
-  if (name === 'SourceAlpha') return { kind: 'shadow', dx: 0, dy: 0, deviation: 0, colour: BLACK };
+  if (name === 'SourceAlpha') return FORM;
   return results.get(name) ?? previous;
 }
 
@@ -102,7 +143,7 @@ function primitiveImage(node: XmlNode, input: Input, context: SvgContext): Image
       return { kind: 'flood', colour: floodColour(node, context) };
     case 'feDropShadow': {
       const shadow: Image = {
-        kind: 'shadow',
+        ...FORM,
         dx: number('dx', 2),
         dy: number('dy', 2),
         deviation: deviationOf(node, '2') ?? 0,
@@ -111,18 +152,20 @@ function primitiveImage(node: XmlNode, input: Input, context: SvgContext): Image
       return input('in')?.kind === 'source' ? { kind: 'stack', images: [shadow, { kind: 'source' }] } : null;
     }
     case 'feGaussianBlur':
-      return blur(input('in'), deviationOf(node, '0'));
+      return blur(input('in'), deviationOf(node, '0'), isLinear(node, context));
+    case 'feMorphology':
+      return grow(input('in'), node);
     case 'feOffset': {
       const image = input('in');
-      if (image?.kind !== 'shadow') return null;
+      if (image?.kind !== 'shadow' || image.cut !== 'none') return null;
       return { ...image, dx: image.dx + number('dx', 0), dy: image.dy + number('dy', 0) };
     }
     case 'feColorMatrix':
-      return recolour(input('in'), node.attributes.type ?? 'matrix', node.attributes.values ?? '');
+      return recolour(input('in'), node, isLinear(node, context));
     case 'feComponentTransfer':
       return fadeImage(input('in'), node);
     case 'feComposite':
-      return compose(node.attributes.operator ?? 'over', input('in'), input('in2'));
+      return compose(operatorOf(node), input('in'), input('in2'));
     case 'feBlend':
       return (node.attributes.mode ?? 'normal') === 'normal'
         ? compose('over', input('in'), input('in2'))
@@ -144,38 +187,71 @@ function deviationOf(node: XmlNode, fallback: string): number | null {
   return x === y && x >= 0 ? x : null;
 }
 
-function blur(image: Image | null, deviation: number | null): Image | null {
+function isLinear(node: XmlNode, context: SvgContext): boolean {
+  return styleInPlace(node, context.cascade).style['color-interpolation-filters'] !== 'sRGB';
+}
+
+function blur(image: Image | null, deviation: number | null, linear: boolean): Image | null {
   if (!image || deviation === null) return null;
-  if (image.kind === 'source') return { kind: 'blurred', deviation };
+  if (image.kind === 'source' || image.kind === 'worked')
+    return worked(image, { kind: 'blur', deviation, linear });
   // Two Gaussians one after another are one whose variance is the sum of theirs.
-  return image.kind === 'shadow' ? { ...image, deviation: Math.hypot(image.deviation, deviation) } : null;
+  return image.kind === 'shadow' && image.cut === 'none'
+    ? { ...image, deviation: Math.hypot(image.deviation, deviation) }
+    : null;
+}
+
+function worked(image: Extract<Image, { kind: 'source' | 'worked' }>, effect: Effect): Image {
+  return { kind: 'worked', effects: [...(image.kind === 'worked' ? image.effects : []), effect] };
+}
+
+/** A form grown or shrunk before it is blurred is the spread of a CSS shadow. */
+function grow(image: Image | null, node: XmlNode): Image | null {
+  const [x = 0, y = x] = (node.attributes.radius ?? '0')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
+  if (image?.kind !== 'shadow' || image.deviation > 0 || image.cut !== 'none' || x !== y || !(x >= 0))
+    return null;
+  const way = node.attributes.operator === 'dilate' ? 1 : -1;
+  return { ...image, spread: image.spread + way * x };
 }
 
 /** A matrix that gives every pixel one colour and scales alpha turns a shadow's colour. */
-function recolour(image: Image | null, type: string, values: string): Image | null {
-  if (type !== 'matrix') return null;
+function recolour(image: Image | null, node: XmlNode, linear: boolean): Image | null {
+  const { type = 'matrix', values = '' } = node.attributes;
+  if (type !== 'matrix') return changeColour(image, type, values, linear);
   const rows = values
     .trim()
     .split(/[\s,]+/)
     .map(Number);
   if (rows.length !== 20 || !rows.every(Number.isFinite)) return null;
   const at = (row: number, column: number) => rows[row * 5 + column] ?? 0;
+  if (at(3, 4) !== 0 || [0, 1, 2].some((column) => at(3, column) !== 0)) return null;
   const flat = [0, 1, 2].every((row) => [0, 1, 2, 3].every((column) => at(row, column) === 0));
   if (!flat)
     return image?.kind === 'shadow' && at(3, 3) > 0 && isBlack(image.colour)
       ? boosted(image, at(3, 3))
       : null;
-  const shadow: Image | null =
-    image?.kind === 'source' ? { kind: 'shadow', dx: 0, dy: 0, deviation: 0, colour: BLACK } : image;
+  const shadow: Image | null = image?.kind === 'source' ? FORM : image;
   if (shadow?.kind !== 'shadow') return null;
   const channel = (row: number) => Math.round(Math.min(1, Math.max(0, at(row, 4))) * 255);
   const colour = { r: channel(0), g: channel(1), b: channel(2), alpha: 1 };
   return boosted({ ...shadow, colour: { ...colour, alpha: shadow.colour.alpha } }, at(3, 3));
 }
 
+/** The matrix types that CSS has functions for, where both count in sRGB (Filter Effects 1, §9.6 and §5). */
+function changeColour(image: Image | null, type: string, values: string, linear: boolean): Image | null {
+  if (linear || (image?.kind !== 'source' && image?.kind !== 'worked')) return null;
+  const amount = Number(values.trim() || (type === 'saturate' ? 1 : 0));
+  if (!Number.isFinite(amount)) return null;
+  if (type === 'saturate') return worked(image, { kind: 'colour', function: 'saturate', amount });
+  return type === 'hueRotate' ? worked(image, { kind: 'colour', function: 'hue-rotate', amount }) : null;
+}
+
 /** A hard edge made by multiplying alpha over one is only exact before any blur, as drawing programs use it. */
-function boosted(shadow: Extract<Image, { kind: 'shadow' }>, factor: number): Image | null {
-  if (factor > 1 && shadow.deviation > 0) return null;
+function boosted(shadow: ShadowImage, factor: number): Image | null {
+  if (factor > 1 && (shadow.deviation > 0 || shadow.cut !== 'none')) return null;
   return { ...shadow, colour: { ...shadow.colour, alpha: Math.min(1, shadow.colour.alpha * factor) } };
 }
 
@@ -191,31 +267,78 @@ function fadeImage(image: Image | null, node: XmlNode): Image | null {
   return { ...image, colour: fade(image.colour, Number(only.attributes.slope ?? 1)) };
 }
 
+/** The operator; arithmetic that takes one form away from another counts as leaving it out. */
+function operatorOf({ attributes }: XmlNode): string {
+  const operator = attributes.operator ?? 'over';
+  if (operator !== 'arithmetic') return operator;
+  const [k1, k2, k3, k4] = ['k1', 'k2', 'k3', 'k4'].map((name) => Number(attributes[name] ?? 0));
+  return k1 === 0 && k2 === -1 && k3 === 1 && k4 === 0 ? 'taken-from' : operator;
+}
+
 function compose(operator: string, top: Image | null, below: Image | null): Image | null {
   if (!top || !below) return null;
-  if (operator === 'over') return { kind: 'stack', images: [below, top] };
-  if (operator === 'in' && top.kind === 'flood' && below.kind === 'shadow') {
-    return { ...below, colour: fade(top.colour, below.colour.alpha) };
+  switch (operator) {
+    case 'over':
+      return { kind: 'stack', images: [below, top] };
+    case 'in':
+      if (top.kind === 'hollow' && isForm(below)) return { ...top.shadow, cut: 'inside' };
+      return top.kind === 'flood' && below.kind === 'shadow'
+        ? { ...below, colour: fade(top.colour, below.colour.alpha) }
+        : null;
+    case 'out':
+      if (top.kind === 'shadow' && isForm(below) && !isForm(top)) return cutBy(top, 'outside');
+      if (below.kind !== 'shadow' || below.cut !== 'none') return null;
+      if (top.kind === 'flood') return { kind: 'hollow', shadow: { ...below, colour: top.colour } };
+      return isForm(top) && top.kind === 'shadow' ? { ...below, colour: top.colour, cut: 'inside' } : null;
+    case 'taken-from':
+      return top.kind === 'shadow' && isForm(below) ? cutBy(top, 'inside') : null;
+    case 'atop':
+      return top.kind === 'hollow' && below.kind === 'source'
+        ? { kind: 'stack', images: [below, { ...top.shadow, cut: 'inside' }] }
+        : null;
+    default:
+      return null;
   }
-  return null;
+}
+
+function cutBy(shadow: ShadowImage, cut: 'outside' | 'inside'): Image | null {
+  return shadow.cut === 'none' ? { ...shadow, cut } : null;
+}
+
+/** True for the source or its plain form: what a shadow is cut by. */
+function isForm(image: Image): boolean {
+  if (image.kind === 'source') return true;
+  if (image.kind !== 'shadow') return false;
+  const { dx, dy, deviation, spread, cut } = image;
+  return dx === 0 && dy === 0 && deviation === 0 && spread === 0 && cut === 'none';
 }
 
 function floodColour(node: XmlNode, context: SvgContext): Colour {
-  const computed = computeStyle(node, ROOT_STYLE, context.cascade);
+  const computed = styleInPlace(node, context.cascade);
   const value = computed.style['flood-color'];
   const colour = value.toLowerCase() === 'currentcolor' ? currentColour(computed) : parseColour(value);
   return fade(colour ?? BLACK, parseShare(computed.style['flood-opacity']));
 }
 
-/** A stack of shadows under the source, or a blurred source, as effects; null for anything else. */
-function effectsOf(image: Image): Effect[] | null {
+/** Shadows under the source and shadows inside it, or a source that was worked on, as effects; null for anything else. */
+function effectsOf(image: Image): readonly Effect[] | null {
   const parts = flatten(image).filter((part) => !(part.kind === 'flood' && part.colour.alpha === 0));
-  const top = parts.at(-1);
-  if (parts.length === 1 && top?.kind === 'blurred') return [{ kind: 'blur', deviation: top.deviation }];
-  if (top?.kind !== 'source') return null;
-  const shadows = parts.slice(0, -1);
-  if (!shadows.every((part) => part.kind === 'shadow')) return null;
-  return shadows.map(({ dx, dy, deviation, colour }) => ({ kind: 'drop-shadow', dx, dy, deviation, colour }));
+  const [only] = parts;
+  if (parts.length === 1 && only?.kind === 'worked') return only.effects;
+  const at = parts.findIndex((part) => part.kind === 'source');
+  if (at < 0) return null;
+  const effects = parts.flatMap((part, index): (Effect | null)[] => {
+    if (index === at) return [];
+    if (part.kind !== 'shadow' || index > at !== (part.cut === 'inside')) return [null];
+    const { dx, dy, deviation, spread, colour, cut } = part;
+    const shadow = { dx, dy, deviation, spread, colour };
+    return [
+      index > at
+        ? { kind: 'inner-shadow', ...shadow, spread: 0 - spread }
+        : { kind: 'drop-shadow', ...shadow, outside: cut === 'outside' },
+    ];
+  });
+  return effects.every((effect) => effect !== null) ? effects : null;
 }
 
 function flatten(image: Image): Image[] {

@@ -44,14 +44,13 @@ export function readHints(node: XmlNode): SourceHints {
   };
   if (attributes.role) hints.role = attributes.role;
   if (attributes['aria-label']) hints.label = attributes['aria-label'];
-  const href = node.name === 'a' ? hrefOf(node) : undefined;
-  // Only addresses that a page may link to; a script address is never one.
-  if (
-    href !== undefined &&
-    /^(?:https?:|mailto:|tel:|#|\/|\.|[\w-]+(?:[/.?#]|$))/i.test(href) &&
-    !/^javascript:/i.test(href)
-  ) {
-    hints.href = href;
-  }
+  const href = node.name === 'a' ? safeHref(hrefOf(node)) : undefined;
+  if (href !== undefined) hints.href = href;
   return hints;
+}
+
+/** The address when a page may link to it; a script address is never one. */
+export function safeHref(href: string | undefined): string | undefined {
+  const linkable = /^(?:https?:|mailto:|tel:|#|\/|\.|[\w-]+(?:[/.?#]|$))/i.test(href ?? '');
+  return linkable && !/^javascript:/i.test(href ?? '') ? href : undefined;
 }

@@ -3,7 +3,7 @@ import { IDENTITY, multiply, scaling, translation, type Matrix } from '../../moc
 import { fade, fadePaint, type GradientStop, type Paint, type Spread, type Stroke } from '../../mockup/paint';
 import { elementsIn, type XmlNode } from '../xml/node';
 import { BLACK, parseColour } from './colours';
-import { computeStyle, ROOT_STYLE, type Computed } from './computed';
+import { computeStyle, styleInPlace, type Computed } from './computed';
 import { hrefOf, localId, type Here, type SvgContext } from './context';
 import { keepDefinition } from './definitions';
 import { parseLength, parseLengths, parseShare } from './lengths';
@@ -18,8 +18,17 @@ export function readFill(here: Here, box: BoxOfShape): Paint | null {
 }
 
 export function readStroke(here: Here, box: BoxOfShape): Stroke | null {
+  const { style } = here.computed;
+  return strokeOf(readPaint(style.stroke, parseShare(style['stroke-opacity']), here, box, 'stroke'), here);
+}
+
+/** A stroke that shows nothing, for what only measures by it. */
+export function clearStroke(here: Here): Stroke | null {
+  return strokeOf({ kind: 'solid', colour: fade(BLACK, 0) }, here);
+}
+
+function strokeOf(paint: Paint | null, here: Here): Stroke | null {
   const { style, fontSize } = here.computed;
-  const paint = readPaint(style.stroke, parseShare(style['stroke-opacity']), here, box, 'stroke');
   const { width: w, height: h } = here.viewport;
   const lengths = { fontSize, percentOf: Math.hypot(w, h) / Math.SQRT2 };
   const width = parseLength(style['stroke-width'], lengths) ?? 1;
@@ -55,8 +64,9 @@ function readPaint(
   if (value.startsWith('url(')) {
     const id = localId(value);
     const server = id === null ? undefined : here.context.byId.get(id);
-    if (id !== null && server) return readServer(id, server, opacity, here, box);
-    here.context.report('reference-missing', here.parentKey, { property, target: id ?? value });
+    if (id !== null && server && paints(server, here.context))
+      return readServer(id, server, opacity, here, box);
+    if (!server) here.context.report('reference-missing', here.parentKey, { property, target: id ?? value });
     const fallback = value.replace(/^url\([^)]*\)\s*/, '');
     return fallback === '' ? null : readPaint(fallback, opacity, here, box, property);
   }
@@ -83,7 +93,18 @@ function readServer(id: string, server: XmlNode, opacity: number, here: Here, bo
   return definition === null ? null : { kind: 'defined', definition, opacity };
 }
 
-/** The gradient and those that it takes attributes from (SVG 2, §14.1.1); a cycle ends the list. */
+/** False for what is no paint, and for a pattern without a size or content, which paints nothing (SVG 2, §14.3). */
+function paints(server: XmlNode, context: SvgContext): boolean {
+  if (server.name !== 'pattern') return GRADIENTS.has(server.name);
+  const chain = templates(server, context);
+  const side = (name: string) =>
+    parseFloat(chain.find((node) => node.attributes[name] !== undefined)?.attributes[name] ?? '0');
+  return side('width') > 0 && side('height') > 0 && chain.some((node) => elementsIn(node).length > 0);
+}
+
+const GRADIENTS: ReadonlySet<string> = new Set(['linearGradient', 'radialGradient']);
+
+/** The gradient or pattern and those that it takes attributes from (SVG 2, §14.1.1); a cycle ends the list. */
 function templates(server: XmlNode, context: SvgContext): XmlNode[] {
   const chain: XmlNode[] = [];
   let next: XmlNode | undefined = server;
@@ -136,7 +157,8 @@ function readGradient(server: XmlNode, here: Here, box: BoxOfShape): Paint | nul
     measure('fx', find('cx', alike) ?? '50%', width),
     measure('fy', find('cy', alike) ?? '50%', height),
   ];
-  return { kind: 'radial', cx, cy, r, fx, fy, transform, spread, stops };
+  const fr = Math.max(0, measure('fr', '0', diagonal));
+  return { kind: 'radial', cx, cy, r, fx, fy, fr, transform, spread, stops };
 }
 
 function readSpread(value: string | undefined): Spread {
@@ -145,7 +167,7 @@ function readSpread(value: string | undefined): Spread {
 
 function readStops(owner: XmlNode | undefined, here: Here): GradientStop[] {
   if (!owner) return [];
-  const around = computeStyle(owner, ROOT_STYLE, here.context.cascade);
+  const around = styleInPlace(owner, here.context.cascade);
   const stops: GradientStop[] = [];
   for (const node of elementsIn(owner)) {
     if (node.name !== 'stop') continue;

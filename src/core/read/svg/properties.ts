@@ -21,7 +21,8 @@ export const PROPERTIES = {
   filter: { inherited: false, initial: 'none' },
   'flood-color': { inherited: false, initial: 'black' },
   'flood-opacity': { inherited: false, initial: '1' },
-  'font-family': { inherited: true, initial: 'serif' },
+  // Empty: the viewer's own standard font, which need not be its serif.
+  'font-family': { inherited: true, initial: '' },
   'font-size': { inherited: true, initial: '16px' },
   'font-stretch': { inherited: true, initial: 'normal' },
   'font-style': { inherited: true, initial: 'normal' },
@@ -79,7 +80,7 @@ export function isProperty(name: string): name is Property {
 }
 
 /** Geometry is a property on some elements and a plain attribute (or a list) on others. */
-const GEOMETRY: ReadonlySet<string> = new Set([
+export const GEOMETRY: ReadonlySet<string> = new Set([
   'x',
   'y',
   'width',

@@ -22,9 +22,10 @@ function expandFont(value: string): [Property, string][] {
   if (!parts) return [];
   const words = (parts.before ?? '').trim().toLowerCase().split(/\s+/);
   return [
+    ['font-variant', words.includes('small-caps') ? 'small-caps' : 'normal'],
     ['font-style', words.find((word) => word === 'italic' || word === 'oblique') ?? 'normal'],
     ['font-weight', words.find((word) => /^(bold|bolder|lighter|\d{1,4})$/.test(word)) ?? '400'],
     ['font-size', parts.size ?? '16px'],
-    ['font-family', parts.family ?? 'serif'],
+    ['font-family', parts.family ?? ''],
   ];
 }

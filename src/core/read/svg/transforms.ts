@@ -62,7 +62,8 @@ function readFunction(name: string, words: readonly string[]): Matrix | null {
   }
 }
 
-function parseAngle(word: string): number {
+/** An angle in degrees; a bare number counts as such. NaN for what is none. */
+export function parseAngle(word: string): number {
   const match = /^([+-]?[\d.]+(?:e[+-]?\d+)?)(deg|rad|grad|turn)?$/i.exec(word);
   if (!match) return NaN;
   const perUnit = { deg: 1, rad: 180 / Math.PI, grad: 0.9, turn: 360 } as const;

@@ -3,7 +3,7 @@ import { parseColour } from './colours';
 import { readDataUri } from './dataUri';
 import { parseLength, parseLengths, parseShare } from './lengths';
 import { expandShorthand } from './shorthands';
-import { parseFamilies } from './texts';
+import { parseFamilies } from './texts/runs';
 import { parseTransform } from './transforms';
 import { fitViewBox, parseViewBox } from './viewports';
 
@@ -118,6 +118,7 @@ describe('shorthands', () => {
   it('takes a font apart', () => {
     expect(Object.fromEntries(expandShorthand('font', 'italic 700 18px/1.4 "Aleo", serif'))).toEqual({
       'font-style': 'italic',
+      'font-variant': 'normal',
       'font-weight': '700',
       'font-size': '18px',
       'font-family': '"Aleo", serif',

@@ -67,7 +67,7 @@ export function parseXml(source: string): XmlNode {
   });
   parser.on('text', append);
   parser.on('cdata', append);
-  parser.write(source).close();
+  parser.write(fillMarkup(source)).close();
   if (!root) throw new ReadError('unknown', { what: 'there is no element in it' });
   return root;
 }
@@ -94,11 +94,29 @@ function attributesOf(tag: SaxesTagNS, count: (text: string) => string): Record<
   return attributes;
 }
 
+const ENTITY = /<!ENTITY\s+([\w.:-]+)\s+(["'])(.*?)\2\s*>/gs;
+
 /** Takes the internal entities that are plain text; those that refer to others or to files stay undefined, an error. */
 function fillEntities(entities: Record<string, string>, doctype: string): void {
-  for (const [, name, , value] of doctype.matchAll(/<!ENTITY\s+([\w.:-]+)\s+(["'])(.*?)\2\s*>/gs)) {
+  for (const [, name, , value] of doctype.matchAll(ENTITY)) {
     if (name && value !== undefined && !/[&%<]/.test(value) && value.length <= LIMITS.entityLength) {
       entities[name] = value;
     }
   }
+}
+
+/** Puts in internal entities that hold elements. One that refers to another is never filled, so they cannot multiply. */
+function fillMarkup(source: string): string {
+  const head = /^[^<]*(?:<\?.*?\?>\s*|<!--.*?-->\s*)*<!DOCTYPE[^[>]*\[(.*?)\]\s*>/s.exec(source);
+  if (!head?.[1]?.includes('<!ENTITY')) return source;
+  let room = LIMITS.entityMarkup;
+  let filled = source.slice(head[0].length);
+  for (const [, name, , value = ''] of head[1].matchAll(ENTITY)) {
+    if (!value.includes('<') || /[&%]/.test(value)) continue;
+    filled = filled.replaceAll(`&${name};`, (reference) => {
+      room -= value.length;
+      return room < 0 ? reference : value;
+    });
+  }
+  return head[0] + filled;
 }

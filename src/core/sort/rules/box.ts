@@ -25,7 +25,9 @@ function describe(layer: ShapeLayer): string {
   const parts: string[] = [];
   if (layer.fill) parts.push(layer.fill.kind === 'solid' ? 'a flat fill' : 'a gradient');
   if (layer.stroke) parts.push(layer.stroke.dashes.length > 0 ? 'dashes' : 'a border');
-  const shadows = layer.effects.filter((effect) => effect.kind === 'drop-shadow').length;
+  const shadows = layer.effects.filter(
+    ({ kind }) => kind === 'drop-shadow' || kind === 'inner-shadow',
+  ).length;
   if (shadows > 0) parts.push(shadows === 1 ? 'one shadow' : `${shadows} shadows`);
   if (layer.effects.some((effect) => effect.kind === 'blur')) parts.push('a blur');
   return parts.length > 0 ? `${name} with ${parts.join(', ')}` : name;

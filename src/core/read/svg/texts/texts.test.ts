@@ -1,5 +1,5 @@
-import { codesOf, only, readInside } from '../../../../tests/support/mockups';
-import type { TextLayer } from '../../mockup/layer';
+import { codesOf, only, readInside } from '../../../../../tests/support/mockups';
+import type { TextLayer } from '../../../mockup/layer';
 
 function text(content: string): TextLayer {
   return only(readInside(content), 'text');
@@ -116,18 +116,80 @@ describe('texts', () => {
     expect(codesOf(reading)).toContain('text-oddity');
   });
 
-  it('says that a link inside a text is not written', () => {
-    expect(codesOf(readInside(`<text ${FONT} y="20">see <a href="#there">there</a></text>`))).toEqual([
-      'link-lost',
+  it('keeps links inside a text on their letters, and never a script', () => {
+    const layer = text(
+      `<text ${FONT} y="20">see <a href="#there">there</a> <a href="javascript:alert(1)">not</a></text>`,
+    );
+    expect(layer.lines[0]!.runs.map((run) => [run.text, run.href])).toEqual([
+      ['see ', undefined],
+      ['there', '#there'],
+      [' ', undefined],
+      ['not', undefined],
     ]);
   });
 
-  it('says what it does not set', () => {
-    expect(
-      codesOf(
-        readInside(`<text ${FONT} y="20" direction="rtl">a<tspan baseline-shift="super">b</tspan></text>`),
-      ),
-    ).toEqual(['value-ignored', 'value-ignored']);
+  it('begins at the right where it runs from right to left', () => {
+    const layer = text(`<text ${FONT} x="100" y="20" direction="rtl">שלום</text>`);
+    expect(layer.rightToLeft).toBe(true);
+    expect(layer.lines[0]!.x + layer.lines[0]!.width).toBeCloseTo(100);
+    const end = text(`<text ${FONT} x="100" y="20" direction="rtl" text-anchor="end">שלום</text>`);
+    expect(end.lines[0]!.x).toBeCloseTo(100);
+  });
+
+  it('raises and lowers letters without leaving the line', () => {
+    const layer = text(
+      `<text ${FONT} y="20">H<tspan baseline-shift="-5">2</tspan>O<tspan baseline-shift="super">+</tspan></text>`,
+    );
+    expect(layer.lines).toHaveLength(1);
+    const rises = layer.lines[0]!.runs.map((run) => run.rise);
+    expect(rises.slice(0, 3)).toEqual([0, -5, 0]);
+    expect(rises[3]).toBeGreaterThan(8);
+  });
+
+  it('leaves the room of hidden letters', () => {
+    const layer = text(`<text ${FONT} y="20">a<tspan visibility="hidden">bcd</tspan>e</text>`);
+    const [first, second] = layer.lines;
+    expect(layer.lines.map(({ runs }) => runs[0]!.text)).toEqual(['a', 'e']);
+    expect(second!.x - first!.width).toBeGreaterThan(20);
+  });
+
+  it('takes letters that are all spaced alike as letter spacing', () => {
+    const natural = (word: string) => text(`<text ${FONT} y="20">${word}</text>`).lines[0]!.width;
+    const xs = ['', 'T', 'Te', 'Ter'].map((word, at) => (word ? natural(word) : 0) + at * 4);
+    const layer = text(`<text ${FONT} x="${xs.join(' ')}" y="20">Tern</text>`);
+    expect(layer.lines).toHaveLength(1);
+    expect(layer.lines[0]!.runs[0]!.text).toBe('Tern');
+    expect(layer.lines[0]!.runs[0]!.style.letterSpacing).toBeCloseTo(4, 1);
+  });
+
+  it('puts the space back between words that were placed one by one', () => {
+    const first = text(`<text ${FONT} y="20">calm </text>`).lines[0]!.width;
+    const space =
+      text(`<text ${FONT} y="20">a b</text>`).lines[0]!.width -
+      text(`<text ${FONT} y="20">ab</text>`).lines[0]!.width;
+    const layer = text(
+      `<text ${FONT} y="20"><tspan x="0">calm</tspan><tspan x="${first + space}">sea</tspan></text>`,
+    );
+    expect(layer.lines.map(({ runs }) => runs.map((run) => run.text).join(''))).toEqual(['calm sea']);
+  });
+
+  it('sees that lines written from their left ends are centred or end alike', () => {
+    const [long, short] = ['a long line of words', 'a short one'].map((words) => ({
+      words,
+      width: text(`<text ${FONT} y="20">${words}</text>`).lines[0]!.width,
+    }));
+    const lay = (share: number) =>
+      text(
+        `<text ${FONT}><tspan x="0" y="20">${long!.words}</tspan><tspan x="${(long!.width - short!.width) * share}" y="44">${short!.words}</tspan></text>`,
+      ).align;
+    expect([lay(0), lay(0.5), lay(1)]).toEqual(['start', 'middle', 'end']);
+  });
+
+  it('sets small capitals narrower than capitals', () => {
+    const width = (attributes: string, word: string) =>
+      text(`<text ${FONT} y="20" ${attributes}>${word}</text>`).lines[0]!.width;
+    const small = width('font-variant="small-caps"', 'mole');
+    expect(small).toBeCloseTo(width('', 'MOLE') * 0.7, 0);
   });
 
   it('says which font stands in for one that is missing', () => {

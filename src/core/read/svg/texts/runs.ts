@@ -1,0 +1,107 @@
+import type { TextLine, TextRun } from '../../../mockup/layer';
+import type { TypeStyle } from '../../../mockup/type';
+import { smallCapsParts } from '../../../type/smallCaps';
+import type { FaceWish } from '../../../type/fontBook';
+import type { Computed } from '../computed';
+import type { SvgContext } from '../context';
+import { parseLength } from '../lengths';
+import type { Letter } from './letters';
+
+/** A run before its paints are known: gradients measure the box of the whole text. */
+export interface PlainRun extends Omit<TextRun, 'fill' | 'stroke'> {
+  readonly computed: Computed;
+}
+
+export interface PlainLine extends Omit<TextLine, 'runs'> {
+  readonly runs: readonly PlainRun[];
+}
+
+/** Letters of one style that follow each other. */
+export interface Piece extends Pick<Letter, 'text' | 'computed' | 'rise'> {
+  readonly href?: string | undefined;
+}
+
+export function piecesOf(letters: readonly Letter[]): Piece[] {
+  const pieces: { -readonly [K in keyof Piece]: Piece[K] }[] = [];
+  for (const { text, computed, rise, href } of letters) {
+    const last = pieces.at(-1);
+    if (last && last.computed === computed) last.text += text;
+    else pieces.push({ text, computed, rise, href });
+  }
+  return pieces;
+}
+
+export function totalWidth(runs: readonly PlainRun[]): number {
+  return runs.reduce((sum, run) => sum + run.width, 0);
+}
+
+/** Sets a piece in its face; `extraSpacing` comes on top of its own letter spacing, px. */
+export function measureRun(piece: Piece, context: SvgContext, extraSpacing: number): PlainRun {
+  const style = typeStyle(piece.computed, extraSpacing);
+  const face = context.book.face(style);
+  context.faces.set(face.id, face);
+  const letters = [...piece.text].length;
+  const spaces = piece.text.split(' ').length - 1;
+  const advance = (text: string, size: number) => context.book.advance(face.id, text, size);
+  const set = style.smallCaps
+    ? smallCapsParts(piece.text).reduce((sum, part) => sum + advance(part.text, style.size * part.scale), 0)
+    : advance(piece.text, style.size);
+  const width = set + letters * style.letterSpacing + spaces * style.wordSpacing;
+  const { text, computed, rise, href } = piece;
+  return { text, style, face: face.id, width, rise, ...(href !== undefined && { href }), computed };
+}
+
+export function typeStyle({ style, fontSize }: Computed, extraSpacing: number): TypeStyle {
+  const lines = style['text-decoration'];
+  const spacing = (value: string) => parseLength(value, { fontSize, percentOf: fontSize }) ?? 0;
+  return {
+    ...faceWish({ style }),
+    size: fontSize,
+    letterSpacing: spacing(style['letter-spacing']) + extraSpacing,
+    wordSpacing: spacing(style['word-spacing']),
+    underline: lines.includes('underline'),
+    overline: lines.includes('overline'),
+    lineThrough: lines.includes('line-through'),
+    smallCaps: style['font-variant'] === 'small-caps',
+    exact: style['text-rendering'].toLowerCase() === 'geometricprecision',
+  };
+}
+
+/** What the style asks of a face. */
+export function faceWish({ style }: Pick<Computed, 'style'>): FaceWish {
+  return {
+    families: parseFamilies(style['font-family']),
+    weight: Number(style['font-weight']) || 400,
+    italic: /italic|oblique/.test(style['font-style']),
+  };
+}
+
+/** The names of a `font-family` list, without quotes. */
+export function parseFamilies(list: string): string[] {
+  const names = list.match(/"[^"]*"|'[^']*'|[^,]+/g) ?? [];
+  return names.map((name) => name.trim().replace(/^["']|["']$/g, '')).filter((name) => name !== '');
+}
+
+/** How far below the given y the alphabetic baseline lies, px (CSS Inline 3, §4.2; SVG 1.1, §10.9.2). */
+export function baselineShift(run: PlainRun | undefined, context: SvgContext): number {
+  const metrics = run && context.faces.get(run.face)?.metrics;
+  if (!metrics) return 0;
+  const em = run.style.size / metrics.unitsPerEm;
+  switch (run.computed.style['dominant-baseline']) {
+    case 'middle':
+      return (metrics.xHeight / 2) * em;
+    case 'central':
+      return ((metrics.ascent - metrics.descent) / 2) * em;
+    case 'hanging':
+      return metrics.ascent * 0.8 * em;
+    case 'text-before-edge':
+    case 'text-top':
+      return metrics.ascent * em;
+    case 'text-after-edge':
+    case 'text-bottom':
+    case 'ideographic':
+      return -metrics.descent * em;
+    default:
+      return 0;
+  }
+}

@@ -1,0 +1,83 @@
+import type { Computed } from '../computed';
+import type { SvgContext } from '../context';
+import type { Flat } from './letters';
+import type { Segment } from './lines';
+import { baselineShift, measureRun, piecesOf, totalWidth, type PlainLine } from './runs';
+
+/** Splits at absolute positions into chunks and at shifts into segments, measures, and works in the anchor. */
+export function placeSegments(flat: Flat, context: SvgContext): Segment[] {
+  const { letters } = flat;
+  const lines: Segment[] = [];
+  const starts = letters.flatMap((letter, at) =>
+    at === 0 || letter.x !== undefined || letter.y !== undefined ? [at] : [],
+  );
+  let pen = { x: 0, y: 0 };
+  starts.forEach((start, index) => {
+    const end = starts[index + 1] ?? letters.length;
+    pen = { x: letters[start]?.x ?? pen.x, y: letters[start]?.y ?? pen.y };
+    const chunk: PlainLine[] = [];
+    let segmentStart = start;
+    for (let at = start + 1; at <= end; at++) {
+      const shifted = at === end || letters[at]?.dx !== undefined || letters[at]?.dy !== undefined;
+      if (!shifted) continue;
+      const first = letters[segmentStart];
+      pen = { x: pen.x + (first?.dx ?? 0), y: pen.y + (first?.dy ?? 0) };
+      const segment = measureSegment(flat, segmentStart, at, pen, context);
+      chunk.push(segment);
+      pen = { x: pen.x + segment.width, y: pen.y };
+      segmentStart = at;
+    }
+    const shift = anchorShift(chunk, letters[start]?.computed);
+    lines.push(...chunk.map((segment, at) => ({ ...segment, x: segment.x + shift, placed: at === 0 })));
+    pen = { x: pen.x + shift, y: pen.y };
+  });
+  return lines;
+}
+
+/**
+ * SVG 2, §11.5, "apply anchoring": the chunk is moved so that its far left, middle or far right stands where its
+ * first letter was put. Right-to-left text starts at the right.
+ */
+function anchorShift(chunk: readonly PlainLine[], computed: Computed | undefined): number {
+  const [first] = chunk;
+  if (!first || !computed) return 0;
+  const left = Math.min(...chunk.map((segment) => segment.x));
+  const right = Math.max(...chunk.map((segment) => segment.x + segment.width));
+  const { 'text-anchor': anchor, direction } = computed.style;
+  if (anchor === 'middle') return first.x - (left + right) / 2;
+  return (anchor === 'end') !== (direction === 'rtl') ? first.x - right : first.x - left;
+}
+
+function measureSegment(
+  flat: Flat,
+  start: number,
+  end: number,
+  pen: { readonly x: number; readonly y: number },
+  context: SvgContext,
+): PlainLine {
+  const pieces = piecesOf(flat.letters.slice(start, end));
+  const natural = pieces.map((piece) => measureRun(piece, context, 0));
+  const { spacing, stretch } = fitLength(flat, start, end, totalWidth(natural));
+  const runs = spacing === 0 ? natural : pieces.map((piece) => measureRun(piece, context, spacing));
+  const baseline = pen.y + baselineShift(runs[0], context);
+  return { x: pen.x, baseline, width: totalWidth(runs) * stretch, stretch, runs };
+}
+
+/** The extra letter spacing in px, or the stretch of the letters, that gives a segment its `textLength`. */
+function fitLength(
+  flat: Flat,
+  start: number,
+  end: number,
+  natural: number,
+): { readonly spacing: number; readonly stretch: number } {
+  const wish = flat.stretches.find(
+    (one) => one.start === start && Math.min(one.end, flat.letters.length) === end,
+  );
+  const missing = wish ? wish.length - natural : 0;
+  // Within rounding the segment has its length already.
+  if (!wish || natural === 0 || Math.abs(missing) < Math.max(0.3, natural * 0.002))
+    return { spacing: 0, stretch: 1 };
+  if (wish.adjusts === 'glyphs') return { spacing: 0, stretch: wish.length / natural };
+  // The last letter has no gap after it (SVG 2, §11.5, "textLength").
+  return end - start < 2 ? { spacing: 0, stretch: 1 } : { spacing: missing / (end - start - 1), stretch: 1 };
+}
