@@ -14,6 +14,7 @@ import type { PicturePlan } from './pictures/picture';
 import type { Outliner } from './pictures/standaloneSvg';
 import { decide } from './sort/decide';
 import type { Decisions } from './sort/decision';
+import { settleMockup } from './sort/settle';
 import type { Tags } from './sort/tag';
 import { factorClasses } from './style/factor';
 import type { StyleSheet } from './style/styleSheet';
@@ -37,6 +38,8 @@ export const STAGES = ['sort', 'pictures', 'page', 'style', 'emit'] as const;
 export type Stage = (typeof STAGES)[number];
 
 export interface Conversion {
+  /** The mockup as its tags arrange it. */
+  readonly mockup: Mockup;
   readonly measures: ReadonlyMap<string, Measures>;
   readonly decisions: Decisions;
   readonly plan: PicturePlan;
@@ -49,10 +52,11 @@ export interface Conversion {
 }
 
 /** The whole job after reading: what every layer becomes, its pictures, the pages, their classes, the files. */
-export function convert({ mockup, assets, tags, options, outliner }: ConvertInput): Conversion {
+export function convert({ mockup: read, assets, tags, options, outliner }: ConvertInput): Conversion {
   const { findings, report } = findingList();
   const clock = stopwatch();
 
+  const mockup = settleMockup(read, tags);
   const measures = measureMockup(mockup);
   reportPastEdge(mockup, measures, report);
   const decisions = decide(mockup, measures, tags);
@@ -76,7 +80,7 @@ export function convert({ mockup, assets, tags, options, outliner }: ConvertInpu
   const emission = emit(TARGETS[options.target], { mockup, pages, sheet, plan, fonts });
   clock.lap('emit');
 
-  return { measures, decisions, plan, pages, sheet, fonts, emission, findings, ms: clock.ms };
+  return { mockup, measures, decisions, plan, pages, sheet, fonts, emission, findings, ms: clock.ms };
 }
 
 function stopwatch() {

@@ -26,6 +26,7 @@ export function writeBack({ mockup, assets, book }: Reading): string {
           ? book.outline(run.face, run.text, run.style.size, run.style.letterSpacing)
           : null,
       bitmapAddress: (name) => dataUri(name, mockup, assets),
+      decimals: 8,
     },
   );
 }

@@ -1,4 +1,5 @@
 import type { GroupLayer } from './layer';
+import type { Point } from './matrix';
 import type { Colour } from './paint';
 import type { FaceId, FontFace } from './type';
 
@@ -26,6 +27,10 @@ export interface Screen {
   readonly name: string;
   readonly width: number;
   readonly height: number;
+  /** Its top left corner on the sheet that it was drawn on, px. */
+  readonly origin: Point;
+  /** `whole`: the sheet itself; `found` by size and place; `said` by a person or a name. */
+  readonly found: 'whole' | 'found' | 'said';
   /** The colour behind everything, null when the mockup leaves it open. */
   readonly ground: Colour | null;
   readonly root: GroupLayer;

@@ -1,4 +1,4 @@
-import type { Measures } from '../mockup/bounds';
+import type { Measure, Measures } from '../mockup/bounds';
 import { transformBox, union, type Box } from '../mockup/box';
 import type { GroupLayer, Layer } from '../mockup/layer';
 import type { Matrix } from '../mockup/matrix';
@@ -39,14 +39,14 @@ function lowerLayer(layer: Layer, context: LowerContext): PageNode | null {
     case 'text':
       return lowerText(layer, measure.matrix, shared, context.mockup.faces);
     case 'bitmap':
-      return lowerPicture(layer, decision, measure.matrix, context.plan);
+      return lowerSlot(measure, shared);
   }
 }
 
 /** What every node takes over from its layer and decision. */
 export type SharedParts = Pick<
   PageNode,
-  'layer' | 'name' | 'named' | 'role' | 'classes' | 'hidden' | 'href' | 'label'
+  'layer' | 'name' | 'named' | 'role' | 'classes' | 'hidden' | 'href' | 'label' | 'slot'
 >;
 
 function sharedParts(layer: Layer, decision: Decision): SharedParts {
@@ -60,7 +60,15 @@ function sharedParts(layer: Layer, decision: Decision): SharedParts {
     hidden,
     ...(layer.hints.href !== undefined && { href: layer.hints.href }),
     ...(layer.hints.label !== undefined && { label: layer.hints.label }),
+    ...(decision.slot !== null && { slot: decision.slot }),
   };
+}
+
+/** A bitmap that is no picture stands for what the program fills in: an empty element of its size. */
+function lowerSlot({ painted }: Measure, shared: SharedParts): BoxNode | null {
+  if (!painted) return null;
+  const place: Place = { kind: 'fixed', ...painted, hugs: false, turn: null };
+  return { kind: 'box', ...shared, place, look: {}, children: [] };
 }
 
 function lowerPicture(

@@ -36,6 +36,8 @@ interface NodeBase {
   readonly hidden: boolean;
   readonly href?: string;
   readonly label?: string;
+  /** The name of the content that the program fills in. */
+  readonly slot?: string;
 }
 
 export interface BoxNode extends NodeBase {

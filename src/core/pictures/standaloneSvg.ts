@@ -20,6 +20,8 @@ export interface StandaloneOptions {
   readonly mockup: Mockup;
   readonly outliner: Outliner;
   readonly bitmapAddress: BitmapAddress;
+  /** Decimals that lengths are written with; 3 when left out. */
+  readonly decimals?: number;
 }
 
 /** One layer with the transform from its parent's coordinates to the screen's. */
@@ -57,9 +59,9 @@ export function standaloneSvg(layers: readonly PlacedLayer[], box: Box, options:
   );
 }
 
-export function printMatrix(matrix: Matrix): string {
+export function printMatrix(matrix: Matrix, decimals = 6): string {
   const [a, b, c, d, e, f] = matrix;
-  const round = (value: number) => formatNumber(value, 6);
+  const round = (value: number) => formatNumber(value, decimals);
   if (a === 1 && b === 0 && c === 0 && d === 1) return `translate(${round(e)} ${round(f)})`;
   return `matrix(${[a, b, c, d, e, f].map(round).join(' ')})`;
 }
@@ -68,6 +70,7 @@ export function printMatrix(matrix: Matrix): string {
 class SvgWriter {
   private readonly written: MarkupElement[] = [];
   private readonly kept = new Map<string, MarkupElement | null>();
+  private readonly print = (value: number): string => formatNumber(value, this.options.decimals ?? 3);
 
   constructor(private readonly options: StandaloneOptions) {}
 
@@ -77,7 +80,7 @@ class SvgWriter {
 
   layer(layer: Layer): MarkupElement {
     const dress = {
-      transform: isIdentity(layer.transform) ? null : printMatrix(layer.transform),
+      transform: isIdentity(layer.transform) ? null : this.matrix(layer.transform),
       display: layer.visible ? null : 'none',
       opacity: layer.opacity === 1 ? null : formatNumber(layer.opacity, 4),
       style: this.style(layer),
@@ -90,6 +93,10 @@ class SvgWriter {
     const plain = Object.values(dress).every((value) => value === null);
     if (plain && content.length === 1 && typeof only === 'object') return only;
     return element('g', dress, content);
+  }
+
+  private matrix(matrix: Matrix): string {
+    return printMatrix(matrix, (this.options.decimals ?? 3) + 3);
   }
 
   private style(layer: Layer): string | null {
@@ -110,10 +117,18 @@ class SvgWriter {
       case 'bitmap': {
         const { box, frame } = layer;
         const href = this.options.bitmapAddress(layer.bitmap);
-        const image = element('image', { ...boxAttributes(box), preserveAspectRatio: 'none', href });
+        const image = element('image', {
+          ...boxAttributes(box, this.print),
+          preserveAspectRatio: 'none',
+          href,
+        });
         const cut = frame.width < box.width || frame.height < box.height;
         return cut
-          ? [element('svg', { ...boxAttributes(frame), viewBox: viewBox(frame) }, [image])]
+          ? [
+              element('svg', { ...boxAttributes(frame, this.print), viewBox: viewBox(frame, this.print) }, [
+                image,
+              ]),
+            ]
           : [image];
       }
     }
@@ -131,7 +146,7 @@ class SvgWriter {
       'marker-mid': markers.mid && this.keep(markers.mid),
       'marker-end': markers.end && this.keep(markers.end),
     };
-    return element(...outlineElement(outline, painted));
+    return element(...outlineElement(outline, this.print, painted));
   }
 
   private text(layer: TextLayer): MarkupNode[] {
@@ -162,11 +177,11 @@ class SvgWriter {
     if (outline) {
       const lines = decorationLines(run).map(
         (top) =>
-          `M0 ${formatNumber(top)}h${formatNumber(run.width)}v${formatNumber(run.style.size / 16)}h${formatNumber(-run.width)}Z`,
+          `M0 ${this.print(top)}h${this.print(run.width)}v${this.print(run.style.size / 16)}h${this.print(-run.width)}Z`,
       );
       return element('path', {
         d: outline + lines.join(''),
-        transform: printMatrix(place),
+        transform: this.matrix(place),
         ...painted,
       });
     }
@@ -179,14 +194,14 @@ class SvgWriter {
     return element(
       'text',
       {
-        ...(stretch === 1 ? { x: formatNumber(x), y: formatNumber(y) } : { transform: printMatrix(place) }),
+        ...(stretch === 1 ? { x: this.print(x), y: this.print(y) } : { transform: this.matrix(place) }),
         'font-family': style.families.map(quoteFamily).join(', ') || null,
-        'font-size': formatNumber(style.size),
+        'font-size': this.print(style.size),
         'font-weight': style.weight === 400 ? null : style.weight,
         'font-style': style.italic ? 'italic' : null,
         'font-variant': style.smallCaps ? 'small-caps' : null,
-        'letter-spacing': style.letterSpacing === 0 ? null : formatNumber(style.letterSpacing),
-        'word-spacing': style.wordSpacing === 0 ? null : formatNumber(style.wordSpacing),
+        'letter-spacing': style.letterSpacing === 0 ? null : this.print(style.letterSpacing),
+        'word-spacing': style.wordSpacing === 0 ? null : this.print(style.wordSpacing),
         'text-decoration': decorations.filter(Boolean).join(' ') || null,
         'text-rendering': style.exact ? 'geometricPrecision' : null,
         style: 'white-space:pre',
@@ -212,10 +227,10 @@ class SvgWriter {
     const stops = paint.stops.map(stopElement);
     const shared = {
       gradientUnits: 'userSpaceOnUse',
-      gradientTransform: isIdentity(paint.transform) ? null : printMatrix(paint.transform),
+      gradientTransform: isIdentity(paint.transform) ? null : this.matrix(paint.transform),
       spreadMethod: paint.spread === 'pad' ? null : paint.spread,
     };
-    const round = (value: number) => formatNumber(value, 5);
+    const round = (value: number) => formatNumber(value, (this.options.decimals ?? 3) + 2);
     const gradient =
       paint.kind === 'linear'
         ? element(
@@ -242,13 +257,13 @@ class SvgWriter {
   private stroke(stroke: Stroke): Record<string, string | null> {
     return {
       ...this.paint('stroke', stroke.paint),
-      'stroke-width': stroke.width === 1 ? null : formatNumber(stroke.width),
+      'stroke-width': stroke.width === 1 ? null : this.print(stroke.width),
       'stroke-linecap': stroke.cap === 'butt' ? null : stroke.cap,
       'stroke-linejoin': stroke.join === 'miter' ? null : stroke.join,
-      'stroke-miterlimit': stroke.miterLimit === 4 ? null : formatNumber(stroke.miterLimit),
+      'stroke-miterlimit': stroke.miterLimit === 4 ? null : this.print(stroke.miterLimit),
       'stroke-dasharray':
-        stroke.dashes.length === 0 ? null : stroke.dashes.map((dash) => formatNumber(dash)).join(' '),
-      'stroke-dashoffset': stroke.dashOffset === 0 ? null : formatNumber(stroke.dashOffset),
+        stroke.dashes.length === 0 ? null : stroke.dashes.map((dash) => this.print(dash)).join(' '),
+      'stroke-dashoffset': stroke.dashOffset === 0 ? null : this.print(stroke.dashOffset),
       'vector-effect': stroke.fixedWidth ? 'non-scaling-stroke' : null,
     };
   }
@@ -257,7 +272,7 @@ class SvgWriter {
     if (clip.kind === 'defined') return this.keep(clip.definition);
     const rule =
       clip.outline.kind === 'path' && clip.outline.rule === 'evenodd' ? { 'clip-rule': 'evenodd' } : {};
-    return `url(#${this.define(element('clipPath', {}, [element(...outlineElement(clip.outline, rule))]))})`;
+    return `url(#${this.define(element('clipPath', {}, [element(...outlineElement(clip.outline, this.print, rule))]))})`;
   }
 
   private define(definition: MarkupElement): string {

@@ -13,23 +13,27 @@ export function stopElement({ offset, colour }: GradientStop): MarkupElement {
   });
 }
 
-export function boxAttributes(box: Box): Record<string, string> {
+/** How numbers are written. */
+export type Print = (value: number) => string;
+
+export function boxAttributes(box: Box, print: Print): Record<string, string> {
   return {
-    x: formatNumber(box.x),
-    y: formatNumber(box.y),
-    width: formatNumber(box.width),
-    height: formatNumber(box.height),
+    x: print(box.x),
+    y: print(box.y),
+    width: print(box.width),
+    height: print(box.height),
   };
 }
 
-export function viewBox(box: Box): string {
-  return [box.x, box.y, box.width, box.height].map((value) => formatNumber(value)).join(' ');
+export function viewBox(box: Box, print: Print): string {
+  return [box.x, box.y, box.width, box.height].map(print).join(' ');
 }
 
 type ElementParts = [name: string, attributes: Record<string, string | null | undefined>];
 
 export function outlineElement(
   outline: Outline,
+  print: Print,
   attributes: Record<string, string | null | undefined>,
 ): ElementParts {
   switch (outline.kind) {
@@ -38,10 +42,10 @@ export function outlineElement(
       return [
         'line',
         {
-          x1: formatNumber(x1),
-          y1: formatNumber(y1),
-          x2: formatNumber(x2),
-          y2: formatNumber(y2),
+          x1: print(x1),
+          y1: print(y1),
+          x2: print(x2),
+          y2: print(y2),
           ...attributes,
         },
       ];
@@ -50,10 +54,10 @@ export function outlineElement(
       const { x, y, width, height } = outline.box;
       const [rx, ry] = [width / 2, height / 2];
       const centre = {
-        cx: formatNumber(x + rx),
-        cy: formatNumber(y + ry),
-        rx: formatNumber(rx),
-        ry: formatNumber(ry),
+        cx: print(x + rx),
+        cy: print(y + ry),
+        rx: print(rx),
+        ry: print(ry),
       };
       return ['ellipse', { ...centre, ...attributes }];
     }
@@ -62,8 +66,8 @@ export function outlineElement(
       if (!others.every((radius) => radius.x === first.x && radius.y === first.y)) {
         return ['path', { d: pathData(outline), ...attributes }];
       }
-      const radii = first.x > 0 ? { rx: formatNumber(first.x), ry: formatNumber(first.y) } : {};
-      return ['rect', { ...boxAttributes(outline.box), ...radii, ...attributes }];
+      const radii = first.x > 0 ? { rx: print(first.x), ry: print(first.y) } : {};
+      return ['rect', { ...boxAttributes(outline.box, print), ...radii, ...attributes }];
     }
     case 'path':
       return ['path', { d: outline.d, ...attributes }];

@@ -6,20 +6,37 @@ import { gatherFacts, type Facts } from './facts';
 import { proposeName, safeName } from './outputNames';
 import { ROLE_RULES } from './roles/roles';
 import { RULES } from './rules/rules';
+import { layersOf } from '../mockup/walk';
+import { namedTags } from './names/namedTags';
 import type { Tag, Tags } from './tag';
 import { roleEntry, type Outcome, type Role } from './vocabulary';
 
-/** Decides for every layer what it becomes: a person's tag first, then the first rule that knows. */
+/**
+ * Decides for every layer what it becomes: a person's tag first, then what its own name says, then the first rule
+ * that knows.
+ */
 export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, tags: Tags): Decisions {
   const decisions = new Map<LayerKey, Decision>();
+  const sources: TagSources = { person: tags, name: namedTags(layersOf(mockup)) };
   for (const screen of mockup.screens) {
     const measured = measures.get(screen.key);
     if (!measured) continue;
     const facts = gatherFacts(mockup, screen, measured);
     for (const layer of screen.root.layers)
-      decideLayer(layer, { within: null, elements: [] }, facts, tags, decisions);
+      decideLayer(layer, { within: null, elements: [] }, facts, sources, decisions);
   }
   return decisions;
+}
+
+interface TagSources {
+  readonly person: Tags;
+  readonly name: Tags;
+}
+
+/** What is said of one layer, and by whom. */
+interface Said {
+  readonly tag: Tag;
+  readonly person: Tag;
 }
 
 interface Around {
@@ -32,23 +49,26 @@ function decideLayer(
   layer: Layer,
   around: Around,
   facts: Facts,
-  tags: Tags,
+  sources: TagSources,
   into: Map<LayerKey, Decision>,
 ): void {
-  const decision = decideOne(layer, around, facts, tags.get(layer.key) ?? {});
+  const person = sources.person.get(layer.key) ?? {};
+  const tag = { ...sources.name.get(layer.key), ...person };
+  const decision = decideOne(layer, around, facts, { tag, person });
   into.set(layer.key, decision);
   if (layer.kind !== 'group') return;
   const takesIn = decision.outcome === 'picture' || decision.outcome === 'aside';
   const within = around.within ?? (takesIn ? { key: layer.key, outcome: decision.outcome } : null);
   const elements = [...around.elements, roleEntry(decision.role).element];
-  for (const child of layer.layers) decideLayer(child, { within, elements }, facts, tags, into);
+  for (const child of layer.layers) decideLayer(child, { within, elements }, facts, sources, into);
 }
 
-function decideOne(layer: Layer, around: Around, facts: Facts, tag: Tag): Decision {
-  const { outcome, reason, origin } = decideOutcome(layer, around, facts, tag);
-  const { role, reason: roleReason } = decideRole(layer, outcome, around, facts, tag);
+function decideOne(layer: Layer, around: Around, facts: Facts, said: Said): Decision {
+  const { tag } = said;
+  const { outcome, reason, origin } = decideOutcome(layer, around, facts, said);
+  const { role, reason: roleReason } = decideRole(layer, outcome, around, facts, said);
   const proposed = proposeName(layer);
-  const said = tag.outputName === undefined ? '' : safeName(tag.outputName);
+  const outputName = tag.outputName === undefined ? '' : safeName(tag.outputName);
   return {
     outcome,
     role,
@@ -56,10 +76,11 @@ function decideOne(layer: Layer, around: Around, facts: Facts, tag: Tag): Decisi
     roleReason,
     origin,
     within: around.within?.key ?? null,
-    outputName: said || proposed.name,
-    named: said !== '' || proposed.named,
+    outputName: outputName || proposed.name,
+    named: outputName !== '' || proposed.named,
     classes: tag.classes ?? [],
     hidden: tag.hidden ?? false,
+    slot: tag.slot ?? null,
   };
 }
 
@@ -67,14 +88,24 @@ function decideOutcome(
   layer: Layer,
   { within }: Around,
   facts: Facts,
-  tag: Tag,
+  { tag, person }: Said,
 ): Pick<Decision, 'outcome' | 'reason' | 'origin'> {
   if (within) {
     const part = within.outcome === 'picture' ? 'part of the picture around it' : 'put aside with its group';
     return { outcome: within.outcome, reason: part, origin: 'within' };
   }
-  if (tag.outcome !== undefined)
-    return { outcome: tag.outcome, reason: `${tag.outcome}: you said so`, origin: 'person' };
+  if (tag.outcome !== undefined) {
+    const origin = person.outcome === undefined ? 'name' : 'person';
+    const who = origin === 'person' ? 'you said so' : 'its name says so';
+    return { outcome: tag.outcome, reason: `${tag.outcome}: ${who}`, origin };
+  }
+  // What the program fills in is never baked into a picture.
+  if (tag.slot !== undefined && layer.kind !== 'group')
+    return {
+      outcome: 'element',
+      reason: `element: the slot ${tag.slot} is filled at run time`,
+      origin: 'name',
+    };
   for (const rule of RULES) {
     const verdict = rule.judge(layer, facts);
     // A layer that is to start hidden is on the page, although it is not seen in the mockup.
@@ -88,9 +119,11 @@ function decideRole(
   outcome: Outcome,
   around: Around,
   facts: Facts,
-  tag: Tag,
+  { tag, person }: Said,
 ): { role: Role; reason: string } {
-  if (tag.role !== undefined) return { role: tag.role, reason: 'you said so' };
+  if (tag.role !== undefined)
+    return { role: tag.role, reason: person.role === undefined ? 'its name says so' : 'you said so' };
+  if (tag.slot !== undefined && layer.kind === 'bitmap') return { role: 'text', reason: 'a slot for text' };
   for (const rule of ROLE_RULES) {
     const verdict = rule(layer, outcome, facts);
     if (verdict && !isForbidden(verdict.role, around)) return verdict;

@@ -9,8 +9,8 @@ export interface Decision {
   readonly reason: string;
   /** Why it has this role. */
   readonly roleReason: string;
-  /** Who decided the outcome: a person's tag or the rule of that name. */
-  readonly origin: 'person' | RuleName;
+  /** Who decided the outcome: a person's tag, the layer's own name, or the rule of that name. */
+  readonly origin: 'person' | 'name' | RuleName;
   /** The ancestor that takes it in: it is part of that picture, or aside with it. */
   readonly within: LayerKey | null;
   readonly outputName: string;
@@ -18,6 +18,8 @@ export interface Decision {
   readonly named: boolean;
   readonly classes: readonly string[];
   readonly hidden: boolean;
+  /** The name of the content that the program fills in; null for what stays. */
+  readonly slot: string | null;
 }
 
 export type RuleName = string;

@@ -1,4 +1,5 @@
 import type { Layer } from '../mockup/layer';
+import { splitName } from '../mockup/layerName';
 
 /** A name for files and classes: lower case ASCII letters, digits and hyphens, beginning with a letter. */
 export function safeName(text: string): string {
@@ -18,7 +19,7 @@ export function safeName(text: string): string {
 
 /** The name that Orden proposes for a layer, and whether the mockup gave it. */
 export function proposeName(layer: Layer): { readonly name: string; readonly named: boolean } {
-  const own = layer.sourceName === null ? '' : safeName(layer.sourceName);
+  const own = layer.sourceName === null ? '' : safeName(splitName(layer.sourceName).bare);
   return own ? { name: own, named: true } : { name: automaticName(layer), named: false };
 }
 

@@ -1,3 +1,4 @@
+import type { Box } from '../mockup/box';
 import type { LayerKey } from '../mockup/layer';
 import type { Outcome, Role } from './vocabulary';
 
@@ -11,9 +12,37 @@ export interface Tag {
   readonly outputName?: string;
   /** On the page, but not shown at first. */
   readonly hidden?: boolean;
+  /** The name of the content that the program fills in at run time. */
+  readonly slot?: string;
+  /** Whether a group of the sheet is a screen of its own. */
+  readonly screen?: boolean;
+  /** Parts of a bitmap that are layers of their own. */
+  readonly regions?: readonly Region[];
+}
+
+/** A part of a bitmap, px in its layer's own coordinates. */
+export interface Region extends Box {
+  readonly name: string;
 }
 
 export type Facet = keyof Tag;
 export type Tags = ReadonlyMap<LayerKey, Tag>;
 
-export const FACETS: readonly Facet[] = ['outcome', 'role', 'classes', 'outputName', 'hidden'];
+export const FACETS: readonly Facet[] = [
+  'outcome',
+  'role',
+  'classes',
+  'outputName',
+  'hidden',
+  'slot',
+  'screen',
+  'regions',
+];
+
+/** Both sets of tags, facet by facet; the second wins. */
+export function mergeTags(weaker: Tags, stronger: Tags): Tags {
+  if (weaker.size === 0) return stronger;
+  const merged = new Map(weaker);
+  for (const [key, tag] of stronger) merged.set(key, { ...merged.get(key), ...tag });
+  return merged;
+}

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { OUTCOME_NAMES, ROLE_NAMES } from './vocabulary';
-import type { Tag } from './tag';
+import { LIMITS } from '../read/limits';
+import type { Region, Tag } from './tag';
 
 const CLASS_NAME = /^-?[_a-zA-Z][\w-]*$/;
 
@@ -18,6 +19,24 @@ export const tagSchema = Joi.object<Tag>({
     .max(12),
   outputName: Joi.string().trim().max(64),
   hidden: Joi.boolean(),
+  slot: Joi.string()
+    .pattern(/^[\w-]+$/)
+    .max(64)
+    .messages({ 'string.pattern.base': '{#value} is no slot name: use letters, digits, hyphens' }),
+  screen: Joi.boolean(),
+  regions: Joi.array()
+    .items(
+      Joi.object<Region>({
+        name: Joi.string().trim().min(1).max(64).required(),
+        x: Joi.number().min(-LIMITS.screen).max(LIMITS.screen).required(),
+        y: Joi.number().min(-LIMITS.screen).max(LIMITS.screen).required(),
+        width: Joi.number().positive().max(LIMITS.screen).required(),
+        height: Joi.number().positive().max(LIMITS.screen).required(),
+      }),
+    )
+    .unique('name')
+    .max(500)
+    .messages({ 'array.unique': 'two regions have the same name; give each its own' }),
 });
 
 /** A file of tags: layer keys and their tags. */

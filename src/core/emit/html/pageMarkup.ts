@@ -140,6 +140,7 @@ function sharedAttributes(node: PageNode, { sheet }: MarkupContext) {
     href: node.role === 'link' ? (node.href ?? '#') : link,
     type: node.role === 'button' ? 'button' : null,
     'aria-label': node.kind === 'picture' ? null : node.label,
+    'data-slot': node.slot,
     hidden: node.hidden,
   };
 }

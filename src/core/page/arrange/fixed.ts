@@ -14,6 +14,11 @@ function flatten(node: PageNode): readonly PageNode[] {
 
 /** True for a container that neither shows nor means anything by itself. */
 export function isPurposeless(node: BoxNode): boolean {
-  const meant = node.role !== 'box' || node.classes.length > 0 || node.hidden || node.href !== undefined;
+  const meant =
+    node.role !== 'box' ||
+    node.classes.length > 0 ||
+    node.hidden ||
+    node.href !== undefined ||
+    node.slot !== undefined;
   return isPlain(node.look) && !meant;
 }

@@ -30,7 +30,7 @@ export function readFlat(bytes: Uint8Array, name: string, book: FontBook): Readi
     mockup: {
       name,
       format: 'flat',
-      screens: [{ key, name, width, height, ground: null, root }],
+      screens: [{ key, name, width, height, origin: { x: 0, y: 0 }, found: 'whole', ground: null, root }],
       bitmaps: { [bitmap.id]: bitmap },
       faces: {},
       definitions: {},

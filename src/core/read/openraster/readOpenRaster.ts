@@ -45,7 +45,9 @@ export function readOpenRaster(bytes: Uint8Array, name: string, book: FontBook):
     mockup: {
       name,
       format: 'openraster',
-      screens: [{ key, name, width, height, ground: null, root: drawn }],
+      screens: [
+        { key, name, width, height, origin: { x: 0, y: 0 }, found: 'whole', ground: null, root: drawn },
+      ],
       bitmaps: Object.fromEntries(shelf.bitmaps),
       faces: {},
       definitions: {},

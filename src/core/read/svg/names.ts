@@ -1,4 +1,5 @@
 import type { SourceHints } from '../../mockup/layer';
+import { isTelling, splitName } from '../../mockup/layerName';
 import { elementsIn, textIn, type XmlNode } from '../xml/node';
 import { PROGRAM_LABEL } from '../xml/parseXml';
 import { hrefOf } from './context';
@@ -18,17 +19,14 @@ export function readName(node: XmlNode): string | null {
     attributes.id,
     attributes.class?.trim().split(/\s+/)[0],
   ];
-  const name = candidates
-    .map((text) => text?.trim())
-    .find((text) => text !== undefined && text !== '' && !isNumbered(text));
+  const name = candidates.map((text) => text?.trim()).find((text) => text !== undefined && isNamed(text));
   return name ?? null;
 }
 
-const AUTOMATIC =
-  /^(?:g|group|path|rect|circle|ellipse|line|polygon|polyline|text|tspan|image|use|svg|layer|shape|vector|object|node|_x\w+)?[-_ ]?\d+(?:[-_.]\d+)*$/i;
-
-function isNumbered(name: string): boolean {
-  return AUTOMATIC.test(name);
+/** Brackets say something also behind a name that a program gave. */
+function isNamed(text: string): boolean {
+  const { bare, brackets } = splitName(text);
+  return isTelling(bare) || brackets !== null;
 }
 
 export function readHints(node: XmlNode): SourceHints {

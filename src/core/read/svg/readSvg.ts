@@ -99,6 +99,8 @@ function readScreen(root: XmlNode, name: string, context: SvgContext): Screen {
     name,
     width,
     height,
+    origin: { x: 0, y: 0 },
+    found: 'whole',
     ground: null,
     root: {
       kind: 'group',

@@ -1,3 +1,4 @@
+import { splitName } from '../../mockup/layerName';
 import { ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
 import type { RoleRule } from './roleRule';
 
@@ -8,7 +9,9 @@ const WORDS: ReadonlyMap<string, Role> = new Map(
 /** A group's name says it, by its last telling word: "main navigation" is navigation. */
 export const byName: RoleRule = (layer, outcome) => {
   if (outcome !== 'element' || layer.kind !== 'group' || layer.sourceName === null) return null;
-  const words = layer.sourceName.toLowerCase().split(/[^a-z]+/);
+  const words = splitName(layer.sourceName)
+    .bare.toLowerCase()
+    .split(/[^a-z]+/);
   const word = words.findLast((candidate) => WORDS.has(candidate));
   const role = word === undefined ? undefined : WORDS.get(word);
   return role ? { role, reason: `its name says "${word}"` } : null;

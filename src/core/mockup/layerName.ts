@@ -1,0 +1,24 @@
+/** A layer's name taken apart: what it is called, and the brackets that it ends in, without them. */
+export interface NameParts {
+  readonly bare: string;
+  readonly brackets: string | null;
+}
+
+/** Splits `Save pressed [button.primary:active]` (see `sort/names` for what the brackets say). */
+export function splitName(name: string): NameParts {
+  const match = /^(.*?)\s*\[([^[\]]{1,200})\]\s*$/s.exec(name);
+  return match
+    ? { bare: (match[1] ?? '').trim(), brackets: (match[2] ?? '').trim() }
+    : { bare: name.trim(), brackets: null };
+}
+
+const KINDS =
+  'g|group|gruppe|groupe|grupo|path|pfad|compound path|rect|rectangle|rounded rectangle|circle|ellipse|oval|line|polygon|polyline|star|text|tspan|image|bitmap|use|svg|layer|ebene|calque|shape|vector|object|node|frame|mask|clip|clip path|clippath|symbol|union|subtract|component|instance|copy|untitled|unnamed|new layer|svgid|xmlid|pasted layer|background copy';
+const NUMBERED = new RegExp(`^(?:${KINDS})?(?:[-_ #.]*(?:\\d+|copy|[a-z]?\\d+[a-z]?))*[-_]*$`, 'i');
+const HASH = /^(?:[0-9a-f]{8,}|[0-9a-f]{8}-[0-9a-f-]{27}|_x?\d.*|[a-z]|[a-z]\d+[a-z]?\d*|\d[\d.,:x×-]*)$/i;
+
+/** False for names that programs give by themselves: `g12`, `path-3`, `Rectangle 4 copy`, `SVGID_1_`, a bare hash. */
+export function isTelling(name: string): boolean {
+  const plain = name.trim();
+  return plain !== '' && !NUMBERED.test(plain) && !HASH.test(plain);
+}

@@ -1,0 +1,24 @@
+import type { Layer, LayerKey } from '../../mockup/layer';
+import { splitName } from '../../mockup/layerName';
+import type { Tag, Tags } from '../tag';
+import { readBrackets } from './readBrackets';
+
+/** The tags that layers carry in their own names or, in SVG, as attributes. A person's tags win over them. */
+export function namedTags(layers: Iterable<Layer>): Tags {
+  const tags = new Map<LayerKey, Tag>();
+  for (const layer of layers) {
+    const tag = tagOf(layer);
+    if (Object.keys(tag).length > 0) tags.set(layer.key, tag);
+  }
+  return tags;
+}
+
+function tagOf({ sourceName, hints }: Layer): Tag {
+  const { brackets } = splitName(sourceName ?? '');
+  const { slot, screen } = hints.data;
+  return {
+    ...(slot !== undefined && /^[\w-]{1,64}$/.test(slot) && { slot }),
+    ...(screen !== undefined && { screen: screen !== 'false' }),
+    ...(brackets !== null && readBrackets(brackets)),
+  };
+}

@@ -1,0 +1,33 @@
+import type { BitmapLayer, Layer } from '../mockup/layer';
+import { bareLayer } from '../mockup/layer';
+import { intersection } from '../mockup/box';
+import type { Mockup } from '../mockup/mockup';
+import type { Region, Tags } from './tag';
+
+/** The mockup with the regions that people marked on its bitmaps as layers of their own, over the bitmap. */
+export function withRegions(mockup: Mockup, tags: Tags): Mockup {
+  if (![...tags.values()].some((tag) => tag.regions)) return mockup;
+  const screens = mockup.screens.map((screen) => ({
+    ...screen,
+    root: { ...screen.root, layers: addRegions(screen.root.layers, tags) },
+  }));
+  return { ...mockup, screens };
+}
+
+function addRegions(layers: readonly Layer[], tags: Tags): Layer[] {
+  return layers.flatMap((layer): Layer[] => {
+    if (layer.kind === 'group') return [{ ...layer, layers: addRegions(layer.layers, tags) }];
+    if (layer.kind !== 'bitmap') return [layer];
+    return [
+      layer,
+      ...(tags.get(layer.key)?.regions ?? []).flatMap((region) => regionLayer(layer, region) ?? []),
+    ];
+  });
+}
+
+function regionLayer(bitmap: BitmapLayer, { name, ...box }: Region): BitmapLayer | null {
+  const frame = intersection(bitmap.frame, box);
+  if (!frame || frame.width <= 0 || frame.height <= 0) return null;
+  const key = `${bitmap.key}/${name.trim().replace(/[\s/~]+/g, '-')}`;
+  return { ...bitmap, ...bareLayer(key, name), transform: bitmap.transform, frame };
+}

@@ -1,0 +1,140 @@
+import { measureScreen, type Measures } from '../../mockup/bounds';
+import { area, contains, intersection, transformBox, type Box } from '../../mockup/box';
+import type { GroupLayer, Layer, LayerKey } from '../../mockup/layer';
+import { splitName } from '../../mockup/layerName';
+import { multiply } from '../../mockup/matrix';
+import type { Mockup, Screen } from '../../mockup/mockup';
+import { outlineBox } from '../../mockup/outline';
+import type { Tags } from '../tag';
+
+/** A group of a sheet that is, or could be, a screen of its own. */
+export interface ScreenCandidate {
+  readonly layer: LayerKey;
+  readonly name: string;
+  /** Its place on the sheet, px. */
+  readonly box: Box;
+  readonly isScreen: boolean;
+  /** Who says so: a person or a name, or the sizes and places of all candidates. */
+  readonly said: boolean;
+}
+
+/** Common practice, no source: the widths that screens of phones, tablets and desktops are drawn in, px. */
+const WIDTHS = new Set([
+  320, 360, 375, 384, 390, 393, 402, 411, 412, 414, 428, 430, 440, 480, 540, 600, 640, 744, 768, 800, 810,
+  820, 834, 912, 960, 1024, 1080, 1112, 1120, 1152, 1180, 1194, 1200, 1280, 1360, 1366, 1400, 1440, 1512,
+  1536, 1600, 1680, 1728, 1920, 2048, 2560,
+]);
+const SHORTEST = 240;
+const SCREEN_NAME = /\b(screen|page|view|artboard|mobile|desktop|tablet|phone)\b/i;
+
+/**
+ * The groups of a sheet that may be screens, each with the verdict. They are screens when several of them lie side by
+ * side without overlapping, have the size of a screen, and little else is drawn beside them; what a person or a name
+ * says counts for more.
+ */
+export function findScreens(mockup: Mockup, tags: Tags): readonly ScreenCandidate[] {
+  const [sheet] = mockup.screens;
+  if (!sheet || mockup.screens.length > 1) return [];
+  const measures = measureScreen(sheet, mockup.faces);
+  const top = topLayers(sheet);
+  const framed = top.flatMap((layer) => {
+    const box = layer.kind === 'group' && layer.visible ? frameOf(layer, measures) : null;
+    return box && layer.kind === 'group' ? [{ layer, box }] : [];
+  });
+  const likely = framed.filter(({ layer, box }) =>
+    isScreenSized(
+      layer,
+      box,
+      framed.map((one) => one.box),
+    ),
+  );
+  const automatic = areScreens(
+    likely.map(({ box }) => box),
+    top,
+    sheet,
+    measures,
+  );
+  return framed.map(({ layer, box }) => {
+    const said = tags.get(layer.key)?.screen;
+    return {
+      layer: layer.key,
+      name: splitName(layer.sourceName ?? '').bare || 'screen',
+      box,
+      isScreen: said ?? (automatic && likely.some((one) => one.layer === layer)),
+      said: said !== undefined,
+    };
+  });
+}
+
+/** The sheet's groups; wrappers around all of them, as drawing programs write one for each of their own layers, are opened. */
+function topLayers(sheet: Screen): readonly Layer[] {
+  let layers = sheet.root.layers;
+  for (;;) {
+    const groups = layers.filter((layer): layer is GroupLayer => layer.kind === 'group' && layer.visible);
+    const [only] = groups;
+    const opens =
+      groups.length === 1 &&
+      only &&
+      isPlain(only) &&
+      only.layers.filter((one) => one.kind === 'group').length > 1;
+    if (!opens) return layers;
+    layers = [...layers.filter((layer) => layer !== only), ...only.layers];
+  }
+}
+
+function isPlain({ clip, mask, effects, opacity, blend }: GroupLayer): boolean {
+  return clip === null && mask === null && effects.length === 0 && opacity === 1 && blend === 'normal';
+}
+
+/** The box that a screen's group has: its clip, else a backdrop that holds all that is painted. */
+function frameOf(group: GroupLayer, measures: Measures): Box | null {
+  const measure = measures.get(group.key);
+  const painted = measure?.painted;
+  if (!measure || !painted) return null;
+  if (group.clip?.kind === 'outline') {
+    const cut = outlineBox(group.clip.outline);
+    if (cut) return transformBox(measure.matrix, cut);
+  }
+  const [lowest] = group.layers;
+  // A screen is often wrapped once more, and then the inner group has the clip or the backdrop.
+  if (group.layers.length === 1 && lowest?.kind === 'group') return frameOf(lowest, measures);
+  if (lowest?.kind === 'group' && lowest.clip?.kind === 'outline') return null;
+  if (lowest?.kind !== 'shape' || !lowest.fill) return null;
+  const box = outlineBox(lowest.outline);
+  const frame = box && transformBox(multiply(measure.matrix, lowest.transform), box);
+  const seen = frame && intersection(frame, painted);
+  return seen && area(seen) >= 0.8 * area(painted) ? frame : null;
+}
+
+function isScreenSized({ sourceName }: GroupLayer, { width, height }: Box, all: readonly Box[]): boolean {
+  if (Math.min(width, height) < SHORTEST) return false;
+  const twins =
+    all.filter((box) => Math.abs(box.width - width) < 1 && Math.abs(box.height - height) < 1).length > 1;
+  const known = WIDTHS.has(Math.round(width)) && height >= width / 3;
+  return known || (twins && width >= 320 && height >= 400) || SCREEN_NAME.test(sourceName ?? '');
+}
+
+/** True when the boxes lie side by side and what is beside them is titles and notes at most. */
+function areScreens(
+  boxes: readonly Box[],
+  top: readonly Layer[],
+  sheet: Screen,
+  measures: Measures,
+): boolean {
+  if (boxes.length < 2) return false;
+  const overlap = boxes.some((one, at) =>
+    boxes.slice(at + 1).some((other) => {
+      const shared = intersection(one, other);
+      return shared !== null && area(shared) > 1;
+    }),
+  );
+  if (overlap) return false;
+  const together = boxes.reduce((sum, box) => sum + area(box), 0);
+  const whole = sheet.width * sheet.height;
+  const beside = top.reduce((sum, layer) => {
+    const painted = layer.kind === 'group' ? measures.get(layer.key)?.painted : null;
+    const inside = painted && boxes.some((box) => contains(box, painted, 1) || contains(painted, box, 1));
+    return painted && !inside ? sum + area(painted) : sum;
+  }, 0);
+  return together >= whole / 4 && beside <= together / 4;
+}

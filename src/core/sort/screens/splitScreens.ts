@@ -1,0 +1,61 @@
+import { sameBox, transformBox } from '../../mockup/box';
+import type { GroupLayer, LayerKey } from '../../mockup/layer';
+import { IDENTITY, multiply, translation, type Matrix } from '../../mockup/matrix';
+import type { Mockup, Screen } from '../../mockup/mockup';
+import { hasRadii, outlineBox } from '../../mockup/outline';
+import type { Tags } from '../tag';
+import { findScreens, type ScreenCandidate } from './findScreens';
+
+/** The mockup with every screen of its sheet apart; one without several screens stays as it is. */
+export function splitScreens(mockup: Mockup, tags: Tags): Mockup {
+  const [sheet] = mockup.screens;
+  const chosen = findScreens(mockup, tags).filter(({ isScreen }) => isScreen);
+  if (!sheet || chosen.length === 0) return mockup;
+  const placed = new Map<LayerKey, { group: GroupLayer; around: Matrix }>();
+  gather(sheet.root, IDENTITY, new Set(chosen.map(({ layer }) => layer)), placed);
+  const screens = chosen.flatMap((candidate) => {
+    const found = placed.get(candidate.layer);
+    return found ? [screenOf(candidate, found.group, found.around)] : [];
+  });
+  return { ...mockup, screens };
+}
+
+function gather(
+  group: GroupLayer,
+  around: Matrix,
+  wanted: ReadonlySet<LayerKey>,
+  into: Map<LayerKey, { group: GroupLayer; around: Matrix }>,
+): void {
+  const own = multiply(around, group.transform);
+  for (const layer of group.layers) {
+    if (layer.kind !== 'group') continue;
+    if (wanted.has(layer.key)) into.set(layer.key, { group: layer, around: own });
+    else gather(layer, own, wanted, into);
+  }
+}
+
+function screenOf({ name, box, said }: ScreenCandidate, group: GroupLayer, around: Matrix): Screen {
+  const own = multiply(around, group.transform);
+  const cut = group.clip?.kind === 'outline' ? group.clip.outline : null;
+  const cutBox = cut && outlineBox(cut);
+  // The screen cuts its content off by itself.
+  const isEdge =
+    cut?.kind === 'rect' && !hasRadii(cut.radii) && cutBox && sameBox(transformBox(own, cutBox), box);
+  const root: GroupLayer = {
+    ...group,
+    transform: multiply(translation(-box.x, -box.y), own),
+    clip: isEdge ? null : group.clip,
+    isolated: true,
+  };
+  const found = said ? 'said' : 'found';
+  return {
+    key: group.key,
+    name,
+    width: box.width,
+    height: box.height,
+    origin: { x: box.x, y: box.y },
+    found,
+    ground: null,
+    root,
+  };
+}

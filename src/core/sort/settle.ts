@@ -1,0 +1,11 @@
+import type { Mockup } from '../mockup/mockup';
+import { layersOf } from '../mockup/walk';
+import { namedTags } from './names/namedTags';
+import { withRegions } from './regions';
+import { splitScreens } from './screens/splitScreens';
+import { mergeTags, type Tags } from './tag';
+
+/** The mockup as its tags arrange it: marked regions are layers, and every screen of a sheet stands by itself. */
+export function settleMockup(mockup: Mockup, tags: Tags): Mockup {
+  return splitScreens(withRegions(mockup, tags), mergeTags(namedTags(layersOf(mockup)), tags));
+}
