@@ -144,6 +144,8 @@ export interface TextLine {
   readonly width: number;
   /** How much wider the letters are drawn than their font has them; `width` counts it in. */
   readonly stretch: number;
+  /** From which end the file places the line; `x` and `width` have it worked in. */
+  readonly anchor: 'start' | 'middle' | 'end';
   readonly runs: readonly TextRun[];
 }
 

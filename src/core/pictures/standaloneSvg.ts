@@ -154,61 +154,75 @@ class SvgWriter {
       this.keep(layer.asDrawn);
       return [element('use', { href: `#${layer.asDrawn}` })];
     }
-    return layer.lines.flatMap((line) => {
-      const runs = layer.rightToLeft ? [...line.runs].reverse() : line.runs;
-      let x = line.x;
-      return runs.map((run) => {
-        const start = x;
-        x += run.width * line.stretch;
-        return this.run(run, start, line, layer);
-      });
-    });
+    return layer.lines.flatMap((line) => this.outlines(line, layer) ?? [this.line(line, layer)]);
   }
 
-  private run(run: TextRun, x: number, { baseline, stretch }: TextLine, layer: TextLayer): MarkupElement {
-    const y = baseline - run.rise;
-    const place: Matrix = [stretch, 0, 0, 1, x, y];
-    const painted = {
-      ...this.paint('fill', run.fill),
-      ...(run.stroke ? this.stroke(run.stroke) : {}),
-      'paint-order': layer.strokeFirst ? 'stroke' : null,
-    };
-    const outline = this.options.outliner?.(run);
-    if (outline) {
+  /** The line as outlines; null when it is to stay text, or a run of it has none. */
+  private outlines(line: TextLine, layer: TextLayer): MarkupElement[] | null {
+    const runs = layer.rightToLeft ? [...line.runs].reverse() : line.runs;
+    let x = line.x;
+    const drawn = runs.map((run) => {
+      const outline = this.options.outliner?.(run) ?? null;
+      const place: Matrix = [line.stretch, 0, 0, 1, x, line.baseline - run.rise];
+      x += run.width * line.stretch;
+      if (outline === null) return null;
       const lines = decorationLines(run).map(
         (top) =>
           `M0 ${this.print(top)}h${this.print(run.width)}v${this.print(run.style.size / 16)}h${this.print(-run.width)}Z`,
       );
-      return element('path', {
-        d: outline + lines.join(''),
-        transform: this.matrix(place),
-        ...painted,
-      });
-    }
+      const d = outline + lines.join('');
+      return element('path', { d, transform: this.matrix(place), ...this.runPaint(run, layer) });
+    });
+    return drawn.every((path) => path !== null) ? drawn : null;
+  }
+
+  private line(line: TextLine, layer: TextLayer): MarkupElement {
+    const { x, width, baseline, stretch, anchor, runs } = line;
+    const share = { start: 0, middle: 0.5, end: 1 }[anchor];
+    const place = {
+      x: this.print(x + width * (layer.rightToLeft ? 1 - share : share)),
+      y: this.print(baseline),
+      'text-anchor': anchor === 'start' ? null : anchor,
+      direction: layer.rightToLeft ? 'rtl' : null,
+      textLength: stretch === 1 ? null : this.print(width),
+      lengthAdjust: stretch === 1 ? null : 'spacingAndGlyphs',
+      style: 'white-space:pre',
+    };
+    const [only] = runs;
+    if (runs.length === 1 && only)
+      return element('text', { ...place, ...this.runAttributes(only, layer) }, [only.text]);
+    const spans = runs.map((run) => element('tspan', this.runAttributes(run, layer), [run.text]));
+    return element('text', place, spans);
+  }
+
+  private runPaint(run: TextRun, layer: TextLayer): Record<string, string | null> {
+    return {
+      ...this.paint('fill', run.fill),
+      ...(run.stroke ? this.stroke(run.stroke) : {}),
+      'paint-order': layer.strokeFirst ? 'stroke' : null,
+    };
+  }
+
+  private runAttributes(run: TextRun, layer: TextLayer): Record<string, string | number | null> {
     const { style } = run;
     const decorations = [
       style.underline && 'underline',
       style.overline && 'overline',
       style.lineThrough && 'line-through',
     ];
-    return element(
-      'text',
-      {
-        ...(stretch === 1 ? { x: this.print(x), y: this.print(y) } : { transform: this.matrix(place) }),
-        'font-family': style.families.map(quoteFamily).join(', ') || null,
-        'font-size': this.print(style.size),
-        'font-weight': style.weight === 400 ? null : style.weight,
-        'font-style': style.italic ? 'italic' : null,
-        'font-variant': style.smallCaps ? 'small-caps' : null,
-        'letter-spacing': style.letterSpacing === 0 ? null : this.print(style.letterSpacing),
-        'word-spacing': style.wordSpacing === 0 ? null : this.print(style.wordSpacing),
-        'text-decoration': decorations.filter(Boolean).join(' ') || null,
-        'text-rendering': style.exact ? 'geometricPrecision' : null,
-        style: 'white-space:pre',
-        ...painted,
-      },
-      [run.text],
-    );
+    return {
+      'font-family': style.families.map(quoteFamily).join(', ') || null,
+      'font-size': this.print(style.size),
+      'font-weight': style.weight === 400 ? null : style.weight,
+      'font-style': style.italic ? 'italic' : null,
+      'font-variant': style.smallCaps ? 'small-caps' : null,
+      'letter-spacing': style.letterSpacing === 0 ? null : this.print(style.letterSpacing),
+      'word-spacing': style.wordSpacing === 0 ? null : this.print(style.wordSpacing),
+      'text-decoration': decorations.filter(Boolean).join(' ') || null,
+      'text-rendering': style.exact ? 'geometricPrecision' : null,
+      'baseline-shift': run.rise === 0 ? null : this.print(run.rise),
+      ...this.runPaint(run, layer),
+    };
   }
 
   private paint(name: 'fill' | 'stroke', paint: Paint | null): Record<string, string | null> {

@@ -30,7 +30,7 @@ export function readCascade(root: XmlNode, report: Report): Cascade {
     const known = inlines.get(text);
     if (known) return known;
     const list = parseCss(text, 'declarationList', report);
-    const read = list?.type === 'DeclarationList' ? readDeclarations(list.children, report) : [];
+    const read = list?.type === 'DeclarationList' ? readDeclarations(list.children, report, false) : [];
     inlines.set(text, read);
     return read;
   };
@@ -96,7 +96,7 @@ function readRules(
 function readAtRule(node: cssTree.Atrule, matcher: Matcher, fontFaces: FontFaceRule[], report: Report): void {
   const prelude = node.prelude ? cssTree.generate(node.prelude) : '';
   if (node.name === 'font-face' && node.block) {
-    const entries = readDeclarations(node.block.children, report, () => true);
+    const entries = readDeclarations(node.block.children, report, false, () => true);
     fontFaces.push(Object.fromEntries(entries.map(({ property, value }) => [property, value])));
   } else if (node.name === 'media' && node.block) {
     if (appliesToScreen(prelude)) readRules(node.block.children, matcher, fontFaces, report);
@@ -117,7 +117,7 @@ function appliesToScreen(query: string): boolean {
 
 function readRule(node: cssTree.Rule, matcher: Matcher, report: Report): void {
   if (node.prelude.type !== 'SelectorList') return;
-  const declarations = readDeclarations(node.block.children, report);
+  const declarations = readDeclarations(node.block.children, report, true);
   if (declarations.length === 0) return;
   for (const selector of node.prelude.children) {
     if (selector.type === 'Selector') matcher.add(selector, declarations);
@@ -127,6 +127,7 @@ function readRule(node: cssTree.Rule, matcher: Matcher, report: Report): void {
 function readDeclarations(
   nodes: Iterable<cssTree.CssNode>,
   report: Report,
+  strict: boolean,
   wanted: (property: string) => boolean = (property) => isProperty(property) || property.startsWith('--'),
 ): Declaration[] {
   const found: Declaration[] = [];
@@ -134,7 +135,7 @@ function readDeclarations(
     if (node.type !== 'Declaration') continue;
     const value = cssTree.generate(node.value).trim();
     const important = node.important !== false;
-    if (needsUnit(node.property) && isBareNumber(value)) continue;
+    if (strict && WITH_UNIT.has(node.property) && isBareNumber(value)) continue;
     const parts = expandShorthand(node.property, value);
     if (parts.length > 0) {
       for (const [property, part] of parts) found.push({ property, value: part, important });
@@ -145,7 +146,7 @@ function readDeclarations(
   return found;
 }
 
-/** Lengths that CSS wants a unit for, where attributes take a bare number (SVG 2, §6.6 against CSS Values 4, §6). */
+/** Lengths that a style sheet must give a unit, where attributes and inline styles take a bare number, as browsers do. */
 const WITH_UNIT: ReadonlySet<string> = new Set([
   ...GEOMETRY,
   'font-size',
@@ -153,10 +154,6 @@ const WITH_UNIT: ReadonlySet<string> = new Set([
   'word-spacing',
   'baseline-shift',
 ]);
-
-function needsUnit(property: string): boolean {
-  return WITH_UNIT.has(property);
-}
 
 function isBareNumber(value: string): boolean {
   return /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(value) && Number(value) !== 0;

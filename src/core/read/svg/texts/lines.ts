@@ -54,7 +54,7 @@ function joinSpacedLetters(row: readonly PlainLine[], context: SvgContext): Plai
   if (!even || Math.abs(spacing) > run.style.size) return null;
   const extra = Math.abs(spacing * gaps.length) <= slack(run.style.size) ? 0 : spacing;
   const whole = measureRun({ ...run, text }, context, extra);
-  return { ...first, width: whole.width, runs: [whole] };
+  return { ...first, anchor: 'start', width: whole.width, runs: [whole] };
 }
 
 function joinNeighbours(row: readonly Segment[], context: SvgContext): PlainLine[] {
@@ -64,7 +64,8 @@ function joinNeighbours(row: readonly Segment[], context: SvgContext): PlainLine
     const bridge = last ? bridgeOf(last, segment, context) : null;
     if (last && bridge !== null) {
       const runs = joinRuns([...last.runs, ...segment.runs], bridge, last.runs.length);
-      joined[joined.length - 1] = { ...last, width: segment.x + segment.width - last.x, runs };
+      const width = segment.x + segment.width - last.x;
+      joined[joined.length - 1] = { ...last, anchor: 'start', width, runs };
     } else {
       joined.push(segment);
     }
@@ -130,7 +131,9 @@ export function trimLine(line: PlainLine, context: SvgContext): PlainLine {
     return cut(run, at === runs.length - 1 ? text.trimEnd() : text);
   });
   if (first && lead > 0) x += (first.width - cut(first, first.text.slice(lead)).width) * line.stretch;
-  return { ...line, x, width: totalWidth(trimmed) * line.stretch, runs: trimmed };
+  const width = totalWidth(trimmed) * line.stretch;
+  const whole = Math.abs(width - line.width) < 1e-6;
+  return { ...line, x, width, anchor: whole ? line.anchor : 'start', runs: trimmed };
 }
 
 function ownSpacing(run: PlainRun): number {

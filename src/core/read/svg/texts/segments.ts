@@ -28,10 +28,19 @@ export function placeSegments(flat: Flat, context: SvgContext): Segment[] {
       segmentStart = at;
     }
     const shift = anchorShift(chunk, letters[start]?.computed);
-    lines.push(...chunk.map((segment, at) => ({ ...segment, x: segment.x + shift, placed: at === 0 })));
+    // Of several parts only the whole has an anchor.
+    const anchor = chunk.length === 1 ? anchorOf(letters[start]?.computed) : 'start';
+    lines.push(
+      ...chunk.map((segment, at) => ({ ...segment, x: segment.x + shift, anchor, placed: at === 0 })),
+    );
     pen = { x: pen.x + shift, y: pen.y };
   });
   return lines;
+}
+
+function anchorOf(computed: Computed | undefined): PlainLine['anchor'] {
+  const anchor = computed?.style['text-anchor'];
+  return anchor === 'middle' || anchor === 'end' ? anchor : 'start';
 }
 
 /**
@@ -60,7 +69,7 @@ function measureSegment(
   const { spacing, stretch } = fitLength(flat, start, end, totalWidth(natural));
   const runs = spacing === 0 ? natural : pieces.map((piece) => measureRun(piece, context, spacing));
   const baseline = pen.y + baselineShift(runs[0], context);
-  return { x: pen.x, baseline, width: totalWidth(runs) * stretch, stretch, runs };
+  return { x: pen.x, baseline, width: totalWidth(runs) * stretch, stretch, anchor: 'start', runs };
 }
 
 /** The extra letter spacing in px, or the stretch of the letters, that gives a segment its `textLength`. */
