@@ -3,6 +3,7 @@
  * (SVG 2, Appendix "Property index"; Filter Effects 1; CSS Masking 1; Compositing 1).
  */
 export const PROPERTIES = {
+  'alignment-baseline': { inherited: false, initial: 'auto' },
   'baseline-shift': { inherited: false, initial: 'baseline' },
   'clip-path': { inherited: false, initial: 'none' },
   'clip-rule': { inherited: true, initial: 'nonzero' },

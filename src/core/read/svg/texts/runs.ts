@@ -87,7 +87,8 @@ export function baselineShift(run: PlainRun | undefined, context: SvgContext): n
   const metrics = run && context.faces.get(run.face)?.metrics;
   if (!metrics) return 0;
   const em = run.style.size / metrics.unitsPerEm;
-  switch (run.computed.style['dominant-baseline']) {
+  const { 'alignment-baseline': own, 'dominant-baseline': dominant } = run.computed.style;
+  switch (own === 'auto' || own === 'baseline' ? dominant : own) {
     case 'middle':
       return (metrics.xHeight / 2) * em;
     case 'central':
@@ -95,9 +96,11 @@ export function baselineShift(run: PlainRun | undefined, context: SvgContext): n
     case 'hanging':
       return metrics.ascent * 0.8 * em;
     case 'text-before-edge':
+    case 'before-edge':
     case 'text-top':
       return metrics.ascent * em;
     case 'text-after-edge':
+    case 'after-edge':
     case 'text-bottom':
     case 'ideographic':
       return -metrics.descent * em;
