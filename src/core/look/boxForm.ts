@@ -1,42 +1,93 @@
-import { boxOf, type Box } from '../mockup/box';
-import type { ShapeLayer } from '../mockup/layer';
-import { NO_RADII, evenRadii, type Radii } from '../mockup/outline';
-import { pathRectangle } from './pathRectangle';
+import { boxOf, contains, intersection, type Box } from '../mockup/box';
+import type { Point } from '../mockup/matrix';
+import type { Clip, ShapeLayer } from '../mockup/layer';
+import { NO_RADII, evenRadii, hasRadii, type Outline, type Radii } from '../mockup/outline';
+import type { Stroke } from '../mockup/paint';
+import { pathForm, type PathForm } from './pathForm';
+
+interface Rounded {
+  readonly box: Box;
+  readonly radii: Radii;
+}
 
 /** A shape as CSS knows it, in the layer's own coordinates. */
 export type BoxForm =
-  | { readonly kind: 'box'; readonly box: Box; readonly radii: Radii }
-  | { readonly kind: 'ellipse'; readonly box: Box; readonly radii: Radii }
+  /** `cut`: its clip is a box too, and both together are this one. */
+  | ({ readonly kind: 'box'; readonly cut: boolean } & Rounded)
+  | ({ readonly kind: 'ellipse' } & Rounded)
   /** A straight line, lying or standing: the box that its stroke covers. */
-  | { readonly kind: 'rule'; readonly box: Box; readonly radii: Radii; readonly lying: boolean };
+  | ({ readonly kind: 'rule'; readonly lying: boolean; readonly from: Point; readonly to: Point } & Rounded)
+  /** A border of even width, drawn as a fill between two boxes. */
+  | ({ readonly kind: 'ring'; readonly width: number } & Rounded);
 
 /** The CSS box that the shape is; null for a free shape. */
-export function boxForm({ outline, stroke }: ShapeLayer): BoxForm | null {
+export function boxForm(layer: ShapeLayer): BoxForm | null {
+  const { outline, stroke } = layer;
   switch (outline.kind) {
     case 'rect':
-      return { kind: 'box', box: outline.box, radii: outline.radii };
-    case 'ellipse':
-      return {
-        kind: 'ellipse',
-        box: outline.box,
-        radii: evenRadii(outline.box.width / 2, outline.box.height / 2),
-      };
-    case 'path': {
-      const box = pathRectangle(outline.d);
-      return box && { kind: 'box', box, radii: NO_RADII };
+      return cutForm({ box: outline.box, radii: outline.radii }, layer);
+    case 'ellipse': {
+      const { width, height } = outline.box;
+      return { kind: 'ellipse', box: outline.box, radii: evenRadii(width / 2, height / 2) };
     }
-    case 'line': {
-      const { x1, y1, x2, y2 } = outline;
-      const lying = y1 === y2;
-      if ((!lying && x1 !== x2) || !stroke) return null;
-      const half = stroke.width / 2;
-      const beyond = stroke.cap === 'square' ? half : 0;
-      const [left, rightEdge] = [Math.min(x1, x2), Math.max(x1, x2)];
-      const [top, bottomEdge] = [Math.min(y1, y2), Math.max(y1, y2)];
-      const box = lying
-        ? boxOf(left - beyond, top - half, rightEdge + beyond, bottomEdge + half)
-        : boxOf(left - half, top - beyond, rightEdge + half, bottomEdge + beyond);
-      return box.width > 0 && box.height > 0 ? { kind: 'rule', box, radii: NO_RADII, lying } : null;
+    case 'line':
+      return ruleForm({ x: outline.x1, y: outline.y1 }, { x: outline.x2, y: outline.y2 }, stroke);
+    case 'path': {
+      const form = knownPathForm(outline, stroke !== null);
+      if (form?.kind === 'box') return isRound(form) ? { ...form, kind: 'ellipse' } : cutForm(form, layer);
+      if (form?.kind === 'line') return ruleForm(form.from, form.to, stroke);
+      return form;
     }
   }
+}
+
+const forms = new WeakMap<Outline, PathForm | null>();
+
+/** Every rule and stage asks anew; what a path is does not change. */
+function knownPathForm(outline: Extract<Outline, { kind: 'path' }>, stroked: boolean): PathForm | null {
+  const known = forms.get(outline);
+  if (known !== undefined) return known;
+  const form = pathForm(outline.d, outline.rule, stroked);
+  forms.set(outline, form);
+  return form;
+}
+
+function isRound({ box, radii }: Rounded): boolean {
+  const near = Math.min(box.width, box.height) * 0.01;
+  return radii.every(({ x, y }) => x >= box.width / 2 - near && y >= box.height / 2 - near);
+}
+
+/** A box that is clipped by a box is one box. */
+function cutForm(form: Rounded, { clip, stroke, effects }: ShapeLayer): BoxForm {
+  const plain: BoxForm = { kind: 'box', cut: false, ...form };
+  const cutter = clip && !stroke && effects.length === 0 ? rectOf(clip) : null;
+  if (!cutter) return plain;
+  if (contains(cutter.box, form.box) && !hasRadii(cutter.radii)) return { ...plain, cut: true };
+  if (hasRadii(form.radii)) return plain;
+  if (contains(form.box, cutter.box)) return { kind: 'box', cut: true, ...cutter };
+  const shared = hasRadii(cutter.radii) ? null : intersection(form.box, cutter.box);
+  return shared && shared.width > 0 && shared.height > 0
+    ? { kind: 'box', cut: true, box: shared, radii: NO_RADII }
+    : plain;
+}
+
+function rectOf(clip: Clip): Rounded | null {
+  if (clip.kind !== 'outline') return null;
+  if (clip.outline.kind === 'rect') return clip.outline;
+  if (clip.outline.kind !== 'path') return null;
+  const form = knownPathForm(clip.outline, false);
+  return form?.kind === 'box' ? form : null;
+}
+
+function ruleForm(from: Point, to: Point, stroke: Stroke | null): BoxForm | null {
+  const lying = from.y === to.y;
+  if ((!lying && from.x !== to.x) || !stroke) return null;
+  const half = stroke.width / 2;
+  const beyond = stroke.cap === 'square' ? half : 0;
+  const [left, rightEdge] = [Math.min(from.x, to.x), Math.max(from.x, to.x)];
+  const [top, bottomEdge] = [Math.min(from.y, to.y), Math.max(from.y, to.y)];
+  const box = lying
+    ? boxOf(left - beyond, top - half, rightEdge + beyond, bottomEdge + half)
+    : boxOf(left - half, top - beyond, rightEdge + half, bottomEdge + beyond);
+  return box.width > 0 && box.height > 0 ? { kind: 'rule', box, radii: NO_RADII, lying, from, to } : null;
 }

@@ -1,9 +1,12 @@
 import { only, readInside } from '../../../tests/support/mockups';
 import type { ShapeLayer } from '../mockup/layer';
+import svgpath from 'svgpath';
 import { IDENTITY, rotation } from '../mockup/matrix';
+import { NO_RADII, pathData, type Radii } from '../mockup/outline';
 import { boxForm } from './boxForm';
 import { fillOf } from './fills';
-import { pathRectangle } from './pathRectangle';
+import { formName } from './formName';
+import { pathForm } from './pathForm';
 import { unsayable } from './sayable';
 
 function shape(content: string): ShapeLayer {
@@ -11,16 +14,89 @@ function shape(content: string): ShapeLayer {
 }
 
 describe('what CSS knows as a box', () => {
+  const form = (d: string, stroked = false) => pathForm(d, 'nonzero', stroked);
+  const box = { x: 1, y: 2, width: 8, height: 6 };
+
+  it.each(['M1 2H9V8H1Z', 'M1 2 L9 2 L9 8 L1 8 L1 2', 'm1 2 h8 v6 h-8 z', 'M1 2H5H9V8H1', 'M9 8V2H1v6z'])(
+    '%s is a box',
+    (d) => expect(form(d)).toEqual({ kind: 'box', box, radii: NO_RADII }),
+  );
+
   it.each([
-    ['M1 2H9V8H1Z', { x: 1, y: 2, width: 8, height: 6 }],
-    ['M1 2 L9 2 L9 8 L1 8 L1 2', { x: 1, y: 2, width: 8, height: 6 }],
-    ['m1 2 h8 v6 h-8 z', { x: 1, y: 2, width: 8, height: 6 }],
-    ['M1 2H9V8H1', null],
-    ['M1 2L9 3L9 8L1 8Z', null],
-    ['M1 2H9V8H1ZM2 3H4V5H2Z', null],
-    ['M0 0A5 5 0 0 1 9 9', null],
-  ])('%s', (d, box) => {
-    expect(pathRectangle(d)).toEqual(box);
+    'M1 2L9 3L9 8L1 8Z',
+    'M1 2H9V8H1ZM2 3H4V5H2ZM6 3H7V4H6Z',
+    'M0 0A5 5 0 0 1 9 9',
+    'M5 0L10 5L5 10L0 5Z',
+    'M1 2H9V8H1ZM1 2H9V8H1Z',
+    'M0 0H10V10H0V0H10V10H0Z',
+    'M0 0H10V10H5V5H0Z',
+    'M0 5Q0 0 5 0H15Q20 0 20 5V15H0Z',
+    '',
+  ])('%s is a free shape', (d) => expect(form(d)).toBeNull());
+
+  it('is closed where its outline is drawn', () => {
+    expect(form('M1 2H9V8H1')).not.toBeNull();
+    expect(form('M1 2H9V8H1', true)).toBeNull();
+  });
+
+  // The reference is the outline that SVG 2, §10.2 gives to <rect>: sides and elliptical arcs.
+  it('knows rounded boxes by each corner, whatever curves they are drawn with', () => {
+    const radii: Radii = [
+      { x: 4, y: 4 },
+      { x: 0, y: 0 },
+      { x: 10, y: 5 },
+      { x: 2, y: 3 },
+    ];
+    const d = pathData({ kind: 'rect', box: { x: 3, y: 4, width: 60, height: 30 }, radii });
+    const asCurves = svgpath(d).unarc().round(3).toString();
+    for (const drawn of [d, asCurves, svgpath(d).rel().toString()]) {
+      const found = form(drawn, true);
+      if (found?.kind !== 'box') throw new Error(`${drawn} is no box`);
+      expect(found.box).toEqual({ x: 3, y: 4, width: 60, height: 30 });
+      found.radii.forEach((radius, at) => {
+        expect(radius.x).toBeCloseTo(radii[at]!.x, 1);
+        expect(radius.y).toBeCloseTo(radii[at]!.y, 1);
+      });
+    }
+  });
+
+  it.each([
+    ['circle', '<path d="M50 10a20 20 0 1 1 0 40 20 20 0 1 1 0-40z"/>'],
+    [
+      'circle',
+      '<path d="M30 30C30 18.954 38.954 10 50 10S70 18.954 70 30 61.046 50 50 50 30 41.046 30 30"/>',
+    ],
+    ['ellipse', '<path d="M10 30A40 20 0 0 1 90 30 40 20 0 0 1 10 30Z"/>'],
+    ['pill', '<path d="M20 10H80A10 10 0 0 1 80 30H20A10 10 0 0 1 20 10Z"/>'],
+    [
+      'rounded box',
+      '<path d="M14 10H86C88.2 10 90 11.8 90 14V46C90 48.2 88.2 50 86 50H14C11.8 50 10 48.2 10 46V14C10 11.8 11.8 10 14 10Z"/>',
+    ],
+    ['rule', '<path d="M10 20H90" stroke="red"/>'],
+    ['rule', '<polyline points="10,20 10,90" stroke="red"/>'],
+    ['frame', '<path fill-rule="evenodd" d="M10 10H90V50H10ZM12 12H88V48H12Z"/>'],
+    ['frame', '<rect width="40" height="20" fill="none" stroke="red"/>'],
+    ['box', '<polygon points="10 10 50 10 50 40 10 40"/>'],
+    ['shape', '<path d="M10 10L90 30L10 50Z"/>'],
+  ])('%s: %s', (name, content) => expect(formName(shape(content))).toBe(name));
+
+  it('takes a box that a box cuts off as one', () => {
+    const clipped = (clip: string) =>
+      boxForm(shape(`<clipPath id="c">${clip}</clipPath><rect width="90" height="50" clip-path="url(#c)"/>`));
+    expect(clipped('<rect x="10" y="10" width="40" height="20" rx="6"/>')).toMatchObject({
+      box: { x: 10, y: 10, width: 40, height: 20 },
+      radii: [
+        { x: 6, y: 6 },
+        { x: 6, y: 6 },
+        { x: 6, y: 6 },
+        { x: 6, y: 6 },
+      ],
+      cut: true,
+    });
+    expect(clipped('<rect x="50" y="-10" width="80" height="30"/>')).toMatchObject({
+      box: { x: 50, y: 0, width: 40, height: 20 },
+    });
+    expect(clipped('<path d="M0 0L90 0L45 50Z"/>')).toMatchObject({ cut: false });
   });
 
   it('is a straight line that lies or stands, with the box of its stroke', () => {

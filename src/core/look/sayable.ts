@@ -1,7 +1,7 @@
 import { isUniform, isUpright, type Matrix } from '../mockup/matrix';
 import type { Layer, ShapeLayer, TextLayer } from '../mockup/layer';
 import type { Gradient, Paint, Stroke } from '../mockup/paint';
-import { boxForm } from './boxForm';
+import { boxForm, type BoxForm } from './boxForm';
 import { hasBoxShadows, needsBox } from './boxShadows';
 
 /**
@@ -74,15 +74,13 @@ function unsayableShape(layer: ShapeLayer, matrix: Matrix): string | null {
   const form = boxForm(layer);
   if (!form) return 'it is a free shape';
   if (Object.keys(layer.markers).length > 0) return 'it carries markers';
+  if (form.kind === 'ring' && layer.fill?.kind !== 'solid')
+    return 'its ring is filled with a gradient or pattern';
   const paint = form.kind === 'rule' ? null : layer.fill;
   return unsayablePaint(paint, matrix) ?? unsayableStroke(layer.stroke, form.kind, matrix);
 }
 
-function unsayableStroke(
-  stroke: Stroke | null,
-  form: 'box' | 'ellipse' | 'rule',
-  matrix: Matrix,
-): string | null {
+function unsayableStroke(stroke: Stroke | null, form: BoxForm['kind'], matrix: Matrix): string | null {
   if (!stroke) return null;
   if (stroke.paint.kind !== 'solid') return 'its outline is painted with a gradient or pattern';
   if (form === 'rule') return stroke.cap === 'round' ? 'its line has round ends' : null;

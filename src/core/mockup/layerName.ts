@@ -12,10 +12,15 @@ export function splitName(name: string): NameParts {
     : { bare: name.trim(), brackets: null };
 }
 
-const KINDS =
-  'g|group|gruppe|groupe|grupo|path|pfad|compound path|rect|rectangle|rounded rectangle|circle|ellipse|oval|line|polygon|polyline|star|text|tspan|image|bitmap|use|svg|layer|ebene|calque|shape|vector|object|node|frame|mask|clip|clip path|clippath|symbol|union|subtract|component|instance|copy|untitled|unnamed|new layer|svgid|xmlid|pasted layer|background copy';
-const NUMBERED = new RegExp(`^(?:${KINDS})?(?:[-_ #.]*(?:\\d+|copy|[a-z]?\\d+[a-z]?))*[-_]*$`, 'i');
-const HASH = /^(?:[0-9a-f]{8,}|[0-9a-f]{8}-[0-9a-f-]{27}|_x?\d.*|[a-z]|[a-z]\d+[a-z]?\d*|\d[\d.,:x×-]*)$/i;
+/** Words that programs give by themselves, and that say nothing also without a number. */
+const BARE =
+  'group|gruppe|groupe|grupo|path|pfad|compound path|rect|rectangle|rounded rectangle|ellipse|oval|polygon|polyline|tspan|use|svg|layer|ebene|calque|shape|vector|node|clip path|clippath|untitled|unnamed|new layer|svgid|xmlid|pasted layer';
+/** Words that say something alone, and nothing with a number. */
+const COUNTED =
+  'g|circle|line|star|text|image|bitmap|object|frame|mask|clip|symbol|union|subtract|component|instance|tile';
+const NUMBER = '[-_ #.]*(?:\\d+[a-z]?|copy)';
+const NUMBERED = new RegExp(`^(?:(?:${BARE})?(?:${NUMBER})*|(?:${COUNTED})(?:${NUMBER})+)[-_]*$`, 'i');
+const HASH = /^(?:[0-9a-f]{8,}|[0-9a-f]{8}-[0-9a-f-]{27}|_x?\d.*|\d[\d.,:x×-]*)$/i;
 
 /** False for names that programs give by themselves: `g12`, `path-3`, `Rectangle 4 copy`, `SVGID_1_`, a bare hash. */
 export function isTelling(name: string): boolean {

@@ -22,14 +22,15 @@ export function lowerShape(layer: ShapeLayer, matrix: Matrix, shared: SharedPart
   const strokeWidth = layer.stroke
     ? layer.stroke.width * (layer.stroke.fixedWidth ? 1 : meanScale(inner))
     : 0;
-  const border = form.kind === 'rule' ? 0 : strokeWidth;
-  const outer = grow(scaled.box, border / 2);
+  const ring = form.kind === 'ring' ? form.width * meanScale(inner) : 0;
+  const border = form.kind === 'rule' ? 0 : ring || strokeWidth;
+  const outer = grow(scaled.box, (border - ring) / 2);
   const place = upright ? placeAt(outer) : turnedPlace(outer, matrix);
   const look = {
     ...paintLook(layer, form, inner, outer, border),
-    ...radiiLook(scaled.radii, border, layer.stroke),
+    ...radiiLook(scaled.radii, border - ring, layer.stroke),
     ...dressShape(layer, inner),
-    ...clipLook(layer, inner, outer),
+    ...(form.kind === 'box' && form.cut ? {} : clipLook(layer, inner, outer)),
   };
   return { kind: 'box', ...shared, place, look, children: [] };
 }
@@ -53,9 +54,11 @@ function scaleForm({ box, radii }: BoxForm, matrix: Matrix): { box: Box; radii: 
 
 function paintLook(layer: ShapeLayer, form: BoxForm, matrix: Matrix, outer: Box, border: number): Look {
   if (form.kind === 'rule') {
-    const fill = layer.stroke && ruleFill(layer.stroke, layer, form.lying, matrix, outer);
+    const fill = layer.stroke && ruleFill(layer.stroke, form, matrix, outer);
     return fill ? { fills: [fill] } : {};
   }
+  if (form.kind === 'ring')
+    return layer.fill?.kind === 'solid' ? { border: { width: border, colour: layer.fill.colour } } : {};
   // CSS measures backgrounds from inside the border.
   const fill = layer.fill && fillOf(layer.fill, matrix, grow(outer, -border));
   const paint = layer.stroke?.paint;
@@ -68,14 +71,13 @@ function paintLook(layer: ShapeLayer, form: BoxForm, matrix: Matrix, outer: Box,
 /** The paint of a straight line; dashes are a pattern that repeats along it. */
 function ruleFill(
   stroke: Stroke,
-  layer: ShapeLayer,
-  lying: boolean,
+  { lying, from: begin, to: end }: Extract<BoxForm, { kind: 'rule' }>,
   matrix: Matrix,
   box: Box,
 ): LookFill | null {
   if (stroke.paint.kind !== 'solid') return null;
   const { colour } = stroke.paint;
-  if (stroke.dashes.length === 0 || layer.outline.kind !== 'line') return { kind: 'solid', colour };
+  if (stroke.dashes.length === 0) return { kind: 'solid', colour };
   const period = stroke.dashes.reduce((sum, dash) => sum + dash, 0);
   const clear = { ...colour, alpha: 0 };
   let run = 0;
@@ -88,14 +90,13 @@ function ruleFill(
       { offset: end, colour: shade },
     ];
   });
-  const { x1, y1, x2, y2 } = layer.outline;
-  const way = Math.sign(lying ? x2 - x1 : y2 - y1) || 1;
-  const begin = applyTo(matrix, {
-    x: lying ? x1 - stroke.dashOffset * way : x1,
-    y: lying ? y1 : y1 - stroke.dashOffset * way,
+  const way = Math.sign(lying ? end.x - begin.x : end.y - begin.y) || 1;
+  const start = applyTo(matrix, {
+    x: lying ? begin.x - stroke.dashOffset * way : begin.x,
+    y: lying ? begin.y : begin.y - stroke.dashOffset * way,
   });
   const scale = (lying ? matrix[0] : matrix[3]) * period * way;
-  const from = { x: lying ? begin.x - box.x : 0, y: lying ? 0 : begin.y - box.y };
+  const from = { x: lying ? start.x - box.x : 0, y: lying ? 0 : start.y - box.y };
   const to = lying ? { x: from.x + scale, y: 0 } : { x: 0, y: from.y + scale };
   return { kind: 'linear', from, to, width: box.width, height: box.height, repeating: true, stops };
 }

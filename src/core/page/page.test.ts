@@ -85,7 +85,10 @@ describe('shapes as boxes', () => {
     const clip = (width: number) =>
       `<clipPath id="c"><rect width="${width}" height="50"/></clipPath><rect width="20" height="20" clip-path="url(#c)"/>`;
     expect(single(clip(30)).look.clip).toBeUndefined();
-    expect(single(clip(10)).look.clip).toMatchObject({ kind: 'path' });
+    expect(single(clip(10))).toMatchObject({ place: { width: 10, height: 20 } });
+    expect(single(clip(10)).look.clip).toBeUndefined();
+    const round = `<clipPath id="c"><circle r="9"/></clipPath><rect width="20" height="20" clip-path="url(#c)"/>`;
+    expect(single(round).look.clip).toMatchObject({ kind: 'path' });
   });
 });
 

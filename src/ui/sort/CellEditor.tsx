@@ -3,12 +3,12 @@ import { Box, InputBase, Menu, MenuItem, Popover, Typography } from '@mui/materi
 import { useState } from 'react';
 import type { FacetValue } from '../../core/sort/change';
 import type { Decision } from '../../core/sort/decision';
-import type { Facet } from '../../core/sort/tag';
+import type { CellFacet } from './store';
 import { OUTCOMES, OUTCOME_NAMES, ROLE_NAMES } from '../../core/sort/vocabulary';
 import { MONO } from '../shared/theme';
 
 export interface Editing {
-  readonly facet: Facet;
+  readonly facet: CellFacet;
   readonly cell: HTMLElement;
   readonly decision: Decision | undefined;
 }
@@ -27,7 +27,7 @@ interface Choice {
 }
 
 const AUTOMATIC: Choice = { value: null, label: 'let Orden decide' };
-const CHOICES: Readonly<Partial<Record<Facet, readonly Choice[]>>> = {
+const CHOICES: Readonly<Partial<Record<CellFacet, readonly Choice[]>>> = {
   outcome: [
     ...OUTCOME_NAMES.map((name) => ({ value: name, label: `${name}: ${OUTCOMES[name].says}` })),
     AUTOMATIC,
@@ -66,7 +66,7 @@ function ChoiceEditor({
   );
 }
 
-const LINES: Readonly<Partial<Record<Facet, { readonly label: string; readonly hint: string }>>> = {
+const LINES: Readonly<Partial<Record<CellFacet, { readonly label: string; readonly hint: string }>>> = {
   classes: { label: 'Classes', hint: 'Class names, a space between them. Empty: none.' },
   outputName: { label: 'Output name', hint: 'Names its class or its picture file. Empty: let Orden decide.' },
 };

@@ -1,24 +1,15 @@
+import { layerTitle, wordsOf, type LayerTitle } from '../../core/look/layerTitle';
 import type { Layer } from '../../core/mockup/layer';
 
-/** What the tree calls a layer: its own name, else what it says or is. */
-export function layerLabel(layer: Layer): { readonly text: string; readonly own: boolean } {
-  if (layer.kind === 'text') {
-    const words = layer.lines.map((line) => line.runs.map((run) => run.text).join('')).join(' ');
-    return { text: words.length > 60 ? `${words.slice(0, 60)}…` : words, own: true };
-  }
-  if (layer.sourceName !== null) return { text: layer.sourceName, own: true };
-  return { text: plainName(layer), own: false };
+/** What the tree calls a layer: what it says, its own name, else what it is. */
+export function layerLabel(layer: Layer): LayerTitle {
+  if (layer.kind === 'text') return { text: shorten(wordsOf(layer)), own: true };
+  const { text, own } = layerTitle(layer);
+  if (own || layer.kind !== 'group') return { text: own ? (layer.sourceName ?? text) : shorten(text), own };
+  const count = layer.layers.length;
+  return { text: text === 'group' ? `group of ${count}` : `${shorten(text)} (group of ${count})`, own };
 }
 
-function plainName(layer: Layer): string {
-  switch (layer.kind) {
-    case 'group':
-      return layer.layers.length === 1 ? 'group of one' : `group of ${layer.layers.length}`;
-    case 'shape':
-      return { rect: 'box', ellipse: 'ellipse', line: 'line', path: 'free shape' }[layer.outline.kind];
-    case 'bitmap':
-      return 'bitmap';
-    case 'text':
-      return 'text';
-  }
+function shorten(words: string): string {
+  return words.length > 60 ? `${words.slice(0, 60)}…` : words;
 }

@@ -33,7 +33,18 @@ function mockupOf(...layers: Layer[]): Mockup {
   return {
     name: 's',
     format: 'svg',
-    screens: [{ key: 's', name: 's', width: 100, height: 50, ground: null, root }],
+    screens: [
+      {
+        key: 's',
+        name: 's',
+        width: 100,
+        height: 50,
+        origin: { x: 0, y: 0 },
+        found: 'whole',
+        ground: null,
+        root,
+      },
+    ],
     bitmaps: {},
     faces: {},
     definitions: {},

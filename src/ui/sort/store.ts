@@ -11,6 +11,8 @@ import { ancestorsOf, foldedAtFirst, visibleRows, type Row } from './rows';
 
 export const COLUMNS = ['layer', 'outcome', 'role', 'classes', 'outputName', 'hidden', 'reason'] as const;
 export type Column = (typeof COLUMNS)[number];
+/** The facets that have a column of their own. */
+export type CellFacet = Exclude<Column, 'layer' | 'reason'>;
 
 export interface SortState {
   readonly opened: OpenedMockup;

@@ -1,8 +1,8 @@
 import type { KeyboardEvent } from 'react';
 import type { Outcome } from '../../core/sort/vocabulary';
-import type { Facet } from '../../core/sort/tag';
+
 import { useSort } from './SortContext';
-import { COLUMNS, type Column } from './store';
+import { COLUMNS, type CellFacet, type Column } from './store';
 
 const OUTCOME_KEYS: Readonly<Record<string, Outcome>> = {
   e: 'element',
@@ -12,7 +12,7 @@ const OUTCOME_KEYS: Readonly<Record<string, Outcome>> = {
 };
 const PAGE = 15;
 
-export function facetOf(column: Column): Facet | null {
+export function facetOf(column: Column): CellFacet | null {
   return column === 'layer' || column === 'reason' ? null : column;
 }
 

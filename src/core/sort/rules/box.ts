@@ -1,5 +1,4 @@
-import { boxForm } from '../../look/boxForm';
-import { hasRadii } from '../../mockup/outline';
+import { formName } from '../../look/formName';
 import type { ShapeLayer } from '../../mockup/layer';
 import type { Rule } from './rule';
 
@@ -13,15 +12,8 @@ export const box: Rule = {
 };
 
 function describe(layer: ShapeLayer): string {
-  const form = boxForm(layer);
-  const name =
-    form?.kind === 'rule'
-      ? 'a rule'
-      : form?.kind === 'ellipse'
-        ? 'a round box'
-        : form && hasRadii(form.radii)
-          ? 'a rounded box'
-          : 'a box';
+  const form = formName(layer);
+  const name = `${/^[aeiou]/.test(form) ? 'an' : 'a'} ${form}`;
   const parts: string[] = [];
   if (layer.fill) parts.push(layer.fill.kind === 'solid' ? 'a flat fill' : 'a gradient');
   if (layer.stroke) parts.push(layer.stroke.dashes.length > 0 ? 'dashes' : 'a border');
