@@ -3,12 +3,12 @@ import path from 'node:path';
 import type { Conversion } from '../core/convert';
 import { TARGET_NAMES, type TargetName } from '../core/emit/target';
 import { ARRANGEMENTS, type Arrangement } from '../core/page/node';
-import { read } from '../core/read/read';
 import { OUTCOME_NAMES, type Outcome } from '../core/sort/vocabulary';
 import type { Tags } from '../core/sort/tag';
 import { tagsFileSchema } from '../core/sort/tagSchema';
 import { createFontBook } from '../engine/fonts/fontBook';
 import { plainFinding } from '../engine/manifest';
+import { readMockup } from '../engine/readMockup';
 import { produce, type Product } from '../engine/produce';
 import { writeFiles } from '../engine/writeFiles';
 import { InputError, UsageError } from './errors';
@@ -32,7 +32,7 @@ export async function convertCommand(files: readonly string[], flags: ConvertFla
   const start = performance.now();
   const bytes = await readInput(file);
   const tags = flags.tags === undefined ? new Map() : await readTags(flags.tags);
-  const { mockup, assets, findings, book } = read(bytes, path.basename(file), createFontBook());
+  const { mockup, assets, findings, book } = await readMockup(bytes, path.basename(file), createFontBook());
   const readMs = performance.now() - start;
   const product = await produce({
     mockup,

@@ -195,8 +195,8 @@ describe('everything that a build gives', () => {
 });
 
 describe('how a mockup looks', () => {
-  it('is one safe SVG without text, scripts or outside references', () => {
-    const { picture } = readWithPicture(
+  it('is one safe SVG without text, scripts or outside references', async () => {
+    const { picture } = await readWithPicture(
       encoder.encode(
         '<svg xmlns="http://www.w3.org/2000/svg" width="50" height="40"><script>x</script><text y="20">a</text><image href="https://example.test/x.png" width="9" height="9"/><rect width="9" height="9" onclick="x"/></svg>',
       ),

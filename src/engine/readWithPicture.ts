@@ -1,9 +1,9 @@
-import { read } from '../core/read/read';
-import type { ReadResult } from '../core/read/reading';
+import type { OnProgress, ReadResult } from '../core/read/reading';
 import { IDENTITY } from '../core/mockup/matrix';
 import { standaloneSvg } from '../core/pictures/standaloneSvg';
 import type { FontBook } from '../core/type/fontBook';
 import { dataUri } from './pictures/renderPicture';
+import { readMockup } from './readMockup';
 import { outlinerOf } from './produce';
 
 export interface ReadWithPicture extends ReadResult {
@@ -12,8 +12,13 @@ export interface ReadWithPicture extends ReadResult {
 }
 
 /** Reads a mockup and draws how it looks, from what was read and nothing else. */
-export function readWithPicture(bytes: Uint8Array, fileName: string, book: FontBook): ReadWithPicture {
-  const result = read(bytes, fileName, book);
+export async function readWithPicture(
+  bytes: Uint8Array,
+  fileName: string,
+  book: FontBook,
+  onProgress?: OnProgress,
+): Promise<ReadWithPicture> {
+  const result = await readMockup(bytes, fileName, book, onProgress);
   const { mockup, assets } = result;
   const [screen] = mockup.screens;
   const box = { x: 0, y: 0, width: screen?.width ?? 1, height: screen?.height ?? 1 };

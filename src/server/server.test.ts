@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { DEMO } from '../../tests/support/mockups';
 import { createFontBook } from '../engine/fonts/fontBook';
-import { readWithPicture } from '../engine/readWithPicture';
+import { readWithPicture, type ReadWithPicture } from '../engine/readWithPicture';
 import { pool } from './db/pool';
 import { migrate } from './db/migrate';
 import { digestOf, getBlob } from './db/tables/blobs';
@@ -22,10 +22,11 @@ const NOBODY = '00000000-0000-4000-8000-000000000000';
 
 withDatabase('on the database', () => {
   const bytes = readFileSync(DEMO);
-  const reading = readWithPicture(bytes, 'harbour.svg', createFontBook());
+  let reading: ReadWithPicture;
   let added: AddedProject;
 
   beforeAll(async () => {
+    reading = await readWithPicture(bytes, 'harbour.svg', createFontBook());
     added = await addProject({ bytes, fileName: 'harbour.svg', reading, demoDigest: null });
   });
   afterAll(async () => {

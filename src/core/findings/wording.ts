@@ -55,6 +55,15 @@ export const WORDING = {
     severity: 'warning',
     text: 'The composition {operator} has no CSS; the layer is laid over what is beneath as usual.',
   },
+  'composite-baked': {
+    severity: 'note',
+    text: 'The composition {operator} has no CSS; the layer and {count} beneath it are drawn into one picture.',
+  },
+  'layer-empty': { severity: 'note', text: 'The layer is empty: nothing in it can be seen.' },
+  resolution: {
+    severity: 'note',
+    text: 'The picture has {dpi} dpi, so {scale} of its px are one px of the screen.',
+  },
   'bitmap-broken': { severity: 'warning', text: 'The embedded picture could not be read: {why}.' },
   'font-replaced': { severity: 'note', text: '{family} is not here; Orden measured with {face}.' },
   'font-broken': { severity: 'warning', text: 'The embedded font {family} could not be read.' },

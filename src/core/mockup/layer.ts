@@ -105,6 +105,8 @@ interface LayerBase {
 export interface GroupLayer extends LayerBase {
   readonly kind: 'group';
   readonly isolated: boolean;
+  /** The part of the file that it shows once more (`use`); null for a group of its own. Like instances have the same. */
+  readonly instanceOf: string | null;
   readonly layers: readonly Layer[];
 }
 

@@ -1,7 +1,7 @@
 import type { Measures } from '../mockup/bounds';
 import { sameBox, snapOut, type Box } from '../mockup/box';
 import type { Layer, LayerKey } from '../mockup/layer';
-import { IDENTITY, invert, isUpright, multiply, type Matrix } from '../mockup/matrix';
+import { IDENTITY, invert, isUpright, meanScale, multiply, type Matrix } from '../mockup/matrix';
 import type { Mockup } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
 import type { Report } from '../findings/finding';
@@ -53,7 +53,12 @@ export function planPictures(
       if (decision.named && name !== decision.outputName) {
         report('name-taken', layer.key, { name: decision.outputName, became: name });
       }
-      const files = filesOf(name, hasBitmap(layer) ? 'png' : 'svg', box);
+      const files = filesOf(
+        name,
+        hasBitmap(layer) ? 'png' : 'svg',
+        box,
+        densityOf(layer, measure.matrix, mockup),
+      );
       byContent.set(content, { name, layers: [layer.key], source, files });
       placed.set(layer.key, { picture: name, box });
     }
@@ -100,11 +105,19 @@ function hasBitmap(layer: Layer): boolean {
   return false;
 }
 
-function filesOf(name: string, format: 'svg' | 'png', box: Box): PictureFile[] {
+/** Px of the bitmap for one px of the screen; infinite for what is more than one bitmap and can be drawn at any size. */
+function densityOf(layer: Layer, own: Matrix, { bitmaps }: Mockup): number {
+  const natural = layer.kind === 'bitmap' ? bitmaps[layer.bitmap] : undefined;
+  if (layer.kind !== 'bitmap' || !natural || natural.type === 'image/svg+xml') return Infinity;
+  return natural.width / (layer.box.width * meanScale(own));
+}
+
+function filesOf(name: string, format: 'svg' | 'png', box: Box, density: number): PictureFile[] {
   const { width, height } = box;
   if (format === 'svg') return [{ path: `pictures/${name}.svg`, format, width, height, scale: 1 }];
   const scales = RASTER_SCALES.filter(
-    (scale) => scale === 1 || Math.max(width, height) * scale <= LARGEST_SIDE,
+    // A bitmap that has only the px of 1x gains nothing at 2x.
+    (scale) => scale === 1 || (scale <= density * 1.34 && Math.max(width, height) * scale <= LARGEST_SIDE),
   );
   return scales.map((scale) => ({
     path: `pictures/${name}${scale === 1 ? '' : `@${scale}x`}.png`,

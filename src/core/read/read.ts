@@ -3,7 +3,7 @@ import { readFlat } from './flat/readFlat';
 import { LIMITS } from './limits';
 import { readOpenRaster } from './openraster/readOpenRaster';
 import { ReadError } from './readError';
-import type { Reading } from './reading';
+import type { OnProgress, Reading } from './reading';
 import { readSvg } from './svg/readSvg';
 import { gunzipBounded } from './unpack';
 
@@ -12,7 +12,7 @@ interface Reader {
   readonly format: string;
   /** `head`: the first bytes, a letter each, without zeros. */
   readonly accepts: (head: string) => boolean;
-  readonly read: (bytes: Uint8Array, name: string, book: FontBook) => Reading;
+  readonly read: (bytes: Uint8Array, name: string, book: FontBook, onProgress?: OnProgress) => Reading;
 }
 
 /** The readers in the order in which they are asked. */
@@ -21,7 +21,7 @@ const READERS: readonly Reader[] = [
   {
     format: 'SVGZ',
     accepts: (head) => head.startsWith('\x1f\x8b'),
-    read: (bytes, name, book) => readSvg(gunzipBounded(bytes), name, book),
+    read: (bytes, name, book, onProgress) => readSvg(gunzipBounded(bytes), name, book, onProgress),
   },
   { format: 'PNG', accepts: (head) => head.startsWith('\x89PNG'), read: readFlat },
   { format: 'JPEG', accepts: (head) => head.startsWith('\xff\xd8\xff'), read: readFlat },
@@ -34,7 +34,7 @@ const READERS: readonly Reader[] = [
  * @param fileName with its ending; the name without it becomes the screen's
  * @throws ReadError with one sentence when the file cannot be read
  */
-export function read(bytes: Uint8Array, fileName: string, book: FontBook): Reading {
+export function read(bytes: Uint8Array, fileName: string, book: FontBook, onProgress?: OnProgress): Reading {
   if (bytes.length > LIMITS.bytes) {
     const megabytes = (count: number) => Math.ceil(count / 1024 / 1024);
     throw new ReadError('too-large', { size: megabytes(bytes.length), limit: megabytes(LIMITS.bytes) });
@@ -46,7 +46,7 @@ export function read(bytes: Uint8Array, fileName: string, book: FontBook): Readi
   if (head.trim() === '' && bytes.length < 4096) throw new ReadError('empty');
   const reader = READERS.find((candidate) => candidate.accepts(head));
   if (!reader) throw new ReadError('unknown', { what: 'its bytes are no mockup' });
-  return reader.read(bytes, screenName(fileName), book);
+  return reader.read(bytes, screenName(fileName), book, onProgress);
 }
 
 function screenName(fileName: string): string {

@@ -9,6 +9,7 @@ export const REFUSALS = {
   unknown: 'Orden cannot read this file: {what}. Choose an SVG, OpenRaster, PNG, JPEG or WebP mockup.',
   'unpacks-too-large': 'The file unpacks to more than {limit} MB; split the mockup or shrink its bitmaps.',
   'broken-archive': 'The file cannot be unpacked: {what} is broken. Save the mockup again.',
+  'broken-bitmap': 'A picture in the file cannot be read ({what}); save the mockup again.',
   'entry-missing': 'The OpenRaster file lacks {entry}; save the mockup again.',
   'broken-xml': 'The XML is broken at line {line}, column {column}: {what}. Save the mockup again.',
   'too-deep':

@@ -1,12 +1,27 @@
 import type { Finding } from '../findings/finding';
+import type { LayerKey } from '../mockup/layer';
 import type { Assets, Mockup } from '../mockup/mockup';
 import type { FontBook } from '../type/fontBook';
+
+/** Told how many of the layers are read. */
+export type OnProgress = (done: number, total: number) => void;
 
 export interface ReadResult {
   readonly mockup: Mockup;
   readonly assets: Assets;
   readonly findings: readonly Finding[];
+  /** Compositions that CSS has not: to be drawn into one bitmap before anything else is done with the mockup. */
+  readonly bakes: readonly Bake[];
 }
+
+/** A layer that is composed with all that lies beneath it in its group, by an operator that CSS has not. */
+export interface Bake {
+  readonly group: LayerKey;
+  readonly layer: LayerKey;
+  readonly operator: BakedOperator;
+}
+
+export type BakedOperator = 'dst-in' | 'dst-out' | 'src-atop' | 'dst-atop';
 
 /** A reading together with the fonts that it was measured with, those inside the mockup first. */
 export interface Reading extends ReadResult {

@@ -18,7 +18,7 @@ export async function loadDemo(folder: string): Promise<string[]> {
     await addProject({
       bytes,
       fileName,
-      reading: readWithPicture(bytes, fileName, createFontBook()),
+      reading: await readWithPicture(bytes, fileName, createFontBook()),
       demoDigest,
     });
     loaded.push(fileName);

@@ -11,7 +11,7 @@ export async function renewRevisions(): Promise<number> {
   for (const { id, file_name: fileName, source_digest: source } of outdated) {
     const bytes = await getBlob(pool(), source);
     if (!bytes) continue;
-    const { mockup, assets, findings, picture } = readWithPicture(bytes, fileName, createFontBook());
+    const { mockup, assets, findings, picture } = await readWithPicture(bytes, fileName, createFontBook());
     await inTransaction(async (client) => {
       const pictureDigest = await putBlob(client, new TextEncoder().encode(picture));
       const layerCount = [...layersOf(mockup)].length;

@@ -13,10 +13,14 @@ function say(message: WorkerMessage<ReadWithPicture>): void {
   parentPort?.postMessage(message);
 }
 
-try {
-  const { bytes, fileName } = workerData as ReadJob;
-  say({ kind: 'result', result: readWithPicture(bytes, fileName, createFontBook()) });
-} catch (error) {
-  if (error instanceof ReadError) say({ kind: 'refused', code: error.code, data: error.data });
-  else say({ kind: 'failed', message: error instanceof Error ? error.message : String(error) });
+async function readJob({ bytes, fileName }: ReadJob): Promise<void> {
+  try {
+    const onProgress = (done: number, total: number) => say({ kind: 'progress', done, total });
+    say({ kind: 'result', result: await readWithPicture(bytes, fileName, createFontBook(), onProgress) });
+  } catch (error) {
+    if (error instanceof ReadError) say({ kind: 'refused', code: error.code, data: error.data });
+    else say({ kind: 'failed', message: error instanceof Error ? error.message : String(error) });
+  }
 }
+
+void readJob(workerData as ReadJob);

@@ -25,7 +25,7 @@ function box(key: string, x = 0): ShapeLayer {
 }
 
 function group(key: string, ...layers: Layer[]): GroupLayer {
-  return { ...bareLayer(key, key), kind: 'group', isolated: false, layers };
+  return { ...bareLayer(key, key), kind: 'group', isolated: false, instanceOf: null, layers };
 }
 
 function mockupOf(...layers: Layer[]): Mockup {

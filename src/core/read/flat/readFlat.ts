@@ -25,7 +25,13 @@ export function readFlat(bytes: Uint8Array, name: string, book: FontBook): Readi
     frame: box,
     bitmap: bitmap.id,
   };
-  const root: GroupLayer = { kind: 'group', ...bareLayer(key, name), isolated: true, layers: [layer] };
+  const root: GroupLayer = {
+    kind: 'group',
+    ...bareLayer(key, name),
+    isolated: true,
+    instanceOf: null,
+    layers: [layer],
+  };
   return {
     mockup: {
       name,
@@ -37,6 +43,7 @@ export function readFlat(bytes: Uint8Array, name: string, book: FontBook): Readi
     },
     assets: shelf.assets,
     findings: [],
+    bakes: [],
     book,
   };
 }

@@ -6,18 +6,19 @@ import { decodeText } from '../decodeText';
 import { keyMaker } from '../keys';
 import { LIMITS } from '../limits';
 import { ReadError } from '../readError';
-import type { Reading } from '../reading';
+import type { Bake, Reading } from '../reading';
 import { shelveBitmap, type BitmapShelf } from '../shelveBitmap';
 import { unzipBounded } from '../unpack';
 import { elementsIn, type XmlNode } from '../xml/node';
 import { parseXml } from '../xml/parseXml';
-import { blendOf } from './compositing';
+import { bakedOperator, blendOf } from './compositing';
 
 interface Context {
   readonly entries: ReadonlyMap<string, Uint8Array>;
   readonly shelf: BitmapShelf;
   readonly newKey: ReturnType<typeof keyMaker>;
   readonly report: Report;
+  readonly bakes: Bake[];
 }
 
 /**
@@ -38,9 +39,16 @@ export function readOpenRaster(bytes: Uint8Array, name: string, book: FontBook):
   const shelf = { bitmaps: new Map(), assets: new Map() };
   const newKey = keyMaker();
   const key = newKey('', name, 'screen');
-  const layers = readStack(root, key, { entries, shelf, newKey, report });
+  const bakes: Bake[] = [];
+  const layers = readStack(root, key, { entries, shelf, newKey, report, bakes });
   if (layers.length === 0) throw new ReadError('nothing-drawn');
-  const drawn: GroupLayer = { kind: 'group', ...bareLayer(key, name), isolated: true, layers };
+  const drawn: GroupLayer = {
+    kind: 'group',
+    ...bareLayer(key, name),
+    isolated: true,
+    instanceOf: null,
+    layers,
+  };
   return {
     mockup: {
       name,
@@ -54,6 +62,7 @@ export function readOpenRaster(bytes: Uint8Array, name: string, book: FontBook):
     },
     assets: shelf.assets,
     findings,
+    bakes,
     book,
   };
 }
@@ -88,9 +97,10 @@ function readGroup(node: XmlNode, parent: LayerKey, context: Context): GroupLaye
   return {
     kind: 'group',
     ...bareLayer(key, name),
-    ...dress(node, key, context),
+    ...dress(node, key, parent, context),
     transform: offset(node),
     isolated,
+    instanceOf: null,
     layers,
   };
 }
@@ -112,7 +122,7 @@ function readLayer(node: XmlNode, parent: LayerKey, context: Context): BitmapLay
   }
   const box = { x: 0, y: 0, width: bitmap.width, height: bitmap.height };
   const place = { transform: offset(node), box, frame: box, bitmap: bitmap.id };
-  return { kind: 'bitmap', ...bareLayer(key, name), ...dress(node, key, context), ...place };
+  return { kind: 'bitmap', ...bareLayer(key, name), ...dress(node, key, parent, context), ...place };
 }
 
 function nameOf(node: XmlNode): string | null {
@@ -124,11 +134,13 @@ function offset(node: XmlNode) {
   return Number.isFinite(x + y) ? translation(x, y) : IDENTITY;
 }
 
-function dress({ attributes }: XmlNode, key: LayerKey, { report }: Context) {
+function dress({ attributes }: XmlNode, key: LayerKey, parent: LayerKey, { report, bakes }: Context) {
   const opacity = Number(attributes.opacity ?? 1);
   const operator = attributes['composite-op'];
   const blend = blendOf(operator);
-  if (blend === null) report('composite-replaced', key, { operator: operator ?? '' });
+  const baked = bakedOperator(operator);
+  if (baked) bakes.push({ group: parent, layer: key, operator: baked });
+  else if (blend === null) report('composite-replaced', key, { operator: operator ?? '' });
   return {
     visible: attributes.visibility !== 'hidden',
     opacity: Number.isFinite(opacity) ? Math.min(1, Math.max(0, opacity)) : 1,

@@ -1,6 +1,7 @@
 import type { Clip } from '../../mockup/layer';
 import { IDENTITY, multiply, scaling, translation, type Matrix } from '../../mockup/matrix';
-import { transformOutline, type Outline } from '../../mockup/outline';
+import { contains } from '../../mockup/box';
+import { outlineBox, pathData, transformOutline, type Outline } from '../../mockup/outline';
 import { elementsIn, type XmlNode } from '../xml/node';
 import { parseColour } from './colours';
 import { computeStyle, styleInPlace } from './computed';
@@ -48,14 +49,27 @@ function readMask(here: Here, box: BoxOfShape): Clip | null {
   if (value === 'none') return null;
   const found = referenced(value, 'mask', 'mask', here);
   if (!found) return null;
-  const [only] = elementsIn(found.node);
-  if (only?.name === 'rect' && isPlainWhite(only, here)) {
-    const byBox = found.node.attributes.maskContentUnits === 'objectBoundingBox';
-    const outline = soleOutline(found.node, byBox, here, box);
-    if (outline) return { kind: 'outline', outline };
-  }
+  const outline = maskOutline(found.node, here, box);
+  if (outline) return { kind: 'outline', outline };
   const definition = keepDefinition(found.id, here.context);
   return definition === null ? null : { kind: 'defined', definition };
+}
+
+/** A mask that is a plain white box, or one with a plain black hole in it, cuts as a clip does. */
+function maskOutline(mask: XmlNode, here: Here, box: BoxOfShape): Outline | null {
+  const byBox = mask.attributes.maskContentUnits === 'objectBoundingBox';
+  const [ground, hole, ...others] = elementsIn(mask).filter(isDrawn);
+  if (ground?.name !== 'rect' || others.length > 0 || !isPlain(ground, 255, here)) return null;
+  const outline = memberOutline(mask, ground, byBox, here, box, 'fill-rule');
+  if (!hole || !outline) return outline;
+  const inner = isPlain(hole, 0, here) ? memberOutline(mask, hole, byBox, here, box, 'fill-rule') : null;
+  const [around, within] = [outlineBox(outline), inner && outlineBox(inner)];
+  if (!inner || !around || !within || !contains(around, within)) return null;
+  return { kind: 'path', d: `${pathData(outline)}${pathData(inner)}`, rule: 'evenodd' };
+}
+
+function isDrawn({ name }: XmlNode): boolean {
+  return name !== 'title' && name !== 'desc';
 }
 
 function referenced(
@@ -74,12 +88,13 @@ function referenced(
   return { id, node };
 }
 
-function isPlainWhite(node: XmlNode, here: Here): boolean {
+/** True for a shape filled flatly with that grey and nothing else. */
+function isPlain(node: XmlNode, grey: number, here: Here): boolean {
   const { style } = styleInPlace(node, here.context.cascade);
   const colour = parseColour(style.fill);
-  const white = colour !== null && Math.min(colour.r, colour.g, colour.b) === 255 && colour.alpha === 1;
+  const alike = colour?.r === grey && colour.g === grey && colour.b === grey && colour.alpha === 1;
   return (
-    white &&
+    alike &&
     style.opacity === '1' &&
     style['fill-opacity'] === '1' &&
     style.stroke === 'none' &&
@@ -89,15 +104,25 @@ function isPlainWhite(node: XmlNode, here: Here): boolean {
 
 /** The outline of a clip that is one plain shape, in the coordinates of the layer that it cuts. */
 function soleOutline(owner: XmlNode, byBox: boolean, here: Here, box: BoxOfShape): Outline | null {
-  const children = elementsIn(owner).filter((child) => child.name !== 'title' && child.name !== 'desc');
-  const [only] = children;
-  if (children.length !== 1 || !only) return null;
+  const [only, ...others] = elementsIn(owner).filter(isDrawn);
+  if (!only || others.length > 0) return null;
+  return memberOutline(owner, only, byBox, here, box, 'clip-rule');
+}
+
+function memberOutline(
+  owner: XmlNode,
+  only: XmlNode,
+  byBox: boolean,
+  here: Here,
+  box: BoxOfShape,
+  rule: 'clip-rule' | 'fill-rule',
+): Outline | null {
   const around = styleInPlace(owner, here.context.cascade);
   const computed = computeStyle(only, around, here.context.cascade);
   const { style } = computed;
   if (style['clip-path'] !== 'none' || around.style['clip-path'] !== 'none') return null;
   if (style.display === 'none' || style.visibility !== 'visible') return null;
-  const outline = readOutline(only, { ...here, computed }, style['clip-rule']);
+  const outline = readOutline(only, { ...here, computed }, style[rule]);
   const own = parseTransform(style.transform);
   const outer = parseTransform(around.style.transform);
   if (!outline || outline.kind === 'line' || !own || !outer) return null;

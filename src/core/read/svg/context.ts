@@ -20,6 +20,8 @@ export interface SvgContext {
   readonly definitions: Map<string, XmlElement>;
   /** Gives a key that no other layer has. */
   readonly newKey: (parent: LayerKey, name: string | null, kind: string) => LayerKey;
+  /** Counts an element that is read. */
+  readonly progress: () => void;
   /** Counts a copy that `use` makes; false when there are too many. */
   readonly countCopy: () => boolean;
 }

@@ -84,6 +84,7 @@ export function readElement(node: XmlNode, around: Here): Layer | null {
     reportUnread(node, around);
     return null;
   }
+  context.progress();
   const computed = computeStyle(node, around.computed, context.cascade);
   const key = context.newKey(around.parentKey, readName(node), kindOf(node.name));
   const handlers = Object.keys(node.attributes).filter((name) => /^on[a-z]/i.test(name));
@@ -167,6 +168,7 @@ function readGroup(
     kind: 'group',
     ...base(node, here, key, box, inner),
     isolated: here.computed.style.isolation === 'isolate',
+    instanceOf: null,
     layers,
   };
 }
@@ -248,7 +250,7 @@ function readUse(node: XmlNode, here: Here, key: LayerKey): Layer | null {
     target.name === 'symbol' || target.name === 'svg'
       ? readSymbol(target, inside, here)
       : readElement(target, inside);
-  return layer && readGroup(node, here, key, move, [layer]);
+  return layer && { ...readGroup(node, here, key, move, [layer]), instanceOf: id };
 }
 
 /** SVG 2, §5.6: a symbol's viewport has the size that the `use` gives, else its own, else all there is. */

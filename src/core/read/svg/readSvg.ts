@@ -7,7 +7,7 @@ import type { FontBook } from '../../type/fontBook';
 import { decodeText } from '../decodeText';
 import { LIMITS } from '../limits';
 import { ReadError } from '../readError';
-import type { Reading } from '../reading';
+import type { OnProgress, Reading } from '../reading';
 import { descendants, type XmlNode } from '../xml/node';
 import { parseXml } from '../xml/parseXml';
 import { readCascade } from './cascade';
@@ -25,7 +25,12 @@ import { fitViewBox, parseViewBox } from './viewports';
  * @param name the file's name without its ending: the screen takes it
  * @throws ReadError when the file is no usable SVG
  */
-export function readSvg(bytes: Uint8Array, name: string, fontBook: FontBook): Reading {
+export function readSvg(
+  bytes: Uint8Array,
+  name: string,
+  fontBook: FontBook,
+  onProgress: OnProgress = () => undefined,
+): Reading {
   const root = parseXml(decodeText(bytes));
   if (root.name !== 'svg')
     throw new ReadError('not-svg', { what: `its outermost element is <${root.name}>` });
@@ -37,6 +42,8 @@ export function readSvg(bytes: Uint8Array, name: string, fontBook: FontBook): Re
   for (const family of broken) report('font-broken', null, { family });
 
   let copies = 0;
+  let done = 0;
+  const total = countElements(root);
   const context: SvgContext = {
     cascade,
     report,
@@ -47,6 +54,11 @@ export function readSvg(bytes: Uint8Array, name: string, fontBook: FontBook): Re
     faces: new Map(),
     definitions: new Map(),
     newKey: keyMaker(),
+    progress() {
+      done += 1;
+      // Copies of `use` are read anew, so there may be more in the end.
+      if (done % 250 === 0) onProgress(done, Math.max(done, total));
+    },
     countCopy() {
       copies += 1;
       if (copies > LIMITS.copies) report('too-many-copies', null, { limit: LIMITS.copies });
@@ -69,11 +81,17 @@ export function readSvg(bytes: Uint8Array, name: string, fontBook: FontBook): Re
   };
   if (!drawsSomething(mockup)) throw new ReadError('nothing-drawn');
   reportReplacedFonts(mockup, report);
-  return { mockup, assets, findings, book };
+  return { mockup, assets, findings, bakes: [], book };
 }
 
 function drawsSomething({ screens, faces }: Mockup): boolean {
   return screens.some((screen) => measureScreen(screen, faces).get(screen.key)?.painted);
+}
+
+function countElements(root: XmlNode): number {
+  let count = 0;
+  for (const _ of descendants(root)) count += 1;
+  return count;
 }
 
 function indexIds(root: XmlNode): ReadonlyMap<string, XmlNode> {
@@ -109,6 +127,7 @@ function readScreen(root: XmlNode, name: string, context: SvgContext): Screen {
       opacity: parseShare(computed.style.opacity),
       hints: readHints(root),
       isolated: true,
+      instanceOf: null,
       layers: readChildren(root, here),
     },
   };
