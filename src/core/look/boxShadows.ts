@@ -1,5 +1,6 @@
-import type { Effect, ShapeLayer } from '../mockup/layer';
+import type { Effect, GroupLayer, Layer, ShapeLayer } from '../mockup/layer';
 import { isOpaque } from '../mockup/paint';
+import { boxForm } from './boxForm';
 
 /**
  * True when the shape's effects are shadows that CSS draws around or inside its box. CSS never draws a box's shadow
@@ -17,4 +18,22 @@ function isShadow({ kind }: Effect): boolean {
 /** True for an effect that only boxes have in CSS: `filter` knows neither inner shadows nor a spread. */
 export function needsBox(effect: Effect): boolean {
   return effect.kind === 'inner-shadow' || (effect.kind === 'drop-shadow' && effect.spread !== 0);
+}
+
+/**
+ * The shape that shows the layer's effects as shadows of its box: itself, or the only shape of a group that drawing
+ * programs wrap around it for the filter; null when there is none.
+ */
+export function shadowBearer(layer: Layer): ShapeLayer | null {
+  const bearer = layer.kind === 'group' ? wrapped(layer) : layer;
+  return bearer?.kind === 'shape' && boxForm(bearer) && hasBoxShadows(bearer) ? bearer : null;
+}
+
+function wrapped({ layers, effects }: GroupLayer): ShapeLayer | null {
+  const [only] = layers;
+  if (layers.length !== 1 || only?.kind !== 'shape' || !only.visible) return null;
+  const [a, b, c, d] = only.transform;
+  const moved = a === 1 && b === 0 && c === 0 && d === 1;
+  const bare = only.effects.length === 0 && only.mask === null && only.clip === null && only.opacity === 1;
+  return moved && bare ? { ...only, effects } : null;
 }

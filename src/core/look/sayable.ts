@@ -2,7 +2,7 @@ import { isUniform, isUpright, type Matrix } from '../mockup/matrix';
 import type { Layer, ShapeLayer, TextLayer } from '../mockup/layer';
 import type { Gradient, Paint, Stroke } from '../mockup/paint';
 import { boxForm, type BoxForm } from './boxForm';
-import { hasBoxShadows, needsBox } from './boxShadows';
+import { needsBox, shadowBearer } from './boxShadows';
 
 /**
  * Why CSS cannot say this layer exactly, in words that finish "a picture: …"; null when it can.
@@ -24,7 +24,7 @@ function unsayableEffects(layer: Layer): string | null {
   if (effects.some((effect) => effect.kind === 'defined')) return 'its filter has no CSS';
   if (effects.some((effect) => effect.kind === 'blur' && effect.linear) && !isOneColour(layer))
     return 'its blur mixes colours as light, which CSS does not';
-  if (effects.some(needsBox) && !(layer.kind === 'shape' && boxForm(layer) && hasBoxShadows(layer)))
+  if (effects.some(needsBox) && !shadowBearer(layer))
     return 'it has an inner or grown shadow, which CSS has for plain boxes only';
   return null;
 }

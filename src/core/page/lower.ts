@@ -3,6 +3,7 @@ import { transformBox, union, type Box } from '../mockup/box';
 import type { GroupLayer, Layer } from '../mockup/layer';
 import type { Matrix } from '../mockup/matrix';
 import type { Mockup, Screen } from '../mockup/mockup';
+import { shadowBearer } from '../look/boxShadows';
 import { isPlain } from '../look/look';
 import type { PicturePlan } from '../pictures/picture';
 import type { Decision, Decisions } from '../sort/decision';
@@ -100,11 +101,15 @@ function lowerGroup(
   shared: SharedParts,
   context: LowerContext,
 ): BoxNode | null {
-  const children = group.layers.flatMap((layer) => lowerLayer(layer, context) ?? []);
+  // The shadows of a group around a single box are that box's own.
+  const bearer = group.effects.length > 0 ? shadowBearer(group) : null;
+  const layers = bearer ? [bearer] : group.layers;
+  const children = layers.flatMap((layer) => lowerLayer(layer, context) ?? []);
   const content = children.reduce<Box | null>((box, child) => union(box, placedBox(child.place)), null);
   if (!content) return null;
   const cut = group.clip?.kind === 'outline' ? groupClip(group.clip.outline, matrix, content) : null;
-  const look = { ...dressLook(group, matrix), ...cut?.look };
+  const dressed = bearer ? { ...group, effects: [] } : group;
+  const look = { ...dressLook(dressed, matrix), ...cut?.look };
   if (isPlain(look) && children.length === 0) return null;
   return {
     kind: 'box',
