@@ -122,13 +122,11 @@ function areScreens(
   measures: Measures,
 ): boolean {
   if (boxes.length < 2) return false;
-  const overlap = boxes.some((one, at) =>
-    boxes.slice(at + 1).some((other) => {
-      const shared = intersection(one, other);
-      return shared !== null && area(shared) > 1;
-    }),
+  // Columns of one page touch; screens on a sheet never do.
+  const touching = boxes.some((one, at) =>
+    boxes.slice(at + 1).some((other) => intersection(one, other) !== null),
   );
-  if (overlap) return false;
+  if (touching) return false;
   const together = boxes.reduce((sum, box) => sum + area(box), 0);
   const whole = sheet.width * sheet.height;
   const beside = top.reduce((sum, layer) => {
@@ -136,5 +134,5 @@ function areScreens(
     const inside = painted && boxes.some((box) => contains(box, painted, 1) || contains(painted, box, 1));
     return painted && !inside ? sum + area(painted) : sum;
   }, 0);
-  return together >= whole / 4 && beside <= together / 4;
+  return together >= whole / 4 && beside <= together / 10;
 }
