@@ -1,8 +1,8 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import path from 'node:path';
-import { read } from '../src/core/read/read';
 import { ARRANGEMENTS } from '../src/core/page/node';
 import { createFontBook } from '../src/engine/fonts/fontBook';
+import { readMockup } from '../src/engine/readMockup';
 import { buildInto } from '../tests/support/build';
 import { launchChromium } from '../tests/support/chromium';
 import { compareFiles } from '../tests/support/likeness';
@@ -12,25 +12,20 @@ const fonts = createFontBook();
 const browser = await launchChromium();
 const folder = path.resolve('.orden/likeness');
 for (const file of process.argv.slice(2)) {
-  const reading = read(await readFile(file), path.basename(file), fonts);
-  const { mockup } = reading;
-  const [screen] = mockup.screens;
-  if (!screen) continue;
-  const cells: string[] = [];
+  const reading = await readMockup(await readFile(file), path.basename(file), fonts);
+  const rows = new Map<string, string[]>();
   for (const arrangement of ARRANGEMENTS) {
-    const out = path.join(folder, mockup.name, arrangement);
-    await buildInto(out, reading, arrangement);
-    const [width, height] = [Math.ceil(screen.width), Math.ceil(screen.height)];
-    const { differing, difference } = await compareFiles(
-      browser,
-      file,
-      path.join(out, 'index.html'),
-      width,
-      height,
-    );
-    await writeFile(path.join(out, 'difference.png'), difference);
-    cells.push(`${arrangement} ${(differing * 100).toFixed(3)}%`);
+    const out = path.join(folder, reading.mockup.name, arrangement);
+    const { mockup, emission } = await buildInto(out, reading, arrangement);
+    for (const [at, screen] of mockup.screens.entries()) {
+      const page = path.join(out, emission.screens[at]!.file);
+      const [width, height] = [Math.ceil(screen.width), Math.ceil(screen.height)];
+      const compared = await compareFiles(browser, file, page, width, height, screen.origin);
+      await writeFile(`${page}.difference.png`, compared.difference);
+      const cell = `${arrangement} ${(compared.differing * 100).toFixed(3)}%`;
+      rows.set(screen.name, [...(rows.get(screen.name) ?? []), cell]);
+    }
   }
-  console.log(mockup.name.padEnd(32), cells.join('   '));
+  for (const [name, cells] of rows) console.log(name.padEnd(32), cells.join('   '));
 }
 await browser.close();

@@ -1,12 +1,18 @@
+import type { Conversion } from '../../src/core/convert';
 import type { Arrangement } from '../../src/core/page/node';
 import type { Reading } from '../../src/core/read/reading';
 import { produce } from '../../src/engine/produce';
 import { writeFiles } from '../../src/engine/writeFiles';
 
 /** Builds a mockup without tags and writes its page into a folder. */
-export async function buildInto(folder: string, reading: Reading, arrangement: Arrangement): Promise<void> {
+export async function buildInto(
+  folder: string,
+  reading: Reading,
+  arrangement: Arrangement,
+): Promise<Conversion> {
   const { mockup, assets, findings, book } = reading;
   const options = { arrangement, target: 'html' } as const;
   const product = await produce({ mockup, assets, tags: new Map(), options, book, readFindings: findings });
   await writeFiles(folder, product.files);
+  return product.conversion;
 }

@@ -10,16 +10,17 @@ export interface Likeness {
   readonly difference: Buffer;
 }
 
-/** Renders two files in the same Chromium at the same size and compares them. */
+/** Renders two files in the same Chromium at the same size and compares them; `origin`: where the first one's part begins. */
 export async function compareFiles(
   browser: Browser,
   one: string,
   other: string,
   width: number,
   height: number,
+  origin = { x: 0, y: 0 },
 ): Promise<Likeness> {
   const [first, second] = [
-    await shoot(browser, one, width, height),
+    await shoot(browser, one, width, height, origin),
     await shoot(browser, other, width, height),
   ];
   const difference = new Uint8Array(width * height * 4);
@@ -32,12 +33,18 @@ export async function compareFiles(
   return { differing: differing / (width * height), difference: png };
 }
 
-export async function shoot(browser: Browser, file: string, width: number, height: number): Promise<Buffer> {
-  const page = await browser.newPage({ viewport: { width, height } });
+export async function shoot(
+  browser: Browser,
+  file: string,
+  width: number,
+  height: number,
+  { x, y } = { x: 0, y: 0 },
+): Promise<Buffer> {
+  const page = await browser.newPage({ viewport: { width: width + x, height: height + y } });
   try {
     await page.goto(pathToFileURL(file).href);
     await page.evaluate(() => document.fonts.ready);
-    return await page.screenshot({ clip: { x: 0, y: 0, width, height } });
+    return await page.screenshot({ clip: { x, y, width, height } });
   } finally {
     await page.close();
   }
