@@ -12,7 +12,7 @@ const fonts = createFontBook();
 const browser = await launchChromium();
 const folder = path.resolve('.orden/likeness');
 for (const file of process.argv.slice(2)) {
-  const reading = await readMockup(await readFile(file), path.basename(file), fonts);
+  const reading = await readMockup(await readFile(file), path.basename(file), { book: fonts });
   const rows = new Map<string, string[]>();
   for (const arrangement of ARRANGEMENTS) {
     const out = path.join(folder, reading.mockup.name, arrangement);

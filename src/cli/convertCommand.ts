@@ -32,7 +32,9 @@ export async function convertCommand(files: readonly string[], flags: ConvertFla
   const start = performance.now();
   const bytes = await readInput(file);
   const tags = flags.tags === undefined ? new Map() : await readTags(flags.tags);
-  const { mockup, assets, findings, book } = await readMockup(bytes, path.basename(file), createFontBook());
+  const { mockup, assets, findings, book } = await readMockup(bytes, path.basename(file), {
+    book: createFontBook(),
+  });
   const readMs = performance.now() - start;
   const product = await produce({
     mockup,

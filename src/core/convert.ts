@@ -4,7 +4,6 @@ import { TARGETS } from './emit/targets';
 import type { FontFile, TargetName } from './emit/target';
 import { fontFiles } from './fontFiles';
 import { measureMockup, type Measures } from './mockup/bounds';
-import { bottom, right } from './mockup/box';
 import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';
 import { lower } from './page/lower';
@@ -13,6 +12,7 @@ import { planPictures } from './pictures/planPictures';
 import type { PicturePlan } from './pictures/picture';
 import type { Outliner } from './pictures/standaloneSvg';
 import { decide } from './sort/decide';
+import { reportPastEdge } from './sort/report/geometry';
 import type { Decisions } from './sort/decision';
 import { settleMockup } from './sort/settle';
 import type { Tags } from './sort/tag';
@@ -102,24 +102,5 @@ function reportInexactBorders(page: Page, report: Report): void {
     const width = look.border?.width ?? 0;
     if (Math.abs(width - Math.round(width)) > 0.01)
       report('stroke-inexact', layer, { width: Math.round(width * 100) / 100 });
-  }
-}
-
-/** Layers that the screen cuts off keep their true sizes; that they do is said. */
-function reportPastEdge(mockup: Mockup, measures: ReadonlyMap<string, Measures>, report: Report): void {
-  for (const screen of mockup.screens) {
-    for (const layer of screen.root.layers.flatMap((child) =>
-      child.kind === 'group' ? child.layers : [child],
-    )) {
-      const painted = measures.get(screen.key)?.get(layer.key)?.painted;
-      if (!painted) continue;
-      const by = Math.max(
-        -painted.x,
-        -painted.y,
-        right(painted) - screen.width,
-        bottom(painted) - screen.height,
-      );
-      if (by >= 1) report('past-edge', layer.key, { by: Math.round(by) });
-    }
   }
 }

@@ -4,7 +4,7 @@ import type { FontFile } from './emit/target';
 import { walkNodes, type Page } from './page/node';
 import { safeName } from './sort/outputNames';
 
-/** The font files that the pages' texts need: shipped and embedded faces, each once. */
+/** The font files that the pages' texts need: shipped, embedded and added faces, each once. */
 export function fontFiles(pages: readonly Page[], mockup: Mockup, assets: Assets): FontFile[] {
   const used = new Set<FaceId>();
   for (const page of pages) {
@@ -13,8 +13,9 @@ export function fontFiles(pages: readonly Page[], mockup: Mockup, assets: Assets
   }
   return [...used].sort().flatMap((id): FontFile[] => {
     const face = mockup.faces[id];
-    if (!face?.file || (face.source !== 'shipped' && face.source !== 'embedded')) return [];
-    const { family, weight, italic, source, file } = face;
+    const source = face?.source;
+    if (!face?.file || source === undefined || source === 'system' || source === 'known') return [];
+    const { family, weight, italic, file } = face;
     const name = source === 'shipped' ? file : `${safeName(id)}.${fontEnding(assets.get(file))}`;
     return [{ face: id, path: `fonts/${name}`, family, weight, italic, source, file }];
   });

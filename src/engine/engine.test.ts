@@ -71,8 +71,15 @@ describe('the font book', () => {
   });
 
   it('names embedded fonts that cannot be read', () => {
-    const { broken } = book.withEmbedded([
-      { family: 'Torn', weight: 400, italic: false, asset: 'font-1', bytes: encoder.encode('no font') },
+    const { broken } = book.withFonts([
+      {
+        family: 'Torn',
+        weight: 400,
+        italic: false,
+        source: 'embedded',
+        asset: 'font-1',
+        bytes: encoder.encode('no font'),
+      },
     ]);
     expect(broken).toEqual(['Torn']);
   });
@@ -201,7 +208,7 @@ describe('how a mockup looks', () => {
         '<svg xmlns="http://www.w3.org/2000/svg" width="50" height="40"><script>x</script><text y="20">a</text><image href="https://example.test/x.png" width="9" height="9"/><rect width="9" height="9" onclick="x"/></svg>',
       ),
       'x.svg',
-      createFontBook(),
+      { book: createFontBook() },
     );
     expect(picture).toMatch(/^<svg xmlns="http:\/\/www\.w3\.org\/2000\/svg" width="50" height="40"/);
     expect(picture).not.toMatch(/script|onclick|example\.test|<text/);

@@ -2,10 +2,17 @@ import { findingList } from '../core/findings/finding';
 import { read } from '../core/read/read';
 import { ReadError } from '../core/read/readError';
 import type { OnProgress, Reading } from '../core/read/reading';
-import type { FontBook } from '../core/type/fontBook';
+import type { FontBook, GivenFont } from '../core/type/fontBook';
 import { applyResolution } from './raster/applyResolution';
 import { bakeCompositions } from './raster/bakeCompositions';
 import { trimBitmaps } from './raster/trimBitmaps';
+
+export interface ReadOptions {
+  readonly book: FontBook;
+  /** Fonts that people added; they come before those of the machine. */
+  readonly fonts?: readonly GivenFont[];
+  readonly onProgress?: OnProgress;
+}
 
 /**
  * Reads a mockup, and finishes what needs its pixels: layers of raster programs trimmed to what is seen, compositions
@@ -15,15 +22,23 @@ import { trimBitmaps } from './raster/trimBitmaps';
 export async function readMockup(
   bytes: Uint8Array,
   fileName: string,
-  book: FontBook,
-  onProgress: OnProgress = () => undefined,
+  { book: own, fonts = [], onProgress = () => undefined }: ReadOptions,
 ): Promise<Reading> {
-  const reading = read(bytes, fileName, book, onProgress);
+  const { book } = own.withFonts(fonts);
+  const reading = withAddedFonts(read(bytes, fileName, book, onProgress), fonts);
   try {
     return await finish(reading, onProgress);
   } catch (error) {
     throw new ReadError('broken-bitmap', { what: error instanceof Error ? error.message : String(error) });
   }
+}
+
+/** A page needs the files of the added fonts that its texts are set in. */
+function withAddedFonts(reading: Reading, fonts: readonly GivenFont[]): Reading {
+  const files = new Set(Object.values(reading.mockup.faces).map((face) => face.file));
+  const used = fonts.filter((font) => files.has(font.asset));
+  const added = used.map((font): [string, Uint8Array] => [font.asset, font.bytes]);
+  return { ...reading, assets: new Map([...reading.assets, ...added]) };
 }
 
 async function finish(reading: Reading, onProgress: OnProgress): Promise<Reading> {

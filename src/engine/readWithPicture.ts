@@ -1,9 +1,8 @@
-import type { OnProgress, ReadResult } from '../core/read/reading';
+import type { ReadResult } from '../core/read/reading';
 import { IDENTITY } from '../core/mockup/matrix';
 import { standaloneSvg } from '../core/pictures/standaloneSvg';
-import type { FontBook } from '../core/type/fontBook';
 import { dataUri } from './pictures/renderPicture';
-import { readMockup } from './readMockup';
+import { readMockup, type ReadOptions } from './readMockup';
 import { outlinerOf } from './produce';
 
 export interface ReadWithPicture extends ReadResult {
@@ -15,19 +14,18 @@ export interface ReadWithPicture extends ReadResult {
 export async function readWithPicture(
   bytes: Uint8Array,
   fileName: string,
-  book: FontBook,
-  onProgress?: OnProgress,
+  options: ReadOptions,
 ): Promise<ReadWithPicture> {
-  const result = await readMockup(bytes, fileName, book, onProgress);
+  const result = await readMockup(bytes, fileName, options);
   const { mockup, assets } = result;
   const [screen] = mockup.screens;
   const box = { x: 0, y: 0, width: screen?.width ?? 1, height: screen?.height ?? 1 };
-  const options = {
+  const drawing = {
     mockup,
     outliner: outlinerOf(result.book),
     bitmapAddress: (name: string) => dataUri(name, mockup, assets),
   };
   const layers = screen ? [{ layer: screen.root, matrix: IDENTITY }] : [];
   const { book: _, ...plain } = result;
-  return { ...plain, picture: standaloneSvg(layers, box, options) };
+  return { ...plain, picture: standaloneSvg(layers, box, drawing) };
 }

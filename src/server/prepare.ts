@@ -1,5 +1,6 @@
 import path from 'node:path';
 import { pool } from './db/pool';
+import { removeOldReadings } from './db/tables/readings';
 import { migrate } from './db/migrate';
 import { loadDemo } from './useCases/loadDemo';
 import { renewRevisions } from './useCases/renewRevisions';
@@ -8,6 +9,7 @@ import { renewRevisions } from './useCases/renewRevisions';
 async function prepare(): Promise<void> {
   const home = process.cwd();
   const ran = await migrate(pool(), path.join(home, 'db/migrations'));
+  await removeOldReadings(pool());
   const renewed = await renewRevisions();
   const loaded = await loadDemo(path.join(home, 'demo'));
   const done = [

@@ -1,8 +1,12 @@
 import { ReadError } from '../core/read/readError';
 import { LIMITS } from '../core/read/limits';
 
-/** The request's bytes, never more than a mockup may have: a larger upload is given up at the limit. */
-export async function readBody(request: Request): Promise<Uint8Array> {
+/** What the largest kind of mockup may have; the readers know their own limits. */
+export const MOST_BYTES = LIMITS.archive;
+export const MOST_FONT_BYTES = 16 * 1024 * 1024;
+
+/** The request's bytes, never more than `most`: a larger upload is given up at the limit. */
+export async function readBody(request: Request, most: number): Promise<Uint8Array> {
   const reader = request.body?.getReader();
   const chunks: Uint8Array[] = [];
   let size = 0;
@@ -10,11 +14,11 @@ export async function readBody(request: Request): Promise<Uint8Array> {
     const { done, value } = await reader.read();
     if (done) break;
     size += value.length;
-    if (size > LIMITS.bytes) {
+    if (size > most) {
       await reader.cancel();
       const megabytes = (bytes: number) => Math.ceil(bytes / 1024 / 1024);
       const said = Number(request.headers.get('content-length')) || size;
-      throw new ReadError('too-large', { size: megabytes(said), limit: megabytes(LIMITS.bytes) });
+      throw new ReadError('too-large', { size: megabytes(said), limit: megabytes(most) });
     }
     chunks.push(value);
   }

@@ -5,7 +5,8 @@ import { createFontBook } from '../engine/fonts/fontBook';
 import { readWithPicture, type ReadWithPicture } from '../engine/readWithPicture';
 import { pool } from './db/pool';
 import { migrate } from './db/migrate';
-import { digestOf, getBlob } from './db/tables/blobs';
+import { digestOf } from '../engine/digest';
+import { getBlob } from './db/tables/blobs';
 import * as builds from './db/tables/builds';
 import { removeProject, shelf } from './db/tables/projects';
 import { newestRevision, revisionAssets } from './db/tables/revisions';
@@ -26,7 +27,7 @@ withDatabase('on the database', () => {
   let added: AddedProject;
 
   beforeAll(async () => {
-    reading = await readWithPicture(bytes, 'harbour.svg', createFontBook());
+    reading = await readWithPicture(bytes, 'harbour.svg', { book: createFontBook() });
     added = await addProject({ bytes, fileName: 'harbour.svg', reading, demoDigest: null });
   });
   afterAll(async () => {

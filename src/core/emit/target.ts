@@ -12,7 +12,7 @@ export interface FontFile {
   readonly family: string;
   readonly weight: number;
   readonly italic: boolean;
-  readonly source: 'shipped' | 'embedded';
+  readonly source: 'shipped' | 'embedded' | 'added';
   /** The shipped file or the mockup's asset. */
   readonly file: string;
 }

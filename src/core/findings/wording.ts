@@ -67,6 +67,12 @@ export const WORDING = {
   'bitmap-broken': { severity: 'warning', text: 'The embedded picture could not be read: {why}.' },
   'font-replaced': { severity: 'note', text: '{family} is not here; Orden measured with {face}.' },
   'font-broken': { severity: 'warning', text: 'The embedded font {family} could not be read.' },
+  'half-pixel': {
+    severity: 'note',
+    text: 'An edge lies {by} px beside a whole px, so it looks fuzzy at 1:1.',
+  },
+  'name-double': { severity: 'note', text: '{count} layers of the screen are named {name}.' },
+  'beyond-css': { severity: 'note', text: 'CSS cannot say this layer, so it is a picture: {why}.' },
   'past-edge': { severity: 'note', text: 'The layer reaches past the screen by {by} px.' },
   'stroke-inexact': { severity: 'note', text: 'The outline of {width} px is drawn by CSS in whole px.' },
   'name-taken': {

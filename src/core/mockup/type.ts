@@ -20,8 +20,8 @@ export interface TypeStyle {
 /** A face's name inside a mockup: family, weight and slant. */
 export type FaceId = string;
 
-/** Where a face comes from: inside the mockup, shipped with Orden, this machine, or a table of well-known metrics. */
-export type FaceSource = 'embedded' | 'shipped' | 'system' | 'known';
+/** Where a face comes from: inside the mockup, added by a person, shipped with Orden, this machine, or a table of well-known metrics. */
+export type FaceSource = 'embedded' | 'added' | 'shipped' | 'system' | 'known';
 
 /** Vertical metrics of one face, in units of its em square, y upwards: ascent positive, descent positive below. */
 export interface FaceMetrics {

@@ -1,6 +1,8 @@
 /** How much a mockup may hold, so that reading ends in bounded time and memory. */
 export const LIMITS = {
   bytes: 64 * 1024 * 1024,
+  /** Bytes of an OpenRaster file and of a flat picture: both are packed, and opened a layer at a time. */
+  archive: 256 * 1024 * 1024,
   /** Bytes of an archive's entries together. */
   unpacked: 768 * 1024 * 1024,
   depth: 400,

@@ -10,6 +10,8 @@ import { gunzipBounded } from './unpack';
 /** A kind of file that Orden reads: what its first bytes look like, and how it is read. */
 interface Reader {
   readonly format: string;
+  /** Bytes that a file may have. */
+  readonly most: number;
   /** `head`: the first bytes, a letter each, without zeros. */
   readonly accepts: (head: string) => boolean;
   readonly read: (bytes: Uint8Array, name: string, book: FontBook, onProgress?: OnProgress) => Reading;
@@ -17,16 +19,27 @@ interface Reader {
 
 /** The readers in the order in which they are asked. */
 const READERS: readonly Reader[] = [
-  { format: 'OpenRaster', accepts: (head) => head.startsWith('PK'), read: readOpenRaster },
+  {
+    format: 'OpenRaster',
+    most: LIMITS.archive,
+    accepts: (head) => head.startsWith('PK'),
+    read: readOpenRaster,
+  },
   {
     format: 'SVGZ',
+    most: LIMITS.bytes,
     accepts: (head) => head.startsWith('\x1f\x8b'),
     read: (bytes, name, book, onProgress) => readSvg(gunzipBounded(bytes), name, book, onProgress),
   },
-  { format: 'PNG', accepts: (head) => head.startsWith('\x89PNG'), read: readFlat },
-  { format: 'JPEG', accepts: (head) => head.startsWith('\xff\xd8\xff'), read: readFlat },
-  { format: 'WebP', accepts: (head) => /^RIFF.{0,4}WEBP/s.test(head), read: readFlat },
-  { format: 'SVG', accepts: (head) => head.includes('<'), read: readSvg },
+  { format: 'PNG', most: LIMITS.archive, accepts: (head) => head.startsWith('\x89PNG'), read: readFlat },
+  {
+    format: 'JPEG',
+    most: LIMITS.archive,
+    accepts: (head) => head.startsWith('\xff\xd8\xff'),
+    read: readFlat,
+  },
+  { format: 'WebP', most: LIMITS.archive, accepts: (head) => /^RIFF.{0,4}WEBP/s.test(head), read: readFlat },
+  { format: 'SVG', most: LIMITS.bytes, accepts: (head) => head.includes('<'), read: readSvg },
 ];
 
 /**
@@ -35,10 +48,6 @@ const READERS: readonly Reader[] = [
  * @throws ReadError with one sentence when the file cannot be read
  */
 export function read(bytes: Uint8Array, fileName: string, book: FontBook, onProgress?: OnProgress): Reading {
-  if (bytes.length > LIMITS.bytes) {
-    const megabytes = (count: number) => Math.ceil(count / 1024 / 1024);
-    throw new ReadError('too-large', { size: megabytes(bytes.length), limit: megabytes(LIMITS.bytes) });
-  }
   // Letter by letter, since a decoder of "latin1" turns some bytes into others.
   const head = Array.from(bytes.subarray(0, 4096), (byte) =>
     byte === 0 ? '' : String.fromCharCode(byte),
@@ -46,6 +55,10 @@ export function read(bytes: Uint8Array, fileName: string, book: FontBook, onProg
   if (head.trim() === '' && bytes.length < 4096) throw new ReadError('empty');
   const reader = READERS.find((candidate) => candidate.accepts(head));
   if (!reader) throw new ReadError('unknown', { what: 'its bytes are no mockup' });
+  if (bytes.length > reader.most) {
+    const megabytes = (count: number) => Math.ceil(count / 1024 / 1024);
+    throw new ReadError('too-large', { size: megabytes(bytes.length), limit: megabytes(reader.most) });
+  }
   return reader.read(bytes, screenName(fileName), book, onProgress);
 }
 

@@ -7,8 +7,9 @@ export interface FaceWish {
   readonly italic: boolean;
 }
 
-/** A font that came inside a mockup. */
-export interface EmbeddedFont {
+/** A font that came inside a mockup, or that a person added. */
+export interface GivenFont {
+  readonly source: 'embedded' | 'added';
   readonly family: string;
   readonly weight: number;
   readonly italic: boolean;
@@ -28,8 +29,8 @@ export interface FontBook {
   advance(face: FaceId, text: string, size: number): number;
   /** The outlines of `text` as path data, px, its baseline starting at 0,0; null when the face has no outlines here. */
   outline(face: FaceId, text: string, size: number, letterSpacing: number): string | null;
-  /** This book and, before everything else, the fonts of one mockup. Unreadable ones are named in `broken`. */
-  withEmbedded(fonts: readonly EmbeddedFont[]): {
+  /** This book and, before everything else, these fonts. Unreadable ones are named in `broken`. */
+  withFonts(fonts: readonly GivenFont[]): {
     readonly book: FontBook;
     readonly broken: readonly string[];
   };

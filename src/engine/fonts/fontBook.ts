@@ -128,12 +128,12 @@ function bookOf(candidates: readonly Candidate[], installed: InstalledFonts): Fo
       const font = opened.get(face)?.font;
       return font ? outlineText(font, text, size, letterSpacing) : null;
     },
-    withEmbedded(fonts) {
+    withFonts(fonts) {
       const broken: string[] = [];
       const embedded = fonts.flatMap((font): Candidate[] => {
         try {
           const parsed = openBytes(font.bytes);
-          return [{ ...font, source: 'embedded', file: font.asset, load: () => parsed }];
+          return [{ ...font, file: font.asset, load: () => parsed }];
         } catch {
           broken.push(font.family);
           return [];

@@ -38,7 +38,7 @@ async function openRaster(stack: string, pictures: Record<string, Uint8Array>) {
     'stack.xml': strToU8(`<image version="0.0.5" w="100" h="80"><stack>${stack}</stack></image>`),
     ...files,
   });
-  return readMockup(zip, 'poster.ora', fonts);
+  return readMockup(zip, 'poster.ora', { book: fonts });
 }
 
 function bitmapsOf(reading: Awaited<ReturnType<typeof openRaster>>): BitmapLayer[] {
@@ -130,7 +130,7 @@ describe('flat pictures', () => {
     [216, 40, 3],
     [300, 120, 1],
   ])('of %d dpi are shown %d px wide', async (dpi, width, scale) => {
-    const reading = await readMockup(await flat(120, 90, '#fff', dpi), 'shot.png', fonts);
+    const reading = await readMockup(await flat(120, 90, '#fff', dpi), 'shot.png', { book: fonts });
     expect(reading.mockup.screens[0]).toMatchObject({ width, height: 90 / scale });
     expect(reading.findings.map(({ code }) => code)).toEqual(scale === 1 ? [] : ['resolution']);
   });

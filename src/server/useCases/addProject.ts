@@ -1,10 +1,13 @@
+import Joi from 'joi';
 import { layersOf } from '../../core/mockup/walk';
 import type { ReadWithPicture } from '../../engine/readWithPicture';
-import { inTransaction } from '../db/pool';
+import { inTransaction, type Queryable } from '../db/pool';
 import { putBlob } from '../db/tables/blobs';
 import { insertMockup } from '../db/tables/mockups';
 import { insertProject } from '../db/tables/projects';
-import { insertAsset, insertRevision } from '../db/tables/revisions';
+import { getReading, removeReading } from '../db/tables/readings';
+import { insertAsset, insertRevision, type NewRevision } from '../db/tables/revisions';
+import { NOT_FOUND } from '../http';
 
 export interface AddedProject {
   readonly projectId: string;
@@ -18,23 +21,53 @@ export interface NewProject {
   readonly demoDigest: string | null;
 }
 
+export const newProjectSchema = Joi.object<{ reading: string }>({ reading: Joi.string().uuid().required() });
+
 /** Puts a read mockup on the shelf: all of it or nothing. */
 export function addProject({ bytes, fileName, reading, demoDigest }: NewProject): Promise<AddedProject> {
   const { mockup, assets, findings, picture } = reading;
   return inTransaction(async (client) => {
-    const projectId = await insertProject(client, mockup.name, demoDigest);
-    const mockupId = await insertMockup(client, projectId, mockup.name, mockup.format);
-    const revisionId = await insertRevision(client, {
-      mockupId,
+    const digests: [string, string][] = [];
+    for (const [name, asset] of assets) digests.push([name, await putBlob(client, asset)]);
+    const revision = {
       fileName,
       sourceDigest: await putBlob(client, bytes),
       pictureDigest: await putBlob(client, new TextEncoder().encode(picture)),
       tree: mockup,
       findings,
       layerCount: [...layersOf(mockup)].length,
-    });
-    for (const [name, asset] of assets)
-      await insertAsset(client, revisionId, name, await putBlob(client, asset));
-    return { projectId, mockupId };
+    };
+    return insertAll(client, revision, digests, demoDigest);
   });
+}
+
+/** Puts a kept reading on the shelf; it is no reading any more then. */
+export function shelveReading(id: string): Promise<AddedProject> {
+  return inTransaction(async (client) => {
+    const row = await getReading(client, id);
+    if (!row || !(await removeReading(client, id))) throw NOT_FOUND('This reading');
+    const revision = {
+      fileName: row.file_name,
+      sourceDigest: row.source_digest,
+      pictureDigest: row.picture_digest,
+      tree: row.tree,
+      findings: row.findings,
+      layerCount: row.layer_count,
+    };
+    return insertAll(client, revision, Object.entries(row.assets), null);
+  });
+}
+
+async function insertAll(
+  client: Queryable,
+  revision: Omit<NewRevision, 'mockupId'>,
+  assets: readonly (readonly [name: string, digest: string])[],
+  demoDigest: string | null,
+): Promise<AddedProject> {
+  const { name, format } = revision.tree;
+  const projectId = await insertProject(client, name, demoDigest);
+  const mockupId = await insertMockup(client, projectId, name, format);
+  const revisionId = await insertRevision(client, { ...revision, mockupId });
+  for (const [asset, digest] of assets) await insertAsset(client, revisionId, asset, digest);
+  return { projectId, mockupId };
 }

@@ -3,7 +3,7 @@ import path from 'node:path';
 import { createFontBook } from '../../engine/fonts/fontBook';
 import { readWithPicture } from '../../engine/readWithPicture';
 import { pool } from '../db/pool';
-import { digestOf } from '../db/tables/blobs';
+import { digestOf } from '../../engine/digest';
 import { hasDemo } from '../db/tables/projects';
 import { addProject } from './addProject';
 
@@ -18,7 +18,7 @@ export async function loadDemo(folder: string): Promise<string[]> {
     await addProject({
       bytes,
       fileName,
-      reading: await readWithPicture(bytes, fileName, createFontBook()),
+      reading: await readWithPicture(bytes, fileName, { book: createFontBook() }),
       demoDigest,
     });
     loaded.push(fileName);

@@ -4,7 +4,7 @@ import type { Finding } from '../../core/findings/finding';
 import type { Assets, Mockup } from '../../core/mockup/mockup';
 import type { Tags } from '../../core/sort/tag';
 import { createFontBook } from '../../engine/fonts/fontBook';
-import { embeddedFonts } from '../../engine/fonts/embedded';
+import { givenFonts } from '../../engine/fonts/givenFonts';
 import { plainFinding } from '../../engine/manifest';
 import { produce, type OutputFile } from '../../engine/produce';
 import type { BuildResult } from '../buildTypes';
@@ -28,7 +28,7 @@ function say(message: WorkerMessage<BuildOutput>): void {
 }
 
 async function build({ mockup, assets, tags, options, findings }: BuildJob): Promise<BuildOutput> {
-  const { book } = createFontBook().withEmbedded(embeddedFonts(mockup, assets));
+  const { book } = createFontBook().withFonts(givenFonts(mockup, assets));
   const product = await produce({
     mockup,
     assets,

@@ -5,13 +5,16 @@ import type { ReadJob } from './readWorker';
 import { runWorker, WORKER_LIMITS, type WorkerRun } from './runWorker';
 
 /** Reads a file in a worker of its own, in bounded time and memory, as long as someone waits for it. */
-export function readInWorker(job: ReadJob, signal: AbortSignal): Promise<ReadWithPicture> {
+export function readInWorker(
+  job: ReadJob,
+  run: Pick<WorkerRun, 'onProgress' | 'signal'>,
+): Promise<ReadWithPicture> {
   const worker = new Worker(new URL('./readWorker.ts', import.meta.url), {
     workerData: job,
     resourceLimits: WORKER_LIMITS,
   });
   return runWorker(worker, {
-    signal,
+    ...run,
     timeoutMs: 60_000,
     tooLong: 'Reading took longer than a minute and was given up.',
   });

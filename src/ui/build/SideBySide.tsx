@@ -1,9 +1,11 @@
 'use client';
-import { Box, Link as MuiLink, Typography } from '@mui/material';
-import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { Box, Link as MuiLink, NativeSelect, Typography } from '@mui/material';
+import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { settleMockup } from '../../core/sort/settle';
 import type { BuildResult } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
+import { ScreenPicture } from '../shared/ScreenPicture';
 
 interface SideBySideProps {
   readonly build: BuildView;
@@ -16,7 +18,13 @@ const GAP = 16;
 
 /** The built page, live, beside the mockup, both at one scale. */
 export function SideBySide({ build, result, opened }: SideBySideProps) {
-  const screen = result.screens[0];
+  const [at, setAt] = useState(0);
+  const screen = result.screens[at];
+  const settled = useMemo(
+    () => settleMockup(opened.mockup, new Map(Object.entries(opened.tags))).screens,
+    [opened],
+  );
+  const origin = settled.find(({ name }) => name === screen?.name)?.origin ?? { x: 0, y: 0 };
   const pane = useRef<HTMLDivElement>(null);
   const [scale, setScale] = useState(0.5);
   const width = screen?.width ?? 1;
@@ -37,6 +45,20 @@ export function SideBySide({ build, result, opened }: SideBySideProps) {
       aria-label="Page beside mockup"
       sx={{ flex: 1, minHeight: 0, overflow: 'auto', p: 2 }}
     >
+      {result.screens.length > 1 && (
+        <NativeSelect
+          value={at}
+          onChange={(event) => setAt(Number(event.target.value))}
+          inputProps={{ 'aria-label': 'Screen' }}
+          sx={{ mb: 1 }}
+        >
+          {result.screens.map(({ name, file }, index) => (
+            <option key={file} value={index}>
+              {name}
+            </option>
+          ))}
+        </NativeSelect>
+      )}
       <Box ref={pane} sx={{ display: 'flex', gap: `${GAP}px`, alignItems: 'flex-start' }}>
         <Side
           title={`The page, arranged ${build.options.arrangement}`}
@@ -64,11 +86,15 @@ export function SideBySide({ build, result, opened }: SideBySideProps) {
         </Side>
         <Side title="The mockup" note={`${screen.width}×${screen.height} px`}>
           <Box
-            component="img"
-            src={`/api/mockups/${opened.id}/picture`}
-            alt={`The mockup ${screen.name}`}
-            sx={{ display: 'block', ...size, bgcolor: '#fff', boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)' }}
-          />
+            sx={{ position: 'relative', ...size, bgcolor: '#fff', boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)' }}
+          >
+            <ScreenPicture
+              src={`/api/mockups/${opened.id}/picture`}
+              sheet={opened.mockup.screens[0] ?? screen}
+              part={{ ...origin, width: screen.width, height: screen.height }}
+              alt={`The mockup ${screen.name}`}
+            />
+          </Box>
         </Side>
       </Box>
     </Box>

@@ -2,14 +2,19 @@
 import { Box, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { useRef, useState, type MouseEvent } from 'react';
 import type { Box as Rectangle } from '../../core/mockup/box';
+import { ScreenPicture } from '../shared/ScreenPicture';
 import { layersAt } from './hits';
+import { ScreenChoice } from './ScreenChoice';
 import { useSort } from './SortContext';
 
 type Zoom = 'fit' | 1 | 2;
 
 /** The mockup beside the worksheet: what is pointed at or chosen here lights up there, and the other way round. */
 export function MockupView() {
-  const { mockup, id } = useSort((state) => state.opened);
+  const { id, mockup: sheet } = useSort((state) => state.opened);
+  const screens = useSort((state) => state.mockup.screens);
+  const screen = useSort((state) => state.screen);
+  const showScreen = useSort((state) => state.showScreen);
   const settled = useSort((state) => state.settled);
   const cursor = useSort((state) => state.cursor);
   const selection = useSort((state) => state.selection);
@@ -18,15 +23,15 @@ export function MockupView() {
   const reveal = useSort((state) => state.reveal);
   const picture = useRef<HTMLDivElement>(null);
   const [zoom, setZoom] = useState<Zoom>('fit');
-  const screen = mockup.screens[0];
-  if (!screen) return null;
+  const whole = sheet.screens[0];
+  if (!whole) return null;
 
   const under = (event: MouseEvent) => {
     const frame = picture.current?.getBoundingClientRect();
     if (!frame || !settled) return [];
     const scale = screen.width / frame.width;
     return layersAt(
-      mockup,
+      screen,
       settled.boxes,
       settled.decisions,
       (event.clientX - frame.left) * scale,
@@ -61,9 +66,7 @@ export function MockupView() {
           borderColor: 'divider',
         }}
       >
-        <Typography noWrap sx={{ fontSize: 12, color: 'text.secondary', flex: 1 }}>
-          {screen.name}, {screen.width}×{screen.height} px
-        </Typography>
+        <ScreenChoice screens={screens} screen={screen} onChoose={showScreen} />
         <ToggleButtonGroup
           size="small"
           exclusive
@@ -103,13 +106,11 @@ export function MockupView() {
             boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)',
           }}
         >
-          <Box
-            component="img"
+          <ScreenPicture
             src={`/api/mockups/${id}/picture`}
+            sheet={whole}
+            part={{ ...screen.origin, width: screen.width, height: screen.height }}
             alt={`The mockup ${screen.name}`}
-            draggable={false}
-            // A layer of its own: lighting up other layers over it must not draw thousands of shapes anew.
-            sx={{ display: 'block', width: '100%', height: '100%', willChange: 'transform' }}
           />
           {[...selection].slice(0, 200).map((key) => {
             const at = place(settled?.boxes.get(key));

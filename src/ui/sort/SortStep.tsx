@@ -1,5 +1,6 @@
 'use client';
 import { Alert, Box, Button, CircularProgress, Typography } from '@mui/material';
+import { useSearchParams } from 'next/navigation';
 import { useMemo } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
@@ -16,7 +17,12 @@ import { Worksheet } from './Worksheet';
 /** The Sort step: worksheet and mockup side by side, and the code of the chosen layer under them. */
 export function SortStep({ mockupId }: { readonly mockupId: string }) {
   const { data, problem } = useResource<OpenedMockup>(`/api/mockups/${mockupId}`);
-  const store = useMemo(() => data && createSortStore(data), [data]);
+  const asked = useSearchParams().get('layer');
+  const store = useMemo(() => {
+    const created = data && createSortStore(data);
+    if (asked !== null) created?.getState().reveal(asked);
+    return created;
+  }, [data, asked]);
   if (!store || !data) {
     return (
       <>

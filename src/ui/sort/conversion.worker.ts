@@ -28,6 +28,7 @@ let conversion: Conversion | null = null;
 
 /** The same stages as the server's, in a worker of the browser: what the tags give right now. */
 const api = {
+  /** Takes the mockup as its tags arrange it. */
   load(mockup: Mockup): void {
     loaded = { mockup, measures: measureMockup(mockup) };
     conversion = null;

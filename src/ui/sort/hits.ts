@@ -1,11 +1,11 @@
 import type { Box } from '../../core/mockup/box';
 import type { Layer, LayerKey } from '../../core/mockup/layer';
-import type { Mockup } from '../../core/mockup/mockup';
+import type { Screen } from '../../core/mockup/mockup';
 import type { Decision } from '../../core/sort/decision';
 
 /** The layers under a point of the screen, the topmost first; a picture counts as a whole, groups only by their parts. */
 export function layersAt(
-  mockup: Mockup,
+  screen: Screen,
   boxes: ReadonlyMap<LayerKey, Box>,
   decisions: ReadonlyMap<LayerKey, Decision>,
   x: number,
@@ -20,6 +20,6 @@ export function layersAt(
     if (layer.kind === 'group' && decision?.outcome !== 'picture') layer.layers.forEach(visit);
     else hits.push(layer.key);
   };
-  mockup.screens[0]?.root.layers.forEach(visit);
+  screen.root.layers.forEach(visit);
   return hits.reverse();
 }

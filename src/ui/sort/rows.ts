@@ -1,5 +1,6 @@
 import type { Layer, LayerKey } from '../../core/mockup/layer';
-import type { Mockup } from '../../core/mockup/mockup';
+import { walk } from '../../core/mockup/walk';
+import type { Mockup, Screen } from '../../core/mockup/mockup';
 
 /** A line of the worksheet. */
 export interface Row {
@@ -10,8 +11,8 @@ export interface Row {
   readonly hasChildren: boolean;
 }
 
-/** The rows that are seen when the given groups are folded, in drawing order: the lowest layer first. */
-export function visibleRows(mockup: Mockup, folded: ReadonlySet<LayerKey>): readonly Row[] {
+/** The rows of a screen that are seen when the given groups are folded, in drawing order: the lowest layer first. */
+export function visibleRows(screen: Screen, folded: ReadonlySet<LayerKey>): readonly Row[] {
   const rows: Row[] = [];
   const add = (layer: Layer, level: number, parent: LayerKey | null) => {
     const hasChildren = layer.kind === 'group' && layer.layers.length > 0;
@@ -20,23 +21,35 @@ export function visibleRows(mockup: Mockup, folded: ReadonlySet<LayerKey>): read
       for (const child of layer.layers) add(child, level + 1, layer.key);
     }
   };
-  for (const screen of mockup.screens) for (const layer of screen.root.layers) add(layer, 1, null);
+  for (const layer of screen.root.layers) add(layer, 1, null);
   return rows;
 }
 
 const OPEN_AT_FIRST = 250;
 
 /** Small mockups open wholly; of large ones the first two levels. */
-export function foldedAtFirst(mockup: Mockup): ReadonlySet<LayerKey> {
-  const all = visibleRows(mockup, new Set());
-  if (all.length <= OPEN_AT_FIRST) return new Set();
-  return new Set(all.filter((row) => row.hasChildren && row.level >= 2).map((row) => row.layer.key));
+export function foldedAtFirst({ screens }: Mockup): ReadonlySet<LayerKey> {
+  return new Set(
+    screens.flatMap((screen) => {
+      const all = visibleRows(screen, new Set());
+      const large = all.length > OPEN_AT_FIRST;
+      return all.filter((row) => large && row.hasChildren && row.level >= 2).map((row) => row.layer.key);
+    }),
+  );
 }
 
 /** The groups around a layer, the nearest first. */
-export function ancestorsOf(mockup: Mockup, key: LayerKey): readonly LayerKey[] {
-  const parents = new Map(visibleRows(mockup, new Set()).map((row) => [row.layer.key, row.parent]));
+export function ancestorsOf(screen: Screen, key: LayerKey): readonly LayerKey[] {
+  const parents = new Map(visibleRows(screen, new Set()).map((row) => [row.layer.key, row.parent]));
   const chain: LayerKey[] = [];
   for (let next = parents.get(key); next; next = parents.get(next)) chain.push(next);
   return chain;
+}
+
+/** The screen that a layer is on; the first one for a layer that is on none. */
+export function screenOf({ screens }: Mockup, key: LayerKey): Screen {
+  const found = screens.find((screen) => [...walk(screen.root)].some((layer) => layer.key === key));
+  const screen = found ?? screens[0];
+  if (!screen) throw new Error('The mockup has no screen.');
+  return screen;
 }

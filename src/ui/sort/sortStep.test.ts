@@ -55,7 +55,9 @@ const mockup = mockupOf(group('a', box('a1'), group('b', box('b1'), box('b2', 5)
 
 describe('rows', () => {
   it('follow the drawing, with their levels', () => {
-    expect(visibleRows(mockup, new Set()).map((row) => [row.layer.key, row.level, row.parent])).toEqual([
+    expect(
+      visibleRows(mockup.screens[0]!, new Set()).map((row) => [row.layer.key, row.level, row.parent]),
+    ).toEqual([
       ['a', 1, null],
       ['a1', 2, 'a'],
       ['b', 2, 'a'],
@@ -66,8 +68,13 @@ describe('rows', () => {
   });
 
   it('hide what is folded', () => {
-    expect(visibleRows(mockup, new Set(['b'])).map((row) => row.layer.key)).toEqual(['a', 'a1', 'b', 'c']);
-    expect(visibleRows(mockup, new Set(['a'])).map((row) => row.layer.key)).toEqual(['a', 'c']);
+    expect(visibleRows(mockup.screens[0]!, new Set(['b'])).map((row) => row.layer.key)).toEqual([
+      'a',
+      'a1',
+      'b',
+      'c',
+    ]);
+    expect(visibleRows(mockup.screens[0]!, new Set(['a'])).map((row) => row.layer.key)).toEqual(['a', 'c']);
   });
 
   it('open small mockups wholly, and of large ones the first two levels', () => {
@@ -77,7 +84,7 @@ describe('rows', () => {
   });
 
   it('know the groups around a layer', () => {
-    expect(ancestorsOf(mockup, 'b1')).toEqual(['b', 'a']);
+    expect(ancestorsOf(mockup.screens[0]!, 'b1')).toEqual(['b', 'a']);
   });
 });
 
@@ -85,7 +92,7 @@ describe('labels', () => {
   it('are the name, the words, or what the layer is', () => {
     expect(layerLabel(group('menu', box('x')))).toEqual({ text: 'menu', own: true });
     expect(layerLabel({ ...group('g', box('x'), box('y')), sourceName: null })).toEqual({
-      text: 'group of 2',
+      text: 'drawing (group of 2)',
       own: false,
     });
     expect(layerLabel(box('x'))).toEqual({ text: 'box', own: false });
@@ -104,13 +111,19 @@ describe('what lies under the pointer', () => {
   const decision = (outcome: Decision['outcome']) => ({ outcome }) as Decision;
 
   it('is the topmost layer first, then those beneath', () => {
-    expect(layersAt(mockup, boxes, new Map(), 7, 5)).toEqual(['b2', 'b1', 'a1']);
-    expect(layersAt(mockup, boxes, new Map(), 30, 5)).toEqual([]);
+    expect(layersAt(mockup.screens[0]!, boxes, new Map(), 7, 5)).toEqual(['b2', 'b1', 'a1']);
+    expect(layersAt(mockup.screens[0]!, boxes, new Map(), 30, 5)).toEqual([]);
   });
 
   it('is a picture as a whole, and never what is aside', () => {
-    expect(layersAt(mockup, boxes, new Map([['b', decision('picture')]]), 7, 5)).toEqual(['b', 'a1']);
-    expect(layersAt(mockup, boxes, new Map([['a1', decision('aside')]]), 7, 5)).toEqual(['b2', 'b1']);
+    expect(layersAt(mockup.screens[0]!, boxes, new Map([['b', decision('picture')]]), 7, 5)).toEqual([
+      'b',
+      'a1',
+    ]);
+    expect(layersAt(mockup.screens[0]!, boxes, new Map([['a1', decision('aside')]]), 7, 5)).toEqual([
+      'b2',
+      'b1',
+    ]);
   });
 });
 

@@ -1,13 +1,15 @@
 import { createStore, type StoreApi } from 'zustand';
 import type { LayerKey } from '../../core/mockup/layer';
+import type { Mockup, Screen } from '../../core/mockup/mockup';
 import type { Arrangement } from '../../core/page/node';
 import { applyChanges, type FacetValue } from '../../core/sort/change';
+import { settleMockup } from '../../core/sort/settle';
 import type { Facet, Tag, Tags } from '../../core/sort/tag';
 import type { Edited, Wish } from '../../server/useCases/editTags';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
 import { postJson, sentence } from '../shared/request';
 import type { Settled } from './conversion.worker';
-import { ancestorsOf, foldedAtFirst, visibleRows, type Row } from './rows';
+import { ancestorsOf, foldedAtFirst, screenOf, visibleRows, type Row } from './rows';
 
 export const COLUMNS = ['layer', 'outcome', 'role', 'classes', 'outputName', 'hidden', 'reason'] as const;
 export type Column = (typeof COLUMNS)[number];
@@ -16,6 +18,10 @@ export type CellFacet = Exclude<Column, 'layer' | 'reason'>;
 
 export interface SortState {
   readonly opened: OpenedMockup;
+  /** The mockup as its tags arrange it. */
+  readonly mockup: Mockup;
+  /** The screen that worksheet and mockup show. */
+  readonly screen: Screen;
   readonly tags: Tags;
   readonly settled: Settled | null;
   readonly arrangement: Arrangement;
@@ -39,6 +45,7 @@ export interface SortState {
   readonly toggleSelected: (key: LayerKey) => void;
   readonly selectAll: () => void;
   readonly reveal: (key: LayerKey) => void;
+  readonly showScreen: (key: string) => void;
   readonly toggleFold: (key: LayerKey) => void;
   readonly hover: (key: LayerKey | null) => void;
   readonly setFacet: (facet: Facet, value: FacetValue | null) => void;
@@ -51,18 +58,31 @@ export type SortStore = StoreApi<SortState>;
 
 /** The state of the Sort step for one mockup. Edits show at once and are saved one after the other. */
 export function createSortStore(opened: OpenedMockup): SortStore {
-  const folded = foldedAtFirst(opened.mockup);
-  const rows = visibleRows(opened.mockup, folded);
+  const tags = new Map<LayerKey, Tag>(Object.entries(opened.tags));
+  const mockup = settleMockup(opened.mockup, tags);
+  const folded = foldedAtFirst(mockup);
+  const screen = screenOf(mockup, '');
+  const rows = visibleRows(screen, folded);
   const first = rows[0]?.layer.key ?? null;
   let saving: Promise<void> = Promise.resolve();
 
   return createStore<SortState>((set, get) => {
+    /** Screens and regions are tags too: where they change, the mockup is arranged anew. */
+    const retag = (change: (state: SortState) => Tags) =>
+      set((state) => {
+        const next = change(state);
+        if (arrangementMark(next) === arrangementMark(state.tags)) return { tags: next };
+        const arranged = settleMockup(opened.mockup, next);
+        const shown = screenOf(arranged, state.cursor ?? state.screen.key);
+        return { tags: next, mockup: arranged, screen: shown, rows: visibleRows(shown, state.folded) };
+      });
     const send = (work: () => Promise<Edited>) => {
       set((state) => ({ pending: state.pending + 1 }));
       saving = saving.then(async () => {
         try {
           const { changes, canUndo, canRedo } = await work();
-          set((state) => ({ tags: applyChanges(state.tags, changes), canUndo, canRedo }));
+          retag((state) => applyChanges(state.tags, changes));
+          set({ canUndo, canRedo });
         } catch (error) {
           set({ problem: sentence(error) });
         }
@@ -74,7 +94,9 @@ export function createSortStore(opened: OpenedMockup): SortStore {
 
     return {
       opened,
-      tags: new Map<LayerKey, Tag>(Object.entries(opened.tags)),
+      mockup,
+      screen,
+      tags,
       settled: null,
       arrangement: 'nested',
       folded,
@@ -110,35 +132,47 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       selectAll: () => set((state) => ({ selection: new Set(state.rows.map((row) => row.layer.key)) })),
       reveal(key) {
         const open = new Set(get().folded);
-        for (const ancestor of ancestorsOf(opened.mockup, key)) open.delete(ancestor);
-        const { column } = get();
+        const shown = screenOf(get().mockup, key);
+        for (const ancestor of ancestorsOf(shown, key)) open.delete(ancestor);
         set({
+          screen: shown,
           folded: open,
-          rows: visibleRows(opened.mockup, open),
+          rows: visibleRows(shown, open),
           cursor: key,
           anchor: key,
-          column,
           selection: new Set([key]),
+        });
+      },
+      showScreen(key) {
+        const shown = screenOf(get().mockup, key);
+        const shownRows = visibleRows(shown, get().folded);
+        const at = shownRows[0]?.layer.key ?? null;
+        set({
+          screen: shown,
+          rows: shownRows,
+          cursor: at,
+          anchor: at,
+          selection: new Set(at === null ? [] : [at]),
         });
       },
       toggleFold: (key) =>
         set((state) => {
           const next = new Set(state.folded);
           if (!next.delete(key)) next.add(key);
-          return { folded: next, rows: visibleRows(opened.mockup, next) };
+          return { folded: next, rows: visibleRows(state.screen, next) };
         }),
       hover: (key) => {
         if (get().hovered !== key) set({ hovered: key });
       },
       setFacet(facet, value) {
-        const { selection, tags } = get();
+        const { selection } = get();
         const wishes = [...selection].map((layer): Wish => ({ layer, facet, value }));
-        set({
-          tags: applyChanges(
+        retag(({ tags }) =>
+          applyChanges(
             tags,
             wishes.map(({ layer }) => ({ layer, facet, after: value })),
           ),
-        });
+        );
         send(() => postJson<Edited>(`${address}/edits`, { wishes }));
       },
       undo: () => step('undo'),
@@ -146,4 +180,13 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       dismiss: () => set({ problem: null }),
     };
   });
+}
+
+/** What of the tags arranges the mockup itself. */
+function arrangementMark(tags: Tags): string {
+  return JSON.stringify(
+    [...tags].flatMap(([key, { screen, regions }]) =>
+      screen === undefined && !regions ? [] : [[key, screen, regions]],
+    ),
+  );
 }

@@ -6,7 +6,7 @@ import { useSort } from './SortContext';
 
 /** Keeps the worker's conversion up to date with the tags, and gives the code of the layer under the cursor. */
 export function useConversion(): LayerCode | null {
-  const mockup = useSort((state) => state.opened.mockup);
+  const mockup = useSort((state) => state.mockup);
   const tags = useSort((state) => state.tags);
   const arrangement = useSort((state) => state.arrangement);
   const cursor = useSort((state) => state.cursor);
@@ -19,11 +19,14 @@ export function useConversion(): LayerCode | null {
     const thread = new Worker(new URL('./conversion.worker.ts', import.meta.url), { type: 'module' });
     const remote = wrap<ConversionApi>(thread);
     worker.current = remote;
-    void remote.load(mockup);
     return () => {
       worker.current = null;
       thread.terminate();
     };
+  }, []);
+
+  useEffect(() => {
+    void worker.current?.load(mockup);
   }, [mockup]);
 
   useEffect(() => {

@@ -4,7 +4,7 @@ import { fade, type Colour } from '../../mockup/paint';
 import { elementsIn, type XmlNode } from '../xml/node';
 import { BLACK, parseColour } from './colours';
 import { styleInPlace } from './computed';
-import { localId, type Here, type SvgContext } from './context';
+import { type Here, type SvgContext } from './context';
 import { currentColour } from './paints';
 import { keepDefinition } from './definitions';
 import { parseLength, parseShare } from './lengths';

@@ -1,11 +1,11 @@
-import type { EmbeddedFont } from '../../type/fontBook';
+import type { GivenFont } from '../../type/fontBook';
 import type { FontFaceRule } from './cascade';
 import type { Report } from '../../findings/finding';
 import { readDataUri } from './dataUri';
 
 /** The fonts inside the file's `@font-face` rules. Addresses that point outside are said, never fetched. */
-export function readEmbeddedFonts(rules: readonly FontFaceRule[], report: Report): EmbeddedFont[] {
-  const fonts: EmbeddedFont[] = [];
+export function readEmbeddedFonts(rules: readonly FontFaceRule[], report: Report): GivenFont[] {
+  const fonts: GivenFont[] = [];
   for (const rule of rules) {
     const family = (rule['font-family'] ?? '').replace(/^["']|["']$/g, '');
     const addresses = [...(rule.src ?? '').matchAll(/url\(\s*(?:"([^"]*)"|'([^']*)'|([^)]*))\s*\)/g)].map(
@@ -23,6 +23,7 @@ export function readEmbeddedFonts(rules: readonly FontFaceRule[], report: Report
         { normal: 400, bold: 700 }[rule['font-weight'] ?? 'normal'] ??
         (parseInt(rule['font-weight'] ?? '', 10) || 400),
       italic: /italic|oblique/.test(rule['font-style'] ?? ''),
+      source: 'embedded',
       asset: `font-${fonts.length + 1}`,
       bytes: embedded.bytes,
     });

@@ -38,7 +38,7 @@ export function readSvg(
   const { findings, report } = findingList();
   const cascade = readCascade(root, report);
   const embedded = readEmbeddedFonts(cascade.fontFaces, report);
-  const { book, broken } = fontBook.withEmbedded(embedded);
+  const { book, broken } = fontBook.withFonts(embedded);
   for (const family of broken) report('font-broken', null, { family });
 
   let copies = 0;

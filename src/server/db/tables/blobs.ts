@@ -1,12 +1,8 @@
-import { createHash } from 'node:crypto';
+import { digestOf } from '../../../engine/digest';
 import type { Queryable } from '../pool';
 
 const INSERT = 'insert into blobs (digest, bytes) values ($1, $2) on conflict (digest) do nothing';
 const SELECT = 'select bytes from blobs where digest = $1';
-
-export function digestOf(bytes: Uint8Array): string {
-  return createHash('sha256').update(bytes).digest('hex');
-}
 
 /** Keeps the bytes once and gives their digest. */
 export async function putBlob(db: Queryable, bytes: Uint8Array): Promise<string> {

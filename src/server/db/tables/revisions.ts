@@ -17,6 +17,7 @@ export interface RevisionRow {
   readonly number: number;
   readonly file_name: string;
   readonly picture_digest: string;
+  readonly source_digest: string;
   readonly tree: Mockup;
   readonly findings: Finding[];
   readonly layer_count: number;
@@ -29,10 +30,10 @@ const INSERT = `
   returning id`;
 const INSERT_ASSET = 'insert into revision_assets (revision_id, name, digest) values ($1, $2, $3)';
 const NEWEST = `
-  select id, number, file_name, picture_digest, tree, findings, layer_count
+  select id, number, file_name, picture_digest, source_digest, tree, findings, layer_count
     from revisions where mockup_id = $1 order by number desc limit 1`;
 const BY_ID = `
-  select id, number, file_name, picture_digest, tree, findings, layer_count from revisions where id = $1`;
+  select id, number, file_name, picture_digest, source_digest, tree, findings, layer_count from revisions where id = $1`;
 const NEWEST_PICTURE =
   'select picture_digest from revisions where mockup_id = $1 order by number desc limit 1';
 const OUTDATED = `

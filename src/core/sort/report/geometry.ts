@@ -1,0 +1,75 @@
+import { boxForm } from '../../look/boxForm';
+import { formName } from '../../look/formName';
+import type { Report } from '../../findings/finding';
+import type { Measures } from '../../mockup/bounds';
+import { bottom, right, transformBox, type Box } from '../../mockup/box';
+import type { Layer, LayerKey } from '../../mockup/layer';
+import { isUpright, meanScale } from '../../mockup/matrix';
+import type { Mockup, Screen } from '../../mockup/mockup';
+
+/** Layers that the screen cuts off keep their true sizes; that they do is said of the outermost ones. */
+export function reportPastEdge(
+  mockup: Mockup,
+  measures: ReadonlyMap<string, Measures>,
+  report: Report,
+): void {
+  for (const screen of mockup.screens) {
+    const measured = measures.get(screen.key);
+    if (measured) for (const layer of screen.root.layers) pastEdge(layer, screen, measured, 2, report);
+  }
+}
+
+/** Looks through groups `depth` levels down: what is in them reaches out with them. */
+function pastEdge(layer: Layer, screen: Screen, measured: Measures, depth: number, report: Report): void {
+  const painted = measured.get(layer.key)?.painted;
+  if (!painted) return;
+  if (layer.kind === 'group' && depth > 1) {
+    for (const child of layer.layers) pastEdge(child, screen, measured, depth - 1, report);
+    return;
+  }
+  const by = Math.max(-painted.x, -painted.y, right(painted) - screen.width, bottom(painted) - screen.height);
+  if (by >= 1) report('past-edge', layer.key, { by: Math.round(by) });
+}
+
+/** How far an edge may lie beside a whole px and still look sharp. */
+const SHARP = 0.02;
+
+/** Straight edges of boxes, rules and bitmaps that lie between two px look fuzzy at 1x; texts are left alone. */
+export function reportHalfPixels(
+  mockup: Mockup,
+  measures: ReadonlyMap<string, Measures>,
+  report: Report,
+): void {
+  for (const screen of mockup.screens) {
+    const measured = measures.get(screen.key);
+    if (measured) for (const layer of screen.root.layers) halfPixels(layer, measured, report);
+  }
+}
+
+function halfPixels(layer: Layer, measured: Measures, report: Report): void {
+  if (!layer.visible) return;
+  if (layer.kind === 'group') {
+    for (const child of layer.layers) halfPixels(child, measured, report);
+    return;
+  }
+  const edges = sharpEdges(layer, layer.key, measured);
+  if (!edges) return;
+  const off = [edges.x, edges.y, right(edges), bottom(edges)]
+    .map((edge) => Math.abs(edge - Math.round(edge)))
+    .reduce((most, distance) => Math.max(most, distance), 0);
+  if (off > SHARP) report('half-pixel', layer.key, { by: Math.round(off * 100) / 100 });
+}
+
+/** The box whose edges are to be seen sharp, px of the screen; null for round, turned and free layers. */
+function sharpEdges(layer: Layer, key: LayerKey, measured: Measures): Box | null {
+  const matrix = measured.get(key)?.matrix;
+  if (!matrix || !isUpright(matrix)) return null;
+  if (layer.kind === 'bitmap') return transformBox(matrix, layer.frame);
+  if (layer.kind !== 'shape' || (!layer.fill && !layer.stroke)) return null;
+  const form = boxForm(layer);
+  if (!form || form.kind === 'ellipse' || formName(layer) === 'pill') return null;
+  const box = transformBox(matrix, form.box);
+  if (form.kind !== 'box' || !layer.stroke) return box;
+  const half = (layer.stroke.width * (layer.stroke.fixedWidth ? 1 : meanScale(matrix))) / 2;
+  return { x: box.x - half, y: box.y - half, width: box.width + 2 * half, height: box.height + 2 * half };
+}

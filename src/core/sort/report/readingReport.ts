@@ -1,0 +1,132 @@
+import { findingList, type Finding } from '../../findings/finding';
+import { splitName } from '../../mockup/layerName';
+import { measureMockup } from '../../mockup/bounds';
+import type { Layer, LayerKey } from '../../mockup/layer';
+import type { Mockup } from '../../mockup/mockup';
+import { patternsOf } from '../../mockup/patterns';
+import type { FaceSource } from '../../mockup/type';
+import { layersOf, walk } from '../../mockup/walk';
+import { decide } from '../decide';
+import { findScreens, type ScreenCandidate } from '../screens/findScreens';
+import { settleMockup } from '../settle';
+import type { Tags } from '../tag';
+import { reportHalfPixels, reportPastEdge } from './geometry';
+
+export interface ReportedScreen {
+  readonly key: string;
+  readonly name: string;
+  readonly width: number;
+  readonly height: number;
+  readonly layers: number;
+}
+
+/** A family that the mockup asks for, and what Orden sets it in. */
+export interface ReportedFont {
+  readonly family: string;
+  /** `present`: the family itself; `replaced`: another stands in; `missing`: no file here, its metrics are known at best. */
+  readonly state: 'present' | 'replaced' | 'missing';
+  readonly face: string;
+  readonly source: FaceSource;
+  readonly texts: number;
+  /** A text that is set in it. */
+  readonly layer: LayerKey;
+}
+
+/** What was found at reading. */
+export interface ReadingReport {
+  readonly screens: readonly ReportedScreen[];
+  readonly candidates: readonly ScreenCandidate[];
+  readonly kinds: Readonly<Record<Layer['kind'], number>>;
+  /** Bitmaps that are marked as pictures without anyone having to. */
+  readonly bitmapPictures: number;
+  readonly patterns: number;
+  readonly instances: number;
+  readonly unnamed: number;
+  readonly fonts: readonly ReportedFont[];
+  readonly findings: readonly Finding[];
+}
+
+/** Counts and findings of a mockup as its tags arrange it. `found`: what its reader said. */
+export function readingReport(read: Mockup, found: readonly Finding[], tags: Tags): ReadingReport {
+  const mockup = settleMockup(read, tags);
+  const measures = measureMockup(mockup);
+  const decisions = decide(mockup, measures, tags);
+  const { findings, report } = findingList();
+  const kinds = { group: 0, shape: 0, text: 0, bitmap: 0 };
+  let [unnamed, bitmapPictures] = [0, 0];
+  for (const layer of layersOf(mockup)) {
+    kinds[layer.kind] += 1;
+    const decision = decisions.get(layer.key);
+    if (layer.kind === 'bitmap' && decision?.outcome === 'picture') bitmapPictures += 1;
+    if (layer.kind !== 'text' && !splitName(layer.sourceName ?? '').bare) unnamed += 1;
+    if (decision?.origin === 'beyond-css')
+      report('beyond-css', layer.key, { why: decision.reason.replace(/^[^:]*: /, '') });
+  }
+  reportPastEdge(mockup, measures, report);
+  reportHalfPixels(mockup, measures, report);
+  for (const screen of mockup.screens) {
+    for (const [name, keys] of namesOf(screen.root)) {
+      if (keys.length > 1) report('name-double', keys[0] ?? null, { name, count: keys.length });
+    }
+  }
+  const patterns = patternsOf(mockup);
+  return {
+    screens: mockup.screens.map(({ key, name, width, height, root }) => ({
+      key,
+      name,
+      width,
+      height,
+      layers: [...walk(root)].length - 1,
+    })),
+    candidates: findScreens(read, tags),
+    kinds,
+    bitmapPictures,
+    patterns: patterns.size,
+    instances: [...patterns.values()].reduce((sum, keys) => sum + keys.length, 0),
+    unnamed,
+    fonts: fontsOf(mockup),
+    findings: [...found, ...findings],
+  };
+}
+
+/** The layers of a screen by their own names, texts left out: they are told apart by what they say. */
+function namesOf(root: Layer): ReadonlyMap<string, readonly LayerKey[]> {
+  const names = new Map<string, LayerKey[]>();
+  for (const layer of walk(root)) {
+    const name = layer.kind === 'text' ? '' : splitName(layer.sourceName ?? '').bare;
+    if (!name || layer === root) continue;
+    const keys = names.get(name);
+    if (keys) keys.push(layer.key);
+    else names.set(name, [layer.key]);
+  }
+  return names;
+}
+
+function fontsOf(mockup: Mockup): ReportedFont[] {
+  const fonts = new Map<string, ReportedFont>();
+  for (const layer of layersOf(mockup)) {
+    if (layer.kind !== 'text') continue;
+    const seen = new Set<string>();
+    for (const run of layer.lines.flatMap((line) => line.runs)) {
+      const face = mockup.faces[run.face];
+      const family = run.style.families[0] ?? 'no family';
+      if (!face || seen.has(family)) continue;
+      seen.add(family);
+      const known = fonts.get(family);
+      const { source } = face;
+      const state = source === 'known' ? 'missing' : isSame(family, face.family) ? 'present' : 'replaced';
+      fonts.set(family, {
+        ...(known ?? { family, state, face: face.family, source, layer: layer.key }),
+        texts: (known?.texts ?? 0) + 1,
+      });
+    }
+  }
+  return [...fonts.values()].sort((one, other) => other.texts - one.texts);
+}
+
+const GENERIC = /^(serif|sans-serif|monospace|cursive|fantasy|system-ui|ui-[\w-]+|-apple-system|no family)$/i;
+
+/** A generic name is whatever it means here. */
+function isSame(wished: string, face: string): boolean {
+  return GENERIC.test(wished) || wished.toLowerCase() === face.toLowerCase();
+}

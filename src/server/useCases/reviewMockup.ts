@@ -1,0 +1,46 @@
+import { randomUUID } from 'node:crypto';
+import { layersOf } from '../../core/mockup/walk';
+import { readingReport, type ReadingReport } from '../../core/sort/report/readingReport';
+import { inTransaction, pool } from '../db/pool';
+import { getBlob, putBlob } from '../db/tables/blobs';
+import { getMockup } from '../db/tables/mockups';
+import { insertAsset, newestRevision, renewRevision } from '../db/tables/revisions';
+import { NOT_FOUND } from '../http';
+import { currentTags } from './currentTags';
+import { readBytes } from './readFile';
+
+export interface ReviewedMockup {
+  readonly name: string;
+  readonly fileName: string;
+  readonly report: ReadingReport;
+}
+
+/** What was found at the newest reading of a mockup, as its tags arrange it now. */
+export async function reviewMockup(id: string): Promise<ReviewedMockup> {
+  const db = pool();
+  const [mockup, revision] = [await getMockup(db, id), await newestRevision(db, id)];
+  if (!mockup || !revision) throw NOT_FOUND('This mockup');
+  const report = readingReport(revision.tree, revision.findings, await currentTags(db, id));
+  return { name: mockup.name, fileName: revision.file_name, report };
+}
+
+/** Reads the newest revision's own file anew, after a font was added; tags hold, since layer keys do. */
+export async function rereadMockup(id: string, signal: AbortSignal): Promise<ReviewedMockup> {
+  const revision = await newestRevision(pool(), id);
+  const bytes = revision && (await getBlob(pool(), revision.source_digest));
+  if (!revision || !bytes) throw NOT_FOUND('This mockup');
+  const { mockup, assets, findings, picture } = await readBytes(
+    randomUUID(),
+    revision.file_name,
+    bytes,
+    signal,
+  );
+  await inTransaction(async (client) => {
+    const pictureDigest = await putBlob(client, new TextEncoder().encode(picture));
+    const layerCount = [...layersOf(mockup)].length;
+    await renewRevision(client, revision.id, { pictureDigest, tree: mockup, findings, layerCount });
+    for (const [name, asset] of assets)
+      await insertAsset(client, revision.id, name, await putBlob(client, asset));
+  });
+  return reviewMockup(id);
+}
