@@ -1,85 +1,157 @@
 export type Severity = 'note' | 'warning' | 'error';
 
-/** Every finding's severity and sentence, in one place. `{name}` stands for a value of the finding's data. */
+/** Every finding's title for many of its kind, severity and sentence, in one place. `{name}` stands for a value of the finding's data. */
 export const WORDING = {
   'script-removed': {
+    title: 'Scripts left out',
     severity: 'warning',
     text: 'A script was left out: Orden never runs scripts from a mockup.',
   },
-  'handler-removed': { severity: 'note', text: 'Event handlers ({name}) were left out.' },
+  'handler-removed': {
+    title: 'Event handlers left out',
+    severity: 'note',
+    text: 'Event handlers ({name}) were left out.',
+  },
   'outside-reference': {
+    title: 'Outside references not fetched',
     severity: 'warning',
     text: '{what} refers to something outside the file ({target}); it was not fetched. Embed it in the mockup.',
   },
   'reference-missing': {
+    title: 'References to nothing',
     severity: 'warning',
     text: '{property} refers to #{target}, which is not in the file.',
   },
   'reference-cycle': {
+    title: 'References in a circle',
     severity: 'warning',
     text: '#{target} refers to itself; the inner copy was left out.',
   },
   'too-many-copies': {
+    title: 'Too many copies',
     severity: 'warning',
     text: 'The file repeats its parts more than {limit} times; further copies were left out.',
   },
   'foreign-content': {
+    title: 'Foreign content left out',
     severity: 'warning',
     text: 'Foreign content (<{element}>) cannot be read and was left out.',
   },
-  'element-unknown': { severity: 'warning', text: '<{element}> is not understood and was left out.' },
+  'element-unknown': {
+    title: 'Elements not understood',
+    severity: 'warning',
+    text: '<{element}> is not understood and was left out.',
+  },
   'animation-ignored': {
+    title: 'Animations left out',
     severity: 'note',
     text: '<{element}> was left out: a page shows the mockup at rest.',
   },
-  'css-ignored': { severity: 'note', text: 'A style rule was not understood and was left out: {what}.' },
+  'css-ignored': {
+    title: 'Style rules not understood',
+    severity: 'note',
+    text: 'A style rule was not understood and was left out: {what}.',
+  },
   'css-too-much': {
+    title: 'Too many style rules',
     severity: 'warning',
     text: 'The style sheet has too many rules for so many elements; after {limit} comparisons it was left out.',
   },
-  'value-ignored': { severity: 'note', text: '{property} "{value}" was not understood and was left out.' },
+  'value-ignored': {
+    title: 'Values not understood',
+    severity: 'note',
+    text: '{property} "{value}" was not understood and was left out.',
+  },
   'filter-kept': {
+    title: 'Filters without CSS',
     severity: 'note',
     text: 'The filter has no CSS of its own; the layer is kept as a picture with it.',
   },
   'mask-kept': {
+    title: 'Masks without CSS',
     severity: 'note',
     text: 'The mask has no CSS of its own; the layer is kept as a picture with it.',
   },
   'pattern-kept': {
+    title: 'Patterns without CSS',
     severity: 'note',
     text: 'The pattern has no CSS of its own; the layer is kept as a picture.',
   },
-  'text-oddity': { severity: 'warning', text: 'The text uses {what}, which is not laid out yet.' },
+  'text-oddity': {
+    title: 'Texts not laid out',
+    severity: 'warning',
+    text: 'The text uses {what}, which is not laid out yet.',
+  },
   'composite-replaced': {
+    title: 'Compositions without CSS',
     severity: 'warning',
     text: 'The composition {operator} has no CSS; the layer is laid over what is beneath as usual.',
   },
   'composite-baked': {
+    title: 'Compositions drawn into one picture',
     severity: 'note',
     text: 'The composition {operator} has no CSS; the layer and {count} beneath it are drawn into one picture.',
   },
-  'layer-empty': { severity: 'note', text: 'The layer is empty: nothing in it can be seen.' },
+  'layer-empty': {
+    title: 'Empty layers',
+    severity: 'note',
+    text: 'The layer is empty: nothing in it can be seen.',
+  },
   resolution: {
+    title: 'Resolution of the picture',
     severity: 'note',
     text: 'The picture has {dpi} dpi, so {scale} of its px are one px of the screen.',
   },
-  'bitmap-broken': { severity: 'warning', text: 'The embedded picture could not be read: {why}.' },
-  'font-replaced': { severity: 'note', text: '{family} is not here; Orden measured with {face}.' },
-  'font-broken': { severity: 'warning', text: 'The embedded font {family} could not be read.' },
+  'bitmap-broken': {
+    title: 'Broken pictures',
+    severity: 'warning',
+    text: 'The embedded picture could not be read: {why}.',
+  },
+  'font-replaced': {
+    title: 'Fonts replaced',
+    severity: 'note',
+    text: '{family} is not here; Orden measured with {face}.',
+  },
+  'font-broken': {
+    title: 'Broken fonts',
+    severity: 'warning',
+    text: 'The embedded font {family} could not be read.',
+  },
   'half-pixel': {
+    title: 'Edges between two px',
     severity: 'note',
     text: 'An edge lies {by} px beside a whole px, so it looks fuzzy at 1:1.',
   },
-  'name-double': { severity: 'note', text: '{count} layers of the screen are named {name}.' },
-  'beyond-css': { severity: 'note', text: 'CSS cannot say this layer, so it is a picture: {why}.' },
-  'past-edge': { severity: 'note', text: 'The layer reaches past the screen by {by} px.' },
-  'stroke-inexact': { severity: 'note', text: 'The outline of {width} px is drawn by CSS in whole px.' },
+  'name-double': {
+    title: 'Names used more than once',
+    severity: 'note',
+    text: '{count} layers of the screen are named {name}.',
+  },
+  'beyond-css': {
+    title: 'What CSS cannot say',
+    severity: 'note',
+    text: 'CSS cannot say this layer, so it is a picture: {why}.',
+  },
+  'past-edge': {
+    title: 'Layers past the edge of the screen',
+    severity: 'note',
+    text: 'The layer reaches past the screen by {by} px.',
+  },
+  'stroke-inexact': {
+    title: 'Borders of a fraction of a px',
+    severity: 'note',
+    text: 'The outline of {width} px is drawn by CSS in whole px.',
+  },
   'name-taken': {
+    title: 'Names already taken',
     severity: 'note',
     text: 'Another picture is already named {name}; this one became {became}.',
   },
-  'picture-failed': { severity: 'error', text: 'The picture {name} could not be drawn: {why}.' },
-} as const satisfies Record<string, { severity: Severity; text: string }>;
+  'picture-failed': {
+    title: 'Pictures not drawn',
+    severity: 'error',
+    text: 'The picture {name} could not be drawn: {why}.',
+  },
+} as const satisfies Record<string, { title: string; severity: Severity; text: string }>;
 
 export type FindingCode = keyof typeof WORDING;

@@ -4,8 +4,9 @@ import { useColorScheme } from '@mui/material/styles';
 import NextLink from 'next/link';
 import type { ReactNode } from 'react';
 
-export type Step = 'sort' | 'build';
+export type Step = 'read' | 'sort' | 'build';
 const STEPS: readonly { readonly step: Step; readonly label: string }[] = [
+  { step: 'read', label: 'Read' },
   { step: 'sort', label: 'Sort' },
   { step: 'build', label: 'Build' },
 ];

@@ -1,47 +1,51 @@
 'use client';
-import { Alert, Box, Button, LinearProgress, Typography } from '@mui/material';
+import { Alert, Box, Button, LinearProgress, Link as MuiLink, Typography } from '@mui/material';
+import NextLink from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
+import type { SeenReading } from '../../server/useCases/readFile';
 import { request, sentence } from '../shared/request';
+import { useReadingProgress } from './useReadingProgress';
 
-interface Reading {
+interface Running {
+  readonly id: string;
   readonly name: string;
   readonly controller: AbortController;
 }
 
-/** Where mockups are dropped or chosen; a single one is opened as soon as it is read. */
-export function DropPlace({ onAdded }: { readonly onAdded: () => void }) {
+/** Where mockups are dropped or chosen; the report of a single one is shown as soon as it is read. */
+export function DropPlace() {
   const router = useRouter();
-  const [reading, setReading] = useState<Reading | null>(null);
+  const [running, setRunning] = useState<Running | null>(null);
   const [problems, setProblems] = useState<readonly string[]>([]);
+  const [readings, setReadings] = useState<readonly SeenReading[]>([]);
   const busy = useRef(false);
 
   const take = async (files: readonly File[]) => {
-    if (busy.current) return;
+    if (busy.current || files.length === 0) return;
     busy.current = true;
     const refused: string[] = [];
-    let opened: string | null = null;
+    const read: SeenReading[] = [];
     for (const file of files) {
       const controller = new AbortController();
-      setReading({ name: file.name, controller });
+      const id = crypto.randomUUID();
+      setRunning({ id, name: file.name, controller });
       try {
-        const address = `/api/projects?name=${encodeURIComponent(file.name)}`;
-        const { mockupId } = await request<{ mockupId: string }>(address, {
-          method: 'POST',
-          body: file,
-          signal: controller.signal,
-        });
-        opened = mockupId;
+        const address = `/api/readings?id=${id}&name=${encodeURIComponent(file.name)}`;
+        read.push(
+          await request<SeenReading>(address, { method: 'POST', body: file, signal: controller.signal }),
+        );
       } catch (error) {
         if (!controller.signal.aborted) refused.push(`${file.name}: ${sentence(error)}`);
       }
     }
     busy.current = false;
-    setReading(null);
+    setRunning(null);
     setProblems(refused);
-    onAdded();
-    if (files.length === 1 && opened !== null) router.push(`/mockups/${opened}/sort`);
+    const [first] = read;
+    if (files.length === 1 && first) router.push(`/readings/${first.id}`);
+    else setReadings((known) => [...known, ...read]);
   };
 
   const { getRootProps, getInputProps, open, isDragActive } = useDropzone({
@@ -65,7 +69,7 @@ export function DropPlace({ onAdded }: { readonly onAdded: () => void }) {
         }}
       >
         <input {...getInputProps({ 'aria-label': 'Mockup file' })} />
-        <Button variant="contained" onClick={open} disabled={reading !== null}>
+        <Button variant="contained" onClick={open} disabled={running !== null}>
           Read a mockup
         </Button>
         <Typography color="text.secondary">
@@ -73,13 +77,17 @@ export function DropPlace({ onAdded }: { readonly onAdded: () => void }) {
           stays as it is.
         </Typography>
       </Box>
-      {reading && (
-        <Box role="status" sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 1 }}>
-          <Typography noWrap>Reading {reading.name}</Typography>
-          <LinearProgress aria-label={`Reading ${reading.name}`} sx={{ flex: 1 }} />
-          <Button onClick={() => reading.controller.abort()}>Stop</Button>
-        </Box>
-      )}
+      {running && <RunningReading running={running} />}
+      {readings.map(({ id, fileName, report }) => (
+        <Typography key={id} sx={{ mt: 1 }}>
+          {fileName} was read:{' '}
+          {report.screens.length === 1 ? 'one screen' : `${report.screens.length} screens`},{' '}
+          {report.findings.length} findings.{' '}
+          <MuiLink component={NextLink} href={`/readings/${id}`}>
+            See the report of {fileName}
+          </MuiLink>
+        </Typography>
+      ))}
       {problems.map((problem) => (
         <Alert
           key={problem}
@@ -90,6 +98,26 @@ export function DropPlace({ onAdded }: { readonly onAdded: () => void }) {
           {problem}
         </Alert>
       ))}
+    </Box>
+  );
+}
+
+function RunningReading({ running }: { readonly running: Running }) {
+  const { done, total } = useReadingProgress(running.id);
+  const known = total > 0;
+  return (
+    <Box role="status" sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 1 }}>
+      <Typography noWrap>
+        Reading {running.name}
+        {known && `: ${done.toLocaleString('en')} of ${total.toLocaleString('en')} layers`}
+      </Typography>
+      <LinearProgress
+        aria-label={`Reading ${running.name}`}
+        variant={known ? 'determinate' : 'indeterminate'}
+        value={known ? (done / total) * 100 : undefined}
+        sx={{ flex: 1 }}
+      />
+      <Button onClick={() => running.controller.abort()}>Stop</Button>
     </Box>
   );
 }

@@ -26,7 +26,7 @@ export function Shelf() {
           mx: 'auto',
         }}
       >
-        <DropPlace onAdded={reload} />
+        <DropPlace />
         {problem && <Alert severity="error">{problem}</Alert>}
         {data && data.projects.length === 0 && (
           <Typography color="text.secondary">

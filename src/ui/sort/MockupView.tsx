@@ -1,5 +1,5 @@
 'use client';
-import { Box, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { Box, ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { useRef, useState, type MouseEvent } from 'react';
 import type { Box as Rectangle } from '../../core/mockup/box';
 import { ScreenPicture } from '../shared/ScreenPicture';

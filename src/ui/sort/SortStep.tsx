@@ -1,9 +1,10 @@
 'use client';
-import { Alert, Box, Button, CircularProgress, Typography } from '@mui/material';
+import { Alert, Box, CircularProgress, Typography } from '@mui/material';
 import { useSearchParams } from 'next/navigation';
 import { useMemo } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
+import { HistoryButtons } from '../shared/HistoryButtons';
 import { TopBar } from '../shared/TopBar';
 import { useResource } from '../shared/useResource';
 import { LayerCodeView } from './LayerCodeView';
@@ -93,12 +94,13 @@ function History() {
       <Typography role="status" sx={{ fontSize: 12, color: 'text.secondary' }}>
         {pending > 0 ? 'Saving' : 'Saved'}
       </Typography>
-      <Button color="inherit" disabled={!canUndo} onClick={undo} title="Ctrl+Z in the worksheet">
-        Undo
-      </Button>
-      <Button color="inherit" disabled={!canRedo} onClick={redo} title="Ctrl+Shift+Z in the worksheet">
-        Redo
-      </Button>
+      <HistoryButtons
+        canUndo={canUndo}
+        canRedo={canRedo}
+        onUndo={undo}
+        onRedo={redo}
+        hints={{ undo: 'Ctrl+Z in the worksheet', redo: 'Ctrl+Shift+Z in the worksheet' }}
+      />
     </>
   );
 }

@@ -1,6 +1,7 @@
 import { findingList, type Finding } from '../../findings/finding';
 import { splitName } from '../../mockup/layerName';
-import { measureMockup } from '../../mockup/bounds';
+import { measureMockup, type Measures } from '../../mockup/bounds';
+import { moveBox, type Box } from '../../mockup/box';
 import type { Layer, LayerKey } from '../../mockup/layer';
 import type { Mockup } from '../../mockup/mockup';
 import { patternsOf } from '../../mockup/patterns';
@@ -44,6 +45,10 @@ export interface ReadingReport {
   readonly unnamed: number;
   readonly fonts: readonly ReportedFont[];
   readonly findings: readonly Finding[];
+  /** The sheet that everything is drawn on, px. */
+  readonly sheet: { readonly width: number; readonly height: number };
+  /** Where on the sheet the layers are that a finding is about, px. */
+  readonly places: Readonly<Record<LayerKey, Box>>;
 }
 
 /** Counts and findings of a mockup as its tags arrange it. `found`: what its reader said. */
@@ -70,6 +75,9 @@ export function readingReport(read: Mockup, found: readonly Finding[], tags: Tag
     }
   }
   const patterns = patternsOf(mockup);
+  const fonts = fontsOf(mockup);
+  const all = [...found, ...findings];
+  const [sheet] = read.screens;
   return {
     screens: mockup.screens.map(({ key, name, width, height, root }) => ({
       key,
@@ -84,9 +92,26 @@ export function readingReport(read: Mockup, found: readonly Finding[], tags: Tag
     patterns: patterns.size,
     instances: [...patterns.values()].reduce((sum, keys) => sum + keys.length, 0),
     unnamed,
-    fonts: fontsOf(mockup),
-    findings: [...found, ...findings],
+    fonts,
+    findings: all,
+    sheet: { width: sheet?.width ?? 1, height: sheet?.height ?? 1 },
+    places: placesOf(mockup, measures, new Set([...all, ...fonts].flatMap(({ layer }) => layer ?? []))),
   };
+}
+
+/** The boxes of the wanted layers on the sheet; what paints nothing has none. */
+function placesOf(
+  mockup: Mockup,
+  measures: ReadonlyMap<string, Measures>,
+  wanted: ReadonlySet<LayerKey>,
+): Record<LayerKey, Box> {
+  const places: Record<LayerKey, Box> = {};
+  for (const { key: screen, origin } of mockup.screens) {
+    for (const [key, { painted }] of measures.get(screen) ?? []) {
+      if (painted && wanted.has(key)) places[key] = moveBox(painted, origin.x, origin.y);
+    }
+  }
+  return places;
 }
 
 /** The layers of a screen by their own names, texts left out: they are told apart by what they say. */

@@ -1,0 +1,153 @@
+import { Box, Button, Collapse, Link as MuiLink, Typography } from '@mui/material';
+import NextLink from 'next/link';
+import { useState } from 'react';
+import { sayFinding, severityOf, type Finding } from '../../core/findings/finding';
+import { WORDING, type FindingCode, type Severity } from '../../core/findings/wording';
+import type { LayerKey } from '../../core/mockup/layer';
+
+/** More lines of one kind than anyone reads. */
+const MOST = 60;
+const MARKS: Readonly<Record<Severity, string>> = { error: '✕', warning: '!', note: 'i' };
+const ORDER: readonly Severity[] = ['error', 'warning', 'note'];
+
+interface FindingListProps {
+  readonly findings: readonly Finding[];
+  readonly lit: readonly LayerKey[];
+  readonly onLight: (layers: readonly LayerKey[]) => void;
+  readonly sortAddress: ((layer: LayerKey) => string) | null;
+}
+
+/** The findings by kind, the gravest first; each leads to its layer. */
+export function FindingList({ findings, lit, onLight, sortAddress }: FindingListProps) {
+  const kinds = new Map<FindingCode, Finding[]>();
+  for (const finding of findings) kinds.set(finding.code, [...(kinds.get(finding.code) ?? []), finding]);
+  const groups = [...kinds.values()].sort((one, other) => rank(one) - rank(other));
+  return (
+    <Box component="section" aria-label="Findings">
+      <Typography variant="h2" gutterBottom>
+        {findings.length === 0
+          ? 'No findings'
+          : findings.length === 1
+            ? 'One finding'
+            : `${findings.length} findings`}
+      </Typography>
+      {groups.map((group) => (
+        <FindingGroup
+          key={group[0]?.code}
+          group={group}
+          lit={lit}
+          onLight={onLight}
+          sortAddress={sortAddress}
+        />
+      ))}
+    </Box>
+  );
+}
+
+function rank([first]: readonly Finding[]): number {
+  return first ? ORDER.indexOf(severityOf(first)) : ORDER.length;
+}
+
+function FindingGroup({
+  group,
+  lit,
+  onLight,
+  sortAddress,
+}: Omit<FindingListProps, 'findings'> & { readonly group: readonly Finding[] }) {
+  const [open, setOpen] = useState(false);
+  const [first] = group;
+  if (!first) return null;
+  const severity = severityOf(first);
+  const layers = group.flatMap(({ layer }) => layer ?? []);
+  return (
+    <Box sx={{ borderTop: 1, borderColor: 'divider', py: 0.5 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+        <Box
+          component="span"
+          title={severity}
+          sx={{
+            width: 18,
+            textAlign: 'center',
+            fontWeight: 700,
+            border: 1,
+            borderRadius: severity === 'note' ? 9 : 0,
+          }}
+        >
+          {MARKS[severity]}
+        </Box>
+        <Button
+          color="inherit"
+          size="small"
+          aria-expanded={open}
+          onClick={() => setOpen(!open)}
+          sx={{ flex: 1, justifyContent: 'flex-start', textAlign: 'left' }}
+        >
+          {WORDING[first.code].title}: {group.length}
+        </Button>
+        {layers.length > 0 && (
+          <Button color="inherit" size="small" onClick={() => onLight(layers)}>
+            Show in the mockup
+          </Button>
+        )}
+      </Box>
+      <Collapse in={open} unmountOnExit>
+        <Box component="ul" sx={{ m: 0, mb: 0.5, pl: 4, display: 'grid', gap: 0.25 }}>
+          {group.slice(0, MOST).map((finding, at) => (
+            <FindingLine
+              key={at}
+              finding={finding}
+              isLit={finding.layer !== null && lit.includes(finding.layer)}
+              onLight={onLight}
+              sortAddress={sortAddress}
+            />
+          ))}
+          {group.length > MOST && <li>and {group.length - MOST} more</li>}
+        </Box>
+      </Collapse>
+    </Box>
+  );
+}
+
+interface FindingLineProps extends Pick<FindingListProps, 'onLight' | 'sortAddress'> {
+  readonly finding: Finding;
+  readonly isLit: boolean;
+}
+
+function FindingLine({ finding, isLit, onLight, sortAddress }: FindingLineProps) {
+  const { layer } = finding;
+  return (
+    <Box component="li" sx={{ bgcolor: isLit ? 'action.selected' : undefined }}>
+      {sayFinding(finding)}{' '}
+      {layer !== null && (
+        <>
+          <MuiLink
+            component="button"
+            color="inherit"
+            onClick={() => onLight([layer])}
+            sx={{ verticalAlign: 'baseline' }}
+          >
+            {shortKey(layer)}
+          </MuiLink>
+          {sortAddress && (
+            <>
+              {' '}
+              <MuiLink
+                component={NextLink}
+                href={sortAddress(layer)}
+                color="text.secondary"
+                aria-label={`Sort ${shortKey(layer)}`}
+              >
+                sort it
+              </MuiLink>
+            </>
+          )}
+        </>
+      )}
+    </Box>
+  );
+}
+
+/** The last two names of a layer's key. */
+function shortKey(key: LayerKey): string {
+  return key.split('/').filter(Boolean).slice(-2).join(' / ');
+}

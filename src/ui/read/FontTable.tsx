@@ -1,0 +1,81 @@
+import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
+import { useRef } from 'react';
+import type { LayerKey } from '../../core/mockup/layer';
+import type { FaceSource } from '../../core/mockup/type';
+import type { ReportedFont } from '../../core/sort/report/readingReport';
+
+const SOURCES: Readonly<Record<FaceSource, string>> = {
+  embedded: 'inside the mockup',
+  added: 'added by you',
+  shipped: 'shipped with Orden',
+  system: 'on this machine',
+  known: 'only its measures are known',
+};
+
+interface FontTableProps {
+  readonly fonts: readonly ReportedFont[];
+  readonly busy: boolean;
+  readonly onFont: (file: File) => void;
+  readonly onLight: (layer: LayerKey) => void;
+}
+
+/** The families that the mockup asks for, what stands in for those that are not here, and the way to add one. */
+export function FontTable({ fonts, busy, onFont, onLight }: FontTableProps) {
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <Box component="section" aria-label="Fonts">
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, mb: 0.5 }}>
+        <Typography variant="h2">{fonts.length === 1 ? 'One font' : `${fonts.length} fonts`}</Typography>
+        <Button size="small" color="inherit" disabled={busy} onClick={() => input.current?.click()}>
+          Add a font file
+        </Button>
+        <input
+          ref={input}
+          type="file"
+          accept=".ttf,.otf,.woff,.woff2"
+          aria-label="Font file"
+          hidden
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            event.target.value = '';
+            if (file) onFont(file);
+          }}
+        />
+      </Box>
+      {fonts.length > 0 && (
+        <Table size="small" aria-label="Fonts of the mockup">
+          <TableHead>
+            <TableRow>
+              <TableCell>Family</TableCell>
+              <TableCell>State</TableCell>
+              <TableCell>Set in</TableCell>
+              <TableCell align="right">Texts</TableCell>
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {fonts.map(({ family, state, face, source, texts, layer }) => (
+              <TableRow key={family}>
+                <TableCell>{family}</TableCell>
+                <TableCell>{state === 'present' ? state : <b>{state}</b>}</TableCell>
+                <TableCell>
+                  {face}, {SOURCES[source]}
+                </TableCell>
+                <TableCell align="right">
+                  <Button
+                    size="small"
+                    color="inherit"
+                    sx={{ minWidth: 0, py: 0 }}
+                    aria-label={`Show a text in ${family}`}
+                    onClick={() => onLight(layer)}
+                  >
+                    {texts}
+                  </Button>
+                </TableCell>
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,69 @@
+'use client';
+import { Alert, Box, CircularProgress } from '@mui/material';
+import { useState } from 'react';
+import type { Region } from '../../core/sort/tag';
+import type { Edited, Wish } from '../../server/useCases/editTags';
+import type { OpenedMockup } from '../../server/useCases/openMockup';
+import type { ReviewedMockup } from '../../server/useCases/reviewMockup';
+import { postJson, sentence } from '../shared/request';
+import { TopBar } from '../shared/TopBar';
+import { useResource } from '../shared/useResource';
+import { HistoryButtons } from '../shared/HistoryButtons';
+import { ReportView } from './ReportView';
+import { useFontAdding } from './useFontAdding';
+
+/** The Read step: what was found at reading, which groups are screens, and the regions of a flat picture. */
+export function ReadStep({ mockupId }: { readonly mockupId: string }) {
+  const address = `/api/mockups/${mockupId}`;
+  const { data, problem, reload } = useResource<ReviewedMockup>(`${address}/report`);
+  const { data: opened, reload: reopen } = useResource<OpenedMockup>(address);
+  const [refused, setRefused] = useState<string | null>(null);
+  const refresh = () => {
+    reload();
+    reopen();
+  };
+  const fonts = useFontAdding(`${address}/again`, refresh);
+  const send = async (work: Promise<unknown>) => {
+    setRefused(null);
+    await work.catch((error: unknown) => setRefused(sentence(error)));
+    refresh();
+  };
+  const edit = (wish: Wish) => void send(postJson<Edited>(`${address}/edits`, { wishes: [wish] }));
+  const flat = opened?.mockup.format === 'flat' ? opened.mockup.screens[0]?.root.layers[0] : undefined;
+  const said = problem ?? refused ?? fonts.problem;
+  return (
+    <>
+      <TopBar title={data?.name ?? 'Read'} mockupId={mockupId} step="read">
+        <HistoryButtons
+          canUndo={opened?.canUndo ?? false}
+          canRedo={opened?.canRedo ?? false}
+          onUndo={() => void send(postJson(`${address}/undo`, {}))}
+          onRedo={() => void send(postJson(`${address}/redo`, {}))}
+        />
+      </TopBar>
+      <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+        {said && <Alert severity="error">{said}</Alert>}
+        {!data && !said && <CircularProgress size={24} aria-label="Opening the report" sx={{ m: 3 }} />}
+        {data && (
+          <ReportView
+            report={data.report}
+            picture={`${address}/picture`}
+            busy={fonts.busy}
+            onFont={fonts.add}
+            onScreen={(layer, value) => edit({ layer, facet: 'screen', value })}
+            sortAddress={(layer) => `/mockups/${mockupId}/sort?layer=${encodeURIComponent(layer)}`}
+            regions={
+              flat
+                ? {
+                    list: opened?.tags[flat.key]?.regions ?? [],
+                    onChange: (regions: readonly Region[]) =>
+                      edit({ layer: flat.key, facet: 'regions', value: regions.length > 0 ? regions : null }),
+                  }
+                : null
+            }
+          />
+        )}
+      </Box>
+    </>
+  );
+}

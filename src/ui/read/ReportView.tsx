@@ -1,0 +1,95 @@
+'use client';
+import { Box, Typography } from '@mui/material';
+import { useState } from 'react';
+import { Group, Panel, Separator } from 'react-resizable-panels';
+import type { LayerKey } from '../../core/mockup/layer';
+import type { ReadingReport } from '../../core/sort/report/readingReport';
+import type { Region } from '../../core/sort/tag';
+import { FindingList } from './FindingList';
+import { FontTable } from './FontTable';
+import { ReportPicture } from './ReportPicture';
+import { ScreenTable } from './ScreenTable';
+
+export interface ReportViewProps {
+  readonly report: ReadingReport;
+  /** Address of the picture of the whole sheet. */
+  readonly picture: string;
+  /** True while it is read anew. */
+  readonly busy: boolean;
+  readonly onFont: (file: File) => void;
+  /** Says whether a group is a screen; null where nothing can be said yet. */
+  readonly onScreen: ((layer: LayerKey, isScreen: boolean) => void) | null;
+  /** Where a layer can be sorted; null where there is no such place yet. */
+  readonly sortAddress: ((layer: LayerKey) => string) | null;
+  /** Marks a new region of a flat picture; null where none can be marked. */
+  readonly regions: ReportRegions | null;
+}
+
+export interface ReportRegions {
+  readonly list: readonly Region[];
+  readonly onChange: (regions: readonly Region[]) => void;
+}
+
+/** What was found at reading, beside the mockup; what a finding is about lights up there. */
+export function ReportView(props: ReportViewProps) {
+  const { report, picture, busy, onFont, onScreen, sortAddress } = props;
+  const [lit, setLit] = useState<readonly LayerKey[]>([]);
+  return (
+    <Box sx={{ flex: 1, minHeight: 0, '& [data-separator]': { bgcolor: 'divider' } }}>
+      <Group orientation="horizontal" style={{ height: '100%' }}>
+        <Panel defaultSize="56%" minSize="25%">
+          <Box
+            tabIndex={0}
+            role="group"
+            aria-label="Report"
+            sx={{
+              height: '100%',
+              overflow: 'auto',
+              px: 2,
+              py: 1.5,
+              display: 'grid',
+              gap: 2.5,
+              alignContent: 'start',
+            }}
+          >
+            <Counts report={report} />
+            <ScreenTable report={report} onScreen={onScreen} />
+            <FontTable
+              fonts={report.fonts}
+              busy={busy}
+              onFont={onFont}
+              onLight={(layer) => setLit([layer])}
+            />
+            <FindingList findings={report.findings} lit={lit} onLight={setLit} sortAddress={sortAddress} />
+          </Box>
+        </Panel>
+        <Separator aria-label="Width of the report" style={{ width: 5 }} />
+        <Panel minSize="15%">
+          <ReportPicture report={report} picture={picture} lit={lit} regions={props.regions} />
+        </Panel>
+      </Group>
+    </Box>
+  );
+}
+
+function Counts({ report }: { readonly report: ReadingReport }) {
+  const { kinds, bitmapPictures, patterns, instances, unnamed } = report;
+  const total = kinds.group + kinds.shape + kinds.text + kinds.bitmap;
+  const bitmaps =
+    kinds.bitmap === 0
+      ? 'no bitmaps'
+      : `${kinds.bitmap} ${kinds.bitmap === 1 ? 'bitmap' : 'bitmaps'}, ${bitmapPictures} marked as pictures`;
+  const parts = [
+    `${kinds.group} groups`,
+    `${kinds.shape} shapes`,
+    `${kinds.text} texts`,
+    bitmaps,
+    ...(patterns > 0 ? [`${patterns} patterns shown ${instances} times`] : []),
+    `${unnamed} without a name`,
+  ];
+  return (
+    <Typography>
+      <b>{total} layers</b>: {parts.join(', ')}.
+    </Typography>
+  );
+}

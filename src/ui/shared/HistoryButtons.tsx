@@ -1,0 +1,23 @@
+import { Button } from '@mui/material';
+
+interface HistoryButtonsProps {
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  readonly onUndo: () => void;
+  readonly onRedo: () => void;
+  readonly hints?: { readonly undo: string; readonly redo: string };
+}
+
+/** Takes the last edit back, and makes it anew. */
+export function HistoryButtons({ canUndo, canRedo, onUndo, onRedo, hints }: HistoryButtonsProps) {
+  return (
+    <>
+      <Button color="inherit" disabled={!canUndo} onClick={onUndo} title={hints?.undo}>
+        Undo
+      </Button>
+      <Button color="inherit" disabled={!canRedo} onClick={onRedo} title={hints?.redo}>
+        Redo
+      </Button>
+    </>
+  );
+}

@@ -1,0 +1,29 @@
+import { useEffect, useState } from 'react';
+import { request } from '../shared/request';
+
+interface Progress {
+  readonly done: number;
+  readonly total: number;
+}
+
+const BETWEEN_MS = 250;
+
+/** How many layers of a running reading are read; asked now and then until nobody shows it any more. */
+export function useReadingProgress(id: string): Progress {
+  const [progress, setProgress] = useState<Progress>({ done: 0, total: 0 });
+  useEffect(() => {
+    let wanted = true;
+    const timer = setInterval(() => {
+      request<Progress>(`/api/readings/${id}/progress`).then(
+        (next) => wanted && setProgress(next),
+        // The reading itself says what is wrong.
+        () => undefined,
+      );
+    }, BETWEEN_MS);
+    return () => {
+      wanted = false;
+      clearInterval(timer);
+    };
+  }, [id]);
+  return progress;
+}
