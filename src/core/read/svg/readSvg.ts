@@ -1,4 +1,4 @@
-import { findingList, type Report } from '../../findings/finding';
+import { findingList, type Finding, type Report } from '../../findings/finding';
 import { measureScreen } from '../../mockup/bounds';
 import { bareLayer } from '../../mockup/layer';
 import { layersOf } from '../../mockup/walk';
@@ -81,7 +81,20 @@ export function readSvg(
   };
   if (!drawsSomething(mockup)) throw new ReadError('nothing-drawn');
   reportReplacedFonts(mockup, report);
-  return { mockup, assets, findings, bakes: [], book };
+  return { mockup, assets, findings: leadToLayers(findings, mockup), bakes: [], book };
+}
+
+/** What draws nothing is no layer in the end: a finding about it leads to the group around it. */
+function leadToLayers(findings: readonly Finding[], mockup: Mockup): Finding[] {
+  const keys = new Set([...layersOf(mockup)].map((layer) => layer.key));
+  return findings.map((finding) => {
+    let layer = finding.layer;
+    while (layer !== null && !keys.has(layer)) {
+      const end = layer.lastIndexOf('/');
+      layer = end > 0 ? layer.slice(0, end) : null;
+    }
+    return { ...finding, layer };
+  });
 }
 
 function drawsSomething({ screens, faces }: Mockup): boolean {
@@ -155,7 +168,9 @@ const GENERIC = new Set([
   '-apple-system',
 ]);
 
+/** Each family once, at the first text that asks for it. */
 function reportReplacedFonts(mockup: Mockup, report: Report): void {
+  const said = new Set<string>();
   for (const layer of layersOf(mockup)) {
     if (layer.kind !== 'text') continue;
     for (const run of layer.lines.flatMap((line) => line.runs)) {
@@ -163,7 +178,9 @@ function reportReplacedFonts(mockup: Mockup, report: Report): void {
       const face = mockup.faces[run.face];
       if (!wished || !face || GENERIC.has(wished) || wished.toLowerCase() === face.family.toLowerCase())
         continue;
-      report('font-replaced', null, { family: wished, face: face.family });
+      if (said.has(wished)) continue;
+      said.add(wished);
+      report('font-replaced', layer.key, { family: wished, face: face.family });
     }
   }
 }
