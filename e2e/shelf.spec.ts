@@ -29,7 +29,7 @@ test('a dropped file is read as a chosen one is', async ({ page }) => {
   const place = page.getByText(/or drop it here/);
   await place.dispatchEvent('dragenter', { dataTransfer: transfer });
   await place.dispatchEvent('drop', { dataTransfer: transfer });
-  await page.waitForURL(/\/sort$/);
+  await page.waitForURL(/\/readings\/[\w-]+$/);
 });
 
 test('a broken file is refused in one sentence, and nothing is stored', async ({ page, request }) => {
@@ -69,7 +69,7 @@ const REFUSED = [
 
 for (const [what, body, status, message] of REFUSED) {
   test(`the server refuses ${what}`, async ({ request }) => {
-    const response = await request.post('/api/projects?name=x.svg', {
+    const response = await request.post('/api/readings?name=x.svg', {
       data: Buffer.from(body),
       headers: { 'content-type': 'image/svg+xml' },
     });
@@ -80,9 +80,9 @@ for (const [what, body, status, message] of REFUSED) {
   });
 }
 
-test('the server refuses more than 64 MB', async ({ request }) => {
-  const response = await request.post('/api/projects?name=x.svg', {
-    data: Buffer.alloc(65 * 1024 * 1024, 32),
+test('the server refuses an SVG of more than 64 MB', async ({ request }) => {
+  const response = await request.post('/api/readings?name=x.svg', {
+    data: Buffer.alloc(65 * 1024 * 1024, '<g/>'),
     headers: { 'content-type': 'image/svg+xml' },
     timeout: 60_000,
   });

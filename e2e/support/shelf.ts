@@ -8,12 +8,19 @@ export async function openDemo(page: Page): Promise<void> {
   await expect(page.getByText('141 layers')).toBeVisible();
 }
 
-/** Reads a mockup of this content as a project of its own, and lands on its Sort step. */
-export async function readMockup(page: Page, name: string, svg: string): Promise<void> {
+/** Reads a mockup of this content, and lands on its report. */
+export async function readReport(page: Page, name: string, content: string | Buffer): Promise<void> {
   await page.goto('/');
-  await page
-    .getByLabel('Mockup file')
-    .setInputFiles({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(svg) });
+  const mimeType = name.endsWith('.svg') ? 'image/svg+xml' : 'application/octet-stream';
+  await page.getByLabel('Mockup file').setInputFiles({ name, mimeType, buffer: Buffer.from(content) });
+  await page.waitForURL(/\/readings\/[\w-]+$/);
+  await expect(page.getByRole('region', { name: 'Screens' })).toBeVisible();
+}
+
+/** Reads a mockup of this content as a project of its own, and lands on its Sort step. */
+export async function readMockup(page: Page, name: string, content: string | Buffer): Promise<void> {
+  await readReport(page, name, content);
+  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
   await page.waitForURL(/\/sort$/);
   await expect(page.getByRole('treegrid', { name: 'Worksheet' })).toBeVisible();
 }

@@ -12,6 +12,7 @@ import { planPictures } from './pictures/planPictures';
 import type { PicturePlan } from './pictures/picture';
 import type { Outliner } from './pictures/standaloneSvg';
 import { decide } from './sort/decide';
+import { reportBeside } from './sort/report/beside';
 import { reportPastEdge } from './sort/report/geometry';
 import type { Decisions } from './sort/decision';
 import { settleMockup } from './sort/settle';
@@ -58,6 +59,7 @@ export function convert({ mockup: read, assets, tags, options, outliner }: Conve
 
   const mockup = settleMockup(read, tags);
   const measures = measureMockup(mockup);
+  reportBeside(read, mockup, report);
   reportPastEdge(mockup, measures, report);
   const decisions = decide(mockup, measures, tags);
   clock.lap('sort');

@@ -117,6 +117,11 @@ export const WORDING = {
     severity: 'warning',
     text: 'The embedded font {family} could not be read.',
   },
+  'beside-screens': {
+    title: 'Layers beside the screens',
+    severity: 'note',
+    text: 'The layer lies beside the screens of its sheet, and so is on no page.',
+  },
   'half-pixel': {
     title: 'Edges between two px',
     severity: 'note',

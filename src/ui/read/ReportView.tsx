@@ -54,12 +54,14 @@ export function ReportView(props: ReportViewProps) {
           >
             <Counts report={report} />
             <ScreenTable report={report} onScreen={onScreen} />
-            <FontTable
-              fonts={report.fonts}
-              busy={busy}
-              onFont={onFont}
-              onLight={(layer) => setLit([layer])}
-            />
+            {report.fonts.length > 0 && (
+              <FontTable
+                fonts={report.fonts}
+                busy={busy}
+                onFont={onFont}
+                onLight={(layer) => setLit([layer])}
+              />
+            )}
             <FindingList findings={report.findings} lit={lit} onLight={setLit} sortAddress={sortAddress} />
           </Box>
         </Panel>
@@ -79,13 +81,14 @@ function Counts({ report }: { readonly report: ReadingReport }) {
     kinds.bitmap === 0
       ? 'no bitmaps'
       : `${kinds.bitmap} ${kinds.bitmap === 1 ? 'bitmap' : 'bitmaps'}, ${bitmapPictures} marked as pictures`;
+  const counted = (count: number, what: string) => (count > 0 ? [`${count} ${what}`] : []);
   const parts = [
-    `${kinds.group} groups`,
-    `${kinds.shape} shapes`,
-    `${kinds.text} texts`,
+    ...counted(kinds.group, 'groups'),
+    ...counted(kinds.shape, 'shapes'),
+    ...counted(kinds.text, 'texts'),
     bitmaps,
     ...(patterns > 0 ? [`${patterns} patterns shown ${instances} times`] : []),
-    `${unnamed} without a name`,
+    ...counted(unnamed, 'without a name'),
   ];
   return (
     <Typography>

@@ -11,6 +11,7 @@ import { decide } from '../decide';
 import { findScreens, type ScreenCandidate } from '../screens/findScreens';
 import { settleMockup } from '../settle';
 import type { Tags } from '../tag';
+import { reportBeside } from './beside';
 import { reportHalfPixels, reportPastEdge } from './geometry';
 
 export interface ReportedScreen {
@@ -67,6 +68,7 @@ export function readingReport(read: Mockup, found: readonly Finding[], tags: Tag
     if (decision?.origin === 'beyond-css')
       report('beyond-css', layer.key, { why: decision.reason.replace(/^[^:]*: /, '') });
   }
+  reportBeside(read, mockup, report);
   reportPastEdge(mockup, measures, report);
   reportHalfPixels(mockup, measures, report);
   for (const screen of mockup.screens) {
@@ -78,6 +80,7 @@ export function readingReport(read: Mockup, found: readonly Finding[], tags: Tag
   const fonts = fontsOf(mockup);
   const all = [...found, ...findings];
   const [sheet] = read.screens;
+  const wanted = new Set([...all, ...fonts].flatMap(({ layer }) => layer ?? []));
   return {
     screens: mockup.screens.map(({ key, name, width, height, root }) => ({
       key,
@@ -95,7 +98,10 @@ export function readingReport(read: Mockup, found: readonly Finding[], tags: Tag
     fonts,
     findings: all,
     sheet: { width: sheet?.width ?? 1, height: sheet?.height ?? 1 },
-    places: placesOf(mockup, measures, new Set([...all, ...fonts].flatMap(({ layer }) => layer ?? []))),
+    places: {
+      ...placesOf(read, measureMockup(read), wanted),
+      ...placesOf(mockup, measures, wanted),
+    },
   };
 }
 
