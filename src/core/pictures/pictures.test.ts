@@ -93,22 +93,23 @@ describe('the plan of pictures', () => {
     expect(pictures.map((picture) => picture.name)).toEqual(['a', 'a-2']);
   });
 
-  it('makes PNG at 1x and 2x of what holds a bitmap, and SVG of everything else', () => {
+  it('makes PNG of what holds a bitmap, at 2x where the bitmap is dense enough, and SVG of everything else', () => {
     const pixel =
       'data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAAIAAAABCAYAAAD0In+KAAAAD0lEQVR42mP8z8BQz0AEAAAJAwEBTHNTgAAAAABJRU5ErkJggg==';
     const { pictures } = plan(
-      `<image id="photo" href="${pixel}" x="10" y="10" width="40" height="20"/><path id="star" d="M100 0L109 9L104 9z"/>`,
+      `<image id="dense" href="${pixel}" x="10" y="10" width="1" height="1" preserveAspectRatio="none"/><image id="photo" href="${pixel}" x="10" y="10" width="40" height="20"/><path id="star" d="M100 0L109 9L104 9z"/>`,
     );
     expect(
       pictures.map(({ files }) => files.map(({ path, width, height }) => [path, width, height])),
     ).toEqual([
       [
-        ['pictures/photo.png', 40, 20],
-        ['pictures/photo@2x.png', 80, 40],
+        ['pictures/dense.png', 1, 1],
+        ['pictures/dense@2x.png', 2, 2],
       ],
+      [['pictures/photo.png', 40, 20]],
       [['pictures/star.svg', expect.any(Number), expect.any(Number)]],
     ]);
-    expect(pictures[0]!.source).toEqual({ kind: 'bitmap', bitmap: 'bitmap-1' });
+    expect(pictures[1]!.source).toEqual({ kind: 'bitmap', bitmap: 'bitmap-1' });
   });
 
   it('draws a bitmap that is cut or lies between px', () => {

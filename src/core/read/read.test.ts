@@ -109,13 +109,22 @@ describe('OpenRaster', () => {
 
   it('says what it cannot say: other compositions, missing and broken entries, unknown elements', async () => {
     const stack =
-      '<layer name="a" src="data/red.png" composite-op="svg:dst-out"/><layer name="b" src="data/gone.png"/><layer name="c" src="data/torn.png"/><filter/>';
+      '<layer name="a" src="data/red.png" composite-op="own:grain"/><layer name="b" src="data/gone.png"/><layer name="c" src="data/torn.png"/><filter/>';
     expect(codesOf(readBytes(await openRaster(stack, { 'data/torn.png': strToU8('torn') })))).toEqual([
       'element-unknown',
       'bitmap-broken',
       'bitmap-broken',
       'composite-replaced',
     ]);
+  });
+
+  it('hands over what CSS cannot compose, to be drawn as one bitmap', async () => {
+    // Source: OpenRaster 0.0.5, "Layers stack", composite-op svg:dst-out (Porter-Duff "destination out").
+    const stack =
+      '<layer name="a" src="data/red.png" composite-op="svg:dst-out"/><layer name="b" src="data/red.png"/>';
+    const reading = readBytes(await openRaster(stack));
+    const { key } = layerNamed(reading, 'a');
+    expect(reading.bakes).toEqual([{ group: key.slice(0, -2), layer: key, operator: 'dst-out' }]);
   });
 
   it.each([

@@ -4,6 +4,12 @@ import type { Flat } from './letters';
 import type { Segment } from './lines';
 import { baselineShift, measureRun, piecesOf, totalWidth, type PlainLine } from './runs';
 
+interface Fitted {
+  readonly line: PlainLine;
+  /** What the line's width counts after the last letter, and its `textLength` does not, px. */
+  readonly gapAfter: number;
+}
+
 /** Splits at absolute positions into chunks and at shifts into segments, measures, and works in the anchor. */
 export function placeSegments(flat: Flat, context: SvgContext): Segment[] {
   const { letters } = flat;
@@ -15,7 +21,7 @@ export function placeSegments(flat: Flat, context: SvgContext): Segment[] {
   starts.forEach((start, index) => {
     const end = starts[index + 1] ?? letters.length;
     pen = { x: letters[start]?.x ?? pen.x, y: letters[start]?.y ?? pen.y };
-    const chunk: PlainLine[] = [];
+    const chunk: Fitted[] = [];
     let segmentStart = start;
     for (let at = start + 1; at <= end; at++) {
       const shifted = at === end || letters[at]?.dx !== undefined || letters[at]?.dy !== undefined;
@@ -24,14 +30,14 @@ export function placeSegments(flat: Flat, context: SvgContext): Segment[] {
       pen = { x: pen.x + (first?.dx ?? 0), y: pen.y + (first?.dy ?? 0) };
       const segment = measureSegment(flat, segmentStart, at, pen, context);
       chunk.push(segment);
-      pen = { x: pen.x + segment.width, y: pen.y };
+      pen = { x: pen.x + segment.line.width - segment.gapAfter, y: pen.y };
       segmentStart = at;
     }
     const shift = anchorShift(chunk, letters[start]?.computed);
     // Of several parts only the whole has an anchor.
     const anchor = chunk.length === 1 ? anchorOf(letters[start]?.computed) : 'start';
     lines.push(
-      ...chunk.map((segment, at) => ({ ...segment, x: segment.x + shift, anchor, placed: at === 0 })),
+      ...chunk.map(({ line }, at) => ({ ...line, x: line.x + shift, anchor, placed: at === 0 })),
     );
     pen = { x: pen.x + shift, y: pen.y };
   });
@@ -47,14 +53,15 @@ function anchorOf(computed: Computed | undefined): PlainLine['anchor'] {
  * SVG 2, §11.5, "apply anchoring": the chunk is moved so that its far left, middle or far right stands where its
  * first letter was put. Right-to-left text starts at the right.
  */
-function anchorShift(chunk: readonly PlainLine[], computed: Computed | undefined): number {
+function anchorShift(chunk: readonly Fitted[], computed: Computed | undefined): number {
   const [first] = chunk;
   if (!first || !computed) return 0;
-  const left = Math.min(...chunk.map((segment) => segment.x));
-  const right = Math.max(...chunk.map((segment) => segment.x + segment.width));
+  const left = Math.min(...chunk.map(({ line }) => line.x));
+  const right = Math.max(...chunk.map(({ line, gapAfter }) => line.x + line.width - gapAfter));
   const { 'text-anchor': anchor, direction } = computed.style;
-  if (anchor === 'middle') return first.x - (left + right) / 2;
-  return (anchor === 'end') !== (direction === 'rtl') ? first.x - right : first.x - left;
+  const { x } = first.line;
+  if (anchor === 'middle') return x - (left + right) / 2;
+  return (anchor === 'end') !== (direction === 'rtl') ? x - right : x - left;
 }
 
 function measureSegment(
@@ -63,13 +70,14 @@ function measureSegment(
   end: number,
   pen: { readonly x: number; readonly y: number },
   context: SvgContext,
-): PlainLine {
+): Fitted {
   const pieces = piecesOf(flat.letters.slice(start, end));
   const natural = pieces.map((piece) => measureRun(piece, context, 0));
   const { spacing, stretch } = fitLength(flat, start, end, totalWidth(natural));
   const runs = spacing === 0 ? natural : pieces.map((piece) => measureRun(piece, context, spacing));
   const baseline = pen.y + baselineShift(runs[0], context);
-  return { x: pen.x, baseline, width: totalWidth(runs) * stretch, stretch, anchor: 'start', runs };
+  const width = totalWidth(runs) * stretch;
+  return { line: { x: pen.x, baseline, width, stretch, anchor: 'start', runs }, gapAfter: spacing };
 }
 
 /** The extra letter spacing in px, or the stretch of the letters, that gives a segment its `textLength`. */
