@@ -10,7 +10,8 @@ import { IDENTITY } from '../../src/core/mockup/matrix';
 import { standaloneSvg } from '../../src/core/pictures/standaloneSvg';
 import { dataUri } from '../../src/engine/pictures/renderPicture';
 
-/** The largest side of the pictures that are compared, px: big drawings are shown smaller. */
+/** The longer side of the pictures that are compared, px: small drawings are shown larger, so that details count. */
+const SMALLEST = 480;
 const LARGEST = 1600;
 
 /** The first screen of a reading as an SVG of its own. Texts stay texts, but those in fonts that came inside the mockup. */
@@ -49,7 +50,8 @@ export class BackComparer {
   /** The share of pixels that differ, 0–1 (pixelmatch, threshold 0.1); `difference` gets a picture of both and what differs. */
   async compare(original: Uint8Array, reading: Reading, difference?: string): Promise<number> {
     const { width: w, height: h } = reading.mockup.screens[0]!;
-    const scale = Math.min(1, LARGEST / Math.max(w, h));
+    const longer = Math.max(w, h);
+    const scale = Math.min(Math.max(longer, SMALLEST), LARGEST) / longer;
     const [width, height] = [Math.max(1, Math.round(w * scale)), Math.max(1, Math.round(h * scale))];
     const first = await this.shoot(original, width, height);
     const second = await this.shoot(new TextEncoder().encode(writeBack(reading)), width, height);
