@@ -5,6 +5,7 @@ import type { OnProgress, Reading } from '../core/read/reading';
 import type { FontBook, GivenFont } from '../core/type/fontBook';
 import { applyResolution } from './raster/applyResolution';
 import { bakeCompositions } from './raster/bakeCompositions';
+import { settleNestedSvgs } from './nestedSvgs';
 import { trimBitmaps } from './raster/trimBitmaps';
 
 export interface ReadOptions {
@@ -15,7 +16,7 @@ export interface ReadOptions {
 }
 
 /**
- * Reads a mockup, and finishes what needs its pixels: layers of raster programs trimmed to what is seen, compositions
+ * Reads a mockup, and finishes what needs its pictures: SVGs inside of it made harmless, layers of raster programs trimmed to what is seen, compositions
  * that CSS has not drawn into one, flat pictures at their size at 1x.
  * @throws ReadError with one sentence when the file cannot be read
  */
@@ -48,7 +49,10 @@ async function finish(reading: Reading, onProgress: OnProgress): Promise<Reading
     const sized = await applyResolution(mockup, assets, report);
     return { ...reading, mockup: sized, findings: [...reading.findings, ...findings] };
   }
-  if (mockup.format !== 'openraster') return reading;
+  if (mockup.format === 'svg') {
+    const settled = settleNestedSvgs(mockup, assets, reading.book, report);
+    return { ...reading, assets: settled, findings: [...reading.findings, ...findings] };
+  }
   const baked = await bakeCompositions(mockup, assets, bakes, report);
   const trimmed = await trimBitmaps(baked.mockup, baked.assets, report, onProgress);
   const all = [...reading.findings, ...findings];

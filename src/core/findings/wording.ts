@@ -32,6 +32,11 @@ export const WORDING = {
     severity: 'warning',
     text: 'The file repeats its parts more than {limit} times; further copies were left out.',
   },
+  'too-deep': {
+    title: 'References too deep',
+    severity: 'warning',
+    text: 'References lead more than {limit} deep; what lies deeper was left out.',
+  },
   'foreign-content': {
     title: 'Foreign content left out',
     severity: 'warning',

@@ -73,10 +73,9 @@ function cutForm(form: Rounded, { clip, stroke, effects }: ShapeLayer): BoxForm 
 
 function rectOf(clip: Clip): Rounded | null {
   if (clip.kind !== 'outline') return null;
-  if (clip.outline.kind === 'rect') return clip.outline;
-  if (clip.outline.kind !== 'path') return null;
-  const form = knownPathForm(clip.outline, false);
-  return form?.kind === 'box' ? form : null;
+  const { outline } = clip;
+  const form = outline.kind === 'path' ? knownPathForm(outline, false) : outline;
+  return form?.kind === 'box' || form?.kind === 'rect' ? { box: form.box, radii: form.radii } : null;
 }
 
 function ruleForm(from: Point, to: Point, stroke: Stroke | null): BoxForm | null {

@@ -84,6 +84,7 @@ describe('what CSS knows as a box', () => {
     const clipped = (clip: string) =>
       boxForm(shape(`<clipPath id="c">${clip}</clipPath><rect width="90" height="50" clip-path="url(#c)"/>`));
     expect(clipped('<rect x="10" y="10" width="40" height="20" rx="6"/>')).toMatchObject({
+      kind: 'box',
       box: { x: 10, y: 10, width: 40, height: 20 },
       radii: [
         { x: 6, y: 6 },

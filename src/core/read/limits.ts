@@ -6,6 +6,8 @@ export const LIMITS = {
   /** Bytes of an archive's entries together. */
   unpacked: 768 * 1024 * 1024,
   depth: 400,
+  /** How deep references lead: `use` in `use`, definitions that need definitions. */
+  references: 100,
   elements: 400_000,
   /** Characters of text and attributes after entities are filled in. */
   characters: 256 * 1024 * 1024,
@@ -13,9 +15,9 @@ export const LIMITS = {
   /** Characters that entities with elements in them may add. */
   entityMarkup: 1024 * 1024,
   /** How often a selector is held against an element. */
-  selectorTests: 6_000_000,
-  /** Layers that `use` may add. */
-  copies: 50_000,
+  selectorTests: 1_500_000,
+  /** Layers that `use` may add, and elements that one definition may draw. */
+  copies: 20_000,
   /** Px, either side of a screen. */
   screen: 32_768,
 } as const;

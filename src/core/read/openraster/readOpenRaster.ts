@@ -1,6 +1,7 @@
 import { findingList, type Report } from '../../findings/finding';
 import { IDENTITY, translation } from '../../mockup/matrix';
 import { bareLayer, type BitmapLayer, type GroupLayer, type Layer, type LayerKey } from '../../mockup/layer';
+import type { Bitmap } from '../../mockup/mockup';
 import type { FontBook } from '../../type/fontBook';
 import { decodeText } from '../decodeText';
 import { keyMaker } from '../keys';
@@ -8,13 +9,15 @@ import { LIMITS } from '../limits';
 import { ReadError } from '../readError';
 import type { Bake, Reading } from '../reading';
 import { shelveBitmap, type BitmapShelf } from '../shelveBitmap';
-import { unzipBounded } from '../unpack';
+import { Zip } from '../zip';
 import { elementsIn, type XmlNode } from '../xml/node';
 import { parseXml } from '../xml/parseXml';
 import { bakedOperator, blendOf } from './compositing';
 
 interface Context {
-  readonly entries: ReadonlyMap<string, Uint8Array>;
+  readonly archive: Zip;
+  /** The bitmaps of the entries that have been taken, by entry; null for what is none. */
+  readonly taken: Map<string, Bitmap | null>;
   readonly shelf: BitmapShelf;
   readonly newKey: ReturnType<typeof keyMaker>;
   readonly report: Report;
@@ -27,8 +30,8 @@ interface Context {
  * @throws ReadError when the archive or its `stack.xml` cannot be used
  */
 export function readOpenRaster(bytes: Uint8Array, name: string, book: FontBook): Reading {
-  const entries = unzipBounded(bytes);
-  const source = entries.get('stack.xml');
+  const archive = new Zip(bytes);
+  const source = archive.take('stack.xml');
   if (!source) throw new ReadError('entry-missing', { entry: 'stack.xml' });
   const image = parseXml(decodeText(source));
   const root = elementsIn(image).find((child) => child.name === 'stack');
@@ -40,7 +43,7 @@ export function readOpenRaster(bytes: Uint8Array, name: string, book: FontBook):
   const newKey = keyMaker();
   const key = newKey('', name, 'screen');
   const bakes: Bake[] = [];
-  const layers = readStack(root, key, { entries, shelf, newKey, report, bakes });
+  const layers = readStack(root, key, { archive, taken: new Map(), shelf, newKey, report, bakes });
   if (layers.length === 0) throw new ReadError('nothing-drawn');
   const drawn: GroupLayer = {
     kind: 'group',
@@ -113,16 +116,26 @@ function readLayer(node: XmlNode, parent: LayerKey, context: Context): BitmapLay
   const name = nameOf(node);
   const key = context.newKey(parent, name, 'layer');
   const source = node.attributes.src ?? '';
-  const bytes = context.entries.get(source);
-  const bitmap = bytes && shelveBitmap(bytes, context.shelf);
+  const bitmap = takeBitmap(source, context);
   if (!bitmap) {
-    const why = bytes ? `${source} is no picture` : `the file has no entry ${source || 'for it'}`;
+    const why = bitmap === null ? `${source} is no picture` : `the file has no entry ${source || 'for it'}`;
     context.report('bitmap-broken', key, { why });
     return null;
   }
   const box = { x: 0, y: 0, width: bitmap.width, height: bitmap.height };
   const place = { transform: offset(node), box, frame: box, bitmap: bitmap.id };
   return { kind: 'bitmap', ...bareLayer(key, name), ...dress(node, key, parent, context), ...place };
+}
+
+/** The bitmap in an entry; null when it is no picture, undefined when there is no such entry. */
+function takeBitmap(source: string, { archive, taken, shelf }: Context): Bitmap | null | undefined {
+  const known = taken.get(source);
+  if (known !== undefined) return known;
+  const bytes = archive.take(source);
+  if (!bytes) return undefined;
+  const bitmap = shelveBitmap(bytes, shelf);
+  taken.set(source, bitmap);
+  return bitmap;
 }
 
 function nameOf(node: XmlNode): string | null {

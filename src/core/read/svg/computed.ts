@@ -91,9 +91,12 @@ function customProperties(
   return custom;
 }
 
+/** Characters that a value may have: variables of variables grow without end otherwise. */
+const LONGEST_VALUE = 100_000;
+
 /** Fills in `var(--name, fallback)` (CSS Variables 1, §3); the depth is bounded, so a cycle ends. */
 function fillVariables(value: string, custom: ReadonlyMap<string, string>, depth = 0): string {
-  if (depth > 8 || !value.includes('var(')) return value;
+  if (depth > 8 || value.length > LONGEST_VALUE || !value.includes('var(')) return value;
   const filled = value.replace(
     /var\(\s*(--[\w-]+)\s*(?:,\s*((?:[^()]|\([^()]*\))*))?\)/g,
     (_, name: string, or) => (custom.get(name) ?? or ?? '').trim(),

@@ -1,5 +1,6 @@
 import type { Report } from '../../findings/finding';
 import type { Bitmap, XmlElement } from '../../mockup/mockup';
+import type { GradientStop } from '../../mockup/paint';
 import type { LayerKey } from '../../mockup/layer';
 import type { FaceId, FontFace } from '../../mockup/type';
 import type { FontBook } from '../../type/fontBook';
@@ -18,12 +19,18 @@ export interface SvgContext {
   readonly assets: Map<string, Uint8Array>;
   readonly faces: Map<FaceId, FontFace>;
   readonly definitions: Map<string, XmlElement>;
+  /** How many elements each definition draws, those that it refers to counted in. */
+  readonly weights: Map<string, number>;
+  /** The stops of gradients that have been read, by the element that holds them. */
+  readonly stops: Map<XmlNode, readonly GradientStop[]>;
   /** Gives a key that no other layer has. */
   readonly newKey: (parent: LayerKey, name: string | null, kind: string) => LayerKey;
   /** Counts an element that is read. */
   readonly progress: () => void;
-  /** Counts a copy that `use` makes; false when there are too many. */
+  /** Counts a layer that `use` copies; false when there are too many. */
   readonly countCopy: () => boolean;
+  /** Does the work one level deeper; null when that is too deep. */
+  readonly deeper: <T>(work: () => T) => T | null;
 }
 
 /** Where in the file an element is read. */

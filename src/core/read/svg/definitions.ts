@@ -1,4 +1,5 @@
 import type { XmlElement } from '../../mockup/mockup';
+import { LIMITS } from '../limits';
 import type { XmlNode } from '../xml/node';
 import { PROGRAM_LABEL } from '../xml/parseXml';
 import { computeStyle, ROOT_STYLE, styleInPlace, type Computed } from './computed';
@@ -27,18 +28,23 @@ export function keepDefinition(id: string, context: SvgContext): string | null {
   const node = context.byId.get(id);
   if (!node) return null;
   // Takes the place first, so that definitions that refer to one another end.
-  context.definitions.set(id, { name: 'g', attributes: {}, children: [] });
-  context.definitions.set(
-    id,
-    keepElement(
-      node,
-      node.parent ? styleInPlace(node.parent, context.cascade) : ROOT_STYLE,
-      context,
-      { id },
-      true,
-    ),
-  );
+  const empty: XmlElement = { name: 'g', attributes: {}, children: [] };
+  context.definitions.set(id, empty);
+  const parent = node.parent ? styleInPlace(node.parent, context.cascade) : ROOT_STYLE;
+  const kept = context.deeper(() => keepElement(node, parent, context, { id }, true));
+  const weight = kept ? weigh(kept, context) : 0;
+  context.weights.set(id, weight);
+  if (weight > LIMITS.copies) context.report('too-many-copies', null, { limit: LIMITS.copies });
+  else if (kept) context.definitions.set(id, kept);
   return id;
+}
+
+/** How many elements a viewer draws for this one, so that references to references cannot run away. */
+function weigh({ attributes, children }: XmlElement, context: SvgContext): number {
+  let weight = 1;
+  for (const value of Object.values(attributes)) weight += context.weights.get(localId(value) ?? '') ?? 0;
+  for (const child of children) if (typeof child !== 'string') weight += weigh(child, context);
+  return weight;
 }
 
 /** Keeps an element under a name of its own, without its transform. */

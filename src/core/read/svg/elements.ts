@@ -10,6 +10,7 @@ import {
 } from '../../mockup/layer';
 import { IDENTITY, multiply, translation, type Matrix } from '../../mockup/matrix';
 import { NO_RADII, outlineBox } from '../../mockup/outline';
+import { LIMITS } from '../limits';
 import { elementsIn, type XmlNode } from '../xml/node';
 import { takeBitmap } from './bitmaps';
 import { readCutting } from './clips';
@@ -84,12 +85,13 @@ export function readElement(node: XmlNode, around: Here): Layer | null {
     reportUnread(node, around);
     return null;
   }
+  if (around.using.length > 0 && !context.countCopy()) return null;
   context.progress();
   const computed = computeStyle(node, around.computed, context.cascade);
   const key = context.newKey(around.parentKey, readName(node), kindOf(node.name));
   const handlers = Object.keys(node.attributes).filter((name) => /^on[a-z]/i.test(name));
   if (handlers.length > 0) context.report('handler-removed', key, { name: handlers.join(', ') });
-  return reader(node, { ...around, computed, parentKey: key }, key);
+  return context.deeper(() => reader(node, { ...around, computed, parentKey: key }, key));
 }
 
 function reportUnread(node: XmlNode, { context, parentKey }: Here): void {
@@ -242,7 +244,10 @@ function readUse(node: XmlNode, here: Here, key: LayerKey): Layer | null {
     context.report('reference-cycle', key, { target: id });
     return null;
   }
-  if (!context.countCopy()) return null;
+  if (here.using.length >= LIMITS.references) {
+    context.report('too-deep', key, { limit: LIMITS.references });
+    return null;
+  }
   const computed = { ...here.computed, scope: target };
   const inside: Here = { ...here, computed, using: [...here.using, id] };
   const move = translation(geometry(here, 'x', 'width') ?? 0, geometry(here, 'y', 'height') ?? 0);

@@ -37,12 +37,19 @@ export function createMatcher(report: Report): Matcher {
   const walk = treeWalk();
   let order = 0;
   let tests = 0;
-  const candidates = (node: XmlNode): SelectorRule[] => {
+  const sorted = new Map<string, readonly SelectorRule[]>();
+  const candidates = (node: XmlNode): readonly SelectorRule[] => {
     const { id, class: classes } = node.attributes;
     const marks = ['*', node.name, ...(id === undefined ? [] : [`#${id}`])];
     for (const name of new Set(classes?.split(/\s+/))) marks.push(`.${name}`);
-    const found = marks.flatMap((mark) => byMark.get(mark) ?? []);
-    return found.sort((one, other) => one.specificity - other.specificity || one.order - other.order);
+    const known = marks.filter((mark) => byMark.has(mark));
+    const memory = known.join(' ');
+    const ready = sorted.get(memory);
+    if (ready) return ready;
+    const found = known.flatMap((mark) => byMark.get(mark) ?? []);
+    found.sort((one, other) => one.specificity - other.specificity || one.order - other.order);
+    sorted.set(memory, found);
+    return found;
   };
   return {
     add(selector, declarations) {
@@ -55,6 +62,7 @@ export function createMatcher(report: Report): Matcher {
           pseudos: PSEUDOS,
         });
         const rule = { matches, specificity: specificityOf(text), declarations, order: order++ };
+        sorted.clear();
         const mark = markOf(selector);
         const alike = byMark.get(mark);
         if (alike) alike.push(rule);

@@ -1,9 +1,8 @@
-import svgpath from 'svgpath';
 import { evenRadii, type Outline } from '../../mockup/outline';
-import { printPath } from '../../mockup/printPath';
 import type { XmlNode } from '../xml/node';
 import type { Here } from './context';
 import { parseLength } from './lengths';
+import { absolutePath } from './pathData';
 import type { Property } from './properties';
 
 /** The geometry of a basic shape or path (SVG 2, §9 and §10); null when it draws nothing or is no shape. */
@@ -80,7 +79,7 @@ const OUTLINES: Readonly<Record<string, OutlineReader>> = {
   polygon: (node, _, rule) => polygon(node, 'Z', rule),
   path(node, here, rule) {
     const property = /^path\(\s*(["'])(.*)\1\s*\)$/s.exec(here.computed.style.d)?.[2];
-    const d = drawnPart(property ?? node.attributes.d ?? '');
+    const d = absolutePath(property ?? node.attributes.d ?? '');
     return d === '' ? null : { kind: 'path', d, rule: rule === 'evenodd' ? 'evenodd' : 'nonzero' };
   },
 };
@@ -99,11 +98,4 @@ function polygon(node: XmlNode, end: string, rule: string): Outline | null {
   if (pairs < 2) return null;
   const points = Array.from({ length: pairs }, (_, at) => `${numbers[at * 2]} ${numbers[at * 2 + 1]}`);
   return { kind: 'path', d: `M${points.join('L')}${end}`, rule: rule === 'evenodd' ? 'evenodd' : 'nonzero' };
-}
-
-/** The path data up to its first error, as browsers draw it (SVG 2, §9.5.4), in absolute commands. */
-function drawnPart(d: string): string {
-  if (d.trim() === '' || d.trim() === 'none') return '';
-  // svgpath keeps what it read before an error, and drops a path that does not begin with a move.
-  return printPath(svgpath(d).abs());
 }

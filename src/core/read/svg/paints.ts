@@ -121,7 +121,7 @@ function readGradient(server: XmlNode, here: Here, box: BoxOfShape): Paint | nul
   const find = (name: string, among = chain) =>
     among.find((node) => node.attributes[name] !== undefined)?.attributes[name];
   const alike = chain.filter((node) => node.name === server.name);
-  const stops = readStops(
+  const stops = stopsOf(
     chain.find((node) => elementsIn(node).some((child) => child.name === 'stop')),
     here,
   );
@@ -165,13 +165,20 @@ function readSpread(value: string | undefined): Spread {
   return value === 'repeat' || value === 'reflect' ? value : 'pad';
 }
 
-function readStops(owner: XmlNode | undefined, here: Here): GradientStop[] {
+/** The stops have their style from where they stand, so they are the same for everything that they paint. */
+function stopsOf(owner: XmlNode | undefined, { context }: Here): readonly GradientStop[] {
   if (!owner) return [];
-  const around = styleInPlace(owner, here.context.cascade);
+  const known = context.stops.get(owner) ?? readStops(owner, context);
+  context.stops.set(owner, known);
+  return known;
+}
+
+function readStops(owner: XmlNode, { cascade }: SvgContext): GradientStop[] {
+  const around = styleInPlace(owner, cascade);
   const stops: GradientStop[] = [];
   for (const node of elementsIn(owner)) {
     if (node.name !== 'stop') continue;
-    const computed = computeStyle(node, around, here.context.cascade);
+    const computed = computeStyle(node, around, cascade);
     const value = computed.style['stop-color'];
     const colour =
       value.toLowerCase() === 'currentcolor' ? currentColour(computed) : (parseColour(value) ?? BLACK);

@@ -42,6 +42,7 @@ export function readSvg(
   for (const family of broken) report('font-broken', null, { family });
 
   let copies = 0;
+  let depth = 0;
   let done = 0;
   const total = countElements(root);
   const context: SvgContext = {
@@ -53,6 +54,8 @@ export function readSvg(
     assets: new Map(),
     faces: new Map(),
     definitions: new Map(),
+    weights: new Map(),
+    stops: new Map(),
     newKey: keyMaker(),
     progress() {
       done += 1;
@@ -63,6 +66,18 @@ export function readSvg(
       copies += 1;
       if (copies > LIMITS.copies) report('too-many-copies', null, { limit: LIMITS.copies });
       return copies <= LIMITS.copies;
+    },
+    deeper(work) {
+      if (depth >= LIMITS.depth + LIMITS.references) {
+        report('too-deep', null, { limit: LIMITS.references });
+        return null;
+      }
+      depth += 1;
+      try {
+        return work();
+      } finally {
+        depth -= 1;
+      }
     },
   };
   const screen = readScreen(root, name, context);
@@ -119,17 +134,19 @@ function indexIds(root: XmlNode): ReadonlyMap<string, XmlNode> {
 function readScreen(root: XmlNode, name: string, context: SvgContext): Screen {
   const computed = computeStyle(root, ROOT_STYLE, context.cascade);
   const viewBox = parseViewBox(root.attributes.viewBox);
-  const width = screenSide(root.attributes.width, viewBox?.width, computed.fontSize);
-  const height = screenSide(root.attributes.height, viewBox?.height, computed.fontSize);
-  const viewport = { x: 0, y: 0, width, height };
+  const said = {
+    width: screenSide(root.attributes.width, viewBox?.width, computed.fontSize),
+    height: screenSide(root.attributes.height, viewBox?.height, computed.fontSize),
+  };
+  const viewport = { x: 0, y: 0, width: said.width ?? UNSAID.width, height: said.height ?? UNSAID.height };
   const { matrix } = fitViewBox(viewBox, viewport, root.attributes.preserveAspectRatio);
   const key = context.newKey('', name, 'screen');
   const here: Here = { context, computed, parentKey: key, viewport: viewBox ?? viewport, using: [] };
-  return {
+  const screen: Screen = {
     key,
     name,
-    width,
-    height,
+    width: viewport.width,
+    height: viewport.height,
     origin: { x: 0, y: 0 },
     found: 'whole',
     ground: null,
@@ -144,17 +161,43 @@ function readScreen(root: XmlNode, name: string, context: SvgContext): Screen {
       layers: readChildren(root, here),
     },
   };
+  return { ...screen, ...sizeOf(screen, said, context) };
 }
 
-/** A side of the screen: as said, else the viewBox's, else the size that browsers give (CSS 2.1, §10.3.2). */
-function screenSide(text: string | undefined, fromViewBox: number | undefined, fontSize: number): number {
+/** The size of browsers for what says none (CSS 2.1, §10.3.2). */
+const UNSAID = { width: 300, height: 150 } as const;
+
+/** A side of the screen: as said, else the viewBox's; null when neither is there. */
+function screenSide(
+  text: string | undefined,
+  fromViewBox: number | undefined,
+  fontSize: number,
+): number | null {
   const percent = text?.trim().endsWith('%') ?? false;
   const said = text === undefined || percent ? null : parseLength(text, { fontSize, percentOf: 0 });
   const side = said ?? fromViewBox ?? null;
-  if (side === null || !(side > 0) || side > LIMITS.screen) {
-    throw new ReadError('no-size', { what: text ?? 'neither size nor viewBox', limit: LIMITS.screen });
-  }
-  return side;
+  return side === null ? null : usable(side, text ?? 'its viewBox');
+}
+
+/** A side that the file does not say reaches as far as what is drawn. */
+function sizeOf(
+  screen: Screen,
+  said: { readonly width: number | null; readonly height: number | null },
+  context: SvgContext,
+) {
+  if (said.width !== null && said.height !== null) return { width: said.width, height: said.height };
+  const painted = measureScreen(screen, Object.fromEntries(context.faces)).get(screen.key)?.painted;
+  const reach = (from: number, length: number) =>
+    usable(Math.ceil(from + length), 'no size; its content decides');
+  return {
+    width: said.width ?? (painted ? reach(painted.x, painted.width) : UNSAID.width),
+    height: said.height ?? (painted ? reach(painted.y, painted.height) : UNSAID.height),
+  };
+}
+
+function usable(side: number, what: string): number {
+  if (side > 0 && side <= LIMITS.screen) return side;
+  throw new ReadError('no-size', { what, limit: LIMITS.screen });
 }
 
 const GENERIC = new Set([

@@ -25,6 +25,7 @@ const WIDTHS = new Set([
   1536, 1600, 1680, 1728, 1920, 2048, 2560,
 ]);
 const SHORTEST = 240;
+const MOST = 400;
 const SCREEN_NAME = /\b(screen|page|view|artboard|mobile|desktop|tablet|phone)\b/i;
 
 /**
@@ -41,13 +42,11 @@ export function findScreens(mockup: Mockup, tags: Tags): readonly ScreenCandidat
     const box = layer.kind === 'group' && layer.visible ? frameOf(layer, measures) : null;
     return box && layer.kind === 'group' ? [{ layer, box }] : [];
   });
-  const likely = framed.filter(({ layer, box }) =>
-    isScreenSized(
-      layer,
-      box,
-      framed.map((one) => one.box),
-    ),
-  );
+  const large = framed.filter(({ box }) => Math.min(box.width, box.height) >= SHORTEST);
+  const boxes = large.map(({ box }) => box);
+  // A sheet of so many is a pattern, not a set of screens; comparing each with each would take its square in time.
+  const likely =
+    large.length > MOST ? [] : large.filter(({ layer, box }) => isScreenSized(layer, box, boxes));
   const automatic = areScreens(
     likely.map(({ box }) => box),
     top,
@@ -107,7 +106,6 @@ function frameOf(group: GroupLayer, measures: Measures): Box | null {
 }
 
 function isScreenSized({ sourceName }: GroupLayer, { width, height }: Box, all: readonly Box[]): boolean {
-  if (Math.min(width, height) < SHORTEST) return false;
   const twins =
     all.filter((box) => Math.abs(box.width - width) < 1 && Math.abs(box.height - height) < 1).length > 1;
   const known = WIDTHS.has(Math.round(width)) && height >= width / 3;

@@ -36,9 +36,7 @@ export function placeSegments(flat: Flat, context: SvgContext): Segment[] {
     const shift = anchorShift(chunk, letters[start]?.computed);
     // Of several parts only the whole has an anchor.
     const anchor = chunk.length === 1 ? anchorOf(letters[start]?.computed) : 'start';
-    lines.push(
-      ...chunk.map(({ line }, at) => ({ ...line, x: line.x + shift, anchor, placed: at === 0 })),
-    );
+    lines.push(...chunk.map(({ line }, at) => ({ ...line, x: line.x + shift, anchor, placed: at === 0 })));
     pen = { x: pen.x + shift, y: pen.y };
   });
   return lines;

@@ -1,0 +1,64 @@
+import type { Report } from '../core/findings/finding';
+import type { BitmapLayer } from '../core/mockup/layer';
+import { IDENTITY } from '../core/mockup/matrix';
+import type { Assets, Bitmap, Mockup } from '../core/mockup/mockup';
+import { layersOf } from '../core/mockup/walk';
+import { standaloneSvg } from '../core/pictures/standaloneSvg';
+import { read } from '../core/read/read';
+import { ReadError } from '../core/read/readError';
+import type { FontBook } from '../core/type/fontBook';
+import { dataUri } from './pictures/renderPicture';
+import { outlinerOf } from './produce';
+
+/** How deep SVGs may lie in SVGs. */
+const DEEPEST = 4;
+
+/**
+ * Pictures that are SVGs themselves are read as mockups are and written anew: nothing in them runs, fetches or
+ * grows without end, and their letters need no font. Gives the mockup's assets with those in their places.
+ */
+export function settleNestedSvgs(
+  mockup: Mockup,
+  assets: Assets,
+  book: FontBook,
+  report: Report,
+  depth = 1,
+): Assets {
+  const nested = Object.values(mockup.bitmaps).filter(({ type }) => type === 'image/svg+xml');
+  if (nested.length === 0) return assets;
+  const layers = [...layersOf(mockup)].filter((layer): layer is BitmapLayer => layer.kind === 'bitmap');
+  const settled = new Map(assets);
+  for (const bitmap of nested) {
+    const user = layers.find((layer) => layer.bitmap === bitmap.id)?.key ?? null;
+    const svg = settle(bitmap, assets, book, (code, _, data) => report(code, user, data), depth);
+    settled.set(bitmap.id, new TextEncoder().encode(svg));
+  }
+  return settled;
+}
+
+function settle(bitmap: Bitmap, given: Assets, fonts: FontBook, report: Report, depth: number): string {
+  const empty = `<svg xmlns="http://www.w3.org/2000/svg" width="${bitmap.width}" height="${bitmap.height}"/>`;
+  if (depth > DEEPEST) {
+    report('too-deep', null, { limit: DEEPEST });
+    return empty;
+  }
+  try {
+    const reading = read(given.get(bitmap.id) ?? new Uint8Array(), 'picture.svg', fonts);
+    const { mockup, findings, book } = reading;
+    for (const { code, data } of findings) report(code, null, data);
+    const assets = settleNestedSvgs(mockup, reading.assets, book, report, depth + 1);
+    const [screen] = mockup.screens;
+    if (!screen) return empty;
+    const whole = { x: 0, y: 0, width: screen.width, height: screen.height };
+    return standaloneSvg([{ layer: screen.root, matrix: IDENTITY }], whole, {
+      mockup,
+      outliner: outlinerOf(book),
+      bitmapAddress: (name) => dataUri(name, mockup, assets),
+      decimals: 5,
+    });
+  } catch (error) {
+    if (!(error instanceof ReadError)) throw error;
+    if (error.code !== 'nothing-drawn') report('bitmap-broken', null, { why: error.message });
+    return empty;
+  }
+}
