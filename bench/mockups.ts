@@ -1,18 +1,21 @@
 /** A mockup of about `layers` layers, made of what real ones are made of: cards with a box, texts, an icon, a rule. */
 export function benchMockup(layers: number): string {
   const perCard = 8;
-  const cards = Array.from({ length: Math.round(layers / perCard) }, (_, at) => card(at));
-  const height = Math.ceil(cards.length / 6) * 140;
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="1280" height="${Math.min(height, 32_000)}">
+  const count = Math.round(layers / perCard);
+  // More columns where the cards would not fit under each other on the largest screen.
+  const columns = Math.max(6, Math.ceil((count * 140) / 30_000));
+  const cards = Array.from({ length: count }, (_, at) => card(at, columns));
+  const [width, height] = [columns * 210 + 20, Math.ceil(count / columns) * 140];
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}">
 <style>.name{font:600 16px Commissioner}.note{font:13px Commissioner;fill:#567}</style>
 <defs><linearGradient id="wash" x2="0" y2="1"><stop stop-color="#fff"/><stop offset="1" stop-color="#eef"/></linearGradient>
 <filter id="lift"><feDropShadow dx="0" dy="2" stdDeviation="3" flood-opacity=".2"/></filter></defs>
 ${cards.join('\n')}</svg>`;
 }
 
-function card(at: number): string {
-  const x = (at % 6) * 210 + 10;
-  const y = Math.floor(at / 6) * 140 + 10;
+function card(at: number, columns: number): string {
+  const x = (at % columns) * 210 + 10;
+  const y = Math.floor(at / columns) * 140 + 10;
   return `<g id="card-${at}" transform="translate(${x} ${y})"><rect width="190" height="120" rx="6" fill="url(#wash)" filter="url(#lift)"/>
 <text class="name" x="12" y="28">Card number ${at}</text><text class="note"><tspan x="12" y="52">A line of words,</tspan><tspan x="12" y="70">and another line.</tspan></text>
 <g id="icon"><path d="M150 20l12 20h-24z" fill="#a40"/><circle cx="150" cy="${45 + (at % 5)}" r="4" fill="#04a"/></g>

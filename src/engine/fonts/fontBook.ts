@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { create, type Font, type FontCollection } from 'fontkit';
 import type { FaceMetrics, FaceSource, FontFace } from '../../core/mockup/type';
 import type { FaceWish, FontBook } from '../../core/type/fontBook';
+import { digestOf } from '../digest';
 import { listInstalled, type InstalledFonts } from './installed';
 import { knownMetrics } from './known';
 import { SHIPPED, shippedPath } from './shipped';
@@ -50,7 +51,7 @@ export function createFontBook(installed: InstalledFonts = listInstalled()): Fon
   const shipped = SHIPPED.map((face): Candidate => ({
     ...face,
     source: 'shipped',
-    load: () => openBytes(readFileSync(shippedPath(face.file))),
+    load: () => openFile(shippedPath(face.file)),
   }));
   const system = installed.faces.flatMap((face) =>
     face.families.map((family): Candidate => ({
@@ -58,7 +59,7 @@ export function createFontBook(installed: InstalledFonts = listInstalled()): Fon
       weight: face.weight,
       italic: face.italic,
       source: 'system',
-      load: () => openBytes(readFileSync(face.path), face.postscriptName),
+      load: () => openFile(face.path, face.postscriptName),
     })),
   );
   return bookOf([...shipped, ...system], installed);
@@ -68,7 +69,6 @@ function bookOf(candidates: readonly Candidate[], installed: InstalledFonts): Fo
   const families = groupByFamily(candidates);
   const opened = new Map<string, Opened>();
   const wishes = new Map<string, Opened>();
-  const advances = new Map<string, number>();
 
   const open = (candidate: Candidate): Opened | null => {
     const id = faceId(candidate);
@@ -114,15 +114,10 @@ function bookOf(candidates: readonly Candidate[], installed: InstalledFonts): Fo
   return {
     face: (wish) => resolve(wish).face,
     advance(face, text, size) {
-      const mark = `${face}\n${text}`;
-      const known = advances.get(mark);
-      if (known !== undefined) return known * size;
       const entry = opened.get(face);
-      const ems = entry?.font
-        ? entry.font.layout(text).advanceWidth / entry.font.unitsPerEm
-        : [...text].length * (entry?.meanAdvance ?? 0.5);
-      advances.set(mark, ems);
-      return ems * size;
+      return entry?.font
+        ? (advanceOf(entry.font, text) / entry.font.unitsPerEm) * size
+        : [...text].length * (entry?.meanAdvance ?? 0.5) * size;
     },
     outline: (face, text, size, letterSpacing) => {
       const font = opened.get(face)?.font;
@@ -132,7 +127,7 @@ function bookOf(candidates: readonly Candidate[], installed: InstalledFonts): Fo
       const broken: string[] = [];
       const embedded = fonts.flatMap((font): Candidate[] => {
         try {
-          const parsed = openBytes(font.bytes);
+          const parsed = openOnce(digestOf(font.bytes), () => openBytes(font.bytes));
           return [{ ...font, file: font.asset, load: () => parsed }];
         } catch {
           broken.push(font.family);
@@ -209,6 +204,23 @@ function nearestFace(faces: readonly Candidate[], wish: FaceWish): Candidate {
   return faces.reduce((best, face) => (distance(face) < distance(best) ? face : best));
 }
 
+/** Opened fonts by what names them for certain: books for other mockups share them, since opening takes long. */
+const openFonts = new Map<string, Font>();
+const MOST_OPEN = 200;
+
+function openOnce(mark: string, open: () => Font): Font {
+  const known = openFonts.get(mark);
+  if (known) return known;
+  if (openFonts.size >= MOST_OPEN) openFonts.clear();
+  const font = open();
+  openFonts.set(mark, font);
+  return font;
+}
+
+function openFile(path: string, postscriptName?: string): Font {
+  return openOnce(`${path} ${postscriptName ?? ''}`, () => openBytes(readFileSync(path), postscriptName));
+}
+
 function openBytes(bytes: Uint8Array, postscriptName?: string): Font {
   const opened: Font | FontCollection = create(Buffer.from(bytes));
   if (!('fonts' in opened)) return opened;
@@ -236,6 +248,25 @@ interface Os2 {
   readonly typoDescender: number;
   readonly typoLineGap: number;
   readonly xHeight?: number;
+}
+
+/** Marks are placed on letters of other scripts; looking them up for plain ones takes longer than all else. */
+const WITHOUT_MARKS = { mark: false, mkmk: false };
+
+/** Mockups repeat their words. */
+const advances = new WeakMap<Font, Map<string, number>>();
+const MOST_ADVANCES = 50_000;
+
+/** In the font's own units. */
+function advanceOf(font: Font, text: string): number {
+  const known = advances.get(font) ?? new Map<string, number>();
+  advances.set(font, known);
+  const ready = known.get(text);
+  if (ready !== undefined) return ready;
+  if (known.size >= MOST_ADVANCES) known.clear();
+  const advance = font.layout(text, /^[ -~]*$/.test(text) ? WITHOUT_MARKS : {}).advanceWidth;
+  known.set(text, advance);
+  return advance;
 }
 
 /** Path data of the shaped text, y downwards, two decimals of a px. */

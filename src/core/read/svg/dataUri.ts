@@ -19,5 +19,8 @@ export function readDataUri(address: string): DataUri | null {
 
 function decodeBase64(text: string): Uint8Array {
   const plain = /[\s%]/.test(text) ? decodeURIComponent(text).replace(/\s+/g, '') : text;
-  return Uint8Array.from(atob(plain), (letter) => letter.charCodeAt(0));
+  const letters = atob(plain);
+  const bytes = new Uint8Array(letters.length);
+  for (let at = 0; at < letters.length; at++) bytes[at] = letters.charCodeAt(at);
+  return bytes;
 }
