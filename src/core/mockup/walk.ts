@@ -3,8 +3,11 @@ import type { Mockup } from './mockup';
 
 /** Every layer below and including `layer`, parents before children, in drawing order. */
 export function* walk(layer: Layer): Generator<Layer> {
-  yield layer;
-  if (layer.kind === 'group') for (const child of layer.layers) yield* walk(child);
+  const open = [layer];
+  for (let next = open.pop(); next; next = open.pop()) {
+    yield next;
+    if (next.kind === 'group') for (const child of next.layers.toReversed()) open.push(child);
+  }
 }
 
 /** Every layer of the mockup except the screens' own roots. */

@@ -102,7 +102,7 @@ function bookOf(candidates: readonly Candidate[], installed: InstalledFonts): Fo
     return null;
   };
   const resolve = (wish: FaceWish): Opened => {
-    const mark = JSON.stringify([wish.families, wish.weight, wish.italic]);
+    const mark = `${wish.weight} ${wish.italic} ${wish.families.join('\n')}`;
     const known = wishes.get(mark);
     if (known) return known;
     const found = resolveWish(wish, find, installed);

@@ -92,11 +92,13 @@ function customProperties(
   declared: Declared,
   parent: ReadonlyMap<string, string>,
 ): ReadonlyMap<string, string> {
-  const own = [...declared].filter(([name]) => name.startsWith('--'));
-  if (own.length === 0) return parent;
-  const custom = new Map(parent);
-  for (const [name, value] of own) custom.set(name, value);
-  return custom;
+  let custom: Map<string, string> | null = null;
+  for (const [name, value] of declared) {
+    if (!name.startsWith('--')) continue;
+    custom ??= new Map(parent);
+    custom.set(name, value);
+  }
+  return custom ?? parent;
 }
 
 /** Characters that a value may have: variables of variables grow without end otherwise. */

@@ -52,6 +52,7 @@ export function parseLengths(text: string, context: LengthContext): number[] {
 
 /** An opacity, offset or other share: a number or a percentage, clamped to 0–1. */
 export function parseShare(text: string, fallback = 1): number {
+  if (text === '1') return 1;
   const value = parseLength(text, { fontSize: 0, percentOf: 1 });
   return value === null ? fallback : Math.min(1, Math.max(0, value));
 }

@@ -12,9 +12,16 @@ export function elementsIn(node: XmlNode): XmlNode[] {
   return node.children.filter((child): child is XmlNode => typeof child !== 'string');
 }
 
+/** The element and all inside of it, in the order of the file. */
 export function* descendants(node: XmlNode): Generator<XmlNode> {
-  yield node;
-  for (const child of node.children) if (typeof child !== 'string') yield* descendants(child);
+  const open = [node];
+  for (let next = open.pop(); next; next = open.pop()) {
+    yield next;
+    for (let at = next.children.length - 1; at >= 0; at--) {
+      const child = next.children[at];
+      if (typeof child === 'object') open.push(child);
+    }
+  }
 }
 
 export function textIn(node: XmlNode): string {

@@ -51,13 +51,21 @@ export function measureRun(piece: Piece, context: SvgContext, extraSpacing: numb
   return { text, style, face: face.id, width, rise, ...(href !== undefined && { href }), computed };
 }
 
-export function typeStyle({ style, fontSize }: Computed, extraSpacing: number): TypeStyle {
+const typeStyles = new WeakMap<Computed, TypeStyle>();
+
+export function typeStyle(computed: Computed, extraSpacing: number): TypeStyle {
+  const known = typeStyles.get(computed) ?? plainTypeStyle(computed);
+  typeStyles.set(computed, known);
+  return extraSpacing === 0 ? known : { ...known, letterSpacing: known.letterSpacing + extraSpacing };
+}
+
+function plainTypeStyle({ style, fontSize }: Computed): TypeStyle {
   const lines = style['text-decoration'];
   const spacing = (value: string) => parseLength(value, { fontSize, percentOf: fontSize }) ?? 0;
   return {
     ...faceWish({ style }),
     size: fontSize,
-    letterSpacing: spacing(style['letter-spacing']) + extraSpacing,
+    letterSpacing: spacing(style['letter-spacing']),
     wordSpacing: spacing(style['word-spacing']),
     underline: lines.includes('underline'),
     overline: lines.includes('overline'),
