@@ -48,7 +48,8 @@ export function computeStyle(node: XmlNode, parent: Computed, cascade: Cascade):
   const custom = customProperties(declared, parent.custom);
   const own = new Map<Property, string>();
   for (const [property, value] of declared) {
-    if (isProperty(property)) own.set(property, fillVariables(value, custom));
+    // A variable that is not there leaves the property as if it were unset (CSS Variables 1, §3.1).
+    if (isProperty(property)) own.set(property, fillVariables(value, custom) ?? 'unset');
   }
   const passed = parent.passedOn();
   // Most elements say little: a copy of every property for each would take most of the time.
@@ -75,6 +76,8 @@ function lazily<T>(make: () => T): () => T {
 }
 
 function settle(property: Property, value: string, parent: ComputedStyle): string {
+  // CSS Color 4, §7: as the value of `color` itself, it means what is inherited.
+  if (property === 'color' && value.toLowerCase() === 'currentcolor') return parent.color;
   switch (value) {
     case 'inherit':
       return parent[property];
@@ -103,15 +106,25 @@ function customProperties(
 
 /** Characters that a value may have: variables of variables grow without end otherwise. */
 const LONGEST_VALUE = 100_000;
+const DEEPEST_VARIABLE = 16;
 
-/** Fills in `var(--name, fallback)` (CSS Variables 1, §3); the depth is bounded, so a cycle ends. */
-function fillVariables(value: string, custom: ReadonlyMap<string, string>, depth = 0): string {
-  if (depth > 8 || value.length > LONGEST_VALUE || !value.includes('var(')) return value;
+/**
+ * Fills in `var(--name, fallback)` (CSS Variables 1, §3); null when a variable is missing. The depth is bounded, so a
+ * cycle ends.
+ */
+function fillVariables(value: string, custom: ReadonlyMap<string, string>, depth = 0): string | null {
+  if (!value.includes('var(')) return value;
+  if (depth > DEEPEST_VARIABLE || value.length > LONGEST_VALUE) return null;
+  let missing = false;
   const filled = value.replace(
     /var\(\s*(--[\w-]+)\s*(?:,\s*((?:[^()]|\([^()]*\))*))?\)/g,
-    (_, name: string, or) => (custom.get(name) ?? or ?? '').trim(),
+    (_, name: string, or: string | undefined) => {
+      const found = custom.get(name) ?? or;
+      missing ||= found === undefined;
+      return (found ?? '').trim();
+    },
   );
-  return fillVariables(filled, custom, depth + 1);
+  return missing || filled === value ? null : fillVariables(filled, custom, depth + 1);
 }
 
 const NAMED_SIZES: Readonly<Record<string, number>> = {
