@@ -30,8 +30,15 @@ function explain(error: unknown): Response {
   if (error instanceof ReadError) return problem(error.code === 'too-large' ? 413 : 422, error.message);
   if (Joi.isError(error)) return problem(400, `${error.message}.`);
   if (error instanceof SyntaxError) return problem(400, 'The request is no JSON.');
+  // Nobody waits for the answer any more; nothing is wrong.
+  if (isStopped(error)) return problem(499, 'The request was stopped.');
   console.error(error);
   return problem(500, 'Something went wrong on the server; nothing was changed. Try again.');
+}
+
+function isStopped(error: unknown): boolean {
+  const name = typeof error === 'object' && error !== null && 'name' in error ? error.name : null;
+  return name === 'AbortError' || name === 'ResponseAborted';
 }
 
 function problem(status: number, message: string): Response {

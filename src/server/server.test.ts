@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import { Worker } from 'node:worker_threads';
 import { DEMO } from '../../tests/support/mockups';
+import { ReadError } from '../core/read/readError';
 import { createFontBook } from '../engine/fonts/fontBook';
 import { readWithPicture, type ReadWithPicture } from '../engine/readWithPicture';
 import { pool } from './db/pool';
@@ -10,12 +12,18 @@ import { getBlob } from './db/tables/blobs';
 import * as builds from './db/tables/builds';
 import { removeProject, shelf } from './db/tables/projects';
 import { newestRevision, revisionAssets } from './db/tables/revisions';
-import { Refusal } from './http';
+import { SHIPPED, shippedPath } from '../engine/fonts/shipped';
+import { addedFonts } from './db/tables/fonts';
+import { answer, Refusal } from './http';
+import { addFont } from './useCases/addFont';
 import { addProject, type AddedProject } from './useCases/addProject';
 import { redo, setFacets, undo } from './useCases/editTags';
 import { loadDemo } from './useCases/loadDemo';
 import { openMockup } from './useCases/openMockup';
+import { leaveReading, seeReading } from './useCases/readFile';
 import { renewRevisions } from './useCases/renewRevisions';
+import { reviewMockup } from './useCases/reviewMockup';
+import { runWorker } from './workers/runWorker';
 
 /** Runs on the database that ./check makes; without one there is nothing to run on. */
 const withDatabase = process.env.DATABASE_URL ? describe : describe.skip;
@@ -176,10 +184,74 @@ withDatabase('on the database', () => {
     });
   });
 
+  it('reports on a mockup as its tags arrange it now', async () => {
+    const { name, report } = await reviewMockup(added.mockupId);
+    expect(name).toBe('harbour');
+    expect(report.screens).toHaveLength(reading.mockup.screens.length);
+    await expect(reviewMockup(NOBODY)).rejects.toMatchObject({ status: 404 });
+  });
+
+  it('takes fonts, and refuses what is none', async () => {
+    const woff2 = readFileSync(shippedPath(SHIPPED[0]!.file));
+    const font = await addFont('harbour.woff2', woff2);
+    expect(font).toMatchObject({ family: SHIPPED[0]!.family, digest: digestOf(woff2) });
+    expect((await addedFonts(pool())).map(({ asset }) => asset)).toContain(
+      `font-${font.digest.slice(0, 16)}`,
+    );
+    expect(() => addFont('torn.woff2', woff2.subarray(0, 300))).toThrow(/^This is no font file/);
+    expect(() => addFont('text.ttf', new TextEncoder().encode('tide'))).toThrow(Refusal);
+  });
+
+  it('knows no reading that was left or never made', async () => {
+    await expect(seeReading(NOBODY)).rejects.toMatchObject({ status: 404 });
+    await expect(leaveReading(NOBODY)).rejects.toMatchObject({ status: 404 });
+  });
+
   it('names blobs by their SHA-256', () => {
     // FIPS 180-4, example "abc".
     expect(digestOf(new TextEncoder().encode('abc'))).toBe(
       'ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad',
     );
   });
+});
+
+describe('errors', () => {
+  it.each([
+    [new Refusal(409, 'No.'), 409],
+    [new ReadError('empty'), 422],
+    [new ReadError('too-large', { size: 9, limit: 4 }), 413],
+    [new SyntaxError('x'), 400],
+    [new DOMException('stopped', 'AbortError'), 499],
+  ])('%s', async (error, status) => {
+    const response = await answer(() => Promise.reject(error));
+    expect(response.status).toBe(status);
+    expect(((await response.json()) as { message: string }).message).toMatch(/^[A-Z].*\.$/);
+  });
+});
+
+describe('workers', () => {
+  const run = (code: string, timeoutMs: number) =>
+    runWorker(new Worker(code, { eval: true, resourceLimits: { maxOldGenerationSizeMb: 32 } }), {
+      timeoutMs,
+      tooLong: 'Too long.',
+    });
+
+  it('end when they take too long', () =>
+    expect(run('for (;;);', 200)).rejects.toMatchObject({ status: 422, message: 'Too long.' }));
+
+  it('end when they need too much memory, and the server goes on', () =>
+    expect(run('const all = []; for (;;) all.push(new Array(1e5).fill(all));', 30_000)).rejects.toMatchObject(
+      {
+        status: 422,
+        message: expect.stringContaining('more memory'),
+      },
+    ));
+
+  it('hand over what they say', () =>
+    expect(
+      run(
+        "require('worker_threads').parentPort.postMessage({ kind: 'refused', code: 'empty', data: {} })",
+        30_000,
+      ),
+    ).rejects.toMatchObject({ code: 'empty' }));
 });

@@ -21,12 +21,15 @@ export function readFontFile(bytes: Uint8Array): GivenFont {
     const font = create(Buffer.from(bytes));
     if ('fonts' in font) throw new Error(NO_FONT);
     const tables = font as unknown as Tables;
-    const family = tables.name?.records?.preferredFamily?.en ?? font.familyName;
+    const named = tables.name?.records?.preferredFamily?.en ?? font.familyName;
+    const weight = tables['OS/2']?.usWeightClass ?? 400;
+    // Weights cut from one variable font are all named after its thinnest.
+    const family = weight === 100 ? named : named.replace(/ Thin$/, '');
     // Asking for a letter proves that the outlines can be read too.
     if (!family || font.layout('a').advanceWidth < 0) throw new Error(NO_FONT);
     return {
       family,
-      weight: tables['OS/2']?.usWeightClass ?? 400,
+      weight,
       italic: tables['OS/2']?.fsSelection?.italic ?? font.italicAngle !== 0,
       source: 'added',
       asset: `font-${digestOf(bytes).slice(0, 16)}`,

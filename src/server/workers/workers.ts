@@ -16,7 +16,7 @@ export function readInWorker(
   return runWorker(worker, {
     ...run,
     timeoutMs: 60_000,
-    tooLong: 'Reading took longer than a minute and was given up.',
+    tooLong: 'Reading took longer than a minute and was given up; split the mockup into several files.',
   });
 }
 
@@ -32,6 +32,6 @@ export function buildInWorker(
   return runWorker(worker, {
     ...run,
     timeoutMs: 300_000,
-    tooLong: 'Building took longer than five minutes and was given up.',
+    tooLong: 'Building took longer than five minutes and was given up; split the mockup into several files.',
   });
 }
