@@ -6,6 +6,7 @@ import { useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import type { SeenReading } from '../../server/useCases/readFile';
 import { request, sentence } from '../shared/request';
+import { foreknow } from '../shared/useResource';
 import { useReadingProgress } from './useReadingProgress';
 
 interface Running {
@@ -44,8 +45,10 @@ export function DropPlace() {
     setRunning(null);
     setProblems(refused);
     const [first] = read;
-    if (files.length === 1 && first) router.push(`/readings/${first.id}`);
-    else setReadings((known) => [...known, ...read]);
+    if (files.length === 1 && first) {
+      foreknow(`/api/readings/${first.id}`, first);
+      router.push(`/readings/${first.id}`);
+    } else setReadings((known) => [...known, ...read]);
   };
 
   const { getRootProps, getInputProps, open, isDragActive } = useDropzone({
