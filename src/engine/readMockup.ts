@@ -5,6 +5,7 @@ import type { OnProgress, Reading } from '../core/read/reading';
 import type { FontBook, GivenFont } from '../core/type/fontBook';
 import { applyResolution } from './raster/applyResolution';
 import { bakeCompositions } from './raster/bakeCompositions';
+import { compareMerged } from './raster/compareMerged';
 import { settleNestedSvgs } from './nestedSvgs';
 import { trimBitmaps } from './raster/trimBitmaps';
 
@@ -55,6 +56,7 @@ async function finish(reading: Reading, onProgress: OnProgress): Promise<Reading
   }
   const baked = await bakeCompositions(mockup, assets, bakes, report);
   const trimmed = await trimBitmaps(baked.mockup, baked.assets, report, onProgress);
+  await compareMerged(trimmed, baked.assets, reading.merged, report);
   const all = [...reading.findings, ...findings];
-  return { ...reading, mockup: trimmed, assets: baked.assets, findings: all, bakes: [] };
+  return { ...reading, mockup: trimmed, assets: baked.assets, findings: all, bakes: [], merged: null };
 }

@@ -97,6 +97,11 @@ export const WORDING = {
     severity: 'note',
     text: 'The composition {operator} has no CSS; the layer and {count} beneath it are drawn into one picture.',
   },
+  'merged-differs': {
+    title: 'Other than its program shows it',
+    severity: 'warning',
+    text: 'The picture that the drawing program saved differs in {percent}% of its pixels from what was read.',
+  },
   'layer-empty': {
     title: 'Empty layers',
     severity: 'note',

@@ -12,6 +12,8 @@ export interface ReadResult {
   readonly findings: readonly Finding[];
   /** Compositions that CSS has not: to be drawn into one bitmap before anything else is done with the mockup. */
   readonly bakes: readonly Bake[];
+  /** How the drawing program saw the whole, when the file says so: what the reading is held against. */
+  readonly merged: Uint8Array | null;
 }
 
 /** A layer that is composed with all that lies beneath it in its group, by an operator that CSS has not. */

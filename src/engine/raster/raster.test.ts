@@ -31,7 +31,10 @@ async function boxOnClear(
 
 async function openRaster(stack: string, pictures: Record<string, Uint8Array>) {
   const files = Object.fromEntries(
-    Object.entries(pictures).map(([name, bytes]) => [`data/${name}.png`, new Uint8Array(bytes)]),
+    Object.entries(pictures).map(([name, bytes]) => [
+      name === 'mergedimage' ? `${name}.png` : `data/${name}.png`,
+      new Uint8Array(bytes),
+    ]),
   );
   const zip = zipSync({
     mimetype: [strToU8('image/openraster'), { level: 0 }],
@@ -93,6 +96,17 @@ describe('layers of an OpenRaster file', () => {
       a: await flat(100, 80, '#f00'),
     });
     expect(bitmapsOf(reading)[0]!.key).toBe('/poster/Wind');
+  });
+
+  it('are held against the picture that their program saved', async () => {
+    const red = await boxOnClear(10, 10, 50, 40, '#f00');
+    const read = async (mergedimage: Buffer) =>
+      (await openRaster('<layer name="Buoy" src="data/red.png"/>', { red, mergedimage })).findings;
+    expect(await read(red)).toEqual([]);
+    expect(await read(await boxOnClear(10, 10, 50, 20, '#f00'))).toMatchObject([
+      { code: 'merged-differs', data: { percent: 12.5 } },
+    ]);
+    expect(await read(Buffer.from('torn'))).toEqual([]);
   });
 
   // Source: Compositing and Blending Level 1, §9.1.4 (Porter-Duff operators), worked out for each pixel by hand.

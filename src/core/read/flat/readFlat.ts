@@ -44,6 +44,7 @@ export function readFlat(bytes: Uint8Array, name: string, book: FontBook): Readi
     assets: shelf.assets,
     findings: [],
     bakes: [],
+    merged: null,
     book,
   };
 }

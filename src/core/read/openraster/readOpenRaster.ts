@@ -66,6 +66,7 @@ export function readOpenRaster(bytes: Uint8Array, name: string, book: FontBook):
     assets: shelf.assets,
     findings,
     bakes,
+    merged: archive.take('mergedimage.png'),
     book,
   };
 }

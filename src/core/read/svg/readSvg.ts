@@ -96,7 +96,7 @@ export function readSvg(
   };
   if (!drawsSomething(mockup)) throw new ReadError('nothing-drawn');
   reportReplacedFonts(mockup, report);
-  return { mockup, assets, findings: leadToLayers(findings, mockup), bakes: [], book };
+  return { mockup, assets, findings: leadToLayers(findings, mockup), bakes: [], merged: null, book };
 }
 
 /** What draws nothing is no layer in the end: a finding about it leads to the group around it. */
