@@ -64,6 +64,7 @@ export const PROPERTIES = {
   transform: { inherited: false, initial: 'none' },
   'transform-box': { inherited: false, initial: 'view-box' },
   'transform-origin': { inherited: false, initial: '0 0' },
+  'unicode-bidi': { inherited: false, initial: 'normal' },
   'vector-effect': { inherited: false, initial: 'none' },
   visibility: { inherited: true, initial: 'visible' },
   'white-space': { inherited: true, initial: 'normal' },

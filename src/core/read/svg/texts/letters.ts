@@ -59,6 +59,7 @@ function flatten(node: XmlNode, here: Here, around: Around, flat: Flat): void {
   const start = flat.letters.length;
   if (computed.style.display === 'none') return;
   if (node.name === 'textPath') flat.oddities.add('letters along a path');
+  if (turnsDirection(computed, here.computed)) flat.oddities.add('letters in two directions');
   reportUnsetStyles(here, computed);
   const keep = node.attributes['xml:space'] === 'preserve' || keepsSpace(computed) || preserves(node);
   for (const child of node.children) {
@@ -70,6 +71,11 @@ function flatten(node: XmlNode, here: Here, around: Around, flat: Flat): void {
     }
   }
   applyPositions(node, here, computed, flat, start);
+}
+
+/** CSS Writing Modes 3, §2.2: a stretch that runs against its text, or has its order overruled. */
+function turnsDirection({ style }: Computed, text: Computed): boolean {
+  return style.direction !== text.style.direction || /override/.test(style['unicode-bidi']);
 }
 
 function inner(node: XmlNode, around: Around, here: Here): Around {

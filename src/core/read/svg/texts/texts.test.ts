@@ -132,6 +132,10 @@ describe('texts', () => {
     const layer = text(`<text ${FONT} x="100" y="20" direction="rtl">שלום</text>`);
     expect(layer.rightToLeft).toBe(true);
     expect(layer.lines[0]!.x + layer.lines[0]!.width).toBeCloseTo(100);
+    expect(
+      text(`<text ${FONT} x="100" y="20" direction="rtl">שלום <tspan direction="ltr">7</tspan></text>`)
+        .oddities,
+    ).toEqual(['letters in two directions']);
     const end = text(`<text ${FONT} x="100" y="20" direction="rtl" text-anchor="end">שלום</text>`);
     expect(end.lines[0]!.x).toBeCloseTo(100);
   });
