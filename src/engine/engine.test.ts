@@ -213,4 +213,24 @@ describe('how a mockup looks', () => {
     expect(picture).toMatch(/^<svg xmlns="http:\/\/www\.w3\.org\/2000\/svg" width="50" height="40"/);
     expect(picture).not.toMatch(/script|onclick|example\.test|<text/);
   });
+
+  it('shows SVGs inside of it, and nothing that they would do', async () => {
+    const inner =
+      '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>x</script><image href="https://example.test/x.png" width="9" height="9"/><circle cx="4" cy="4" r="3" fill="#08c" onclick="x"/></svg>';
+    const { picture, findings } = await readWithPicture(
+      encoder.encode(
+        `<svg xmlns="http://www.w3.org/2000/svg" width="50" height="40"><image id="buoy" width="30" height="30" href="data:image/svg+xml;base64,${btoa(inner)}"/></svg>`,
+      ),
+      'x.svg',
+      { book: createFontBook() },
+    );
+    const shown = atob(/svg\+xml;base64,([^"]*)/.exec(picture)![1]!);
+    expect(shown).toContain('#08c');
+    expect(shown).not.toMatch(/script|onclick|example\.test/);
+    expect(findings.map(({ code, layer }) => [code, layer])).toEqual([
+      ['script-removed', '/x/buoy'],
+      ['outside-reference', '/x/buoy'],
+      ['handler-removed', '/x/buoy'],
+    ]);
+  });
 });

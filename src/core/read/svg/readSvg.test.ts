@@ -196,6 +196,20 @@ describe('the cascade', () => {
 });
 
 describe('structure', () => {
+  it.each([
+    // Source: CSS 2.1, §10.3.2 for percentages; a size that is nowhere said is what is drawn.
+    ['width="80" height="60"', '', [80, 60]],
+    ['viewBox="0 0 30 20"', '', [30, 20]],
+    ['width="100%" height="100%" viewBox="0 0 30 20"', '', [30, 20]],
+    ['width="80"', '<rect x="5" y="5" width="20.5" height="30"/>', [80, 35]],
+    ['', '<rect x="5" y="5" width="20.5" height="30"/>', [26, 35]],
+  ])('has the size of %j', (attributes, content, size) => {
+    const inside = content || '<rect width="9" height="9"/>';
+    const [screen] = readText(`<svg xmlns="http://www.w3.org/2000/svg" ${attributes}>${inside}</svg>`).mockup
+      .screens;
+    expect([screen!.width, screen!.height]).toEqual(size);
+  });
+
   it('keeps groups, names, links and hints', () => {
     const reading = readInside(
       '<g id="menu" role="navigation" class="wide dark"><a href="#there" aria-label="Go there"><rect width="9" height="9"/></a></g>',
