@@ -17,6 +17,11 @@ await page.getByRole('rowheader', { name: 'book-button', exact: true }).click();
 await page.getByLabel('HTML code').getByText('button').first().waitFor();
 await shoot('sort');
 
+await page.getByRole('link', { name: 'Read', exact: true }).click();
+await page.getByRole('region', { name: 'Screens' }).waitFor();
+await page.waitForLoadState('networkidle');
+await shoot('read');
+
 await page.getByRole('link', { name: 'Build' }).click();
 await page.getByRole('button', { name: 'Build the page' }).click();
 await page.getByRole('heading', { name: /^The page, arranged/ }).waitFor();
