@@ -18,10 +18,12 @@ import { roleEntry, type Outcome, type Role } from './vocabulary';
 export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, tags: Tags): Decisions {
   const decisions = new Map<LayerKey, Decision>();
   const sources: TagSources = { person: tags, name: namedTags(layersOf(mockup)) };
+  const isOff = (key: LayerKey) =>
+    (sources.person.get(key)?.outcome ?? sources.name.get(key)?.outcome) === 'aside';
   for (const screen of mockup.screens) {
     const measured = measures.get(screen.key);
     if (!measured) continue;
-    const facts = gatherFacts(mockup, screen, measured);
+    const facts = gatherFacts(mockup, screen, measured, isOff);
     for (const layer of screen.root.layers)
       decideLayer(layer, { within: null, elements: [] }, facts, sources, decisions);
   }
@@ -68,6 +70,7 @@ function decideOne(layer: Layer, around: Around, facts: Facts, said: Said): Deci
   const { outcome, reason, origin } = decideOutcome(layer, around, facts, said);
   const { role, reason: roleReason } = decideRole(layer, outcome, around, facts, said);
   const proposed = proposeName(layer);
+  const version = facts.states.get(layer.key);
   const outputName = tag.outputName === undefined ? '' : safeName(tag.outputName);
   return {
     outcome,
@@ -80,6 +83,8 @@ function decideOne(layer: Layer, around: Around, facts: Facts, said: Said): Deci
     named: outputName !== '' || proposed.named,
     classes: tag.classes ?? [],
     hidden: tag.hidden ?? false,
+    repeat: facts.repeats.get(layer.key) ?? null,
+    state: version ? { base: version.base.key, state: version.state } : null,
     slot: tag.slot ?? null,
   };
 }
@@ -109,7 +114,8 @@ function decideOutcome(
   for (const rule of RULES) {
     const verdict = rule.judge(layer, facts);
     // A layer that is to start hidden is on the page, although it is not seen in the mockup.
-    if (verdict && !(tag.hidden === true && rule.name === 'unseen')) return { ...verdict, origin: rule.name };
+    const starts = tag.hidden === true && (rule.name === 'unseen' || rule.name === 'state');
+    if (verdict && !starts) return { ...verdict, origin: rule.name };
   }
   return { outcome: 'element', reason: 'element: nothing says otherwise', origin: 'default' };
 }
@@ -125,7 +131,7 @@ function decideRole(
     return { role: tag.role, reason: person.role === undefined ? 'its name says so' : 'you said so' };
   if (tag.slot !== undefined && layer.kind === 'bitmap') return { role: 'text', reason: 'a slot for text' };
   for (const rule of ROLE_RULES) {
-    const verdict = rule(layer, outcome, facts);
+    const verdict = rule(layer, outcome, facts, { parent: around.elements.at(-1) ?? 'main' });
     if (verdict && !isForbidden(verdict.role, around)) return verdict;
   }
   return { role: 'box', reason: 'nothing says more' };

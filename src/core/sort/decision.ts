@@ -1,4 +1,6 @@
 import type { LayerKey } from '../mockup/layer';
+import type { Repeat } from './repeats';
+import type { State } from './states';
 import type { Outcome, Role } from './vocabulary';
 
 /** What a layer becomes after tags and the automatic rules. */
@@ -18,6 +20,10 @@ export interface Decision {
   readonly named: boolean;
   readonly classes: readonly string[];
   readonly hidden: boolean;
+  /** Its place among siblings that are built alike. */
+  readonly repeat: Repeat | null;
+  /** The layer that it shows in a certain state, and that state. */
+  readonly state: { readonly base: LayerKey; readonly state: State } | null;
   /** The name of the content that the program fills in; null for what stays. */
   readonly slot: string | null;
 }

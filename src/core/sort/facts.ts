@@ -2,6 +2,10 @@ import type { Measure, Measures } from '../mockup/bounds';
 import type { Layer, LayerKey } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
+import { findCovered } from './covered';
+import { findPlaces, type PlaceRole } from './places';
+import { findRepeats, type Repeats } from './repeats';
+import { findStates, type StatesOf } from './states';
 
 /** What the rules may ask about a layer. */
 export interface Facts {
@@ -12,6 +16,14 @@ export interface Facts {
   readonly bodySize: number;
   /** The sizes above the body's that headings stand in, largest first, at most six. */
   readonly headingSizes: readonly number[];
+  /** Like-built siblings. */
+  readonly repeats: Repeats;
+  /** Layers that show another one in a certain state. */
+  readonly states: StatesOf;
+  /** What parts of the screen are by their place: header, footer, navigation. */
+  readonly places: ReadonlyMap<LayerKey, PlaceRole>;
+  /** Layers of which nothing is seen, with what lies over them. */
+  readonly covered: ReadonlyMap<LayerKey, Layer>;
   /** What the subtree holds. */
   contents(layer: Layer): Contents;
 }
@@ -28,7 +40,13 @@ export function measureOf(facts: Facts, key: LayerKey): Measure {
   return measure;
 }
 
-export function gatherFacts(mockup: Mockup, screen: Screen, measures: Measures): Facts {
+/** @param isOff whether a layer was put aside by a person or its own name */
+export function gatherFacts(
+  mockup: Mockup,
+  screen: Screen,
+  measures: Measures,
+  isOff: (key: LayerKey) => boolean,
+): Facts {
   const contents = new Map<LayerKey, Contents>();
   countContents(screen.root, contents);
   const sizes = textSizes(screen, measures);
@@ -42,6 +60,10 @@ export function gatherFacts(mockup: Mockup, screen: Screen, measures: Measures):
     measures,
     bodySize,
     headingSizes: headingSizes.slice(0, 6),
+    repeats: findRepeats(screen, measures),
+    states: findStates(screen, measures, mockup),
+    places: findPlaces(screen, measures),
+    covered: findCovered(screen, measures, isOff),
     contents: (layer) => contents.get(layer.key) ?? { shapes: 0, texts: 0, bitmaps: 0 },
   };
 }

@@ -18,27 +18,39 @@ interface RoleEntry {
   readonly words?: readonly string[];
 }
 
+/** Headings and paragraphs hold no further ones (HTML, §4.3.6 and §4.4.1: their content is phrasing). */
+const NOT_AROUND_HEADINGS = ['h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'p', 'button'];
+
 /** The semantic elements, by the words of HTML (https://html.spec.whatwg.org/multipage/semantics.html) and ARIA. */
 export const ROLES = {
   box: { element: 'div', phrasing: false },
   text: { element: 'span', phrasing: true },
-  paragraph: { element: 'p', phrasing: true },
-  'heading-1': { element: 'h1', phrasing: true },
-  'heading-2': { element: 'h2', phrasing: true },
-  'heading-3': { element: 'h3', phrasing: true },
-  'heading-4': { element: 'h4', phrasing: true },
-  'heading-5': { element: 'h5', phrasing: true },
-  'heading-6': { element: 'h6', phrasing: true },
-  button: { element: 'button', phrasing: true, neverInside: ['a', 'button'], words: ['button', 'btn'] },
+  paragraph: { element: 'p', phrasing: true, neverInside: NOT_AROUND_HEADINGS, words: ['p', 'paragraph'] },
+  'heading-1': { element: 'h1', phrasing: true, neverInside: NOT_AROUND_HEADINGS },
+  'heading-2': { element: 'h2', phrasing: true, neverInside: NOT_AROUND_HEADINGS },
+  'heading-3': { element: 'h3', phrasing: true, neverInside: NOT_AROUND_HEADINGS },
+  'heading-4': { element: 'h4', phrasing: true, neverInside: NOT_AROUND_HEADINGS },
+  'heading-5': { element: 'h5', phrasing: true, neverInside: NOT_AROUND_HEADINGS },
+  'heading-6': { element: 'h6', phrasing: true, neverInside: NOT_AROUND_HEADINGS },
+  button: {
+    element: 'button',
+    phrasing: true,
+    neverInside: ['a', 'button'],
+    words: ['button', 'btn', 'cta'],
+  },
   link: { element: 'a', phrasing: false, neverInside: ['a', 'button'], words: ['link'] },
-  list: { element: 'ul', phrasing: false, words: ['list'] },
-  item: { element: 'li', phrasing: false },
-  navigation: { element: 'nav', phrasing: false, words: ['nav', 'navigation', 'menu', 'navbar'] },
+  list: { element: 'ul', phrasing: false, words: ['list', 'ul', 'ol'] },
+  item: { element: 'li', phrasing: false, words: ['item', 'li'] },
+  navigation: {
+    element: 'nav',
+    phrasing: false,
+    words: ['nav', 'navigation', 'menu', 'navbar', 'breadcrumb', 'breadcrumbs', 'tabs'],
+  },
   header: {
     element: 'header',
     phrasing: false,
     neverInside: ['header', 'footer'],
-    words: ['header', 'masthead'],
+    words: ['header', 'masthead', 'topbar', 'appbar'],
   },
   footer: { element: 'footer', phrasing: false, neverInside: ['header', 'footer'], words: ['footer'] },
   main: {

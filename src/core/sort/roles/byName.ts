@@ -1,18 +1,59 @@
+import type { GroupLayer, Layer } from '../../mockup/layer';
 import { splitName } from '../../mockup/layerName';
+import { walk } from '../../mockup/walk';
+import type { Facts } from '../facts';
+import { wordsOf } from '../nameWords';
 import { ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
-import type { RoleRule } from './roleRule';
+import { sizeOnScreen } from './byTextSize';
+import type { RoleRule, RoleVerdict } from './roleRule';
 
 const WORDS: ReadonlyMap<string, Role> = new Map(
   ROLE_NAMES.flatMap((role) => (roleEntry(role).words ?? []).map((word) => [word, role] as const)),
 );
 
-/** A group's name says it, by its last telling word: "main navigation" is navigation. */
-export const byName: RoleRule = (layer, outcome) => {
+/** Words for a part of a thing, which is not the thing: the body of a card is no card. */
+const PARTS: ReadonlySet<string> = new Set(
+  'body inner outer wrapper wrap container holder row rows col column columns cell grid area block panel pane title titles heading headline caption label labels text texts icon icons image picture photo badge count value state status toolbar tools group set side left right top bottom background backdrop shadow border'.split(
+    ' ',
+  ),
+);
+
+/** Words for what stands over something. */
+const TITLES: ReadonlySet<string> = new Set(['title', 'heading', 'headline']);
+
+/** A group's name says it, by its last telling word: "main navigation" is navigation, "card body" is no card. */
+export const byName: RoleRule = (layer, outcome, facts, { parent }) => {
   if (outcome !== 'element' || layer.kind !== 'group' || layer.sourceName === null) return null;
-  const words = splitName(layer.sourceName)
-    .bare.toLowerCase()
-    .split(/[^a-z]+/);
-  const word = words.findLast((candidate) => WORDS.has(candidate));
+  const words = wordsOf(splitName(layer.sourceName).bare);
+  const heading = words.find((word) => /^h[1-6]$/.test(word));
+  if (heading && isOfTexts(layer))
+    return { role: `heading-${heading.slice(1)}` as Role, reason: `its name says "${heading}"` };
+  const word = tellingWord(words);
+  if (word !== undefined && TITLES.has(word) && isOfTexts(layer)) return titleRole(layer, word, facts);
   const role = word === undefined ? undefined : WORDS.get(word);
-  return role ? { role, reason: `its name says "${word}"` } : null;
+  // An item is one of a list, and a paragraph holds nothing but text.
+  if (!role || (role === 'item' && parent !== 'ul') || (role === 'paragraph' && !isOfTexts(layer)))
+    return null;
+  return { role, reason: `its name says "${word}"` };
 };
+
+/** The role that the name alone asks for. */
+export function namedRole({ sourceName }: Layer): Role | undefined {
+  return WORDS.get(tellingWord(wordsOf(splitName(sourceName ?? '').bare)) ?? '');
+}
+
+function tellingWord(words: readonly string[]): string | undefined {
+  return words.findLast((word) => WORDS.has(word) || PARTS.has(word));
+}
+
+/** A title has the level of its size, and is below all larger ones when it is no larger than the rest. */
+function titleRole(layer: GroupLayer, word: string, facts: Facts): RoleVerdict {
+  const sizes = [...walk(layer)].flatMap((text) => (text.kind === 'text' ? [sizeOnScreen(text, facts)] : []));
+  const level =
+    facts.headingSizes.indexOf(Math.max(0, ...sizes)) + 1 || Math.min(6, facts.headingSizes.length + 1);
+  return { role: `heading-${level}` as Role, reason: `its name says "${word}"` };
+}
+
+function isOfTexts(group: Layer): boolean {
+  return [...walk(group)].every((layer) => layer.kind === 'group' || layer.kind === 'text');
+}

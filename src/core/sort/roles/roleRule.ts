@@ -7,5 +7,16 @@ export interface RoleVerdict {
   readonly reason: string;
 }
 
+/** What is around the layer. */
+export interface RoleAround {
+  /** The element of the group around, `main` for none. */
+  readonly parent: string;
+}
+
 /** Guesses the semantic element of a layer; null when it does not know. */
-export type RoleRule = (layer: Layer, outcome: Outcome, facts: Facts) => RoleVerdict | null;
+export type RoleRule = (
+  layer: Layer,
+  outcome: Outcome,
+  facts: Facts,
+  around: RoleAround,
+) => RoleVerdict | null;

@@ -1,8 +1,19 @@
 import { bySource } from './bySource';
 import { byName } from './byName';
+import { byLook } from './byLook';
+import { byPlace } from './byPlace';
+import { byRepeat } from './byRepeat';
 import { byTextSize } from './byTextSize';
 import { byKind } from './byKind';
 import type { RoleRule } from './roleRule';
 
 /** The role rules in the order in which they are asked; the last one always answers. */
-export const ROLE_RULES: readonly RoleRule[] = [bySource, byName, byTextSize, byKind];
+export const ROLE_RULES: readonly RoleRule[] = [
+  bySource,
+  byName,
+  byRepeat,
+  byPlace,
+  byLook,
+  byTextSize,
+  byKind,
+];

@@ -1,11 +1,25 @@
 import { beyondCss } from './beyondCss';
 import { bitmap } from './bitmap';
 import { box } from './box';
+import { covered } from './covered';
 import { group } from './group';
+import { guides } from './guides';
 import { icon } from './icon';
 import type { Rule } from './rule';
+import { state } from './state';
 import { text } from './text';
 import { unseen } from './unseen';
 
 /** The automatic rules in the order in which they are asked; the first verdict counts. */
-export const RULES: readonly Rule[] = [unseen, bitmap, icon, beyondCss, text, box, group];
+export const RULES: readonly Rule[] = [
+  state,
+  unseen,
+  guides,
+  covered,
+  bitmap,
+  icon,
+  beyondCss,
+  text,
+  box,
+  group,
+];

@@ -1,0 +1,67 @@
+import type { Measures } from '../mockup/bounds';
+import { bottom, intersection, right, type Box } from '../mockup/box';
+import type { GroupLayer, Layer, LayerKey } from '../mockup/layer';
+import type { Screen } from '../mockup/mockup';
+import { walk } from '../mockup/walk';
+
+export interface PlaceRole {
+  readonly role: 'header' | 'footer' | 'navigation';
+  readonly reason: string;
+}
+
+/** Common practice, no source: a page's furniture takes this share of the screen at most, across and along. */
+const FURNITURE = 0.22;
+/** The share of the screen's width or height that furniture spans at least. */
+const SPAN = 0.9;
+/** Px by which furniture may miss the edge. */
+const EDGE = 4;
+/** A column with so many short texts leads somewhere. */
+const LINKS = 4;
+
+/** Parts of a screen that are what they are by their place: one header, one footer, one navigation at most. */
+export function findPlaces(screen: Screen, measures: Measures): ReadonlyMap<LayerKey, PlaceRole> {
+  const places = new Map<LayerKey, PlaceRole>();
+  const whole: Box = { x: 0, y: 0, width: screen.width, height: screen.height };
+  const taken = new Set<PlaceRole['role']>();
+  for (const group of blocksOf(screen.root)) {
+    const painted = measures.get(group.key)?.painted;
+    const seen = painted && intersection(painted, whole);
+    if (!seen) continue;
+    const place = placeOf(group, seen, screen);
+    if (!place || taken.has(place.role)) continue;
+    taken.add(place.role);
+    places.set(group.key, place);
+  }
+  return places;
+}
+
+/** The groups that a page is divided into: wrappers around everything are opened. */
+function blocksOf(root: GroupLayer): readonly GroupLayer[] {
+  let groups = groupsIn(root);
+  while (groups.length === 1 && groups[0] && groupsIn(groups[0]).length > 0) groups = groupsIn(groups[0]);
+  return groups;
+}
+
+function groupsIn(group: GroupLayer): readonly GroupLayer[] {
+  return group.layers.filter((layer): layer is GroupLayer => layer.kind === 'group' && layer.visible);
+}
+
+function placeOf(group: GroupLayer, seen: Box, { width, height }: Screen): PlaceRole | null {
+  const texts = countTexts(group);
+  const across = seen.width >= SPAN * width && seen.height <= FURNITURE * height;
+  if (across && texts > 0 && seen.y <= EDGE)
+    return { role: 'header', reason: 'it spans the top of the screen' };
+  if (across && texts > 0 && bottom(seen) >= height - EDGE)
+    return { role: 'footer', reason: 'it spans the bottom of the screen' };
+  const beside = seen.height >= SPAN * height && seen.width <= FURNITURE * width;
+  const atEdge = seen.x <= EDGE || right(seen) >= width - EDGE;
+  return beside && atEdge && texts >= LINKS
+    ? { role: 'navigation', reason: `a column of ${texts} texts at the edge of the screen` }
+    : null;
+}
+
+function countTexts(layer: Layer): number {
+  let count = 0;
+  for (const part of walk(layer)) if (part.kind === 'text' && part.visible) count += 1;
+  return count;
+}

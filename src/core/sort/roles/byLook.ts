@@ -1,0 +1,42 @@
+import { boxForm } from '../../look/boxForm';
+import type { Box } from '../../mockup/box';
+import type { GroupLayer, Layer, TextLayer } from '../../mockup/layer';
+import { walk } from '../../mockup/walk';
+import { measureOf, type Facts } from '../facts';
+import { px } from '../rules/rule';
+import type { RoleRule } from './roleRule';
+
+/** Common practice, no source: what a finger or a pointer can hit, px; lower boxes are badges. */
+const LOWEST = 30;
+const HIGHEST = 72;
+const WIDEST = 420;
+const LETTERS = 28;
+/** How far beside the middle of its box a caption may stand, of the width. */
+const OFF_CENTRE = 0.12;
+
+/** A box as high as a button around a short caption in its middle, with an icon at most, is one. */
+export const byLook: RoleRule = (layer, outcome, facts) => {
+  if (outcome !== 'element' || layer.kind !== 'group') return null;
+  const texts = [...walk(layer)].filter((part): part is TextLayer => part.kind === 'text' && part.visible);
+  const [caption] = texts;
+  const backdrop = backdropOf(layer, facts);
+  if (!caption || texts.length > 1 || !backdrop || facts.contents(layer).bitmaps > 0) return null;
+  const { width, height } = backdrop;
+  if (height < LOWEST || height > HIGHEST || width > WIDEST || width < height) return null;
+  const said = caption.lines.flatMap((line) => line.runs.map((run) => run.text)).join('');
+  const text = measureOf(facts, caption.key).painted;
+  if (!text || caption.lines.length > 1 || said.length > LETTERS || !/\p{L}/u.test(said)) return null;
+  const off = Math.abs(text.x + text.width / 2 - (backdrop.x + width / 2)) / width;
+  // An icon pushes the caption aside.
+  const allowed = facts.contents(layer).shapes > 1 ? OFF_CENTRE * 2 : OFF_CENTRE;
+  return off <= allowed
+    ? { role: 'button', reason: `a box of ${px(width)}×${px(height)} px with a caption in its middle` }
+    : null;
+};
+
+/** The box behind all else in the group, px of the screen. */
+function backdropOf(group: GroupLayer, facts: Facts): Box | null {
+  const lowest: Layer | undefined = group.layers.find((layer) => layer.visible);
+  if (lowest?.kind !== 'shape' || boxForm(lowest)?.kind !== 'box') return null;
+  return measureOf(facts, lowest.key).painted;
+}

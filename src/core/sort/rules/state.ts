@@ -1,0 +1,15 @@
+import { layerTitle } from '../../look/layerTitle';
+import type { Rule } from './rule';
+
+/** A version of another layer is not on the page beside it. */
+export const state: Rule = {
+  name: 'state',
+  judge(layer, facts) {
+    const version = facts.states.get(layer.key);
+    if (!version) return null;
+    return {
+      outcome: 'aside',
+      reason: `aside: it shows ${layerTitle(version.base).text} in the state ${version.state}`,
+    };
+  },
+};

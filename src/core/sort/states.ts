@@ -1,0 +1,74 @@
+import type { Measures } from '../mockup/bounds';
+import { geometryBox } from '../mockup/bounds';
+import type { Box } from '../mockup/box';
+import type { Layer, LayerKey } from '../mockup/layer';
+import { splitName } from '../mockup/layerName';
+import type { Mockup, Screen } from '../mockup/mockup';
+import { walk } from '../mockup/walk';
+import { wordsOf } from './nameWords';
+
+/** The versions of one thing, by the names of CSS and HTML: pseudo-classes and attributes. */
+export type State = 'hover' | 'active' | 'focus' | 'disabled' | 'checked' | 'selected' | 'open';
+
+/** A layer that shows another one in a certain state. */
+export interface StateOf {
+  readonly base: Layer;
+  readonly state: State;
+}
+
+export type StatesOf = ReadonlyMap<LayerKey, StateOf>;
+
+/** Common practice, no source: how people end the names of versions. Null is said of the base itself. */
+const ENDINGS: ReadonlyMap<string, State | null> = new Map<string, State | null>([
+  ...['normal', 'default', 'up', 'off', 'idle', 'rest', 'unpressed'].map((word) => [word, null] as const),
+  ...['hover', 'hovered', 'over', 'rollover'].map((word) => [word, 'hover'] as const),
+  ...['active', 'pressed', 'press', 'down'].map((word) => [word, 'active'] as const),
+  ...['focus', 'focused'].map((word) => [word, 'focus'] as const),
+  ...['disabled', 'inactive'].map((word) => [word, 'disabled'] as const),
+  ...['checked', 'on'].map((word) => [word, 'checked'] as const),
+  ...['selected', 'current'].map((word) => [word, 'selected'] as const),
+  ...['open', 'expanded'].map((word) => [word, 'open'] as const),
+]);
+
+/** How much the sides of two versions may differ, of the longer one. */
+const SAME_SIZE = 0.1;
+
+/** A name without the state at its end, and that state: `Save pressed`, `save_over`, `saveHover`, `Save [button:active]`. */
+export function splitState(name: string): { readonly stem: string; readonly state: State | null } {
+  const { bare, brackets } = splitName(name);
+  const pseudo = /:(hover|active|focus|disabled|checked)\b/.exec(brackets ?? '')?.[1] as State | undefined;
+  const words = wordsOf(bare).filter((word) => !/^\d+$/.test(word));
+  const ends = words.length > 1 ? ENDINGS.get(words.at(-1) ?? '') : undefined;
+  const stem = (ends === undefined ? words : words.slice(0, -1)).join(' ');
+  return { stem, state: pseudo ?? ends ?? null };
+}
+
+/** Finds layers that are versions of a sibling: like it in name but for the state at the end, and of its size. */
+export function findStates(screen: Screen, measures: Measures, { faces }: Pick<Mockup, 'faces'>): StatesOf {
+  const states = new Map<LayerKey, StateOf>();
+  for (const parent of walk(screen.root)) {
+    const matrix = measures.get(parent.key)?.matrix;
+    if (parent.kind !== 'group' || !matrix) continue;
+    // Hidden versions paint nothing, but have a size.
+    const boxOf = (layer: Layer) => geometryBox(layer, matrix, faces);
+    const bases = new Map<string, Layer>();
+    const versions: { readonly layer: Layer; readonly stem: string; readonly state: State }[] = [];
+    for (const layer of parent.layers) {
+      if (layer.sourceName === null) continue;
+      const { stem, state } = splitState(layer.sourceName);
+      if (state !== null) versions.push({ layer, stem, state });
+      else if (stem !== '' && !bases.has(stem)) bases.set(stem, layer);
+    }
+    for (const { layer, stem, state } of versions) {
+      const base = bases.get(stem);
+      if (base && isSameSize(boxOf(base), boxOf(layer))) states.set(layer.key, { base, state });
+    }
+  }
+  return states;
+}
+
+function isSameSize(one: Box | null, other: Box | null): boolean {
+  if (!one || !other) return false;
+  const near = (a: number, b: number) => Math.abs(a - b) <= SAME_SIZE * Math.max(a, b);
+  return near(one.width, other.width) && near(one.height, other.height);
+}
