@@ -25,7 +25,7 @@ export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, 
     if (!measured) continue;
     const facts = gatherFacts(mockup, screen, measured, isOff);
     for (const layer of screen.root.layers)
-      decideLayer(layer, { within: null, elements: [] }, facts, sources, decisions);
+      decideLayer(layer, { within: null, elements: [], inFurniture: false }, facts, sources, decisions);
   }
   return decisions;
 }
@@ -45,6 +45,7 @@ interface Around {
   readonly within: { readonly key: LayerKey; readonly outcome: Outcome } | null;
   /** The elements around, outermost first. */
   readonly elements: readonly string[];
+  readonly inFurniture: boolean;
 }
 
 function decideLayer(
@@ -62,7 +63,9 @@ function decideLayer(
   const takesIn = decision.outcome === 'picture' || decision.outcome === 'aside';
   const within = around.within ?? (takesIn ? { key: layer.key, outcome: decision.outcome } : null);
   const elements = [...around.elements, roleEntry(decision.role).element];
-  for (const child of layer.layers) decideLayer(child, { within, elements }, facts, sources, into);
+  const inFurniture = around.inFurniture || facts.places.has(layer.key);
+  for (const child of layer.layers)
+    decideLayer(child, { within, elements, inFurniture }, facts, sources, into);
 }
 
 function decideOne(layer: Layer, around: Around, facts: Facts, said: Said): Decision {
@@ -131,7 +134,8 @@ function decideRole(
     return { role: tag.role, reason: person.role === undefined ? 'its name says so' : 'you said so' };
   if (tag.slot !== undefined && layer.kind === 'bitmap') return { role: 'text', reason: 'a slot for text' };
   for (const rule of ROLE_RULES) {
-    const verdict = rule(layer, outcome, facts, { parent: around.elements.at(-1) ?? 'main' });
+    const parent = around.elements.at(-1) ?? 'main';
+    const verdict = rule(layer, outcome, facts, { ...around, parent });
     if (verdict && !isForbidden(verdict.role, around)) return verdict;
   }
   return { role: 'box', reason: 'nothing says more' };

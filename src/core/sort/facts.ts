@@ -1,5 +1,6 @@
 import type { Measure, Measures } from '../mockup/bounds';
-import type { Layer, LayerKey } from '../mockup/layer';
+import { wordsOf } from '../look/layerTitle';
+import type { Layer, LayerKey, TextLayer } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
 import { findCovered } from './covered';
@@ -49,9 +50,10 @@ export function gatherFacts(
 ): Facts {
   const contents = new Map<LayerKey, Contents>();
   countContents(screen.root, contents);
+  const places = findPlaces(screen, measures);
   const sizes = textSizes(screen, measures);
   const bodySize = commonest(sizes);
-  const headingSizes = [...sizes.keys()]
+  const headingSizes = titleSizes(screen.root, measures, places)
     .filter((size) => size >= bodySize * 1.2)
     .sort((one, other) => other - one);
   return {
@@ -59,10 +61,10 @@ export function gatherFacts(
     mockup,
     measures,
     bodySize,
-    headingSizes: headingSizes.slice(0, 6),
+    headingSizes: [...new Set(headingSizes)].slice(0, 6),
     repeats: findRepeats(screen, measures),
     states: findStates(screen, measures, mockup),
-    places: findPlaces(screen, measures),
+    places,
     covered: findCovered(screen, measures, isOff),
     contents: (layer) => contents.get(layer.key) ?? { shapes: 0, texts: 0, bitmaps: 0 },
   };
@@ -100,6 +102,29 @@ function textSizes(screen: Screen, measures: Measures): ReadonlyMap<number, numb
     }
   }
   return sizes;
+}
+
+/** Common practice, no source: a heading is short. */
+const HEADING_LETTERS = 90;
+
+/** True for words that can stand over something: numbers and long texts do not. */
+export function canTitle(text: TextLayer): boolean {
+  const letters = wordsOf(text);
+  return letters.length <= HEADING_LETTERS && /\p{L}{2}/u.test(letters);
+}
+
+/** The size of a text's largest letters, whole px of the screen. */
+export function sizeOnScreen(text: TextLayer, measures: Measures): number {
+  const scale = Math.abs(measures.get(text.key)?.matrix[3] ?? 1);
+  const sizes = text.lines.flatMap((line) => line.runs.map((run) => run.style.size));
+  return Math.round(Math.max(...sizes) * scale);
+}
+
+/** The sizes of what can be titles; the page's furniture has names, not titles. */
+function titleSizes(layer: Layer, measures: Measures, places: ReadonlyMap<LayerKey, PlaceRole>): number[] {
+  if (!layer.visible || places.has(layer.key)) return [];
+  if (layer.kind === 'group') return layer.layers.flatMap((child) => titleSizes(child, measures, places));
+  return layer.kind === 'text' && canTitle(layer) ? [sizeOnScreen(layer, measures)] : [];
 }
 
 function commonest(sizes: ReadonlyMap<number, number>): number {

@@ -36,7 +36,7 @@ describe('the rules on the demo', () => {
     ['book-button-over', 'aside', 'box'],
     ['icon-wind', 'picture', 'picture'],
     ['icon-sun', 'picture', 'picture'],
-    ['sailings/serif', 'element', 'heading-3'],
+    ['sailings/serif', 'element', 'heading-2'],
     ['sailing-list', 'element', 'list'],
     ['day-ticket-card', 'element', 'article'],
     ['day-ticket-card/line', 'element', 'box'],

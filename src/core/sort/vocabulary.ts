@@ -43,6 +43,7 @@ export const ROLES = {
   item: { element: 'li', phrasing: false, words: ['item', 'li'] },
   navigation: {
     element: 'nav',
+    neverInside: ['nav'],
     phrasing: false,
     words: ['nav', 'navigation', 'menu', 'navbar', 'breadcrumb', 'breadcrumbs', 'tabs'],
   },

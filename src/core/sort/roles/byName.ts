@@ -1,10 +1,9 @@
 import type { GroupLayer, Layer } from '../../mockup/layer';
 import { splitName } from '../../mockup/layerName';
 import { walk } from '../../mockup/walk';
-import type { Facts } from '../facts';
+import { sizeOnScreen, type Facts } from '../facts';
 import { wordsOf } from '../nameWords';
 import { ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
-import { sizeOnScreen } from './byTextSize';
 import type { RoleRule, RoleVerdict } from './roleRule';
 
 const WORDS: ReadonlyMap<string, Role> = new Map(
@@ -48,7 +47,9 @@ function tellingWord(words: readonly string[]): string | undefined {
 
 /** A title has the level of its size, and is below all larger ones when it is no larger than the rest. */
 function titleRole(layer: GroupLayer, word: string, facts: Facts): RoleVerdict {
-  const sizes = [...walk(layer)].flatMap((text) => (text.kind === 'text' ? [sizeOnScreen(text, facts)] : []));
+  const sizes = [...walk(layer)].flatMap((text) =>
+    text.kind === 'text' ? [sizeOnScreen(text, facts.measures)] : [],
+  );
   const level =
     facts.headingSizes.indexOf(Math.max(0, ...sizes)) + 1 || Math.min(6, facts.headingSizes.length + 1);
   return { role: `heading-${level}` as Role, reason: `its name says "${word}"` };

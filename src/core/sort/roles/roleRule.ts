@@ -11,6 +11,10 @@ export interface RoleVerdict {
 export interface RoleAround {
   /** The element of the group around, `main` for none. */
   readonly parent: string;
+  /** All elements around, outermost first. */
+  readonly elements: readonly string[];
+  /** True inside what is the page's header, footer or navigation by its place. */
+  readonly inFurniture: boolean;
 }
 
 /** Guesses the semantic element of a layer; null when it does not know. */

@@ -1,5 +1,6 @@
 import { bySource } from './bySource';
 import { byName } from './byName';
+import { byLinks } from './byLinks';
 import { byLook } from './byLook';
 import { byPlace } from './byPlace';
 import { byRepeat } from './byRepeat';
@@ -11,6 +12,7 @@ import type { RoleRule } from './roleRule';
 export const ROLE_RULES: readonly RoleRule[] = [
   bySource,
   byName,
+  byLinks,
   byRepeat,
   byPlace,
   byLook,
