@@ -8,7 +8,8 @@ import { ROLE_RULES } from './roles/roles';
 import { RULES } from './rules/rules';
 import { layersOf } from '../mockup/walk';
 import { namedTags } from './names/namedTags';
-import type { Tag, Tags } from './tag';
+import { spreadTags } from './spread';
+import type { Facet, Tag, Tags } from './tag';
 import { roleEntry, type Outcome, type Role } from './vocabulary';
 
 /**
@@ -17,13 +18,16 @@ import { roleEntry, type Outcome, type Role } from './vocabulary';
  */
 export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, tags: Tags): Decisions {
   const decisions = new Map<LayerKey, Decision>();
-  const sources: TagSources = { person: tags, name: namedTags(layersOf(mockup)) };
-  const isOff = (key: LayerKey) =>
-    (sources.person.get(key)?.outcome ?? sources.name.get(key)?.outcome) === 'aside';
+  const said = { person: tags, name: namedTags(layersOf(mockup)) };
+  const isOff = (key: LayerKey) => (said.person.get(key)?.outcome ?? said.name.get(key)?.outcome) === 'aside';
   for (const screen of mockup.screens) {
     const measured = measures.get(screen.key);
     if (!measured) continue;
     const facts = gatherFacts(mockup, screen, measured, isOff);
+    const sources: TagSources = {
+      ...said,
+      alike: spreadTags(facts.repeats, tags, (key) => measured.has(key)),
+    };
     for (const layer of screen.root.layers)
       decideLayer(layer, { within: null, elements: [], inFurniture: false }, facts, sources, decisions);
   }
@@ -32,14 +36,25 @@ export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, 
 
 interface TagSources {
   readonly person: Tags;
+  /** What a person said, taken over by like-built siblings too. */
+  readonly alike: Tags;
   readonly name: Tags;
 }
 
 /** What is said of one layer, and by whom. */
 interface Said {
   readonly tag: Tag;
-  readonly person: Tag;
+  readonly who: (facet: Facet) => Speaker;
 }
+
+/** Who settled a facet: a person, a person of a like-built sibling, or the layer's own name. */
+type Speaker = 'person' | 'alike' | 'name';
+
+const SAYS: Readonly<Record<Speaker, string>> = {
+  person: 'you said so',
+  alike: 'you said so of one that is built like it',
+  name: 'its name says so',
+};
 
 interface Around {
   readonly within: { readonly key: LayerKey; readonly outcome: Outcome } | null;
@@ -56,8 +71,14 @@ function decideLayer(
   into: Map<LayerKey, Decision>,
 ): void {
   const person = sources.person.get(layer.key) ?? {};
-  const tag = { ...sources.name.get(layer.key), ...person };
-  const decision = decideOne(layer, around, facts, { tag, person });
+  const tag = { ...sources.name.get(layer.key), ...sources.alike.get(layer.key) };
+  const who = (facet: Facet): Speaker =>
+    person[facet] !== undefined
+      ? 'person'
+      : sources.alike.get(layer.key)?.[facet] !== undefined
+        ? 'alike'
+        : 'name';
+  const decision = decideOne(layer, around, facts, { tag, who });
   into.set(layer.key, decision);
   if (layer.kind !== 'group') return;
   const takesIn = decision.outcome === 'picture' || decision.outcome === 'aside';
@@ -96,16 +117,15 @@ function decideOutcome(
   layer: Layer,
   { within }: Around,
   facts: Facts,
-  { tag, person }: Said,
+  { tag, who }: Said,
 ): Pick<Decision, 'outcome' | 'reason' | 'origin'> {
   if (within) {
     const part = within.outcome === 'picture' ? 'part of the picture around it' : 'put aside with its group';
     return { outcome: within.outcome, reason: part, origin: 'within' };
   }
   if (tag.outcome !== undefined) {
-    const origin = person.outcome === undefined ? 'name' : 'person';
-    const who = origin === 'person' ? 'you said so' : 'its name says so';
-    return { outcome: tag.outcome, reason: `${tag.outcome}: ${who}`, origin };
+    const origin = who('outcome');
+    return { outcome: tag.outcome, reason: `${tag.outcome}: ${SAYS[origin]}`, origin };
   }
   // What the program fills in is never baked into a picture.
   if (tag.slot !== undefined && layer.kind !== 'group')
@@ -128,10 +148,9 @@ function decideRole(
   outcome: Outcome,
   around: Around,
   facts: Facts,
-  { tag, person }: Said,
+  { tag, who }: Said,
 ): { role: Role; reason: string } {
-  if (tag.role !== undefined)
-    return { role: tag.role, reason: person.role === undefined ? 'its name says so' : 'you said so' };
+  if (tag.role !== undefined) return { role: tag.role, reason: SAYS[who('role')] };
   if (tag.slot !== undefined && layer.kind === 'bitmap') return { role: 'text', reason: 'a slot for text' };
   for (const rule of ROLE_RULES) {
     const parent = around.elements.at(-1) ?? 'main';

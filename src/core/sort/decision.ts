@@ -11,8 +11,8 @@ export interface Decision {
   readonly reason: string;
   /** Why it has this role. */
   readonly roleReason: string;
-  /** Who decided the outcome: a person's tag, the layer's own name, or the rule of that name. */
-  readonly origin: 'person' | 'name' | RuleName;
+  /** Who decided the outcome: a person's tag, one on a like-built sibling, the layer's own name, or the rule of that name. */
+  readonly origin: 'person' | 'alike' | 'name' | RuleName;
   /** The ancestor that takes it in: it is part of that picture, or aside with it. */
   readonly within: LayerKey | null;
   readonly outputName: string;

@@ -1,0 +1,119 @@
+import { layerTitle, wordsOf } from '../../look/layerTitle';
+import type { Layer, LayerKey } from '../../mockup/layer';
+import type { Decision } from '../decision';
+
+/** A layer with what is known of it when it is looked for. */
+export interface Candidate {
+  readonly layer: Layer;
+  readonly decision: Decision;
+  /** The titles of the groups around. */
+  readonly around: readonly string[];
+  /** The codes of the findings that lead to it. */
+  readonly findings: readonly string[];
+  /** True when a person settled something about it. */
+  readonly tagged: boolean;
+}
+
+export type Test = (candidate: Candidate) => boolean;
+
+/** A query in Orden's own words, or the sentence that says what is wrong with it. */
+export type Query =
+  { readonly test: Test; readonly problem: null } | { readonly test: null; readonly problem: string };
+
+/** What can be asked of a layer: the values that it has. `none` asks for no value, `any` for one. */
+const FIELDS: Readonly<Record<string, (candidate: Candidate) => readonly string[]>> = {
+  kind: ({ layer }) => [layer.kind],
+  becomes: ({ decision }) => [decision.outcome],
+  role: ({ decision }) => (decision.outcome === 'element' ? [decision.role] : []),
+  class: ({ decision }) => decision.classes,
+  name: ({ layer }) => (layer.sourceName === null ? [] : [layer.sourceName]),
+  output: ({ decision }) => [decision.outputName],
+  under: ({ around }) => around,
+  finding: ({ findings }) => findings,
+  state: ({ decision }) => (decision.state ? [decision.state.state] : []),
+  slot: ({ decision }) => (decision.slot === null ? [] : [decision.slot]),
+  repeat: ({ decision }) => (decision.repeat ? [decision.repeat.pattern, `${decision.repeat.count}`] : []),
+  by: ({ decision }) => [decision.origin],
+  starts: ({ decision }) => (decision.hidden ? ['hidden'] : []),
+  tagged: ({ tagged }) => (tagged ? ['yes'] : []),
+};
+
+export const FIELD_NAMES = Object.keys(FIELDS);
+
+/**
+ * Reads words and `field:value` pairs, all of which must hold: `kind:text role:heading under:header class:none`.
+ * A minus before one turns it round, quotes keep spaces. Values match from their beginning, words anywhere.
+ */
+export function parseQuery(text: string): Query {
+  const tests: Test[] = [];
+  for (const [, minus, field, quoted, plain] of text.matchAll(/(-?)(?:([a-z]+):)?(?:"([^"]*)"?|(\S+))/gi)) {
+    const value = (quoted ?? plain ?? '').toLowerCase();
+    if (field !== undefined && !Object.hasOwn(FIELDS, field.toLowerCase()))
+      return {
+        test: null,
+        problem: `"${field}" cannot be asked for; ask for ${FIELD_NAMES.slice(0, -1).join(', ')} or ${FIELD_NAMES.at(-1)}.`,
+      };
+    const test = field === undefined ? says(value) : has(field.toLowerCase(), value);
+    tests.push(minus ? (candidate) => !test(candidate) : test);
+  }
+  return { test: (candidate) => tests.every((test) => test(candidate)), problem: null };
+}
+
+function has(field: string, value: string): Test {
+  const valuesOf = FIELDS[field];
+  return (candidate) => {
+    const values = valuesOf?.(candidate) ?? [];
+    if (value === 'none') return values.length === 0;
+    if (value === 'any') return values.length > 0;
+    return values.some((one) => one.toLowerCase().startsWith(value));
+  };
+}
+
+function says(word: string): Test {
+  return ({ layer, decision }) => {
+    const letters = layer.kind === 'text' ? wordsOf(layer) : '';
+    return [layerTitle(layer).text, letters, decision.outputName].some((text) =>
+      text.toLowerCase().includes(word),
+    );
+  };
+}
+
+/** A view that is always there, by its query. */
+export interface ReadyView {
+  readonly name: string;
+  readonly query: string;
+}
+
+export const READY_VIEWS: readonly ReadyView[] = [
+  { name: 'Undecided', query: 'by:default' },
+  { name: 'Code', query: 'becomes:element' },
+  { name: 'Pictures', query: 'becomes:picture -by:within' },
+  { name: 'Findings', query: 'finding:any' },
+  { name: 'Repeats', query: 'repeat:any' },
+  { name: 'States', query: 'state:any' },
+  { name: 'Settled', query: 'tagged:yes' },
+];
+
+/** The layers of a screen that a query finds, in drawing order. */
+export function findLayers(
+  root: Layer,
+  test: Test,
+  known: {
+    readonly decisions: ReadonlyMap<LayerKey, Decision>;
+    readonly findings: ReadonlyMap<LayerKey, readonly string[]>;
+    readonly isTagged: (key: LayerKey) => boolean;
+  },
+): readonly LayerKey[] {
+  const found: LayerKey[] = [];
+  const visit = (layer: Layer, around: readonly string[]) => {
+    const decision = known.decisions.get(layer.key);
+    const findings = known.findings.get(layer.key) ?? [];
+    if (decision && test({ layer, decision, around, findings, tagged: known.isTagged(layer.key) }))
+      found.push(layer.key);
+    if (layer.kind !== 'group') return;
+    const inside = [...around, layerTitle(layer).text];
+    for (const child of layer.layers) visit(child, inside);
+  };
+  if (root.kind === 'group') for (const child of root.layers) visit(child, []);
+  return found;
+}
