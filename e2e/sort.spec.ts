@@ -147,3 +147,55 @@ test('thousands of layers: few rows in the document, and the last one is a key a
   await expect(row(page, 'tile-a2499b')).toBeVisible();
   expect(await page.getByRole('row').count()).toBeLessThan(90);
 });
+
+test('layers are found by what they are, by keyboard alone', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('treegrid').focus();
+  await page.keyboard.press('/');
+  await page.keyboard.type('role:item under:sailing-list');
+  await expect(page.getByText('6 found')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('row', { name: /sailing-1/, selected: true })).toBeVisible();
+  await page.getByLabel('Only these').check();
+  await expect(page.getByRole('row')).toHaveCount(1 + 2 + 6);
+  await expectAccessible(page);
+  await page.getByLabel('Find layers').focus();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('n');
+  await page.getByLabel('Find layers').fill('colour:red');
+  await expect(page.getByText('"colour" cannot be asked for')).toBeVisible();
+});
+
+test('every action is listed with its key', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('treegrid').focus();
+  await page.keyboard.press('.');
+  await expect(page.getByRole('option', { name: 'Find layers /' })).toBeVisible();
+  await expectAccessible(page);
+  await page.keyboard.type('pictures');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('6 found')).toBeVisible();
+});
+
+test('what is said of one holds for all that are built alike; copied tags go where they are put', async ({
+  page,
+}) => {
+  const row = (name: string, y: number) =>
+    `<g id="${name}" transform="translate(0 ${y})"><rect width="300" height="40" fill="#eee"/><circle cx="20" cy="20" r="8" fill="#246"/><text x="40" y="25">${name}</text><text x="200" y="25">${y}</text></g>`;
+  await readMockup(page, 'boats.svg', svgOf(row('auk', 0) + row('fulmar', 50) + row('petrel', 100)));
+  await page.getByRole('rowheader', { name: /^auk/ }).first().click();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('-');
+  await expect(page.getByText('aside: you said so of one that is built like it').first()).toBeVisible();
+  await page
+    .getByRole('rowheader', { name: /^petrel/ })
+    .first()
+    .click();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('e');
+  await expect(page.getByText('element: you said so', { exact: true }).first()).toBeVisible();
+  await page.keyboard.press('c');
+  await page.getByRole('rowheader', { name: /^auk/ }).first().click();
+  await page.keyboard.press('v');
+  await expect(page.getByText('element: you said so', { exact: true })).toHaveCount(2);
+});

@@ -7,6 +7,14 @@ import { layersAt } from './hits';
 import { ScreenChoice } from './ScreenChoice';
 import { useSort } from './SortContext';
 
+/** What was found: a dotted frame, so that it is told from what is chosen without its colour. */
+const FOUND = {
+  position: 'absolute',
+  pointerEvents: 'none',
+  outline: '2px dotted #22201c',
+  boxShadow: '0 0 0 2px rgb(255 250 242 / 80%)',
+} as const;
+
 type Zoom = 'fit' | 1 | 2;
 
 /** The mockup beside the worksheet: what is pointed at or chosen here lights up there, and the other way round. */
@@ -19,6 +27,7 @@ export function MockupView() {
   const cursor = useSort((state) => state.cursor);
   const selection = useSort((state) => state.selection);
   const hovered = useSort((state) => state.hovered);
+  const found = useSort((state) => state.found);
   const hover = useSort((state) => state.hover);
   const reveal = useSort((state) => state.reveal);
   const picture = useRef<HTMLDivElement>(null);
@@ -112,6 +121,10 @@ export function MockupView() {
             part={{ ...screen.origin, width: screen.width, height: screen.height }}
             alt={`The mockup ${screen.name}`}
           />
+          {found.slice(0, 500).map((key) => {
+            const at = place(settled?.boxes.get(key));
+            return at && <Box key={key} style={at} sx={FOUND} />;
+          })}
           {[...selection].slice(0, 200).map((key) => {
             const at = place(settled?.boxes.get(key));
             return (

@@ -7,6 +7,8 @@ import type { OpenedMockup } from '../../server/useCases/openMockup';
 import { HistoryButtons } from '../shared/HistoryButtons';
 import { TopBar } from '../shared/TopBar';
 import { useResource } from '../shared/useResource';
+import { ActionList } from './ActionList';
+import { FindBar } from './FindBar';
 import { LayerCodeView } from './LayerCodeView';
 import { MockupView } from './MockupView';
 import { SortContext, useSort } from './SortContext';
@@ -41,6 +43,7 @@ export function SortStep({ mockupId }: { readonly mockupId: string }) {
   return (
     <SortContext value={store}>
       <TopBar title={data.mockup.name} mockupId={mockupId} step="sort">
+        <ActionList />
         <History />
       </TopBar>
       <Bench />
@@ -60,6 +63,7 @@ function Bench() {
         </Alert>
       )}
       <Tally />
+      <FindBar />
       <Box sx={{ flex: 1, minHeight: 0, '& [data-separator]': { bgcolor: 'divider' } }}>
         <Group orientation="vertical" style={{ height: '100%' }}>
           <Panel defaultSize="70%" minSize="20%">

@@ -38,7 +38,8 @@ export function Tally() {
       ))}
       {selected > 1 && <b>{selected} chosen</b>}
       <Typography component="span" sx={{ flex: 1, textAlign: 'right', fontSize: 12 }}>
-        Arrows walk, Enter sets, Delete gives back to Orden, Shift extends; in Becomes: E, P, S or −
+        Arrows walk, Enter sets, Delete gives back to Orden, Shift extends; in Becomes: E, P, S or −; / finds,
+        N goes to the next, full stop lists all actions
       </Typography>
     </Box>
   );

@@ -124,6 +124,11 @@ export const WorksheetRow = memo(function WorksheetRow(props: WorksheetRowProps)
             </Box>
           )}
           {cellText(column, row, decision)}
+          {column === 'layer' && decision?.repeat && (
+            <Box component="span" sx={{ color: 'text.secondary', fontSize: 11, ml: 0.75 }}>
+              {decision.repeat.index + 1} of {decision.repeat.count} alike
+            </Box>
+          )}
         </Box>
       ))}
     </Box>

@@ -11,18 +11,40 @@ export interface Row {
   readonly hasChildren: boolean;
 }
 
-/** The rows of a screen that are seen when the given groups are folded, in drawing order: the lowest layer first. */
-export function visibleRows(screen: Screen, folded: ReadonlySet<LayerKey>): readonly Row[] {
+/**
+ * The rows of a screen that are seen when the given groups are folded, in drawing order: the lowest layer first.
+ * @param only when given, these layers and the groups around them, whatever is folded
+ */
+export function visibleRows(
+  screen: Screen,
+  folded: ReadonlySet<LayerKey>,
+  only: readonly LayerKey[] | null = null,
+): readonly Row[] {
   const rows: Row[] = [];
+  const shown = only && withAncestors(screen, only);
   const add = (layer: Layer, level: number, parent: LayerKey | null) => {
+    if (shown && !shown.has(layer.key)) return;
     const hasChildren = layer.kind === 'group' && layer.layers.length > 0;
     rows.push({ layer, level, parent, hasChildren });
-    if (hasChildren && !folded.has(layer.key)) {
+    if (hasChildren && (shown !== null || !folded.has(layer.key))) {
       for (const child of layer.layers) add(child, level + 1, layer.key);
     }
   };
   for (const layer of screen.root.layers) add(layer, 1, null);
   return rows;
+}
+
+function withAncestors({ root }: Screen, keys: readonly LayerKey[]): ReadonlySet<LayerKey> {
+  const wanted = new Set(keys);
+  const shown = new Set<LayerKey>();
+  const visit = (layer: Layer): boolean => {
+    const inside = layer.kind === 'group' && layer.layers.map(visit).includes(true);
+    if (!inside && !wanted.has(layer.key)) return false;
+    shown.add(layer.key);
+    return true;
+  };
+  visit(root);
+  return shown;
 }
 
 const OPEN_AT_FIRST = 250;

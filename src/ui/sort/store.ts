@@ -3,6 +3,7 @@ import type { LayerKey } from '../../core/mockup/layer';
 import type { Mockup, Screen } from '../../core/mockup/mockup';
 import type { Arrangement } from '../../core/page/node';
 import { applyChanges, type FacetValue } from '../../core/sort/change';
+import { findLayers, parseQuery } from '../../core/sort/find/query';
 import { settleMockup } from '../../core/sort/settle';
 import type { Facet, Tag, Tags } from '../../core/sort/tag';
 import type { Edited, Wish } from '../../server/useCases/editTags';
@@ -33,6 +34,14 @@ export interface SortState {
   readonly anchor: LayerKey | null;
   readonly selection: ReadonlySet<LayerKey>;
   readonly hovered: LayerKey | null;
+  /** What is looked for, and what was found on the screen, in drawing order. */
+  readonly query: string;
+  readonly queryProblem: string | null;
+  readonly found: readonly LayerKey[];
+  /** Whether the worksheet shows only what was found. */
+  readonly onlyFound: boolean;
+  /** The tags that were copied last. */
+  readonly copied: Tag | null;
   readonly canUndo: boolean;
   readonly canRedo: boolean;
   /** Edits on their way to the server. */
@@ -49,6 +58,13 @@ export interface SortState {
   readonly toggleFold: (key: LayerKey) => void;
   readonly hover: (key: LayerKey | null) => void;
   readonly setFacet: (facet: Facet, value: FacetValue | null) => void;
+  readonly look: (query: string) => void;
+  readonly showOnlyFound: (only: boolean) => void;
+  /** Goes to the next layer that was found, or to the one before. */
+  readonly seek: (by: 1 | -1) => void;
+  readonly copyTags: () => void;
+  /** Puts the copied tags on all that is chosen. */
+  readonly pasteTags: () => void;
   readonly undo: () => void;
   readonly redo: () => void;
   readonly dismiss: () => void;
@@ -74,7 +90,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
         if (arrangementMark(next) === arrangementMark(state.tags)) return { tags: next };
         const arranged = settleMockup(opened.mockup, next);
         const shown = screenOf(arranged, state.cursor ?? state.screen.key);
-        return { tags: next, mockup: arranged, screen: shown, rows: visibleRows(shown, state.folded) };
+        return { tags: next, mockup: arranged, screen: shown, rows: rowsOf({ ...state, screen: shown }) };
       });
     const send = (work: () => Promise<Edited>) => {
       set((state) => ({ pending: state.pending + 1 }));
@@ -90,6 +106,23 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       });
     };
     const address = `/api/mockups/${opened.id}`;
+    const wish = (wishes: readonly Wish[]) => {
+      if (wishes.length === 0) return;
+      retag(({ tags: now }) =>
+        applyChanges(
+          now,
+          wishes.map(({ layer, facet, value }) => ({ layer, facet, after: value as FacetValue | null })),
+        ),
+      );
+      send(() => postJson<Edited>(`${address}/edits`, { wishes }));
+    };
+    /** Looks anew: what is found changes with the query, the decisions and the screen. */
+    const refind = (change: Partial<SortState>) =>
+      set((state) => {
+        const next = { ...state, ...change };
+        const { found, problem } = findIn(next);
+        return { ...change, found, queryProblem: problem, rows: rowsOf({ ...next, found }) };
+      });
     const step = (kind: 'undo' | 'redo') => send(() => postJson<Edited>(`${address}/${kind}`, {}));
 
     return {
@@ -106,12 +139,17 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       anchor: first,
       selection: new Set(first === null ? [] : [first]),
       hovered: null,
+      query: '',
+      queryProblem: null,
+      found: [],
+      onlyFound: false,
+      copied: null,
       canUndo: opened.canUndo,
       canRedo: opened.canRedo,
       pending: 0,
       problem: null,
 
-      settle: (settled) => set({ settled }),
+      settle: (settled) => refind({ settled }),
       arrangeBy: (arrangement) => set({ arrangement }),
       moveTo(key, column, extend) {
         const { anchor, rows: shown } = get();
@@ -137,7 +175,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
         set({
           screen: shown,
           folded: open,
-          rows: visibleRows(shown, open),
+          rows: rowsOf({ ...get(), screen: shown, folded: open }),
           cursor: key,
           anchor: key,
           selection: new Set([key]),
@@ -145,11 +183,9 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       },
       showScreen(key) {
         const shown = screenOf(get().mockup, key);
-        const shownRows = visibleRows(shown, get().folded);
-        const at = shownRows[0]?.layer.key ?? null;
+        refind({ screen: shown });
+        const at = get().rows[0]?.layer.key ?? null;
         set({
-          screen: shown,
-          rows: shownRows,
           cursor: at,
           anchor: at,
           selection: new Set(at === null ? [] : [at]),
@@ -159,27 +195,61 @@ export function createSortStore(opened: OpenedMockup): SortStore {
         set((state) => {
           const next = new Set(state.folded);
           if (!next.delete(key)) next.add(key);
-          return { folded: next, rows: visibleRows(state.screen, next) };
+          return { folded: next, rows: rowsOf({ ...state, folded: next }) };
         }),
       hover: (key) => {
         if (get().hovered !== key) set({ hovered: key });
       },
-      setFacet(facet, value) {
-        const { selection } = get();
-        const wishes = [...selection].map((layer): Wish => ({ layer, facet, value }));
-        retag(({ tags }) =>
-          applyChanges(
-            tags,
-            wishes.map(({ layer }) => ({ layer, facet, after: value })),
+      setFacet: (facet, value) => wish([...get().selection].map((layer): Wish => ({ layer, facet, value }))),
+      look: (query) => refind({ query }),
+      showOnlyFound: (onlyFound) => refind({ onlyFound }),
+      seek(by) {
+        const { found, cursor } = get();
+        const at = found.indexOf(cursor ?? '');
+        const next = found[(at + by + found.length) % Math.max(1, found.length)] ?? found[0];
+        if (next !== undefined) get().reveal(next);
+      },
+      copyTags() {
+        const { cursor, tags: now } = get();
+        if (cursor !== null) set({ copied: now.get(cursor) ?? {} });
+      },
+      pasteTags() {
+        const { copied, selection } = get();
+        if (!copied) return;
+        wish(
+          [...selection].flatMap((layer) =>
+            COPIED.map((facet): Wish => ({ layer, facet, value: copied[facet] ?? null })),
           ),
         );
-        send(() => postJson<Edited>(`${address}/edits`, { wishes }));
       },
       undo: () => step('undo'),
       redo: () => step('redo'),
       dismiss: () => set({ problem: null }),
     };
   });
+}
+
+/** The facets that are put on other layers; names, slots and screens are each layer's own. */
+const COPIED = ['outcome', 'role', 'classes', 'hidden'] as const satisfies readonly Facet[];
+
+type Shown = Pick<SortState, 'screen' | 'folded' | 'query' | 'found' | 'onlyFound'>;
+
+function rowsOf({ screen, folded, query, found, onlyFound }: Shown): readonly Row[] {
+  return visibleRows(screen, folded, onlyFound && query.trim() !== '' ? found : null);
+}
+
+function findIn({ query, screen, settled, tags, opened }: SortState) {
+  if (query.trim() === '' || !settled) return { found: [], problem: null };
+  const { test, problem } = parseQuery(query);
+  if (!test) return { found: [], problem };
+  const findings = new Map<LayerKey, string[]>();
+  for (const { layer, code } of opened.findings)
+    if (layer !== null) findings.set(layer, [...(findings.get(layer) ?? []), code]);
+  const { decisions } = settled;
+  return {
+    found: findLayers(screen.root, test, { decisions, findings, isTagged: (key) => tags.has(key) }),
+    problem,
+  };
 }
 
 /** What of the tags arranges the mockup itself. */

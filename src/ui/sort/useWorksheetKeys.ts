@@ -1,6 +1,8 @@
 import type { KeyboardEvent } from 'react';
 import type { Outcome } from '../../core/sort/vocabulary';
 
+import { ASK_FOR_ACTIONS } from './ActionList';
+import { FIND_FIELD } from './FindBar';
 import { useSort } from './SortContext';
 import { COLUMNS, type CellFacet, type Column } from './store';
 
@@ -27,6 +29,9 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
   const toggleSelected = useSort((state) => state.toggleSelected);
   const selectAll = useSort((state) => state.selectAll);
   const setFacet = useSort((state) => state.setFacet);
+  const seek = useSort((state) => state.seek);
+  const copyTags = useSort((state) => state.copyTags);
+  const pasteTags = useSort((state) => state.pasteTags);
   const undo = useSort((state) => state.undo);
   const redo = useSort((state) => state.redo);
 
@@ -63,6 +68,12 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
     Enter: edit,
     F2: edit,
     Escape: () => row && moveTo(row.layer.key, column, false),
+    '/': () => document.getElementById(FIND_FIELD)?.focus(),
+    '.': () => window.dispatchEvent(new Event(ASK_FOR_ACTIONS)),
+    n: () => seek(1),
+    N: () => seek(-1),
+    c: copyTags,
+    v: pasteTags,
     Delete: () => {
       const facet = facetOf(column);
       if (facet) setFacet(facet, null);

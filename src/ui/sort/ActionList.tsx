@@ -1,0 +1,58 @@
+'use client';
+import { Autocomplete, Box, Button, Dialog, DialogTitle, TextField } from '@mui/material';
+import { useContext, useEffect, useState } from 'react';
+import { MONO } from '../shared/theme';
+import { ACTIONS, type Action } from './actions';
+import { SortContext } from './SortContext';
+
+/** The event by which the worksheet asks for the list. */
+export const ASK_FOR_ACTIONS = 'orden-actions';
+
+/** Everything that can be done here, by name, each with its key. */
+export function ActionList() {
+  const store = useContext(SortContext);
+  const [open, setOpen] = useState(false);
+  useEffect(() => {
+    const show = () => setOpen(true);
+    window.addEventListener(ASK_FOR_ACTIONS, show);
+    return () => window.removeEventListener(ASK_FOR_ACTIONS, show);
+  }, []);
+  const run = (action: Action | null) => {
+    setOpen(false);
+    if (!action || !store) return;
+    // After the dialog has given the focus back to the worksheet.
+    setTimeout(() => action.run(store.getState()));
+  };
+  return (
+    <>
+      <Button color="inherit" onClick={() => setOpen(true)} title="Full stop in the worksheet">
+        Actions
+      </Button>
+      <Dialog open={open} onClose={() => setOpen(false)} fullWidth maxWidth="sm">
+        <DialogTitle>Actions</DialogTitle>
+        <Box sx={{ px: 3, pb: 2 }}>
+          <Autocomplete
+            open
+            autoHighlight
+            options={[...ACTIONS]}
+            getOptionLabel={({ name }) => name}
+            onChange={(_, action) => run(action)}
+            renderInput={(params) => <TextField {...params} label="What do you want to do?" autoFocus />}
+            renderOption={({ key, ...props }, { name, keys }) => (
+              <Box component="li" key={key} {...props} sx={{ display: 'flex', gap: 2 }}>
+                <Box component="span" sx={{ flex: 1 }}>
+                  {name}
+                </Box>
+                <Box component="kbd" sx={{ fontFamily: MONO, fontSize: 12, color: 'text.secondary' }}>
+                  {keys}
+                </Box>
+              </Box>
+            )}
+            slotProps={{ popper: { disablePortal: true } }}
+            sx={{ minHeight: 360 }}
+          />
+        </Box>
+      </Dialog>
+    </>
+  );
+}

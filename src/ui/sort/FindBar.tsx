@@ -1,0 +1,91 @@
+'use client';
+import { Box, Button, Checkbox, FormControlLabel, MenuItem, TextField, Typography } from '@mui/material';
+import type { KeyboardEvent } from 'react';
+import { READY_VIEWS } from '../../core/sort/find/query';
+import { useSort } from './SortContext';
+
+export const FIND_FIELD = 'find-layers';
+
+/** Looks for layers by words or by what they are; what is found lights up in the mockup. */
+export function FindBar() {
+  const query = useSort((state) => state.query);
+  const problem = useSort((state) => state.queryProblem);
+  const count = useSort((state) => state.found.length);
+  const only = useSort((state) => state.onlyFound);
+  const look = useSort((state) => state.look);
+  const seek = useSort((state) => state.seek);
+  const showOnly = useSort((state) => state.showOnlyFound);
+  const asked = query.trim() !== '';
+
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Enter') seek(event.shiftKey ? -1 : 1);
+    else if (event.key === 'Escape') {
+      look('');
+      document.querySelector<HTMLElement>('[role="treegrid"]')?.focus();
+    } else return;
+    event.preventDefault();
+  };
+  return (
+    <Box
+      role="search"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 1.5,
+        px: 2,
+        py: 0.5,
+        borderBottom: 1,
+        borderColor: 'divider',
+      }}
+    >
+      <TextField
+        id={FIND_FIELD}
+        size="small"
+        variant="standard"
+        placeholder="Find: words, or role:heading under:header"
+        value={query}
+        error={problem !== null}
+        onChange={(event) => look(event.target.value)}
+        onKeyDown={onKeyDown}
+        sx={{ width: 300 }}
+        slotProps={{ htmlInput: { 'aria-label': 'Find layers', 'aria-describedby': 'find-answer' } }}
+      />
+      <TextField
+        select
+        size="small"
+        variant="standard"
+        value={READY_VIEWS.find((view) => view.query === query)?.query ?? ''}
+        onChange={(event) => look(event.target.value)}
+        sx={{ width: 110 }}
+        slotProps={{
+          select: { displayEmpty: true, SelectDisplayProps: { 'aria-label': 'View' } },
+        }}
+      >
+        <MenuItem value="">All layers</MenuItem>
+        {READY_VIEWS.map(({ name, query: ready }) => (
+          <MenuItem key={name} value={ready}>
+            {name}
+          </MenuItem>
+        ))}
+      </TextField>
+      <FormControlLabel
+        sx={{ mr: 0, '& .MuiFormControlLabel-label': { fontSize: 13 } }}
+        control={
+          <Checkbox size="small" sx={{ p: 0.25 }} checked={only} onChange={(_, next) => showOnly(next)} />
+        }
+        label="Only these"
+      />
+      <Button size="small" color="inherit" disabled={count === 0} onClick={() => seek(1)}>
+        Next
+      </Button>
+      <Typography
+        id="find-answer"
+        role="status"
+        noWrap
+        sx={{ fontSize: 12, color: problem ? 'error.main' : 'text.secondary', flex: 1 }}
+      >
+        {problem ?? (asked ? `${count.toLocaleString('en')} found` : '')}
+      </Typography>
+    </Box>
+  );
+}
