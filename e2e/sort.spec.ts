@@ -199,3 +199,28 @@ test('what is said of one holds for all that are built alike; copied tags go whe
   await page.keyboard.press('v');
   await expect(page.getByText('element: you said so', { exact: true })).toHaveCount(2);
 });
+
+test('another tab sees an edit within moments, and edits wait for a server that is away', async ({
+  page,
+  context,
+}) => {
+  await readMockup(page, 'pier.svg', PIER);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(other.getByRole('treegrid')).toBeVisible();
+  await page.bringToFront();
+  await row(page, 'deck').getByRole('gridcell').first().click();
+  await page.keyboard.press('-');
+  await saved(page);
+  await other.bringToFront();
+  await expect(row(other, 'deck')).toContainText('aside: you said so', { timeout: 3000 });
+
+  await page.bringToFront();
+  await context.setOffline(true);
+  await page.keyboard.press('p');
+  await expect(page.getByText('Waiting for the server')).toBeVisible();
+  await context.setOffline(false);
+  await saved(page);
+  await page.reload();
+  await expect(row(page, 'deck')).toContainText('picture: you said so');
+});

@@ -18,6 +18,7 @@ import { answer, Refusal } from './http';
 import { addFont } from './useCases/addFont';
 import { addProject, type AddedProject } from './useCases/addProject';
 import { redo, setFacets, undo } from './useCases/editTags';
+import { followEdits } from './useCases/followEdits';
 import { loadDemo } from './useCases/loadDemo';
 import { openMockup } from './useCases/openMockup';
 import { leaveReading, seeReading } from './useCases/readFile';
@@ -108,6 +109,20 @@ withDatabase('on the database', () => {
     expect(await tagsNow()).toEqual({ [layer]: { role: 'section', classes: ['wide'] } });
     await setFacets(added.mockupId, [{ layer, facet: 'role', value: null }]);
     expect(await tagsNow()).toEqual({ [layer]: { classes: ['wide'] } });
+  });
+
+  it('tells others what was edited since they looked', async () => {
+    const { lastEdit } = await openMockup(added.mockupId);
+    expect(await followEdits(added.mockupId, lastEdit)).toMatchObject({ lastEdit, changes: [] });
+    await setFacets(added.mockupId, [{ layer, facet: 'role', value: 'footer' }]);
+    await undo(added.mockupId);
+    const followed = await followEdits(added.mockupId, lastEdit);
+    expect(Number(followed.lastEdit)).toBeGreaterThan(Number(lastEdit));
+    expect(followed.changes.map(({ facet, after }) => [facet, after])).toEqual([
+      ['role', 'footer'],
+      ['role', null],
+    ]);
+    await expect(followEdits(NOBODY, '0')).rejects.toMatchObject({ status: 404 });
   });
 
   it('makes no edit of what is so already', async () => {

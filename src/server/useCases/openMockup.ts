@@ -17,6 +17,8 @@ export interface OpenedMockup {
   readonly mockup: Mockup;
   readonly findings: readonly Finding[];
   readonly tags: Readonly<Record<string, Tag>>;
+  /** The newest edit that the tags count in, `0` for none. */
+  readonly lastEdit: string;
   readonly canUndo: boolean;
   readonly canRedo: boolean;
 }
@@ -26,7 +28,8 @@ export async function openMockup(id: string): Promise<OpenedMockup> {
   const db = pool();
   const [row, revision] = [await getMockup(db, id), await newestRevision(db, id)];
   if (!row || !revision) throw NOT_FOUND('This mockup');
-  const { undo, redo } = historyState(await editTrail(db, id));
+  const trail = await editTrail(db, id);
+  const { undo, redo } = historyState(trail);
   return {
     id,
     projectId: row.project_id,
@@ -35,6 +38,7 @@ export async function openMockup(id: string): Promise<OpenedMockup> {
     mockup: revision.tree,
     findings: revision.findings,
     tags: Object.fromEntries(await currentTags(db, id)),
+    lastEdit: trail.at(-1)?.id ?? '0',
     canUndo: undo !== null,
     canRedo: redo !== null,
   };

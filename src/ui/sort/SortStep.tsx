@@ -15,6 +15,7 @@ import { SortContext, useSort } from './SortContext';
 import { createSortStore } from './store';
 import { Tally } from './Tally';
 import { useConversion } from './useConversion';
+import { useFollowing } from './useFollowing';
 import { Worksheet } from './Worksheet';
 
 /** The Sort step: worksheet and mockup side by side, and the code of the chosen layer under them. */
@@ -53,6 +54,7 @@ export function SortStep({ mockupId }: { readonly mockupId: string }) {
 
 function Bench() {
   const code = useConversion();
+  useFollowing();
   const problem = useSort((state) => state.problem);
   const dismiss = useSort((state) => state.dismiss);
   return (
@@ -91,12 +93,13 @@ function History() {
   const canUndo = useSort((state) => state.canUndo);
   const canRedo = useSort((state) => state.canRedo);
   const pending = useSort((state) => state.pending);
+  const waiting = useSort((state) => state.waiting);
   const undo = useSort((state) => state.undo);
   const redo = useSort((state) => state.redo);
   return (
     <>
       <Typography role="status" sx={{ fontSize: 12, color: 'text.secondary' }}>
-        {pending > 0 ? 'Saving' : 'Saved'}
+        {waiting ? 'Waiting for the server' : pending > 0 ? 'Saving' : 'Saved'}
       </Typography>
       <HistoryButtons
         canUndo={canUndo}

@@ -135,6 +135,7 @@ describe('the store', () => {
     revision: 1,
     mockup,
     findings: [],
+    lastEdit: '0',
     tags: { a1: { role: 'link' } },
     canUndo: false,
     canRedo: false,
@@ -201,6 +202,87 @@ describe('the store', () => {
     expect(store.getState()).toMatchObject({ pending: 0, problem: 'The mockup is gone.' });
     store.getState().dismiss();
     expect(store.getState().problem).toBeNull();
+  });
+
+  it('takes in what others edited, but not over edits on their way', async () => {
+    const store = createSortStore(opened);
+    const news = {
+      lastEdit: '7',
+      changes: [{ layer: 'c', facet: 'role', before: null, after: 'link' }],
+      canUndo: true,
+      canRedo: false,
+    };
+    globalThis.fetch = jest.fn(async () => ({ ok: true, status: 200, json: async () => news }) as Response);
+    store.getState().setFacet('role', 'button');
+    await store.getState().follow();
+    expect(store.getState().lastEdit).toBe('0');
+    await settle();
+    await store.getState().follow();
+    expect(store.getState()).toMatchObject({ lastEdit: '7', canUndo: true });
+    expect(store.getState().tags.get('c')).toEqual({ role: 'link' });
+  });
+
+  it('waits for a server that is away, and sends then', async () => {
+    let away = true;
+    const answer = { changes: [], canUndo: true, canRedo: false };
+    globalThis.fetch = jest.fn(async () => {
+      if (away) throw new TypeError('Failed to fetch');
+      return { ok: true, status: 200, json: async () => answer } as Response;
+    });
+    const store = createSortStore(opened);
+    store.getState().setFacet('role', 'button');
+    await settle();
+    expect(store.getState()).toMatchObject({ pending: 1, waiting: true, problem: null });
+    away = false;
+    await new Promise((resolve) => setTimeout(resolve, 1100));
+    expect(store.getState()).toMatchObject({ pending: 0, waiting: false, canUndo: true });
+  });
+
+  it('copies tags, and puts them on all that is chosen as one edit', async () => {
+    const store = createSortStore(opened);
+    store.getState().moveTo('a1', 'role', false);
+    store.getState().copyTags();
+    store.getState().moveTo('b1', 'role', false);
+    store.getState().moveTo('b2', 'role', true);
+    store.getState().pasteTags();
+    expect(['b1', 'b2'].map((key) => store.getState().tags.get(key))).toEqual([
+      { role: 'link' },
+      { role: 'link' },
+    ]);
+    await settle();
+    expect(answers).toHaveLength(1);
+  });
+
+  it('finds by query, walks what it found, and shows only that', () => {
+    const store = createSortStore(opened);
+    const decision = {
+      outcome: 'element',
+      role: 'box',
+      origin: 'box',
+      classes: [],
+      outputName: 'x',
+      repeat: null,
+      state: null,
+      slot: null,
+    };
+    const decisions = new Map(
+      ['a', 'a1', 'b', 'b1', 'b2', 'c'].map((key) => [
+        key,
+        { ...decision, role: key === 'b2' ? 'link' : 'box' } as unknown as Decision,
+      ]),
+    );
+    store.getState().settle({ decisions, boxes: new Map() });
+    store.getState().look('role:link');
+    expect(store.getState().found).toEqual(['b2']);
+    store.getState().seek(1);
+    expect(store.getState().cursor).toBe('b2');
+    store.getState().showOnlyFound(true);
+    expect(store.getState().rows.map((row) => row.layer.key)).toEqual(['a', 'b', 'b2']);
+    store.getState().look('size:large');
+    expect(store.getState().queryProblem).toMatch(/^"size" cannot be asked for/);
+    store.getState().look('');
+    expect(store.getState()).toMatchObject({ found: [], queryProblem: null });
+    expect(store.getState().rows).toHaveLength(6);
   });
 
   it('opens the groups around a layer that was pointed at', () => {

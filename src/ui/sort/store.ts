@@ -7,8 +7,9 @@ import { findLayers, parseQuery } from '../../core/sort/find/query';
 import { settleMockup } from '../../core/sort/settle';
 import type { Facet, Tag, Tags } from '../../core/sort/tag';
 import type { Edited, Wish } from '../../server/useCases/editTags';
+import type { Followed } from '../../server/useCases/followEdits';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
-import { postJson, sentence } from '../shared/request';
+import { postJson, request, RequestError, sentence } from '../shared/request';
 import type { Settled } from './conversion.worker';
 import { ancestorsOf, foldedAtFirst, screenOf, visibleRows, type Row } from './rows';
 
@@ -46,6 +47,10 @@ export interface SortState {
   readonly canRedo: boolean;
   /** Edits on their way to the server. */
   readonly pending: number;
+  /** True while the server does not answer; edits wait until it does. */
+  readonly waiting: boolean;
+  /** The newest edit of anyone that is counted in. */
+  readonly lastEdit: string;
   readonly problem: string | null;
 
   readonly settle: (settled: Settled) => void;
@@ -67,6 +72,8 @@ export interface SortState {
   readonly pasteTags: () => void;
   readonly undo: () => void;
   readonly redo: () => void;
+  /** Takes in what other tabs and people edited. */
+  readonly follow: () => Promise<void>;
   readonly dismiss: () => void;
 }
 
@@ -96,11 +103,11 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       set((state) => ({ pending: state.pending + 1 }));
       saving = saving.then(async () => {
         try {
-          const { changes, canUndo, canRedo } = await work();
+          const { changes, canUndo, canRedo } = await insistently(work, () => set({ waiting: true }));
           retag((state) => applyChanges(state.tags, changes));
-          set({ canUndo, canRedo });
+          set({ canUndo, canRedo, waiting: false });
         } catch (error) {
-          set({ problem: sentence(error) });
+          set({ problem: sentence(error), waiting: false });
         }
         set((state) => ({ pending: state.pending - 1 }));
       });
@@ -147,6 +154,8 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       canUndo: opened.canUndo,
       canRedo: opened.canRedo,
       pending: 0,
+      waiting: false,
+      lastEdit: opened.lastEdit,
       problem: null,
 
       settle: (settled) => refind({ settled }),
@@ -224,9 +233,40 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       },
       undo: () => step('undo'),
       redo: () => step('redo'),
+      async follow() {
+        const { lastEdit: after } = get();
+        const news = await request<Followed>(`${address}/edits?after=${after}`).catch(() => null);
+        // One's own edits on their way are newer than what the server said.
+        if (!news || get().pending > 0 || news.lastEdit === get().lastEdit) return;
+        // What was edited here comes back too, and is no news.
+        const others = news.changes.filter(
+          ({ layer, facet, after: value }) => !isSo(get().tags, layer, facet, value),
+        );
+        if (others.length > 0) retag((state) => applyChanges(state.tags, news.changes));
+        set({ lastEdit: news.lastEdit, canUndo: news.canUndo, canRedo: news.canRedo });
+      },
       dismiss: () => set({ problem: null }),
     };
   });
+}
+
+function isSo(tags: Tags, layer: LayerKey, facet: Facet, value: FacetValue | null): boolean {
+  return JSON.stringify(tags.get(layer)?.[facet] ?? null) === JSON.stringify(value);
+}
+
+const RETRY_MS = 1000;
+
+/** Does the work again and again while the server cannot be reached. */
+async function insistently<T>(work: () => Promise<T>, onFailure: () => void): Promise<T> {
+  for (;;) {
+    try {
+      return await work();
+    } catch (error) {
+      if (!(error instanceof RequestError) || error.status !== 0) throw error;
+      onFailure();
+      await new Promise((resolve) => setTimeout(resolve, RETRY_MS));
+    }
+  }
 }
 
 /** The facets that are put on other layers; names, slots and screens are each layer's own. */

@@ -11,6 +11,7 @@ export interface EditRow {
 
 const INSERT = 'insert into edits (mockup_id, kind, about, changes) values ($1, $2, $3, $4) returning id';
 const TRAIL = 'select id, kind, about from edits where mockup_id = $1 order by id';
+const AFTER = 'select id, changes from edits where mockup_id = $1 and id > $2 order by id limit 500';
 const CHANGES = 'select changes from edits where id = $1';
 
 export async function insertEdit(
@@ -27,6 +28,16 @@ export async function insertEdit(
 /** All edits of a mockup in order, without what they changed. */
 export async function editTrail(db: Queryable, mockupId: string): Promise<readonly EditRow[]> {
   const { rows } = await db.query<EditRow>(TRAIL, [mockupId]);
+  return rows;
+}
+
+/** The edits that came after the one with that id, the oldest first, 500 at most. */
+export async function editsAfter(
+  db: Queryable,
+  mockupId: string,
+  id: string,
+): Promise<readonly { readonly id: string; readonly changes: readonly Change[] }[]> {
+  const { rows } = await db.query<{ id: string; changes: Change[] }>(AFTER, [mockupId, id]);
   return rows;
 }
 
