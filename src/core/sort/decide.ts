@@ -151,6 +151,11 @@ function decideRole(
   { tag, who }: Said,
 ): { role: Role; reason: string } {
   if (tag.role !== undefined) return { role: tag.role, reason: SAYS[who('role')] };
+  // What is no element has no part in the page's meaning.
+  if (outcome !== 'element')
+    return outcome === 'picture'
+      ? { role: 'picture', reason: 'it is a picture' }
+      : { role: 'box', reason: 'it is not on the page' };
   if (tag.slot !== undefined && layer.kind === 'bitmap') return { role: 'text', reason: 'a slot for text' };
   for (const rule of ROLE_RULES) {
     const parent = around.elements.at(-1) ?? 'main';

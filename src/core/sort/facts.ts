@@ -41,6 +41,9 @@ export function measureOf(facts: Facts, key: LayerKey): Measure {
   return measure;
 }
 
+/** What does not change with the tags, by screen: a screen is decided on anew with every edit. */
+const known = new WeakMap<Screen, Omit<Facts, 'covered'>>();
+
 /** @param isOff whether a layer was put aside by a person or its own name */
 export function gatherFacts(
   mockup: Mockup,
@@ -48,6 +51,12 @@ export function gatherFacts(
   measures: Measures,
   isOff: (key: LayerKey) => boolean,
 ): Facts {
+  const facts = known.get(screen) ?? gatherLasting(mockup, screen, measures);
+  known.set(screen, facts);
+  return { ...facts, covered: findCovered(screen, measures, isOff) };
+}
+
+function gatherLasting(mockup: Mockup, screen: Screen, measures: Measures): Omit<Facts, 'covered'> {
   const contents = new Map<LayerKey, Contents>();
   countContents(screen.root, contents);
   const places = findPlaces(screen, measures);
@@ -65,7 +74,6 @@ export function gatherFacts(
     repeats: findRepeats(screen, measures),
     states: findStates(screen, measures, mockup),
     places,
-    covered: findCovered(screen, measures, isOff),
     contents: (layer) => contents.get(layer.key) ?? { shapes: 0, texts: 0, bitmaps: 0 },
   };
 }

@@ -115,6 +115,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
     const address = `/api/mockups/${opened.id}`;
     const wish = (wishes: readonly Wish[]) => {
       if (wishes.length === 0) return;
+      set(({ settled }) => ({ settled: settled && foresee(settled, wishes) }));
       retag(({ tags: now }) =>
         applyChanges(
           now,
@@ -249,6 +250,20 @@ export function createSortStore(opened: OpenedMockup): SortStore {
     };
   });
 }
+
+/** What the worker will decide, as far as it is plain, so that an edit shows in the same moment. */
+function foresee(settled: Settled, wishes: readonly Wish[]): Settled {
+  const decisions = new Map(settled.decisions);
+  for (const { layer, facet, value } of wishes) {
+    const decision = decisions.get(layer);
+    if (!decision || value === null || !FORESEEN.has(facet)) continue;
+    const reason = facet === 'outcome' ? `${String(value)}: you said so` : decision.reason;
+    decisions.set(layer, { ...decision, [facet]: value, reason });
+  }
+  return { ...settled, decisions };
+}
+
+const FORESEEN: ReadonlySet<Facet> = new Set(['outcome', 'role', 'classes', 'outputName', 'hidden']);
 
 function isSo(tags: Tags, layer: LayerKey, facet: Facet, value: FacetValue | null): boolean {
   return JSON.stringify(tags.get(layer)?.[facet] ?? null) === JSON.stringify(value);
