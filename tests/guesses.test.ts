@@ -38,6 +38,7 @@ function score(reading: Reading, name: string): Score {
 it('of the outcomes, 95% need no change; of the roles, 85%', () => {
   const scores = [
     score(readDemo(), 'harbour'),
+    score(readDemo('wheelhouse.svg'), 'wheelhouse'),
     score(readCase('bs5-pricing.svg'), 'bs5-pricing'),
     score(readCase('mobile-dashboard.ora'), 'mobile-dashboard'),
   ];

@@ -21,7 +21,13 @@ afterAll(async () => {
 });
 
 const MOCKUPS = [
-  { name: 'harbour', file: DEMO, reading: readDemo, most: 0.001 },
+  { name: 'harbour', file: DEMO, reading: () => readDemo(), most: 0.001 },
+  {
+    name: 'wheelhouse',
+    file: path.resolve('demo/wheelhouse.svg'),
+    reading: () => readDemo('wheelhouse.svg'),
+    most: 0.001,
+  },
   {
     name: 'bs5-pricing',
     file: casePath('bs5-pricing.svg'),

@@ -36,8 +36,8 @@ export function readCase(name: string): Reading {
 
 export const DEMO = path.resolve('demo/harbour.svg');
 
-export function readDemo(): Reading {
-  return readBytes(readFileSync(DEMO), 'harbour.svg');
+export function readDemo(name = 'harbour.svg'): Reading {
+  return readBytes(readFileSync(path.resolve('demo', name)), name);
 }
 
 /** The layer whose key ends so. */

@@ -80,6 +80,13 @@ describe('states', () => {
     });
     expect(of('Save-open').state).toBeNull();
   });
+
+  it('are on the page when they are the one that is shown', () => {
+    const of = decide(
+      '<g><rect id="Switch-off" width="40" height="20" display="none"/><rect id="Switch-on" width="40" height="20"/></g>',
+    );
+    expect([of('Switch-off').outcome, of('Switch-on').outcome]).toEqual(['aside', 'element']);
+  });
 });
 
 describe('other rules', () => {

@@ -61,7 +61,9 @@ export function findStates(screen: Screen, measures: Measures, { faces }: Pick<M
     }
     for (const { layer, stem, state } of versions) {
       const base = bases.get(stem);
-      if (base && isSameSize(boxOf(base), boxOf(layer))) states.set(layer.key, { base, state });
+      // The one that is shown is on the page, whatever it is called.
+      const isShown = layer.visible && base?.visible === false;
+      if (base && !isShown && isSameSize(boxOf(base), boxOf(layer))) states.set(layer.key, { base, state });
     }
   }
   return states;
