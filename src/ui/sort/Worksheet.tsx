@@ -43,6 +43,8 @@ export function Worksheet() {
     estimateSize: () => ROW_HEIGHT,
     overscan: 16,
     scrollPaddingStart: ROW_HEIGHT,
+    // The headings lie above the first row.
+    scrollMargin: ROW_HEIGHT,
   });
 
   const at = rows.findIndex((row) => row.layer.key === cursor);
@@ -138,7 +140,7 @@ export function Worksheet() {
                 key={key}
                 row={row}
                 index={item.index}
-                top={item.start}
+                top={item.start - ROW_HEIGHT}
                 decision={decisions?.get(key)}
                 tag={tags.get(key)}
                 folded={folded.has(key)}
