@@ -224,3 +224,21 @@ test('another tab sees an edit within moments, and edits wait for a server that 
   await page.reload();
   await expect(row(page, 'deck')).toContainText('picture: you said so');
 });
+
+test('names are found, replaced and seen before they are given', async ({ page }) => {
+  await readMockup(page, 'pier.svg', PIER);
+  await page.getByRole('treegrid').focus();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('r');
+  await page.getByLabel('Find', { exact: true }).fill('deck');
+  await page.getByLabel('Replace with').fill('Planks');
+  await page.getByLabel('Put before').fill('quay ');
+  await expect(page.getByText('quay-planks')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Rename 4' }).click();
+  await expect(row(page, 'deck')).toContainText('quay-planks');
+  await saved(page);
+  await page.getByRole('treegrid').focus();
+  await page.keyboard.press('Control+z');
+  await expect(row(page, 'deck')).not.toContainText('quay-planks');
+});

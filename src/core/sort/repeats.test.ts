@@ -1,6 +1,7 @@
 import { convertReading, layerNamed, readDemo, readInside } from '../../../tests/support/mockups';
 import type { Decision } from './decision';
 import { findLayers, parseQuery, READY_VIEWS } from './find/query';
+import { collidingNames, NO_RENAMING, renamed } from './rename';
 import { splitState } from './states';
 import type { Tag } from './tag';
 
@@ -184,5 +185,21 @@ describe('finding', () => {
 
   it.each(READY_VIEWS.map(({ name, query }) => [name, query]))('%s is a query', (_, query) => {
     expect(parseQuery(query).problem).toBeNull();
+  });
+});
+
+describe('renaming', () => {
+  it.each([
+    [{ find: 'sailing', replace: 'Überfahrt' }, 'uberfahrt-1'],
+    [{ prefix: 'list/', suffix: ' over' }, 'list-sailing-1-over'],
+    [{ find: '-1' }, 'sailing'],
+    [{ find: 'sailing-1' }, 'sailing-1'],
+    [{}, 'sailing-1'],
+  ])('%j', (renaming, expected) => {
+    expect(renamed('sailing-1', { ...NO_RENAMING, ...renaming })).toBe(expected);
+  });
+
+  it('sees what would be there twice', () => {
+    expect([...collidingNames(['a', 'b', 'a', 'c'], ['c', 'd'])]).toEqual(['a', 'c']);
   });
 });

@@ -12,6 +12,7 @@ import { FindBar } from './FindBar';
 import { LayerCodeView } from './LayerCodeView';
 import { MockupView } from './MockupView';
 import { SortContext, useSort } from './SortContext';
+import { RenameDialog } from './RenameDialog';
 import { createSortStore } from './store';
 import { Tally } from './Tally';
 import { useConversion } from './useConversion';
@@ -48,6 +49,7 @@ export function SortStep({ mockupId }: { readonly mockupId: string }) {
         <History />
       </TopBar>
       <Bench />
+      <RenameDialog />
     </SortContext>
   );
 }

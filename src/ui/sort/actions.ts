@@ -1,6 +1,7 @@
 import { OUTCOMES, OUTCOME_NAMES } from '../../core/sort/vocabulary';
 import { READY_VIEWS } from '../../core/sort/find/query';
 import { FIND_FIELD } from './FindBar';
+import { ASK_FOR_NAMES } from './RenameDialog';
 import type { SortState } from './store';
 
 /** Something that can be done in the Sort step, and the keys that do it in the worksheet. */
@@ -32,6 +33,11 @@ export const ACTIONS: readonly Action[] = [
     run: (state) => state.setFacet('outcome', null),
   },
   { name: 'Starts hidden', keys: 'Enter in Starts', run: (state) => state.setFacet('hidden', true) },
+  {
+    name: 'Rename what is chosen',
+    keys: 'R',
+    run: () => window.dispatchEvent(new Event(ASK_FOR_NAMES)),
+  },
   { name: 'Copy the tags of this layer', keys: 'C', run: (state) => state.copyTags() },
   { name: 'Put the copied tags on all that is chosen', keys: 'V', run: (state) => state.pasteTags() },
   { name: 'Choose all layers of the worksheet', keys: 'Ctrl A', run: (state) => state.selectAll() },

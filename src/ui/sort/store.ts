@@ -63,6 +63,8 @@ export interface SortState {
   readonly toggleFold: (key: LayerKey) => void;
   readonly hover: (key: LayerKey | null) => void;
   readonly setFacet: (facet: Facet, value: FacetValue | null) => void;
+  /** Sets a facet of several layers as one edit, each to a value of its own. */
+  readonly setEach: (facet: Facet, values: ReadonlyMap<LayerKey, FacetValue>) => void;
   readonly look: (query: string) => void;
   readonly showOnlyFound: (only: boolean) => void;
   /** Goes to the next layer that was found, or to the one before. */
@@ -211,6 +213,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
         if (get().hovered !== key) set({ hovered: key });
       },
       setFacet: (facet, value) => wish([...get().selection].map((layer): Wish => ({ layer, facet, value }))),
+      setEach: (facet, values) => wish([...values].map(([layer, value]): Wish => ({ layer, facet, value }))),
       look: (query) => refind({ query }),
       showOnlyFound: (onlyFound) => refind({ onlyFound }),
       seek(by) {

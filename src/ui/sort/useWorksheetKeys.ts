@@ -3,6 +3,7 @@ import type { Outcome } from '../../core/sort/vocabulary';
 
 import { ASK_FOR_ACTIONS } from './ActionList';
 import { FIND_FIELD } from './FindBar';
+import { ASK_FOR_NAMES } from './RenameDialog';
 import { useSort } from './SortContext';
 import { COLUMNS, type CellFacet, type Column } from './store';
 
@@ -70,6 +71,7 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
     Escape: () => row && moveTo(row.layer.key, column, false),
     '/': () => document.getElementById(FIND_FIELD)?.focus(),
     '.': () => window.dispatchEvent(new Event(ASK_FOR_ACTIONS)),
+    r: () => window.dispatchEvent(new Event(ASK_FOR_NAMES)),
     n: () => seek(1),
     N: () => seek(-1),
     c: copyTags,
