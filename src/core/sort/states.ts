@@ -5,7 +5,7 @@ import type { Layer, LayerKey } from '../mockup/layer';
 import { splitName } from '../mockup/layerName';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
-import { wordsOf } from './nameWords';
+import { nameWords } from './nameWords';
 
 /** The versions of one thing, by the names of CSS and HTML: pseudo-classes and attributes. */
 export type State = 'hover' | 'active' | 'focus' | 'disabled' | 'checked' | 'selected' | 'open';
@@ -37,7 +37,7 @@ const SAME_SIZE = 0.1;
 export function splitState(name: string): { readonly stem: string; readonly state: State | null } {
   const { bare, brackets } = splitName(name);
   const pseudo = /:(hover|active|focus|disabled|checked)\b/.exec(brackets ?? '')?.[1] as State | undefined;
-  const words = wordsOf(bare).filter((word) => !/^\d+$/.test(word));
+  const words = nameWords(bare).filter((word) => !/^\d+$/.test(word));
   const ends = words.length > 1 ? ENDINGS.get(words.at(-1) ?? '') : undefined;
   const stem = (ends === undefined ? words : words.slice(0, -1)).join(' ');
   return { stem, state: pseudo ?? ends ?? null };

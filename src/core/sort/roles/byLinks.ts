@@ -1,4 +1,4 @@
-import { wordsOf as lettersOf } from '../../look/layerTitle';
+import { wordsOf } from '../../look/layerTitle';
 import { bottom, type Box } from '../../mockup/box';
 import type { GroupLayer, Layer, TextLayer } from '../../mockup/layer';
 import { walk } from '../../mockup/walk';
@@ -43,6 +43,6 @@ function isWord(layer: Layer): boolean {
 }
 
 function isShort(text: TextLayer): boolean {
-  const letters = lettersOf(text);
+  const letters = wordsOf(text);
   return letters.length <= LETTERS && /\p{L}{2}/u.test(letters);
 }

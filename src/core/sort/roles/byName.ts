@@ -2,7 +2,7 @@ import type { GroupLayer, Layer } from '../../mockup/layer';
 import { splitName } from '../../mockup/layerName';
 import { walk } from '../../mockup/walk';
 import { sizeOnScreen, type Facts } from '../facts';
-import { wordsOf } from '../nameWords';
+import { nameWords } from '../nameWords';
 import { ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
 import type { RoleRule, RoleVerdict } from './roleRule';
 
@@ -23,7 +23,7 @@ const TITLES: ReadonlySet<string> = new Set(['title', 'heading', 'headline']);
 /** A group's name says it, by its last telling word: "main navigation" is navigation, "card body" is no card. */
 export const byName: RoleRule = (layer, outcome, facts, { parent }) => {
   if (outcome !== 'element' || layer.kind !== 'group' || layer.sourceName === null) return null;
-  const words = wordsOf(splitName(layer.sourceName).bare);
+  const words = nameWords(splitName(layer.sourceName).bare);
   const heading = words.find((word) => /^h[1-6]$/.test(word));
   if (heading && isOfTexts(layer))
     return { role: `heading-${heading.slice(1)}` as Role, reason: `its name says "${heading}"` };
@@ -38,7 +38,7 @@ export const byName: RoleRule = (layer, outcome, facts, { parent }) => {
 
 /** The role that the name alone asks for. */
 export function namedRole({ sourceName }: Layer): Role | undefined {
-  return WORDS.get(tellingWord(wordsOf(splitName(sourceName ?? '').bare)) ?? '');
+  return WORDS.get(tellingWord(nameWords(splitName(sourceName ?? '').bare)) ?? '');
 }
 
 function tellingWord(words: readonly string[]): string | undefined {

@@ -1,7 +1,7 @@
 import { boxForm } from '../../look/boxForm';
 import type { GroupLayer } from '../../mockup/layer';
 import { splitName } from '../../mockup/layerName';
-import { wordsOf } from '../nameWords';
+import { nameWords } from '../nameWords';
 import { measureOf } from '../facts';
 import type { Rule } from './rule';
 
@@ -26,7 +26,7 @@ const SPAN = 0.9;
 export const guides: Rule = {
   name: 'guides',
   judge(layer, facts) {
-    const word = wordsOf(splitName(layer.sourceName ?? '').bare).find((candidate) => NAMES.has(candidate));
+    const word = nameWords(splitName(layer.sourceName ?? '').bare).find((candidate) => NAMES.has(candidate));
     if (word !== undefined) return { outcome: 'aside', reason: `aside: its name says "${word}"` };
     if (layer.kind !== 'group' || layer.layers.length < LINES || !layer.layers.every(isLine)) return null;
     const { painted } = measureOf(facts, layer.key);
