@@ -12,15 +12,23 @@ const SHARED = ['outcome', 'role', 'classes', 'hidden'] as const satisfies reado
 export function spreadTags(repeats: Repeats, tags: Tags, has: (key: LayerKey) => boolean): Tags {
   if (tags.size === 0 || repeats.size === 0) return tags;
   const members = membersOf(repeats);
-  const spread = new Map(tags);
+  // One template a part of a pattern, so that a thousand tagged siblings are no million steps.
+  const templates = new Map<
+    string,
+    { readonly pattern: LayerKey; readonly rest: string; readonly tag: Tag }
+  >();
   for (const [key, tag] of tags) {
     for (const [at, rest] of placesIn(key, repeats)) {
-      const pattern = repeats.get(at)?.pattern;
-      for (const member of members.get(pattern ?? '') ?? []) {
-        const other = member + rest;
-        if (member === at || !has(other)) continue;
-        spread.set(other, fill(spread.get(other) ?? {}, tag));
-      }
+      const pattern = repeats.get(at)?.pattern ?? at;
+      const mark = `${pattern}\n${rest}`;
+      templates.set(mark, { pattern, rest, tag: fill(templates.get(mark)?.tag ?? {}, tag) });
+    }
+  }
+  const spread = new Map(tags);
+  for (const { pattern, rest, tag } of templates.values()) {
+    for (const member of members.get(pattern) ?? []) {
+      const other = member + rest;
+      if (has(other)) spread.set(other, fill(spread.get(other) ?? {}, tag));
     }
   }
   return spread;
