@@ -184,6 +184,7 @@ test('what is said of one holds for all that are built alike; copied tags go whe
     `<g id="${name}" transform="translate(0 ${y})"><rect width="300" height="40" fill="#eee"/><circle cx="20" cy="20" r="8" fill="#246"/><text x="40" y="25">${name}</text><text x="200" y="25">${y}</text></g>`;
   await readMockup(page, 'boats.svg', svgOf(row('auk', 0) + row('fulmar', 50) + row('petrel', 100)));
   await page.getByRole('rowheader', { name: /^auk/ }).first().click();
+  await expect(page.getByText('what is set here holds for all 3 alike')).toBeVisible();
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('-');
   await expect(page.getByText('aside: you said so of one that is built like it').first()).toBeVisible();

@@ -1,5 +1,7 @@
 'use client';
 import { Box, Typography } from '@mui/material';
+import type { LayerKey } from '../../core/mockup/layer';
+import type { Decision } from '../../core/sort/decision';
 import { OUTCOMES, OUTCOME_NAMES, type Outcome } from '../../core/sort/vocabulary';
 import { useSort } from './SortContext';
 
@@ -10,10 +12,21 @@ const COUNTED: Readonly<Record<Outcome, string>> = {
   aside: 'aside',
 };
 
+/** How many like-built layers share what is said of this one or of the part that it is of one. */
+function alikeAt(cursor: LayerKey | null, decisions: ReadonlyMap<LayerKey, Decision> | undefined): number {
+  for (let key = cursor ?? ''; key !== ''; key = key.slice(0, key.lastIndexOf('/'))) {
+    const count = decisions?.get(key)?.repeat?.count;
+    if (count !== undefined) return count;
+    if (!key.includes('/')) return 0;
+  }
+  return 0;
+}
+
 /** How many layers become what, and the keys of the worksheet. */
 export function Tally() {
   const decisions = useSort((state) => state.settled?.decisions);
   const selected = useSort((state) => state.selection.size);
+  const alike = useSort((state) => alikeAt(state.cursor, state.settled?.decisions));
   const all = decisions ? [...decisions.values()] : [];
   return (
     <Box
@@ -37,6 +50,7 @@ export function Tally() {
         </span>
       ))}
       {selected > 1 && <b>{selected} chosen</b>}
+      {alike > 1 && <b>what is set here holds for all {alike} alike</b>}
       <Typography component="span" sx={{ flex: 1, textAlign: 'right', fontSize: 12 }}>
         Arrows walk, Enter sets, Delete gives back to Orden, Shift extends; in Becomes: E, P, S or −; / finds,
         N goes to the next, full stop lists all actions
