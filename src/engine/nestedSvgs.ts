@@ -1,9 +1,8 @@
 import type { Report } from '../core/findings/finding';
 import type { BitmapLayer } from '../core/mockup/layer';
-import { IDENTITY } from '../core/mockup/matrix';
 import type { Assets, Bitmap, Mockup } from '../core/mockup/mockup';
 import { layersOf } from '../core/mockup/walk';
-import { standaloneSvg } from '../core/pictures/standaloneSvg';
+import { screenSvg } from '../core/pictures/standaloneSvg';
 import { read } from '../core/read/read';
 import { ReadError } from '../core/read/readError';
 import type { FontBook } from '../core/type/fontBook';
@@ -49,8 +48,7 @@ function settle(bitmap: Bitmap, given: Assets, fonts: FontBook, report: Report, 
     const assets = settleNestedSvgs(mockup, reading.assets, book, report, depth + 1);
     const [screen] = mockup.screens;
     if (!screen) return empty;
-    const whole = { x: 0, y: 0, width: screen.width, height: screen.height };
-    return standaloneSvg([{ layer: screen.root, matrix: IDENTITY }], whole, {
+    return screenSvg(screen, {
       mockup,
       outliner: outlinerOf(book),
       bitmapAddress: (name) => dataUri(name, mockup, assets),

@@ -1,6 +1,5 @@
 import type { ReadResult } from '../core/read/reading';
-import { IDENTITY } from '../core/mockup/matrix';
-import { standaloneSvg } from '../core/pictures/standaloneSvg';
+import { screenSvg } from '../core/pictures/standaloneSvg';
 import { dataUri } from './pictures/renderPicture';
 import { readMockup, type ReadOptions } from './readMockup';
 import { outlinerOf } from './produce';
@@ -19,13 +18,11 @@ export async function readWithPicture(
   const result = await readMockup(bytes, fileName, options);
   const { mockup, assets } = result;
   const [screen] = mockup.screens;
-  const box = { x: 0, y: 0, width: screen?.width ?? 1, height: screen?.height ?? 1 };
   const drawing = {
     mockup,
     outliner: outlinerOf(result.book),
     bitmapAddress: (name: string) => dataUri(name, mockup, assets),
   };
-  const layers = screen ? [{ layer: screen.root, matrix: IDENTITY }] : [];
   const { book: _, ...plain } = result;
-  return { ...plain, picture: standaloneSvg(layers, box, drawing) };
+  return { ...plain, picture: screen ? screenSvg(screen, drawing) : '' };
 }

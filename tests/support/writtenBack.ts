@@ -6,8 +6,7 @@ import type { Browser, Page } from '@playwright/test';
 import pixelmatch from 'pixelmatch';
 import sharp from 'sharp';
 import type { Reading } from '../../src/core/read/reading';
-import { IDENTITY } from '../../src/core/mockup/matrix';
-import { standaloneSvg } from '../../src/core/pictures/standaloneSvg';
+import { screenSvg } from '../../src/core/pictures/standaloneSvg';
 import { dataUri } from '../../src/engine/pictures/renderPicture';
 
 /** The longer side of the pictures that are compared, px: small drawings are shown larger, so that details count. */
@@ -16,20 +15,15 @@ const LARGEST = 1600;
 
 /** The first screen of a reading as an SVG of its own. Texts stay texts, but those in fonts that came inside the mockup. */
 export function writeBack({ mockup, assets, book }: Reading): string {
-  const screen = mockup.screens[0]!;
-  return standaloneSvg(
-    [{ layer: screen.root, matrix: IDENTITY }],
-    { x: 0, y: 0, width: screen.width, height: screen.height },
-    {
-      mockup,
-      outliner: (run) =>
-        mockup.faces[run.face]?.source === 'embedded'
-          ? book.outline(run.face, run.text, run.style.size, run.style.letterSpacing)
-          : null,
-      bitmapAddress: (name) => dataUri(name, mockup, assets),
-      decimals: 8,
-    },
-  );
+  return screenSvg(mockup.screens[0]!, {
+    mockup,
+    outliner: (run) =>
+      mockup.faces[run.face]?.source === 'embedded'
+        ? book.outline(run.face, run.text, run.style.size, run.style.letterSpacing)
+        : null,
+    bitmapAddress: (name) => dataUri(name, mockup, assets),
+    decimals: 8,
+  });
 }
 
 /** Compares what was read with the original, both as pictures in the same Chromium: nothing runs and nothing is fetched. */

@@ -1,7 +1,7 @@
 import type { Box } from '../mockup/box';
 import type { Clip, Layer, ShapeLayer, TextLayer, TextLine, TextRun } from '../mockup/layer';
-import { isIdentity, multiply, translation, type Matrix } from '../mockup/matrix';
-import type { Mockup, XmlElement } from '../mockup/mockup';
+import { IDENTITY, isIdentity, multiply, translation, type Matrix } from '../mockup/matrix';
+import type { Mockup, Screen, XmlElement } from '../mockup/mockup';
 import type { Paint, Stroke } from '../mockup/paint';
 import { printOpaque } from '../markup/colours';
 import { element, type MarkupElement, type MarkupNode } from '../markup/element';
@@ -28,6 +28,11 @@ export interface StandaloneOptions {
 export interface PlacedLayer {
   readonly layer: Layer;
   readonly matrix: Matrix;
+}
+
+/** An SVG document that shows a whole screen and needs nothing else. */
+export function screenSvg({ root, width, height }: Screen, options: StandaloneOptions): string {
+  return standaloneSvg([{ layer: root, matrix: IDENTITY }], { x: 0, y: 0, width, height }, options);
 }
 
 /**

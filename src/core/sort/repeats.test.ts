@@ -1,7 +1,5 @@
-import { convertReading, layerNamed, readDemo, readInside } from '../../../tests/support/mockups';
+import { convertReading, layerNamed, readInside } from '../../../tests/support/mockups';
 import type { Decision } from './decision';
-import { findLayers, parseQuery, READY_VIEWS } from './find/query';
-import { collidingNames, NO_RENAMING, renamed } from './rename';
 import { splitState } from './states';
 import type { Tag } from './tag';
 
@@ -139,67 +137,5 @@ describe('other rules', () => {
     ],
   ])('%s has the role %s', (name, role, content) => {
     expect(decide(content)(name).role).toBe(role);
-  });
-});
-
-describe('finding', () => {
-  const reading = readDemo();
-  const { decisions } = convertReading(reading);
-  const find = (text: string, findings = new Map<string, string[]>()) => {
-    const { test, problem } = parseQuery(text);
-    if (!test) return problem;
-    return findLayers(reading.mockup.screens[0]!.root, test, {
-      decisions,
-      findings,
-      isTagged: () => false,
-    }).map((key) => key.split('/').at(-1));
-  };
-
-  it.each([
-    ['kind:text role:heading', ['serif', 'serif', 'serif', 'serif']],
-    ['role:heading under:tickets', ['serif', 'serif']],
-    [
-      'becomes:picture -by:within',
-      ['harbour-photo', 'ferry-mark', 'icon-wind', 'icon-sea', 'icon-sun', 'icon-sight'],
-    ],
-    ['"book a"', ['strong']],
-    ['state:any', ['book-button-over']],
-    [
-      'role:item under:"sailing-list"',
-      ['sailing-1', 'sailing-2', 'sailing-3', 'sailing-4', 'sailing-5', 'sailing-6'],
-    ],
-    ['name:sailings class:none finding:none', ['sailings']],
-    ['finding:any', []],
-    ['nothing-like-it', []],
-  ])('%s', (text, expected) => {
-    expect(find(text)).toEqual(expected);
-  });
-
-  it('asks for findings', () => {
-    expect(find('finding:half', new Map([['/harbour/hero', ['half-pixel']]]))).toEqual(['hero']);
-  });
-
-  it('says what cannot be asked for', () => {
-    expect(find('colour:red')).toMatch(/^"colour" cannot be asked for; ask for kind, becomes, /);
-  });
-
-  it.each(READY_VIEWS.map(({ name, query }) => [name, query]))('%s is a query', (_, query) => {
-    expect(parseQuery(query).problem).toBeNull();
-  });
-});
-
-describe('renaming', () => {
-  it.each([
-    [{ find: 'sailing', replace: 'Überfahrt' }, 'uberfahrt-1'],
-    [{ prefix: 'list/', suffix: ' over' }, 'list-sailing-1-over'],
-    [{ find: '-1' }, 'sailing'],
-    [{ find: 'sailing-1' }, 'sailing-1'],
-    [{}, 'sailing-1'],
-  ])('%j', (renaming, expected) => {
-    expect(renamed('sailing-1', { ...NO_RENAMING, ...renaming })).toBe(expected);
-  });
-
-  it('sees what would be there twice', () => {
-    expect([...collidingNames(['a', 'b', 'a', 'c'], ['c', 'd'])]).toEqual(['a', 'c']);
   });
 });

@@ -1,8 +1,7 @@
 import sharp from 'sharp';
 import type { Report } from '../../core/findings/finding';
-import { IDENTITY } from '../../core/mockup/matrix';
 import type { Assets, Mockup } from '../../core/mockup/mockup';
-import { standaloneSvg } from '../../core/pictures/standaloneSvg';
+import { screenSvg } from '../../core/pictures/standaloneSvg';
 import { dataUri } from '../pictures/renderPicture';
 
 /** Both are compared at this width at most, px: enough to see that a layer is missing or laid over wrongly. */
@@ -24,8 +23,7 @@ export async function compareMerged(
   const [screen] = mockup.screens;
   const size = [...assets.values()].reduce((sum, { length }) => sum + length, 0);
   if (!screen || !merged || size > LARGEST) return;
-  const whole = { x: 0, y: 0, width: screen.width, height: screen.height };
-  const drawing = standaloneSvg([{ layer: screen.root, matrix: IDENTITY }], whole, {
+  const drawing = screenSvg(screen, {
     mockup,
     outliner: null,
     bitmapAddress: (name) => dataUri(name, mockup, assets),

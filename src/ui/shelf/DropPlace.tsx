@@ -32,6 +32,8 @@ export function DropPlace() {
       const controller = new AbortController();
       const id = crypto.randomUUID();
       setRunning({ id, name: file.name, controller });
+      // The report's page is ready before the reading is.
+      if (files.length === 1) router.prefetch(`/readings/${id}`);
       try {
         const address = `/api/readings?id=${id}&name=${encodeURIComponent(file.name)}`;
         read.push(
@@ -47,6 +49,7 @@ export function DropPlace() {
     const [first] = read;
     if (files.length === 1 && first) {
       foreknow(`/api/readings/${first.id}`, first);
+      new Image().src = `/api/readings/${first.id}/picture`;
       router.push(`/readings/${first.id}`);
     } else setReadings((known) => [...known, ...read]);
   };

@@ -1,34 +1,27 @@
 'use client';
 import { Autocomplete, Box, Button, Dialog, DialogTitle, TextField } from '@mui/material';
-import { useContext, useEffect, useState } from 'react';
+import { useContext } from 'react';
 import { MONO } from '../shared/theme';
 import { ACTIONS, type Action } from './actions';
-import { SortContext } from './SortContext';
-
-/** The event by which the worksheet asks for the list. */
-export const ASK_FOR_ACTIONS = 'orden-actions';
+import { SortContext, useSort } from './SortContext';
 
 /** Everything that can be done here, by name, each with its key. */
 export function ActionList() {
   const store = useContext(SortContext);
-  const [open, setOpen] = useState(false);
-  useEffect(() => {
-    const show = () => setOpen(true);
-    window.addEventListener(ASK_FOR_ACTIONS, show);
-    return () => window.removeEventListener(ASK_FOR_ACTIONS, show);
-  }, []);
+  const isOpen = useSort((state) => state.dialog === 'actions');
+  const open = useSort((state) => state.open);
   const run = (action: Action | null) => {
-    setOpen(false);
+    open(null);
     if (!action || !store) return;
     // After the dialog has given the focus back to the worksheet.
     setTimeout(() => action.run(store.getState()));
   };
   return (
     <>
-      <Button color="inherit" onClick={() => setOpen(true)} title="Full stop in the worksheet">
+      <Button color="inherit" onClick={() => open('actions')} title="Full stop in the worksheet">
         Actions
       </Button>
-      <Dialog open={open} onClose={() => setOpen(false)} fullWidth maxWidth="sm">
+      <Dialog open={isOpen} onClose={() => open(null)} fullWidth maxWidth="sm">
         <DialogTitle>Actions</DialogTitle>
         <Box sx={{ px: 3, pb: 2 }}>
           <Autocomplete

@@ -9,14 +9,11 @@ import {
   DialogTitle,
   TextField,
 } from '@mui/material';
-import { useContext, useEffect, useState } from 'react';
+import { useState } from 'react';
 import { collidingNames, NO_RENAMING, renamed, type Renaming } from '../../core/sort/rename';
 import { MONO } from '../shared/theme';
-import { SortContext } from './SortContext';
+import { useSort } from './SortContext';
 import type { SortState } from './store';
-
-/** The event by which the worksheet asks for the dialog. */
-export const ASK_FOR_NAMES = 'orden-names';
 
 const FIELDS: readonly (readonly [keyof Renaming, string])[] = [
   ['find', 'Find'],
@@ -29,23 +26,22 @@ const SHOWN = 60;
 
 /** New output names for all that is chosen, seen before they are given. */
 export function RenameDialog() {
-  const store = useContext(SortContext);
-  const [renaming, setRenaming] = useState<Renaming | null>(null);
-  useEffect(() => {
-    const show = () => setRenaming(NO_RENAMING);
-    window.addEventListener(ASK_FOR_NAMES, show);
-    return () => window.removeEventListener(ASK_FOR_NAMES, show);
-  }, []);
-  if (!store || !renaming) return null;
-  const state = store.getState();
+  const isOpen = useSort((state) => state.dialog === 'names');
+  return isOpen ? <OpenDialog /> : null;
+}
+
+function OpenDialog() {
+  const state = useSort((all) => all);
+  const [renaming, setRenaming] = useState<Renaming>(NO_RENAMING);
+  const close = () => state.open(null);
   const { changes, twice } = preview(state, renaming);
   const changed = changes.filter(({ before, after }) => before !== after);
   const rename = () => {
     state.setEach('outputName', new Map(changed.map(({ layer, after }) => [layer, after])));
-    setRenaming(null);
+    close();
   };
   return (
-    <Dialog open onClose={() => setRenaming(null)} fullWidth maxWidth="sm">
+    <Dialog open onClose={close} fullWidth maxWidth="sm">
       <DialogTitle>Output names of {changes.length} layers</DialogTitle>
       <DialogContent>
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1.5, pt: 1 }}>
@@ -99,7 +95,7 @@ export function RenameDialog() {
         </Box>
       </DialogContent>
       <DialogActions>
-        <Button color="inherit" onClick={() => setRenaming(null)}>
+        <Button color="inherit" onClick={close}>
           Leave them
         </Button>
         <Button variant="contained" disabled={changed.length === 0} onClick={rename}>

@@ -1,7 +1,6 @@
 import { OUTCOMES, OUTCOME_NAMES } from '../../core/sort/vocabulary';
 import { READY_VIEWS } from '../../core/sort/find/query';
 import { FIND_FIELD } from './FindBar';
-import { ASK_FOR_NAMES } from './RenameDialog';
 import type { SortState } from './store';
 
 /** Something that can be done in the Sort step, and the keys that do it in the worksheet. */
@@ -36,7 +35,7 @@ export const ACTIONS: readonly Action[] = [
   {
     name: 'Rename what is chosen',
     keys: 'R',
-    run: () => window.dispatchEvent(new Event(ASK_FOR_NAMES)),
+    run: (state) => state.open('names'),
   },
   { name: 'Copy the tags of this layer', keys: 'C', run: (state) => state.copyTags() },
   { name: 'Put the copied tags on all that is chosen', keys: 'V', run: (state) => state.pasteTags() },

@@ -52,6 +52,8 @@ export interface SortState {
   /** The newest edit of anyone that is counted in. */
   readonly lastEdit: string;
   readonly problem: string | null;
+  /** The dialog that is open. */
+  readonly dialog: 'actions' | 'names' | null;
 
   readonly settle: (settled: Settled) => void;
   readonly arrangeBy: (arrangement: Arrangement) => void;
@@ -65,6 +67,7 @@ export interface SortState {
   readonly setFacet: (facet: Facet, value: FacetValue | null) => void;
   /** Sets a facet of several layers as one edit, each to a value of its own. */
   readonly setEach: (facet: Facet, values: ReadonlyMap<LayerKey, FacetValue>) => void;
+  readonly open: (dialog: SortState['dialog']) => void;
   readonly look: (query: string) => void;
   readonly showOnlyFound: (only: boolean) => void;
   /** Goes to the next layer that was found, or to the one before. */
@@ -160,6 +163,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       waiting: false,
       lastEdit: opened.lastEdit,
       problem: null,
+      dialog: null,
 
       settle: (settled) => refind({ settled }),
       arrangeBy: (arrangement) => set({ arrangement }),
@@ -214,6 +218,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       },
       setFacet: (facet, value) => wish([...get().selection].map((layer): Wish => ({ layer, facet, value }))),
       setEach: (facet, values) => wish([...values].map(([layer, value]): Wish => ({ layer, facet, value }))),
+      open: (dialog) => set({ dialog }),
       look: (query) => refind({ query }),
       showOnlyFound: (onlyFound) => refind({ onlyFound }),
       seek(by) {

@@ -1,9 +1,7 @@
 import type { KeyboardEvent } from 'react';
 import type { Outcome } from '../../core/sort/vocabulary';
 
-import { ASK_FOR_ACTIONS } from './ActionList';
 import { FIND_FIELD } from './FindBar';
-import { ASK_FOR_NAMES } from './RenameDialog';
 import { useSort } from './SortContext';
 import { COLUMNS, type CellFacet, type Column } from './store';
 
@@ -31,6 +29,7 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
   const selectAll = useSort((state) => state.selectAll);
   const setFacet = useSort((state) => state.setFacet);
   const seek = useSort((state) => state.seek);
+  const open = useSort((state) => state.open);
   const copyTags = useSort((state) => state.copyTags);
   const pasteTags = useSort((state) => state.pasteTags);
   const undo = useSort((state) => state.undo);
@@ -70,8 +69,8 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
     F2: edit,
     Escape: () => row && moveTo(row.layer.key, column, false),
     '/': () => document.getElementById(FIND_FIELD)?.focus(),
-    '.': () => window.dispatchEvent(new Event(ASK_FOR_ACTIONS)),
-    r: () => window.dispatchEvent(new Event(ASK_FOR_NAMES)),
+    '.': () => open('actions'),
+    r: () => open('names'),
     n: () => seek(1),
     N: () => seek(-1),
     c: copyTags,

@@ -1,0 +1,17 @@
+import { collidingNames, NO_RENAMING, renamed } from './rename';
+
+describe('renaming', () => {
+  it.each([
+    [{ find: 'sailing', replace: 'Überfahrt' }, 'uberfahrt-1'],
+    [{ prefix: 'list/', suffix: ' over' }, 'list-sailing-1-over'],
+    [{ find: '-1' }, 'sailing'],
+    [{ find: 'sailing-1' }, 'sailing-1'],
+    [{}, 'sailing-1'],
+  ])('%j', (renaming, expected) => {
+    expect(renamed('sailing-1', { ...NO_RENAMING, ...renaming })).toBe(expected);
+  });
+
+  it('sees what would be there twice', () => {
+    expect([...collidingNames(['a', 'b', 'a', 'c'], ['c', 'd'])]).toEqual(['a', 'c']);
+  });
+});
