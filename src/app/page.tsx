@@ -1,5 +1,5 @@
-import { Shelf } from '@/ui/shelf/Shelf';
+import { ShelfOrReport } from '@/ui/shelf/Shelf';
 
 export default function Page() {
-  return <Shelf />;
+  return <ShelfOrReport />;
 }

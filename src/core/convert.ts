@@ -15,6 +15,7 @@ import { decide } from './sort/decide';
 import { reportBeside } from './sort/report/beside';
 import { reportPastEdge } from './sort/report/geometry';
 import type { Decisions } from './sort/decision';
+import { reportMerges } from './sort/merges';
 import { settleMockup } from './sort/settle';
 import type { Tags } from './sort/tag';
 import { factorClasses } from './style/factor';
@@ -62,6 +63,7 @@ export function convert({ mockup: read, assets, tags, options, outliner }: Conve
   reportBeside(read, mockup, report);
   reportPastEdge(mockup, measures, report);
   const decisions = decide(mockup, measures, tags);
+  reportMerges(mockup, measures, decisions, report);
   clock.lap('sort');
 
   const plan = planPictures(mockup, measures, decisions, outliner, report);

@@ -20,7 +20,7 @@ import { addProject, type AddedProject } from './useCases/addProject';
 import { redo, setFacets, undo } from './useCases/editTags';
 import { followEdits } from './useCases/followEdits';
 import { loadDemo } from './useCases/loadDemo';
-import { openMockup } from './useCases/openMockup';
+import { openMockup, type OpenedMockup } from './useCases/openMockup';
 import { leaveReading, seeReading } from './useCases/readFile';
 import { renewRevisions } from './useCases/renewRevisions';
 import { reviewMockup } from './useCases/reviewMockup';
@@ -29,6 +29,8 @@ import { runWorker } from './workers/runWorker';
 /** Runs on the database that ./check makes; without one there is nothing to run on. */
 const withDatabase = process.env.DATABASE_URL ? describe : describe.skip;
 const NOBODY = '00000000-0000-4000-8000-000000000000';
+
+const opened = async (id: string) => JSON.parse(await openMockup(id)) as OpenedMockup;
 
 withDatabase('on the database', () => {
   const bytes = readFileSync(DEMO);
@@ -44,7 +46,7 @@ withDatabase('on the database', () => {
     await pool().end();
   });
 
-  const tagsNow = async () => (await openMockup(added.mockupId)).tags;
+  const tagsNow = async () => (await opened(added.mockupId)).tags;
   const layer = '/harbour/footer';
 
   it('runs no migration twice, and loads the demo once', async () => {
@@ -53,9 +55,9 @@ withDatabase('on the database', () => {
   });
 
   it('gives back what was read', async () => {
-    const opened = await openMockup(added.mockupId);
-    expect(opened.mockup).toEqual(reading.mockup);
-    expect(opened).toMatchObject({
+    const shown = await opened(added.mockupId);
+    expect(shown.mockup).toEqual(reading.mockup);
+    expect(shown).toMatchObject({
       fileName: 'harbour.svg',
       revision: 1,
       tags: {},
@@ -74,7 +76,7 @@ withDatabase('on the database', () => {
       [added.mockupId],
     );
     expect(await renewRevisions()).toBe(1);
-    expect((await openMockup(added.mockupId)).mockup).toEqual(reading.mockup);
+    expect((await opened(added.mockupId)).mockup).toEqual(reading.mockup);
     expect(await renewRevisions()).toBe(0);
   });
 
@@ -112,7 +114,7 @@ withDatabase('on the database', () => {
   });
 
   it('tells others what was edited since they looked', async () => {
-    const { lastEdit } = await openMockup(added.mockupId);
+    const { lastEdit } = await opened(added.mockupId);
     expect(await followEdits(added.mockupId, lastEdit)).toMatchObject({ lastEdit, changes: [] });
     await setFacets(added.mockupId, [{ layer, facet: 'role', value: 'footer' }]);
     await undo(added.mockupId);

@@ -162,6 +162,11 @@ export const WORDING = {
     severity: 'note',
     text: 'Another picture is already named {name}; this one became {became}.',
   },
+  'merge-overlap': {
+    title: 'Layers between the parts of one picture',
+    severity: 'warning',
+    text: '{what} lies over a part of the picture {name} and under another ({count} such in all); in the page it lies beneath the whole picture.',
+  },
   'picture-failed': {
     title: 'Pictures not drawn',
     severity: 'error',

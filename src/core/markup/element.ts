@@ -5,6 +5,8 @@ export interface MarkupElement {
   readonly children: readonly MarkupNode[];
   /** True when white space inside would be seen: a printer keeps it on one line. */
   readonly inline?: true;
+  /** A remark for who reads the code; it stands before the element. */
+  readonly note?: string;
 }
 
 export type MarkupNode = MarkupElement | string;

@@ -27,6 +27,10 @@ export function printHtml(nodes: readonly MarkupNode[], indent = 0): string {
 
 function printBlock(node: MarkupNode, margin: string): string {
   if (typeof node === 'string') return `${margin}${escapeText(node)}\n`;
+  if (node.note !== undefined) {
+    const { note, ...bare } = node;
+    return `${margin}<!-- ${escapeComment(note)} -->\n${printBlock(bare, margin)}`;
+  }
   if (isInline(node)) return `${margin}${printInline(node)}\n`;
   const inner = node.children.map((child) => printBlock(child, `${margin}  `)).join('');
   return `${margin}${openTag(node)}\n${inner}${margin}</${node.name}>\n`;
@@ -51,6 +55,11 @@ function openTag(node: MarkupElement): string {
     value === true ? ` ${name}` : ` ${name}="${escapeAttribute(value)}"`,
   );
   return `<${node.name}${attributes.join('')}>`;
+}
+
+/** Nothing that ends a comment or begins a new one (HTML, §13.1.6). */
+function escapeComment(text: string): string {
+  return text.replace(/--+/g, '–').replaceAll('>', '›').replaceAll('<', '‹').replace(/\s+/g, ' ').trim();
 }
 
 function escapeText(text: string): string {

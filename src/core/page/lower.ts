@@ -47,7 +47,7 @@ function lowerLayer(layer: Layer, context: LowerContext): PageNode | null {
 /** What every node takes over from its layer and decision. */
 export type SharedParts = Pick<
   PageNode,
-  'layer' | 'name' | 'named' | 'role' | 'classes' | 'hidden' | 'href' | 'label' | 'slot'
+  'layer' | 'name' | 'named' | 'role' | 'classes' | 'hidden' | 'href' | 'label' | 'slot' | 'scroll' | 'note'
 >;
 
 function sharedParts(layer: Layer, decision: Decision): SharedParts {
@@ -59,9 +59,11 @@ function sharedParts(layer: Layer, decision: Decision): SharedParts {
     role,
     classes,
     hidden,
-    ...(layer.hints.href !== undefined && { href: layer.hints.href }),
+    ...(decision.href !== null && { href: decision.href }),
     ...(layer.hints.label !== undefined && { label: layer.hints.label }),
     ...(decision.slot !== null && { slot: decision.slot }),
+    ...(decision.scroll !== null && { scroll: decision.scroll }),
+    ...(decision.note !== null && { note: decision.note }),
   };
 }
 
@@ -72,6 +74,8 @@ function lowerSlot({ painted }: Measure, shared: SharedParts): BoxNode | null {
   return { kind: 'box', ...shared, place, look: {}, children: [] };
 }
 
+const NO_DRESS = { opacity: 1, blend: 'normal' } as const;
+
 function lowerPicture(
   layer: Layer,
   decision: Decision,
@@ -80,7 +84,8 @@ function lowerPicture(
 ): PictureNode | null {
   const placed = plan.placed.get(layer.key);
   if (!placed) return null;
-  const { opacity, blend } = layer;
+  // Of several layers in one picture, each has its opacity and blending inside of it.
+  const { opacity, blend } = decision.merge ? NO_DRESS : layer;
   const look = dressLook({ opacity, blend, effects: [], isolated: false }, matrix);
   const place: Place = { kind: 'fixed', ...placed.box, hugs: false, turn: null };
   const alternative =

@@ -2,7 +2,7 @@ import type { Look } from '../look/look';
 import type { LayerKey } from '../mockup/layer';
 import type { Colour } from '../mockup/paint';
 import type { FaceId } from '../mockup/type';
-import type { Role } from '../sort/vocabulary';
+import type { Role, Scroll } from '../sort/vocabulary';
 
 /** The linear part of a transform about the node's top left corner: a turn, slant or stretch. */
 export type Turn = readonly [a: number, b: number, c: number, d: number];
@@ -38,6 +38,10 @@ interface NodeBase {
   readonly label?: string;
   /** The name of the content that the program fills in. */
   readonly slot?: string;
+  /** The direction in which the content scrolls. */
+  readonly scroll?: Scroll;
+  /** A remark for the developer. */
+  readonly note?: string;
 }
 
 export interface BoxNode extends NodeBase {

@@ -1,11 +1,12 @@
 import type { Measures } from '../mockup/bounds';
-import { sameBox, snapOut, type Box } from '../mockup/box';
+import { sameBox, snapOut, union, type Box } from '../mockup/box';
 import type { Layer, LayerKey } from '../mockup/layer';
 import { IDENTITY, invert, isUpright, meanScale, multiply, type Matrix } from '../mockup/matrix';
-import type { Mockup } from '../mockup/mockup';
+import type { Mockup, Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
 import type { Report } from '../findings/finding';
-import type { Decisions } from '../sort/decision';
+import type { Decision, Decisions } from '../sort/decision';
+import { layersNamed } from '../sort/merges';
 import {
   ASSET_ADDRESS,
   type Picture,
@@ -13,7 +14,7 @@ import {
   type PicturePlan,
   type PictureSource,
 } from './picture';
-import { standaloneSvg, type Outliner } from './standaloneSvg';
+import { standaloneSvg, type Outliner, type PlacedLayer } from './standaloneSvg';
 
 /** Px of a raster file's longest side; larger ones are left at 1x. */
 const LARGEST_SIDE = 8192;
@@ -39,9 +40,15 @@ export function planPictures(
       const decision = decisions.get(layer.key);
       const measure = measured?.get(layer.key);
       if (decision?.outcome !== 'picture' || decision.within !== null || !measure?.painted) continue;
-      const box = snapOut(measure.painted);
+      const parts = decision.merge
+        ? partsOf(decision.merge, screen, measured ?? new Map<string, never>())
+        : [{ layer, ...measure }];
+      const painted = parts.reduce<Box | null>((all, part) => union(all, part.painted), null);
+      const box = snapOut(painted ?? measure.painted);
       if (box.width <= 0 || box.height <= 0) continue;
-      const source = sourceOf(layer, measure.matrix, box, mockup, outliner);
+      const source = decision.merge
+        ? drawn(parts, box, mockup, outliner)
+        : sourceOf(layer, measure.matrix, box, mockup, outliner);
       const content = JSON.stringify([source, box.width, box.height]);
       const known = byContent.get(content);
       if (known) {
@@ -55,9 +62,9 @@ export function planPictures(
       }
       const files = filesOf(
         name,
-        hasBitmap(layer) ? 'png' : 'svg',
+        parts.some((part) => hasBitmap(part.layer)) ? 'png' : 'svg',
         box,
-        densityOf(layer, measure.matrix, mockup),
+        decision.merge ? Infinity : densityOf(layer, measure.matrix, mockup),
       );
       byContent.set(content, { name, layers: [layer.key], source, files });
       placed.set(layer.key, { picture: name, box });
@@ -78,11 +85,28 @@ function sourceOf(layer: Layer, own: Matrix, box: Box, mockup: Mockup, outliner:
   if (layer.kind === 'bitmap' && isPlainBitmap(layer, own, box))
     return { kind: 'bitmap', bitmap: layer.bitmap };
   const bare: Layer = { ...layer, visible: true, opacity: 1, blend: 'normal', transform: IDENTITY };
+  return drawn([{ layer: bare, matrix: own }], box, mockup, outliner);
+}
+
+function drawn(layers: readonly PlacedLayer[], box: Box, mockup: Mockup, outliner: Outliner): PictureSource {
   const bitmapAddress = (bitmap: string) => `${ASSET_ADDRESS}${bitmap}`;
-  return {
-    kind: 'svg',
-    svg: standaloneSvg([{ layer: bare, matrix: own }], box, { mockup, outliner, bitmapAddress }),
-  };
+  return { kind: 'svg', svg: standaloneSvg(layers, box, { mockup, outliner, bitmapAddress }) };
+}
+
+interface Part extends PlacedLayer {
+  readonly painted: Box | null;
+}
+
+/** The layers of a merged picture, each with its own transform worked into the matrix. */
+function partsOf(
+  { layers }: NonNullable<Decision['merge']>,
+  screen: Screen,
+  measures: Measures,
+): readonly Part[] {
+  return layersNamed(screen, layers).flatMap((layer) => {
+    const measure = measures.get(layer.key);
+    return measure ? [{ layer: { ...layer, transform: IDENTITY }, ...measure }] : [];
+  });
 }
 
 function isPlainBitmap(layer: Extract<Layer, { kind: 'bitmap' }>, own: Matrix, box: Box): boolean {

@@ -3,13 +3,17 @@ import type { Layer, LayerKey } from '../mockup/layer';
 import type { Mockup } from '../mockup/mockup';
 import type { Decision, Decisions } from './decision';
 import { gatherFacts, type Facts } from './facts';
-import { proposeName, safeName } from './outputNames';
+import { findFurniture } from './furniture';
+import { findMerges, type Merge, type Merges } from './merges';
+import { proposeName, safeName, safePath } from './outputNames';
 import { ROLE_RULES } from './roles/roles';
 import { RULES } from './rules/rules';
 import { layersOf } from '../mockup/walk';
 import { namedTags } from './names/namedTags';
 import { spreadTags } from './spread';
-import type { Facet, Tag, Tags } from './tag';
+import { settleStates, type StatesOf } from './states';
+import type { Repeats } from './repeats';
+import { mergeTags, type Facet, type Tag, type Tags } from './tag';
 import { roleEntry, type Outcome, type Role } from './vocabulary';
 
 /**
@@ -20,18 +24,48 @@ export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, 
   const decisions = new Map<LayerKey, Decision>();
   const said = { person: tags, name: namedTags(layersOf(mockup)) };
   const isOff = (key: LayerKey) => (said.person.get(key)?.outcome ?? said.name.get(key)?.outcome) === 'aside';
+  const furniture = findFurniture(mockup, measures);
   for (const screen of mockup.screens) {
     const measured = measures.get(screen.key);
     if (!measured) continue;
-    const facts = gatherFacts(mockup, screen, measured, isOff);
+    const found = gatherFacts(mockup, screen, measured, isOff);
+    const alike = spreadTags(furniture, tags, (key) => measured.has(key));
     const sources: TagSources = {
       ...said,
-      alike: spreadTags(facts.repeats, tags, (key) => measured.has(key)),
+      alike: spreadTags(found.repeats, alike, (key) => measured.has(key)),
+    };
+    const all = mergeTags(said.name, tags);
+    const states = settleStates(found.states, all, screen, measured, mockup);
+    const facts: ScreenFacts = {
+      ...found,
+      states,
+      furniture,
+      merges: findMerges(screen, all),
+      opened: openedGroups(sources.alike),
     };
     for (const layer of screen.root.layers)
       decideLayer(layer, { within: null, elements: [], inFurniture: false }, facts, sources, decisions);
   }
   return decisions;
+}
+
+/** The facts of a screen, with what people and names say of them. */
+interface ScreenFacts extends Facts {
+  readonly states: StatesOf;
+  readonly furniture: Repeats;
+  readonly merges: Merges;
+  /** Groups of which a person said what becomes of a part: no rule makes one picture of them. */
+  readonly opened: ReadonlySet<LayerKey>;
+}
+
+function openedGroups(tags: Tags): ReadonlySet<LayerKey> {
+  const opened = new Set<LayerKey>();
+  for (const [key, { outcome, merge }] of tags) {
+    if (outcome === undefined && merge === undefined) continue;
+    for (let end = key.lastIndexOf('/'); end > 0; end = key.lastIndexOf('/', end - 1))
+      opened.add(key.slice(0, end));
+  }
+  return opened;
 }
 
 interface TagSources {
@@ -66,7 +100,7 @@ interface Around {
 function decideLayer(
   layer: Layer,
   around: Around,
-  facts: Facts,
+  facts: ScreenFacts,
   sources: TagSources,
   into: Map<LayerKey, Decision>,
 ): void {
@@ -89,34 +123,53 @@ function decideLayer(
     decideLayer(child, { within, elements, inFurniture }, facts, sources, into);
 }
 
-function decideOne(layer: Layer, around: Around, facts: Facts, said: Said): Decision {
+function decideOne(layer: Layer, around: Around, facts: ScreenFacts, said: Said): Decision {
   const { tag } = said;
-  const { outcome, reason, origin } = decideOutcome(layer, around, facts, said);
+  const merge = around.within ? null : (facts.merges.get(layer.key) ?? null);
+  const lead = merge?.layers.at(-1) ?? null;
+  const { outcome, reason, origin } = merge
+    ? mergedOutcome(merge)
+    : decideOutcome(layer, around, facts, said);
   const { role, reason: roleReason } = decideRole(layer, outcome, around, facts, said);
-  const proposed = proposeName(layer);
+  const isPicture = outcome === 'picture';
+  const proposed = proposeName(layer, isPicture);
   const version = facts.states.get(layer.key);
-  const outputName = tag.outputName === undefined ? '' : safeName(tag.outputName);
+  const asked = tag.outputName ?? merge?.name ?? '';
+  const outputName = isPicture ? safePath(asked) : safeName(asked);
   return {
     outcome,
     role,
     reason,
     roleReason,
     origin,
-    within: around.within?.key ?? null,
+    within: around.within?.key ?? (lead === layer.key ? null : lead),
     outputName: outputName || proposed.name,
     named: outputName !== '' || proposed.named,
     classes: tag.classes ?? [],
     hidden: tag.hidden ?? false,
     repeat: facts.repeats.get(layer.key) ?? null,
     state: version ? { base: version.base.key, state: version.state } : null,
+    furniture: facts.furniture.get(layer.key) ?? null,
+    merge: lead === layer.key ? merge : null,
     slot: tag.slot ?? null,
+    href: tag.href ?? layer.hints.href ?? null,
+    scroll: tag.scroll ?? null,
+    note: tag.note ?? null,
+  };
+}
+
+function mergedOutcome({ name, layers }: Merge): Pick<Decision, 'outcome' | 'reason' | 'origin'> {
+  return {
+    outcome: 'picture',
+    reason: `picture: you made ${layers.length} layers into the one picture ${name}`,
+    origin: 'person',
   };
 }
 
 function decideOutcome(
   layer: Layer,
   { within }: Around,
-  facts: Facts,
+  facts: ScreenFacts,
   { tag, who }: Said,
 ): Pick<Decision, 'outcome' | 'reason' | 'origin'> {
   if (within) {
@@ -138,7 +191,8 @@ function decideOutcome(
     const verdict = rule.judge(layer, facts);
     // A layer that is to start hidden is on the page, although it is not seen in the mockup.
     const starts = tag.hidden === true && (rule.name === 'unseen' || rule.name === 'state');
-    if (verdict && !starts) return { ...verdict, origin: rule.name };
+    const isOpened = rule.name === 'icon' && facts.opened.has(layer.key);
+    if (verdict && !starts && !isOpened) return { ...verdict, origin: rule.name };
   }
   return { outcome: 'element', reason: 'element: nothing says otherwise', origin: 'default' };
 }
@@ -156,6 +210,8 @@ function decideRole(
     return outcome === 'picture'
       ? { role: 'picture', reason: 'it is a picture' }
       : { role: 'box', reason: 'it is not on the page' };
+  if (tag.href !== undefined && layer.kind !== 'shape' && !isForbidden('link', around))
+    return { role: 'link', reason: `leads to ${tag.href}` };
   if (tag.slot !== undefined && layer.kind === 'bitmap') return { role: 'text', reason: 'a slot for text' };
   for (const rule of ROLE_RULES) {
     const parent = around.elements.at(-1) ?? 'main';

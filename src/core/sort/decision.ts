@@ -1,7 +1,7 @@
 import type { LayerKey } from '../mockup/layer';
 import type { Repeat } from './repeats';
-import type { State } from './states';
-import type { Outcome, Role } from './vocabulary';
+import type { Merge } from './merges';
+import type { Outcome, Role, Scroll, State } from './vocabulary';
 
 /** What a layer becomes after tags and the automatic rules. */
 export interface Decision {
@@ -24,8 +24,17 @@ export interface Decision {
   readonly repeat: Repeat | null;
   /** The layer that it shows in a certain state, and that state. */
   readonly state: { readonly base: LayerKey; readonly state: State } | null;
+  /** Its likes on other screens: furniture that they share. */
+  readonly furniture: Repeat | null;
+  /** The picture that it becomes with others, said of the topmost of them. */
+  readonly merge: Merge | null;
   /** The name of the content that the program fills in; null for what stays. */
   readonly slot: string | null;
+  /** Where it leads; null for nowhere. */
+  readonly href: string | null;
+  readonly scroll: Scroll | null;
+  /** A remark for the developer. */
+  readonly note: string | null;
 }
 
 export type RuleName = string;

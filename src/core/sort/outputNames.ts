@@ -17,10 +17,25 @@ export function safeName(text: string): string {
   return /^[0-9]/.test(ascii) ? `n-${ascii}` : ascii;
 }
 
-/** The name that Orden proposes for a layer, and whether the mockup gave it. */
-export function proposeName(layer: Layer): { readonly name: string; readonly named: boolean } {
+/** A safe name with folders: what stands between slashes is a name of its own. */
+export function safePath(text: string): string {
+  return text
+    .split('/')
+    .map(safeName)
+    .filter((part) => part !== '')
+    .join('/');
+}
+
+/**
+ * The name that Orden proposes for a layer, and whether the mockup gave it.
+ * @param withFolders whether slashes in it stay: pictures have folders, classes have none
+ */
+export function proposeName(
+  layer: Layer,
+  withFolders = false,
+): { readonly name: string; readonly named: boolean } {
   const { text, own } = layerTitle(layer);
-  const name = own ? safeName(text) : '';
+  const name = own ? (withFolders ? safePath(text) : safeName(text)) : '';
   if (name) return { name, named: true };
   const words = text.split(/\s+/).slice(0, 3).join(' ');
   return { name: safeName(words) || layer.kind, named: false };

@@ -36,7 +36,7 @@ export function findPlaces(screen: Screen, measures: Measures): ReadonlyMap<Laye
 }
 
 /** The groups that a page is divided into: wrappers around everything are opened. */
-function blocksOf(root: GroupLayer): readonly GroupLayer[] {
+export function blocksOf(root: GroupLayer): readonly GroupLayer[] {
   let groups = groupsIn(root);
   while (groups.length === 1 && groups[0] && groupsIn(groups[0]).length > 0) groups = groupsIn(groups[0]);
   return groups;

@@ -3,7 +3,7 @@ import { collidingNames, NO_RENAMING, renamed } from './rename';
 describe('renaming', () => {
   it.each([
     [{ find: 'sailing', replace: 'Überfahrt' }, 'uberfahrt-1'],
-    [{ prefix: 'list/', suffix: ' over' }, 'list-sailing-1-over'],
+    [{ prefix: 'list/', suffix: ' over' }, 'list/sailing-1-over'],
     [{ find: '-1' }, 'sailing'],
     [{ find: 'sailing-1' }, 'sailing-1'],
     [{}, 'sailing-1'],

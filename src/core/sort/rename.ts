@@ -1,4 +1,4 @@
-import { safeName } from './outputNames';
+import { safePath } from './outputNames';
 
 /** How names are changed: letters found and replaced, then something put before and after. */
 export interface Renaming {
@@ -10,10 +10,10 @@ export interface Renaming {
 
 export const NO_RENAMING: Renaming = { find: '', replace: '', prefix: '', suffix: '' };
 
-/** The name after renaming, made safe for files and classes; the old one when nothing would be left of it. */
+/** The name after renaming, made safe for files and classes (a slash makes a folder of the pictures); the old one when nothing would be left of it. */
 export function renamed(name: string, { find, replace, prefix, suffix }: Renaming): string {
   const replaced = find === '' ? name : name.replaceAll(find, replace);
-  return safeName(`${prefix}${replaced}${suffix}`) || name;
+  return safePath(`${prefix}${replaced}${suffix}`) || name;
 }
 
 /** The names that would be there more than once: among those that are renamed, or with others that stay. */

@@ -21,12 +21,12 @@ export type Repeats = ReadonlyMap<LayerKey, Repeat>;
 /** The share of parts that two siblings must have in common. */
 const ALIKE = 0.7;
 /** Parts that make two siblings enough for a pattern; simpler ones need three. */
-const TELLING_PARTS = 4;
+export const TELLING_PARTS = 4;
 /** Patterns of one group that a further sibling is held against, the newest ones. */
 const MOST_OPEN = 24;
 
 /** How a layer is built: its parts by kind and look, each with how often it is there. */
-interface Build {
+export interface Build {
   readonly layer: GroupLayer;
   readonly box: Box;
   readonly parts: ReadonlyMap<string, number>;
@@ -66,7 +66,7 @@ function patternsIn(parent: GroupLayer, measures: Measures): readonly (readonly 
   return patterns;
 }
 
-function buildOf(layer: GroupLayer, box: Box): Build {
+export function buildOf(layer: GroupLayer, box: Box): Build {
   const parts = new Map<string, number>();
   let size = 0;
   for (const part of walk(layer)) {
@@ -95,7 +95,7 @@ function partName(layer: Layer): string | null {
   }
 }
 
-function isAlike(one: Build, other: Build): boolean {
+export function isAlike(one: Build, other: Build): boolean {
   if (isInstance(one.layer, other.layer)) return true;
   if (one.size === 0 || other.size === 0 || !isSideSame(one.box, other.box)) return false;
   let shared = 0;

@@ -96,7 +96,10 @@ describe('brackets in names', () => {
     ['p data-slot="wind"', { role: 'paragraph', slot: 'wind' }],
     ['nav hidden', { role: 'navigation', hidden: true }],
     ['li', { role: 'item' }],
-    ['a href=#tickets', { role: 'link' }],
+    ['a href=#tickets', { role: 'link', href: '#tickets' }],
+    ['a href=javascript:alert(1)', { role: 'link' }],
+    ['data-scroll=y data-note="can be code, confirm"', { scroll: 'y', note: 'can be code, confirm' }],
+    ['data-scroll=up data-merge=crest', { merge: 'crest' }],
     ['wobble', {}],
     ['data-slot="no good"', {}],
   ])('[%s]', (brackets, tag) => expect(readBrackets(brackets)).toEqual(tag));

@@ -9,3 +9,8 @@ import { mergeTags, type Tags } from './tag';
 export function settleMockup(mockup: Mockup, tags: Tags): Mockup {
   return splitScreens(withRegions(mockup, tags), mergeTags(namedTags(layersOf(mockup)), tags));
 }
+
+/** How many layers a mockup has before anyone tags it: those that its report counts. */
+export function countLayers(mockup: Mockup): number {
+  return [...layersOf(settleMockup(mockup, new Map()))].length;
+}

@@ -1,14 +1,13 @@
 import type { Measures } from '../mockup/bounds';
 import { geometryBox } from '../mockup/bounds';
 import type { Box } from '../mockup/box';
-import type { Layer, LayerKey } from '../mockup/layer';
+import type { GroupLayer, Layer, LayerKey } from '../mockup/layer';
 import { splitName } from '../mockup/layerName';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
 import { nameWords } from './nameWords';
-
-/** The versions of one thing, by the names of CSS and HTML: pseudo-classes and attributes. */
-export type State = 'hover' | 'active' | 'focus' | 'disabled' | 'checked' | 'selected' | 'open';
+import type { Tags } from './tag';
+import type { State } from './vocabulary';
 
 /** A layer that shows another one in a certain state. */
 export interface StateOf {
@@ -41,6 +40,52 @@ export function splitState(name: string): { readonly stem: string; readonly stat
   const ends = words.length > 1 ? ENDINGS.get(words.at(-1) ?? '') : undefined;
   const stem = (ends === undefined ? words : words.slice(0, -1)).join(' ');
   return { stem, state: pseudo ?? ends ?? null };
+}
+
+/** The states found, with what people and names say of single layers: which version it is, or that it is none. */
+export function settleStates(
+  found: StatesOf,
+  said: Tags,
+  screen: Screen,
+  measures: Measures,
+  mockup: Pick<Mockup, 'faces'>,
+): StatesOf {
+  const spoken = [...said].filter(([, tag]) => tag.state !== undefined);
+  if (spoken.length === 0) return found;
+  const settled = new Map(found);
+  for (const parent of walk(screen.root)) {
+    if (parent.kind !== 'group') continue;
+    for (const layer of parent.layers) {
+      const state = said.get(layer.key)?.state;
+      if (state === undefined) continue;
+      const base = found.get(layer.key)?.base ?? siblingAt(layer, parent, measures, mockup, said);
+      if (state !== 'none' && base) settled.set(layer.key, { base, state });
+      else settled.delete(layer.key);
+    }
+  }
+  return settled;
+}
+
+/** The sibling of about the same size that lies nearest; itself no version of another. */
+function siblingAt(
+  layer: Layer,
+  parent: GroupLayer,
+  measures: Measures,
+  { faces }: Pick<Mockup, 'faces'>,
+  said: Tags,
+): Layer | null {
+  const matrix = measures.get(parent.key)?.matrix;
+  const own = matrix && geometryBox(layer, matrix, faces);
+  if (!matrix || !own) return null;
+  let best: { readonly layer: Layer; readonly distance: number } | null = null;
+  for (const sibling of parent.layers) {
+    const isVersion = (said.get(sibling.key)?.state ?? 'none') !== 'none';
+    const box = sibling === layer || isVersion ? null : geometryBox(sibling, matrix, faces);
+    if (!box || !isSameSize(own, box)) continue;
+    const distance = Math.hypot(box.x - own.x, box.y - own.y);
+    if (!best || distance < best.distance) best = { layer: sibling, distance };
+  }
+  return best?.layer ?? null;
 }
 
 /** Finds layers that are versions of a sibling: like it in name but for the state at the end, and of its size. */

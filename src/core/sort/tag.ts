@@ -1,6 +1,6 @@
 import type { Box } from '../mockup/box';
 import type { LayerKey } from '../mockup/layer';
-import type { Outcome, Role } from './vocabulary';
+import type { Outcome, Role, Scroll, State } from './vocabulary';
 
 /** What a person says a layer should become. What is left out is decided by the rules. */
 export interface Tag {
@@ -14,6 +14,16 @@ export interface Tag {
   readonly hidden?: boolean;
   /** The name of the content that the program fills in at run time. */
   readonly slot?: string;
+  /** Where it leads: an address, or `#` and the name of a screen or layer. */
+  readonly href?: string;
+  /** The direction in which its content scrolls. */
+  readonly scroll?: Scroll;
+  /** A remark for the developer. */
+  readonly note?: string;
+  /** The picture that it becomes together with all other layers of its screen that name the same one. */
+  readonly merge?: string;
+  /** The state in which it shows the sibling at its place; `none` for a thing of its own. */
+  readonly state?: State | 'none';
   /** Whether a group of the sheet is a screen of its own. */
   readonly screen?: boolean;
   /** Parts of a bitmap that are layers of their own. */
@@ -35,6 +45,11 @@ export const FACETS: readonly Facet[] = [
   'outputName',
   'hidden',
   'slot',
+  'href',
+  'scroll',
+  'note',
+  'merge',
+  'state',
   'screen',
   'regions',
 ];

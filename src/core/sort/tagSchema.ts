@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { OUTCOME_NAMES, ROLE_NAMES } from './vocabulary';
+import { HREF } from './href';
+import { OUTCOME_NAMES, ROLE_NAMES, SCROLLS, STATES } from './vocabulary';
 import { LIMITS } from '../read/limits';
 import type { Region, Tag } from './tag';
 
@@ -23,6 +24,13 @@ export const tagSchema = Joi.object<Tag>({
     .pattern(/^[\w-]+$/)
     .max(64)
     .messages({ 'string.pattern.base': '{#value} is no slot name: use letters, digits, hyphens' }),
+  href: Joi.string().trim().pattern(HREF).max(400).messages({
+    'string.pattern.base': '{#value} is no address for a link: write #name, a file, or https://…',
+  }),
+  scroll: Joi.string().valid(...SCROLLS),
+  note: Joi.string().trim().max(400),
+  merge: Joi.string().trim().max(64),
+  state: Joi.string().valid(...STATES, 'none'),
   screen: Joi.boolean(),
   regions: Joi.array()
     .items(

@@ -18,6 +18,18 @@ interface RoleEntry {
   readonly words?: readonly string[];
 }
 
+/** The versions of one thing, by the names of CSS and HTML: pseudo-classes and attributes. */
+export const STATES = ['hover', 'active', 'focus', 'disabled', 'checked', 'selected', 'open'] as const;
+export type State = (typeof STATES)[number];
+
+/** The direction in which a layer's content scrolls, as in CSS `overflow-x` and `overflow-y`. */
+export const SCROLLS = ['x', 'y', 'both'] as const;
+export type Scroll = (typeof SCROLLS)[number];
+
+export function isScroll(value: string): value is Scroll {
+  return (SCROLLS as readonly string[]).includes(value);
+}
+
 /** Headings and paragraphs hold no further ones (HTML, §4.3.6 and §4.4.1: their content is phrasing). */
 const NOT_AROUND_HEADINGS = ['h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'p', 'button'];
 
@@ -37,6 +49,13 @@ export const ROLES = {
     phrasing: true,
     neverInside: ['a', 'button'],
     words: ['button', 'btn', 'cta'],
+  },
+  /** What is typed or chosen; its text becomes the input's placeholder (HTML, §4.10.4 the label element). */
+  field: {
+    element: 'label',
+    phrasing: true,
+    neverInside: ['a', 'button', 'label'],
+    words: ['field', 'input', 'textbox', 'textarea', 'searchbox', 'textfield', 'formcontrol'],
   },
   link: { element: 'a', phrasing: false, neverInside: ['a', 'button'], words: ['link'] },
   list: { element: 'ul', phrasing: false, words: ['list', 'ul', 'ol'] },

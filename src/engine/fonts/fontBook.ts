@@ -5,6 +5,7 @@ import type { FaceWish, FontBook } from '../../core/type/fontBook';
 import { digestOf } from '../digest';
 import { listInstalled, type InstalledFonts } from './installed';
 import { knownMetrics } from './known';
+import { outlineText } from './outlineText';
 import { SHIPPED, shippedPath } from './shipped';
 
 /** A face that can be chosen; its file is opened when it is first needed. */
@@ -267,21 +268,4 @@ function advanceOf(font: Font, text: string): number {
   const advance = font.layout(text, /^[ -~]*$/.test(text) ? WITHOUT_MARKS : {}).advanceWidth;
   known.set(text, advance);
   return advance;
-}
-
-/** Path data of the shaped text, y downwards, two decimals of a px. */
-function outlineText(font: Font, text: string, size: number, letterSpacing: number): string {
-  const run = letterSpacing === 0 ? font.layout(text) : font.layout(text, { liga: false, clig: false });
-  const em = size / font.unitsPerEm;
-  let pen = 0;
-  const parts: string[] = [];
-  run.glyphs.forEach((glyph, at) => {
-    const position = run.positions[at];
-    const dx = pen + (position?.xOffset ?? 0) * em;
-    const dy = -(position?.yOffset ?? 0) * em;
-    const placed = glyph.path.transform(em, 0, 0, -em, dx, dy).toSVG();
-    if (placed) parts.push(placed);
-    pen += (position?.xAdvance ?? glyph.advanceWidth) * em + letterSpacing;
-  });
-  return parts.join('').replace(/-?\d+\.\d{3,}/g, (number) => String(Math.round(Number(number) * 100) / 100));
 }

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { layersOf } from '../../core/mockup/walk';
+import { countLayers } from '../../core/sort/settle';
 import type { ReadWithPicture } from '../../engine/readWithPicture';
 import { inTransaction, type Queryable } from '../db/pool';
 import { putBlob } from '../db/tables/blobs';
@@ -35,7 +35,7 @@ export function addProject({ bytes, fileName, reading, demoDigest }: NewProject)
       pictureDigest: await putBlob(client, new TextEncoder().encode(picture)),
       tree: mockup,
       findings,
-      layerCount: [...layersOf(mockup)].length,
+      layerCount: countLayers(mockup),
     };
     return insertAll(client, revision, digests, demoDigest);
   });

@@ -5,7 +5,7 @@ import type { Tag } from '../../core/sort/tag';
 import { NOT_FOUND } from '../http';
 import { pool } from '../db/pool';
 import { getMockup } from '../db/tables/mockups';
-import { newestRevision } from '../db/tables/revisions';
+import { newestRevisionText } from '../db/tables/revisions';
 import { editTrail } from '../db/tables/edits';
 import { currentTags } from './currentTags';
 
@@ -23,23 +23,23 @@ export interface OpenedMockup {
   readonly canRedo: boolean;
 }
 
-/** Everything that the Sort step shows of a mockup. */
-export async function openMockup(id: string): Promise<OpenedMockup> {
+/** Everything that the Sort step shows of a mockup, an `OpenedMockup` as JSON: its tree is handed on as it is kept. */
+export async function openMockup(id: string): Promise<string> {
   const db = pool();
-  const [row, revision] = [await getMockup(db, id), await newestRevision(db, id)];
+  const [row, revision] = [await getMockup(db, id), await newestRevisionText(db, id)];
   if (!row || !revision) throw NOT_FOUND('This mockup');
   const trail = await editTrail(db, id);
   const { undo, redo } = historyState(trail);
-  return {
+  const opened: Omit<OpenedMockup, 'mockup'> = {
     id,
     projectId: row.project_id,
     fileName: revision.file_name,
     revision: revision.number,
-    mockup: revision.tree,
     findings: revision.findings,
     tags: Object.fromEntries(await currentTags(db, id)),
     lastEdit: trail.at(-1)?.id ?? '0',
     canUndo: undo !== null,
     canRedo: redo !== null,
   };
+  return `{"mockup":${revision.tree},${JSON.stringify(opened).slice(1)}`;
 }

@@ -1,4 +1,4 @@
-import { layersOf } from '../../core/mockup/walk';
+import { countLayers } from '../../core/sort/settle';
 import { readingReport, type ReadingReport } from '../../core/sort/report/readingReport';
 import type { ReadWithPicture } from '../../engine/readWithPicture';
 import { inTransaction, pool, type Queryable } from '../db/pool';
@@ -90,7 +90,7 @@ async function rowOf(
     picture_digest: await putBlob(client, new TextEncoder().encode(picture)),
     tree: mockup,
     findings,
-    layer_count: [...layersOf(mockup)].length,
+    layer_count: countLayers(mockup),
     assets: kept,
   };
 }

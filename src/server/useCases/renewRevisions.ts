@@ -1,4 +1,4 @@
-import { layersOf } from '../../core/mockup/walk';
+import { countLayers } from '../../core/sort/settle';
 import { createFontBook } from '../../engine/fonts/fontBook';
 import { readWithPicture } from '../../engine/readWithPicture';
 import { inTransaction, pool } from '../db/pool';
@@ -17,7 +17,7 @@ export async function renewRevisions(): Promise<number> {
     const { mockup, assets, findings, picture } = await readWithPicture(bytes, fileName, { book, fonts });
     await inTransaction(async (client) => {
       const pictureDigest = await putBlob(client, new TextEncoder().encode(picture));
-      const layerCount = [...layersOf(mockup)].length;
+      const layerCount = countLayers(mockup);
       await renewRevision(client, id, { pictureDigest, tree: mockup, findings, layerCount });
       for (const [name, asset] of assets) await insertAsset(client, id, name, await putBlob(client, asset));
     });

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { layersOf } from '../../core/mockup/walk';
+import { countLayers } from '../../core/sort/settle';
 import { readingReport, type ReadingReport } from '../../core/sort/report/readingReport';
 import { inTransaction, pool } from '../db/pool';
 import { getBlob, putBlob } from '../db/tables/blobs';
@@ -37,7 +37,7 @@ export async function rereadMockup(id: string, signal: AbortSignal): Promise<Rev
   );
   await inTransaction(async (client) => {
     const pictureDigest = await putBlob(client, new TextEncoder().encode(picture));
-    const layerCount = [...layersOf(mockup)].length;
+    const layerCount = countLayers(mockup);
     await renewRevision(client, revision.id, { pictureDigest, tree: mockup, findings, layerCount });
     for (const [name, asset] of assets)
       await insertAsset(client, revision.id, name, await putBlob(client, asset));

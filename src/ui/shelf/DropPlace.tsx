@@ -1,7 +1,6 @@
 'use client';
 import { Alert, Box, Button, LinearProgress, Link as MuiLink, Typography } from '@mui/material';
 import NextLink from 'next/link';
-import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
 import type { SeenReading } from '../../server/useCases/readFile';
@@ -17,7 +16,6 @@ interface Running {
 
 /** Where mockups are dropped or chosen; the report of a single one is shown as soon as it is read. */
 export function DropPlace() {
-  const router = useRouter();
   const [running, setRunning] = useState<Running | null>(null);
   const [problems, setProblems] = useState<readonly string[]>([]);
   const [readings, setReadings] = useState<readonly SeenReading[]>([]);
@@ -32,8 +30,6 @@ export function DropPlace() {
       const controller = new AbortController();
       const id = crypto.randomUUID();
       setRunning({ id, name: file.name, controller });
-      // The report's page is ready before the reading is.
-      if (files.length === 1) router.prefetch(`/readings/${id}`);
       try {
         const address = `/api/readings?id=${id}&name=${encodeURIComponent(file.name)}`;
         read.push(
@@ -50,7 +46,8 @@ export function DropPlace() {
     if (files.length === 1 && first) {
       foreknow(`/api/readings/${first.id}`, first);
       new Image().src = `/api/readings/${first.id}/picture`;
-      router.push(`/readings/${first.id}`);
+      // The shelf shows the report itself: nothing has to be asked for again.
+      window.history.pushState(null, '', `/readings/${first.id}`);
     } else setReadings((known) => [...known, ...read]);
   };
 

@@ -1,12 +1,20 @@
 'use client';
 import { Alert, Box, Typography } from '@mui/material';
+import { usePathname } from 'next/navigation';
+import { ReadingView } from '../read/ReadingView';
 import { TopBar } from '../shared/TopBar';
 import { useResource } from '../shared/useResource';
 import { DropPlace } from './DropPlace';
 import { ShelfTable, type ShelfEntry } from './ShelfTable';
 
+/** The shelf; once a mockup was dropped and read, its report, under an address of its own. */
+export function ShelfOrReport() {
+  const [, place, id] = usePathname().split('/');
+  return place === 'readings' && id ? <ReadingView key={id} readingId={id} /> : <Shelf />;
+}
+
 /** All projects, and the place where a mockup is dropped to become one. */
-export function Shelf() {
+function Shelf() {
   const { data, problem, reload } = useResource<{ projects: ShelfEntry[] }>('/api/projects');
   return (
     <>

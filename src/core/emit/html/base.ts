@@ -46,6 +46,22 @@ export function baseRules(pages: readonly Page[]): CssRule[] {
         ['cursor', 'pointer'],
       ],
     },
+    {
+      selector: ':where(.screen input)',
+      declarations: [
+        ['border', '0'],
+        ['background', 'none'],
+        ['color', 'inherit'],
+        ['font', 'inherit'],
+      ],
+    },
+    {
+      selector: '.screen input::placeholder',
+      declarations: [
+        ['color', 'inherit'],
+        ['opacity', '1'],
+      ],
+    },
     { selector: ':where(.screen ul)', declarations: [['list-style', 'none']] },
   ];
 }

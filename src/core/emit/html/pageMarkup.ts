@@ -12,7 +12,7 @@ import type {
   Turn,
 } from '../../page/node';
 import type { PicturePlan } from '../../pictures/picture';
-import { roleEntry, type Role } from '../../sort/vocabulary';
+import { roleEntry, type Role, type Scroll } from '../../sort/vocabulary';
 import type { StyleSheet } from '../../style/styleSheet';
 
 export interface MarkupContext {
@@ -49,6 +49,12 @@ const FLOW: Inside = { phrasing: false, list: false, interactive: false };
 
 /** One node as HTML elements. */
 export function nodeMarkup(node: PageNode, context: MarkupContext, inside: Inside = FLOW): MarkupElement {
+  if (node.note === undefined) return bareMarkup(node, context, inside);
+  const { note, ...bare } = node;
+  return { ...nodeMarkup(bare, context, inside), note };
+}
+
+function bareMarkup(node: PageNode, context: MarkupContext, inside: Inside): MarkupElement {
   if (inside.list && node.role !== 'item') return wrapItem(node, context);
   switch (node.kind) {
     case 'box':
@@ -74,13 +80,50 @@ function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): Marku
     list: name === 'ul',
     interactive: inside.interactive || isInteractive(name),
   };
-  const style = node.children.length === 0 ? bareBoxStyle(node.place) : placeStyle(node.place);
+  const style =
+    node.children.length === 0
+      ? bareBoxStyle(node.place)
+      : printInlineCss([...placeDeclarations(node.place), ...scrollDeclarations(node.scroll)]);
   const attributes = { ...sharedAttributes(node, context), style };
   return element(
     name,
     attributes,
-    node.children.map((child) => nodeMarkup(child, context, within)),
+    node.children.map((child) =>
+      name === 'label' && isInput(child)
+        ? inputMarkup(child, context, node.place)
+        : nodeMarkup(child, context, within),
+    ),
   );
+}
+
+function isInput(node: PageNode): node is TextNode {
+  return node.kind === 'text' && node.lines.length === 1 && node.lines[0]?.at === null;
+}
+
+const OVERFLOWS: Readonly<Record<Scroll, Declaration>> = {
+  x: ['overflow', 'auto hidden'],
+  y: ['overflow', 'hidden auto'],
+  both: ['overflow', 'auto'],
+};
+
+function scrollDeclarations(scroll: Scroll | undefined): Declaration[] {
+  return scroll === undefined ? [] : [OVERFLOWS[scroll]];
+}
+
+/**
+ * The words of a field become what its input shows while nothing is typed; it reaches as far from the right of its
+ * field as from the left (HTML, §4.10.5.3.10 the placeholder attribute).
+ */
+function inputMarkup(node: TextNode, context: MarkupContext, field: Place): MarkupElement {
+  const words = node.lines.map((line) => line.spans.map((span) => span.text).join('')).join(' ');
+  const width = Math.max(node.place.width, field.width - 2 * node.place.x);
+  const place = { ...node.place, width, hugs: false };
+  return element('input', {
+    ...sharedAttributes(node, context),
+    placeholder: words,
+    'aria-label': node.label ?? words,
+    style: placeStyle(place),
+  });
 }
 
 function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): MarkupElement {
@@ -94,7 +137,7 @@ function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): Mar
 
 /** Links and buttons hold no links (HTML, §4.5.1 and §4.10.6). */
 function isInteractive(name: string): boolean {
-  return name === 'a' || name === 'button';
+  return name === 'a' || name === 'button' || name === 'label';
 }
 
 function lineMarkup(line: TextNodeLine, context: MarkupContext, interactive: boolean): MarkupNode[] {
@@ -148,7 +191,7 @@ function sharedAttributes(node: PageNode, { sheet }: MarkupContext) {
 /** The role's element, or `span` where only letters and inline elements may stand. */
 function elementName(role: Role, inside: Inside): string {
   const { element: name, phrasing } = roleEntry(role);
-  const inline = ['span', 'button', 'a', 'img'].includes(name);
+  const inline = ['span', 'button', 'a', 'img', 'label'].includes(name);
   return inside.phrasing && !(phrasing && inline) && name !== 'a' ? 'span' : name;
 }
 

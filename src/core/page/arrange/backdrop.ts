@@ -34,6 +34,7 @@ function isBackdrop(node: PageNode): node is BoxNode {
     !dressed &&
     node.classes.length === 0 &&
     !node.hidden &&
+    node.note === undefined &&
     node.place.turn === null &&
     node.look.fills !== undefined
   );

@@ -19,6 +19,8 @@ export function isPurposeless(node: BoxNode): boolean {
     node.classes.length > 0 ||
     node.hidden ||
     node.href !== undefined ||
-    node.slot !== undefined;
+    node.slot !== undefined ||
+    node.scroll !== undefined ||
+    node.note !== undefined;
   return isPlain(node.look) && !meant;
 }

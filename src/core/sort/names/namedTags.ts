@@ -1,6 +1,7 @@
 import type { Layer, LayerKey } from '../../mockup/layer';
 import { splitName } from '../../mockup/layerName';
 import type { Tag, Tags } from '../tag';
+import { isScroll } from '../vocabulary';
 import { readBrackets } from './readBrackets';
 
 /** The tags that layers carry in their own names or, in SVG, as attributes. A person's tags win over them. */
@@ -15,9 +16,12 @@ export function namedTags(layers: Iterable<Layer>): Tags {
 
 function tagOf({ sourceName, hints }: Layer): Tag {
   const { brackets } = splitName(sourceName ?? '');
-  const { slot, screen } = hints.data;
+  const { slot, screen, scroll, note, merge } = hints.data;
   return {
     ...(slot !== undefined && /^[\w-]{1,64}$/.test(slot) && { slot }),
+    ...(scroll !== undefined && isScroll(scroll) && { scroll }),
+    ...(note && { note: note.slice(0, 400) }),
+    ...(merge && { merge: merge.slice(0, 64) }),
     ...(screen !== undefined && { screen: screen !== 'false' }),
     ...(brackets !== null && readBrackets(brackets)),
   };

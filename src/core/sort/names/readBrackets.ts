@@ -1,4 +1,5 @@
-import { ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
+import { HREF } from '../href';
+import { isScroll, ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
 import type { Tag } from '../tag';
 
 /** Elements that mean an outcome rather than a role. */
@@ -51,6 +52,18 @@ function readAttribute(token: string, tag: { -readonly [K in keyof Tag]: Tag[K] 
       break;
     case 'data-slot':
       if (/^[\w-]{1,64}$/.test(value)) tag.slot = value;
+      break;
+    case 'href':
+      if (HREF.test(value)) tag.href = value;
+      break;
+    case 'data-scroll':
+      if (isScroll(value)) tag.scroll = value;
+      break;
+    case 'data-note':
+      if (value !== '') tag.note = value.slice(0, 400);
+      break;
+    case 'data-merge':
+      if (value !== '') tag.merge = value.slice(0, 64);
       break;
     case 'data-screen':
       tag.screen = value !== 'false';

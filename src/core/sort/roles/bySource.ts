@@ -13,6 +13,9 @@ const ARIA: Readonly<Record<string, Role>> = {
   main: 'main',
   region: 'section',
   article: 'article',
+  textbox: 'field',
+  searchbox: 'field',
+  combobox: 'field',
   figure: 'figure',
 };
 

@@ -1,6 +1,7 @@
 import { bySource } from './bySource';
 import { byName } from './byName';
 import { byLinks } from './byLinks';
+import { byForm } from './byForm';
 import { byLook } from './byLook';
 import { byPlace } from './byPlace';
 import { byRepeat } from './byRepeat';
@@ -15,6 +16,7 @@ export const ROLE_RULES: readonly RoleRule[] = [
   byLinks,
   byRepeat,
   byPlace,
+  byForm,
   byLook,
   byTextSize,
   byKind,

@@ -23,6 +23,11 @@ export interface RevisionRow {
   readonly layer_count: number;
 }
 
+/** A revision whose tree is text, as it is kept. */
+export interface RevisionTextRow extends Pick<RevisionRow, 'id' | 'number' | 'file_name' | 'findings'> {
+  readonly tree: string;
+}
+
 const INSERT = `
   insert into revisions
     (mockup_id, number, file_name, source_digest, picture_digest, tree, findings, layer_count, tree_version)
@@ -34,6 +39,8 @@ const NEWEST = `
     from revisions where mockup_id = $1 order by number desc limit 1`;
 const BY_ID = `
   select id, number, file_name, picture_digest, source_digest, tree, findings, layer_count from revisions where id = $1`;
+const NEWEST_TEXT = `
+  select id, number, file_name, tree::text, findings from revisions where mockup_id = $1 order by number desc limit 1`;
 const NEWEST_PICTURE =
   'select picture_digest from revisions where mockup_id = $1 order by number desc limit 1';
 const OUTDATED = `
@@ -71,6 +78,12 @@ export async function insertAsset(
 
 export async function newestRevision(db: Queryable, mockupId: string): Promise<RevisionRow | null> {
   const { rows } = await db.query<RevisionRow>(NEWEST, [mockupId]);
+  return rows[0] ?? null;
+}
+
+/** The newest revision with its tree as it is kept, not parsed. */
+export async function newestRevisionText(db: Queryable, mockupId: string): Promise<RevisionTextRow | null> {
+  const { rows } = await db.query<RevisionTextRow>(NEWEST_TEXT, [mockupId]);
   return rows[0] ?? null;
 }
 

@@ -1,0 +1,140 @@
+import { convertReading, emitted, readInside, readText } from '../../../tests/support/mockups';
+import type { Tag } from './tag';
+
+const CREST = `
+  <g id="crest">
+    <circle id="disc" cx="30" cy="30" r="20" fill="#246"/>
+    <rect id="band" x="35" y="0" width="20" height="60" fill="#d93"/>
+    <path id="wave" d="M40 30q5-8 10 0t10 0v8h-20z" fill="#fff"/>
+  </g>
+  <rect id="sea" x="80" width="60" height="20" fill="#8bd"/>`;
+
+function converted(content: string, tags: Record<string, Tag> = {}) {
+  const conversion = convertReading(readInside(content), 'nested', new Map(Object.entries(tags)));
+  return { ...conversion, html: emitted(conversion, 'index.html') };
+}
+
+describe('several layers in one picture', () => {
+  const merge: Tag = { merge: 'crest' };
+  const tags = { '/test/crest/disc': merge, '/test/crest/wave': merge };
+
+  it('stand where the topmost of them does, and the others are part of it', () => {
+    const { plan, decisions, html } = converted(CREST, tags);
+    expect(plan.pictures.map(({ name, layers }) => [name, layers])).toEqual([
+      ['crest', ['/test/crest/wave']],
+    ]);
+    expect(plan.placed.get('/test/crest/wave')?.box).toEqual({ x: 10, y: 10, width: 50, height: 40 });
+    expect(decisions.get('/test/crest/disc')?.within).toBe('/test/crest/wave');
+    expect(decisions.get('/test/crest/wave')?.reason).toBe(
+      'picture: you made 2 layers into the one picture crest',
+    );
+    expect(html.match(/<img/g)).toHaveLength(1);
+    const [source] = plan.pictures.map((picture) => picture.source);
+    expect(source?.kind === 'svg' && source.svg.match(/<(circle|ellipse|path|rect)/g)).toHaveLength(2);
+  });
+
+  it('say what lies between them', () => {
+    expect(converted(CREST, tags).findings).toContainEqual(
+      expect.objectContaining({
+        code: 'merge-overlap',
+        layer: '/test/crest/wave',
+        data: { name: 'crest', what: 'band', count: 1 },
+      }),
+    );
+    const beside = { '/test/crest/wave': merge, '/test/sea': merge };
+    expect(converted(CREST, beside).findings.map(({ code }) => code)).not.toContain('merge-overlap');
+  });
+
+  it('need another one: a name that one layer has merges nothing', () => {
+    const { plan } = converted(CREST, { '/test/sea': merge });
+    expect(plan.placed.has('/test/sea')).toBe(false);
+  });
+
+  it('are taken apart again when the tag is taken back', () => {
+    const { plan } = converted(CREST, { '/test/crest': { outcome: 'element' } });
+    expect(plan.pictures.map(({ name }) => name)).not.toContain('crest');
+  });
+});
+
+describe('links, scroll areas and remarks', () => {
+  const LIST = `<g id="list"><rect width="90" height="80" fill="#eee"/><text id="fare" y="20">Fare</text></g>`;
+
+  it('are written into the page', () => {
+    const { html } = converted(LIST, {
+      '/test/list': { scroll: 'y', note: 'can be code -- confirm' },
+      '/test/list/fare': { href: '#tickets' },
+    });
+    expect(html).toContain('<!-- can be code – confirm -->');
+    expect(html).toContain('overflow: hidden auto');
+    expect(html).toMatch(/<a [^>]*href="#tickets"[^>]*>Fare<\/a>/);
+  });
+
+  it('come from brackets in names too', () => {
+    const { html } = converted(
+      `<g id="x" data-name='List [data-scroll=both data-note="long"]'><rect width="90" height="80"/><text y="20">Fare</text></g>`,
+    );
+    expect(html).toContain('<!-- long -->');
+    expect(html).toContain('overflow: auto');
+  });
+});
+
+describe('states that a person joins', () => {
+  const SWITCH = `
+    <g id="lamp"><rect id="dim" width="40" height="20" fill="#ccc"/></g>
+    <g id="glow"><rect id="lit" width="40" height="20" fill="#fd6"/></g>
+    <rect id="far" y="60" width="90" height="9" fill="#333"/>`;
+
+  it('show the sibling at the same place', () => {
+    const { decisions } = converted(SWITCH, { '/test/glow': { state: 'checked' } });
+    expect(decisions.get('/test/glow')).toMatchObject({
+      outcome: 'aside',
+      state: { base: '/test/lamp', state: 'checked' },
+    });
+  });
+
+  it('are things of their own where that is said', () => {
+    const named = SWITCH.replace('id="glow"', 'id="lamp-on"');
+    expect(converted(named).decisions.get('/test/lamp-on')?.state?.state).toBe('checked');
+    expect(
+      converted(named, { '/test/lamp-on': { state: 'none' } }).decisions.get('/test/lamp-on'),
+    ).toMatchObject({ outcome: 'element', state: null });
+  });
+});
+
+it('fields hold an input that shows their words', () => {
+  const { decisions, html } = converted(`
+    <g id="from"><rect x="10" y="10" width="180" height="36" rx="4" fill="#fff" stroke="#ccc"/>
+    <text x="22" y="32" font-size="14" fill="#888">Which harbour?</text></g>`);
+  expect(decisions.get('/test/from')).toMatchObject({ role: 'field' });
+  expect(html).toMatch(/<label [^>]*>\s*<input [^>]*placeholder="Which harbour\?"/);
+});
+
+it('pictures keep the folders in their names, classes do not', () => {
+  const { plan, html } = converted(`
+    <path data-name="signs/Buoy light" d="M0 0q9 9 20 0v20z"/>
+    <rect data-name="boxes/Sea" x="80" width="60" height="20" fill="#8bd"/>`);
+  expect(plan.pictures[0]?.files[0]?.path).toBe('pictures/signs/buoy-light.svg');
+  expect(html).toContain('class="boxes-sea"');
+});
+
+describe('furniture', () => {
+  const header = (x: number) => `
+    <g data-name="top" transform="translate(${x})"><rect width="400" height="40" fill="#135"/><circle cx="20" cy="20" r="9" fill="#fff"/>
+    <text x="50" y="25" fill="#fff">Ternholm</text><text x="320" y="25" fill="#fff">Fares</text></g>`;
+  const screen = (name: string, x: number, rest: string) =>
+    `<g id="${name}" data-screen="true">${`<rect x="${x}" width="400" height="300" fill="#fff"/>`}${header(x)}${rest}</g>`;
+  const sheet = (one: string, other: string) =>
+    readText(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="900" height="300">${screen('quay', 0, one)}${screen('deck', 450, other)}</svg>`,
+    );
+
+  it('is what stands on several screens at the same place; a tag on one holds for all', () => {
+    const reading = sheet('<text y="200">One</text>', '<text x="460" y="200">Other</text>');
+    const tags = new Map<string, Tag>([['/test/quay/top', { classes: ['bar'] }]]);
+    const { decisions } = convertReading(reading, 'nested', tags);
+    expect(decisions.get('/test/deck/top')).toMatchObject({
+      classes: ['bar'],
+      furniture: { pattern: '/test/quay/top', index: 1, count: 2 },
+    });
+  });
+});

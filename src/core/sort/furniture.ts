@@ -1,0 +1,70 @@
+import type { Measures } from '../mockup/bounds';
+import { bottom, type Box } from '../mockup/box';
+import type { GroupLayer, LayerKey } from '../mockup/layer';
+import type { Mockup, Screen } from '../mockup/mockup';
+import { buildOf, isAlike, TELLING_PARTS, type Build, type Repeat, type Repeats } from './repeats';
+import { blocksOf } from './places';
+
+/** Px by which the same furniture may be off on another screen. */
+const OFF = 2;
+
+interface Block extends Build {
+  /** The lower edge, px from the bottom of its screen. */
+  readonly fromBottom: number;
+}
+
+/** It does not change with the tags. */
+const known = new WeakMap<Mockup, Repeats>();
+
+/**
+ * What several screens share: like-built blocks of a page that stand at the same place, measured from the top or from
+ * the bottom of their screens, and have the same size.
+ */
+export function findFurniture(mockup: Mockup, measures: ReadonlyMap<string, Measures>): Repeats {
+  const ready = known.get(mockup);
+  if (ready) return ready;
+  const patterns: Block[][] = [];
+  for (const screen of mockup.screens) {
+    const measured = measures.get(screen.key);
+    if (!measured || mockup.screens.length < 2) continue;
+    const taken = new Set<Block[]>();
+    for (const block of blocksIn(screen, measured)) {
+      const same = patterns.find((pattern) => pattern[0] && !taken.has(pattern) && isSame(pattern[0], block));
+      const pattern = same ?? [];
+      if (!same) patterns.push(pattern);
+      pattern.push(block);
+      // One screen has a thing once.
+      taken.add(pattern);
+    }
+  }
+  const furniture = new Map<LayerKey, Repeat>();
+  for (const pattern of patterns) {
+    const [first] = pattern;
+    if (!first || pattern.length < 2) continue;
+    pattern.forEach(({ layer }, index) =>
+      furniture.set(layer.key, { pattern: first.layer.key, index, count: pattern.length, certain: false }),
+    );
+  }
+  known.set(mockup, furniture);
+  return furniture;
+}
+
+function blocksIn(screen: Screen, measures: Measures): readonly Block[] {
+  return blocksOf(screen.root).flatMap((layer: GroupLayer): readonly Block[] => {
+    const box: Box | null | undefined = measures.get(layer.key)?.painted;
+    if (!box) return [];
+    const block = { ...buildOf(layer, box), fromBottom: screen.height - bottom(box) };
+    return block.size >= TELLING_PARTS ? [block] : [];
+  });
+}
+
+function isSame(one: Block, other: Block): boolean {
+  const near = (a: number, b: number) => Math.abs(a - b) <= OFF;
+  return (
+    near(one.box.x, other.box.x) &&
+    near(one.box.width, other.box.width) &&
+    near(one.box.height, other.box.height) &&
+    (near(one.box.y, other.box.y) || near(one.fromBottom, other.fromBottom)) &&
+    isAlike(one, other)
+  );
+}
