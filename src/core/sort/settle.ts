@@ -14,3 +14,12 @@ export function settleMockup(mockup: Mockup, tags: Tags): Mockup {
 export function countLayers(mockup: Mockup): number {
   return [...layersOf(settleMockup(mockup, new Map()))].length;
 }
+
+/** What of the tags arranges the mockup itself: with equal marks it settles alike. */
+export function arrangementMark(tags: Tags): string {
+  return JSON.stringify(
+    [...tags].flatMap(([key, { screen, regions }]) =>
+      screen === undefined && !regions ? [] : [[key, screen, regions]],
+    ),
+  );
+}

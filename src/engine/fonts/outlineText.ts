@@ -46,7 +46,13 @@ function outlineOnce(font: Font, glyph: Glyph, em: number): GlyphOutline | null 
   return outline;
 }
 
-const LETTERS = { moveTo: 'm', lineTo: 'l', quadraticCurveTo: 'q', bezierCurveTo: 'c', closePath: 'z' } as const;
+const LETTERS = {
+  moveTo: 'm',
+  lineTo: 'l',
+  quadraticCurveTo: 'q',
+  bezierCurveTo: 'c',
+  closePath: 'z',
+} as const;
 
 function outlineGlyph(glyph: Glyph, em: number): GlyphOutline | null {
   const [first, ...others] = glyph.path.commands;

@@ -1,10 +1,17 @@
 import Joi from 'joi';
-import { historyState, reverse, type Change } from '../../core/sort/change';
+import { historyState, reverse, type Change, type FacetValue } from '../../core/sort/change';
 import { FACETS, type Facet, type Tag } from '../../core/sort/tag';
 import { tagSchema } from '../../core/sort/tagSchema';
 import { NOT_FOUND, Refusal } from '../http';
 import { inTransaction, type Queryable } from '../db/pool';
-import { editChanges, editTrail, insertEdit, type EditKind } from '../db/tables/edits';
+import {
+  editChanges,
+  editsAfter,
+  editTrail,
+  insertEdit,
+  type Editor,
+  type NewEdit,
+} from '../db/tables/edits';
 import { lockMockup } from '../db/tables/mockups';
 import { putFacets, removeFacets } from '../db/tables/tags';
 import { currentTags } from './currentTags';
@@ -16,7 +23,20 @@ export interface Wish {
   readonly value: Tag[Facet] | null;
 }
 
-export const wishesSchema = Joi.object<{ wishes: Wish[] }>({
+/** Wishes, and what their window knew when they were made. */
+export interface Wishes {
+  readonly wishes: readonly Wish[];
+  /** The newest edit that was counted in; left out by who wants no conflicts to be looked for. */
+  readonly after?: string;
+  readonly editor?: Editor;
+}
+
+export const wishesSchema = Joi.object<Wishes>({
+  after: Joi.string().pattern(/^\d{1,18}$/),
+  editor: Joi.object({
+    id: Joi.string().uuid().required(),
+    name: Joi.string().trim().allow('').max(40).required(),
+  }),
   wishes: Joi.array()
     .items(
       Joi.object({
@@ -37,21 +57,73 @@ export interface Edited {
   readonly changes: readonly Change[];
   readonly canUndo: boolean;
   readonly canRedo: boolean;
+  /** Wishes that were not granted, since someone else had just said something else. */
+  readonly conflicts: readonly Conflict[];
 }
 
-/** Sets facets as one edit, which one undo takes back. What is so already is no change. */
-export function setFacets(mockupId: string, wishes: readonly Wish[]): Promise<Edited> {
+/** Two people said different things of one facet of a layer, the one before the other could see it. */
+export interface Conflict {
+  readonly layer: string;
+  readonly facet: Facet;
+  readonly mine: FacetValue | null;
+  readonly theirs: FacetValue | null;
+  /** The other one's name, empty when not said. */
+  readonly by: string;
+}
+
+/**
+ * Sets facets as one edit, which one undo takes back. What is so already is no change; what someone else has set
+ * otherwise since the window looked stays theirs and is given back as a conflict.
+ */
+export function setFacets(
+  mockupId: string,
+  wishes: readonly Wish[],
+  { after: known, editor }: Omit<Wishes, 'wishes'> = {},
+): Promise<Edited> {
   for (const { facet, value } of wishes) if (value !== null) Joi.assert({ [facet]: value }, tagSchema);
   return editing(mockupId, async (client) => {
     const tags = await currentTags(client, mockupId);
-    const changes = wishes.flatMap(({ layer, facet, value }): Change[] => {
+    const others =
+      known === undefined ? new Map<string, Said>() : await saidSince(client, mockupId, known, editor);
+    const conflicts = wishes.flatMap(({ layer, facet, value }): Conflict[] => {
+      const other = others.get(`${layer}\n${facet}`);
+      const mine = (value ?? null) as FacetValue | null;
+      return !other || JSON.stringify(other.value) === JSON.stringify(mine)
+        ? []
+        : [{ layer, facet, mine, theirs: other.value, by: other.by }];
+    });
+    const refused = new Set(conflicts.map(({ layer, facet }) => `${layer}\n${facet}`));
+    const granted = wishes.filter(({ layer, facet }) => !refused.has(`${layer}\n${facet}`));
+    const changes = granted.flatMap(({ layer, facet, value }): Change[] => {
       const before = tags.get(layer)?.[facet] ?? null;
       const after = value ?? null;
       return JSON.stringify(before) === JSON.stringify(after) ? [] : [{ layer, facet, before, after }];
     });
-    if (changes.length > 0) await record(client, mockupId, 'set', null, changes);
-    return changes;
+    if (changes.length > 0)
+      await record(client, mockupId, { kind: 'set', about: null, changes, editor: editor ?? null });
+    return { changes, conflicts };
   });
+}
+
+interface Said {
+  readonly value: FacetValue | null;
+  readonly by: string;
+}
+
+/** What other windows said since the edit `known`, by layer and facet. */
+async function saidSince(
+  client: Queryable,
+  mockupId: string,
+  known: string,
+  editor: Editor | undefined,
+): Promise<ReadonlyMap<string, Said>> {
+  const said = new Map<string, Said>();
+  for (const edit of await editsAfter(client, mockupId, known)) {
+    if (edit.editor_id !== null && edit.editor_id === editor?.id) continue;
+    for (const { layer, facet, after } of edit.changes)
+      said.set(`${layer}\n${facet}`, { value: after, by: edit.editor_name });
+  }
+  return said;
 }
 
 /** Takes the newest edit back. */
@@ -70,29 +142,26 @@ function step(mockupId: string, kind: 'undo' | 'redo', nothing: string): Promise
     if (about === null) throw new Refusal(409, nothing);
     const made = await editChanges(client, about);
     const changes = kind === 'undo' ? reverse(made) : made;
-    await record(client, mockupId, kind, about, changes);
-    return changes;
+    await record(client, mockupId, { kind, about, changes, editor: null });
+    return { changes, conflicts: [] };
   });
 }
 
-function editing(mockupId: string, work: (client: Queryable) => Promise<readonly Change[]>): Promise<Edited> {
+function editing(
+  mockupId: string,
+  work: (client: Queryable) => Promise<Pick<Edited, 'changes' | 'conflicts'>>,
+): Promise<Edited> {
   return inTransaction(async (client) => {
     if (!(await lockMockup(client, mockupId))) throw NOT_FOUND('This mockup');
-    const changes = await work(client);
+    const done = await work(client);
     const state = historyState(await editTrail(client, mockupId));
-    return { changes, canUndo: state.undo !== null, canRedo: state.redo !== null };
+    return { ...done, canUndo: state.undo !== null, canRedo: state.redo !== null };
   });
 }
 
-async function record(
-  client: Queryable,
-  mockupId: string,
-  kind: EditKind,
-  about: string | null,
-  changes: readonly Change[],
-): Promise<void> {
-  await insertEdit(client, mockupId, kind, about, changes);
-  const rows = changes.map(({ layer, facet, after }) => ({ layer_key: layer, facet, value: after }));
+async function record(client: Queryable, mockupId: string, edit: NewEdit): Promise<void> {
+  await insertEdit(client, mockupId, edit);
+  const rows = edit.changes.map(({ layer, facet, after }) => ({ layer_key: layer, facet, value: after }));
   await removeFacets(
     client,
     mockupId,

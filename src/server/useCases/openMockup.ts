@@ -14,6 +14,8 @@ export interface OpenedMockup {
   readonly projectId: string;
   readonly fileName: string;
   readonly revision: number;
+  /** Digest of its picture: names this reading of the file. */
+  readonly picture: string;
   readonly mockup: Mockup;
   readonly findings: readonly Finding[];
   readonly tags: Readonly<Record<string, Tag>>;
@@ -35,6 +37,7 @@ export async function openMockup(id: string): Promise<string> {
     projectId: row.project_id,
     fileName: revision.file_name,
     revision: revision.number,
+    picture: revision.picture_digest,
     findings: revision.findings,
     tags: Object.fromEntries(await currentTags(db, id)),
     lastEdit: trail.at(-1)?.id ?? '0',

@@ -3,8 +3,8 @@ import { Box, InputBase, Menu, MenuItem, Popover, Typography } from '@mui/materi
 import { useState } from 'react';
 import type { FacetValue } from '../../core/sort/change';
 import type { Decision } from '../../core/sort/decision';
+import { HAND_FACETS, parseLine, printLine, type Choice } from './facets';
 import type { CellFacet } from './store';
-import { OUTCOMES, OUTCOME_NAMES, ROLE_NAMES } from '../../core/sort/vocabulary';
 import { MONO } from '../shared/theme';
 
 export interface Editing {
@@ -21,24 +21,9 @@ interface CellEditorProps {
   readonly onCancel: () => void;
 }
 
-interface Choice {
-  readonly value: FacetValue | null;
-  readonly label: string;
-}
-
-const AUTOMATIC: Choice = { value: null, label: 'let Orden decide' };
-const CHOICES: Readonly<Partial<Record<CellFacet, readonly Choice[]>>> = {
-  outcome: [
-    ...OUTCOME_NAMES.map((name) => ({ value: name, label: `${name}: ${OUTCOMES[name].says}` })),
-    AUTOMATIC,
-  ],
-  role: [...ROLE_NAMES.map((name) => ({ value: name, label: name })), AUTOMATIC],
-  hidden: [{ value: true, label: 'hidden at first' }, { value: false, label: 'shown at first' }, AUTOMATIC],
-};
-
 /** Edits the cell under the cursor: a list to choose from, or a line to write in. */
 export function CellEditor(props: CellEditorProps) {
-  const choices = CHOICES[props.editing.facet];
+  const { choices } = HAND_FACETS[props.editing.facet];
   return choices ? <ChoiceEditor {...props} choices={choices} /> : <LineEditor {...props} />;
 }
 
@@ -48,7 +33,7 @@ function ChoiceEditor({
   onDone,
   onCancel,
 }: CellEditorProps & { readonly choices: readonly Choice[] }) {
-  const now = editing.decision?.[editing.facet];
+  const now = editing.decision && HAND_FACETS[editing.facet].now(editing.decision);
   return (
     <Menu
       open
@@ -66,22 +51,11 @@ function ChoiceEditor({
   );
 }
 
-const LINES: Readonly<Partial<Record<CellFacet, { readonly label: string; readonly hint: string }>>> = {
-  classes: { label: 'Classes', hint: 'Class names, a space between them. Empty: none.' },
-  outputName: { label: 'Output name', hint: 'Names its class or its picture file. Empty: let Orden decide.' },
-};
-
 function LineEditor({ editing, count, onDone, onCancel }: CellEditorProps) {
   const { facet, decision } = editing;
-  const line = LINES[facet] ?? { label: facet, hint: '' };
-  const [text, setText] = useState(
-    facet === 'classes' ? (decision?.classes.join(' ') ?? '') : (decision?.outputName ?? ''),
-  );
-  const done = () => {
-    const words = text.trim().split(/\s+/).filter(Boolean);
-    if (facet === 'classes') onDone(words.length > 0 ? words : null);
-    else onDone(text.trim() || null);
-  };
+  const { label, hint, now } = HAND_FACETS[facet];
+  const [text, setText] = useState(printLine(decision ? now(decision) : null));
+  const done = () => onDone(parseLine(facet, text));
   return (
     <Popover
       open
@@ -89,7 +63,7 @@ function LineEditor({ editing, count, onDone, onCancel }: CellEditorProps) {
       onClose={onCancel}
       transitionDuration={0}
       anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
-      slotProps={{ paper: { 'aria-label': line.label } }}
+      slotProps={{ paper: { 'aria-label': label } }}
     >
       <Box sx={{ p: 1, width: 280 }}>
         <InputBase
@@ -104,12 +78,12 @@ function LineEditor({ editing, count, onDone, onCancel }: CellEditorProps) {
               done();
             }
           }}
-          inputProps={{ 'aria-label': line.label, spellCheck: false }}
+          inputProps={{ 'aria-label': label, spellCheck: false }}
           sx={{ fontFamily: MONO, fontSize: 13, border: 1, borderColor: 'text.secondary', px: 0.75 }}
         />
         <Typography variant="caption" color="text.secondary">
           {count > 1 ? `For ${count} layers. ` : ''}
-          {line.hint}
+          {hint}
         </Typography>
       </Box>
     </Popover>

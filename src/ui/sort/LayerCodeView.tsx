@@ -4,6 +4,7 @@ import type { LayerCode } from '../../core/emit/html/layerCode';
 import { ArrangementToggle } from '../shared/ArrangementToggle';
 import { CodeBlock } from '../shared/CodeBlock';
 import { useSort } from './SortContext';
+import { TagPanel } from './TagPanel';
 
 /** The code that the layer under the cursor gives right now, and why it became what it is. */
 export function LayerCodeView({ code }: { readonly code: LayerCode | null }) {
@@ -51,12 +52,13 @@ export function LayerCodeView({ code }: { readonly code: LayerCode | null }) {
           flex: 1,
           minHeight: 0,
           display: 'grid',
-          gridTemplateColumns: '3fr 2fr',
-          '& > :first-of-type': { borderRight: 1, borderColor: 'divider' },
+          gridTemplateColumns: '5fr 3fr minmax(300px, 4fr)',
+          '& > :not(:last-child)': { borderRight: 1, borderColor: 'divider' },
         }}
       >
         <CodeBlock title="HTML" code={code?.markup ?? ''} />
         <CodeBlock title="CSS" code={code?.css ?? ''} />
+        <TagPanel />
       </Box>
     </Box>
   );

@@ -10,9 +10,11 @@ import { useResource } from '../shared/useResource';
 import { ActionList } from './ActionList';
 import { FindBar } from './FindBar';
 import { LayerCodeView } from './LayerCodeView';
-import { MockupView } from './MockupView';
+import { MockupView } from './mockup/MockupView';
 import { SortContext, useSort } from './SortContext';
 import { RenameDialog } from './RenameDialog';
+import { Conflicts } from './Conflicts';
+import { WhoDialog } from './WhoDialog';
 import { createSortStore } from './store';
 import { Tally } from './Tally';
 import { useConversion } from './useConversion';
@@ -50,6 +52,7 @@ export function SortStep({ mockupId }: { readonly mockupId: string }) {
       </TopBar>
       <Bench />
       <RenameDialog />
+      <WhoDialog />
     </SortContext>
   );
 }
@@ -66,6 +69,7 @@ function Bench() {
           {problem} Reload the page to see what is saved.
         </Alert>
       )}
+      <Conflicts />
       <Tally />
       <FindBar />
       <Box sx={{ flex: 1, minHeight: 0, '& [data-separator]': { bgcolor: 'divider' } }}>

@@ -1,5 +1,4 @@
 'use client';
-import { Box } from '@mui/material';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useEffect, useRef, useState, type MouseEvent } from 'react';
 import { CellEditor, type Editing } from './CellEditor';
@@ -7,7 +6,8 @@ import type { Row } from './rows';
 import { useSort } from './SortContext';
 import { COLUMNS, type Column } from './store';
 import { facetOf, useWorksheetKeys } from './useWorksheetKeys';
-import { cellId, GRID, ROW_HEIGHT, WorksheetRow } from './WorksheetRow';
+import { ROW_HEIGHT, Sheet } from './sheetLook';
+import { cellId, WorksheetRow } from './WorksheetRow';
 
 const HEADINGS: Readonly<Record<Column, string>> = {
   layer: 'Layer',
@@ -15,12 +15,16 @@ const HEADINGS: Readonly<Record<Column, string>> = {
   role: 'Role',
   classes: 'Classes',
   outputName: 'Output name',
+  state: 'State',
   hidden: 'Starts',
+  findings: '!',
   reason: 'Why',
 };
 
 /** The tree table of layers, walked by keyboard like a spreadsheet; only the rows in view are in the document. */
 export function Worksheet() {
+  const { id, picture } = useSort((state) => state.opened);
+  const findings = useSort((state) => state.findings);
   const rows = useSort((state) => state.rows);
   const cursor = useSort((state) => state.cursor);
   const column = useSort((state) => state.column);
@@ -74,7 +78,7 @@ export function Worksheet() {
 
   return (
     <>
-      <Box
+      <Sheet
         ref={grid}
         role="treegrid"
         aria-label="Worksheet"
@@ -84,53 +88,16 @@ export function Worksheet() {
         tabIndex={0}
         onKeyDown={onKeyDown}
         onMouseLeave={() => hover(null)}
-        sx={{
-          position: 'relative',
-          height: '100%',
-          overflow: 'auto',
-          bgcolor: 'background.paper',
-          '&:focus-visible': {
-            outline: 2,
-            outlineStyle: 'solid',
-            outlineColor: 'primary.main',
-            outlineOffset: -2,
-          },
-        }}
       >
-        <Box
-          role="row"
-          aria-rowindex={1}
-          sx={{
-            position: 'sticky',
-            top: 0,
-            zIndex: 1,
-            display: 'grid',
-            gridTemplateColumns: GRID,
-            height: ROW_HEIGHT,
-            bgcolor: 'background.default',
-            borderBottom: 1,
-            borderColor: 'text.secondary',
-            minWidth: 752,
-          }}
-        >
-          <Box role="presentation" />
+        <div role="row" aria-rowindex={1} className="headings">
+          <div role="presentation" />
           {COLUMNS.map((name) => (
-            <Box
-              key={name}
-              role="columnheader"
-              sx={{
-                px: 0.75,
-                lineHeight: `${ROW_HEIGHT}px`,
-                fontSize: 12,
-                fontWeight: 600,
-                color: 'text.secondary',
-              }}
-            >
+            <div key={name} role="columnheader" title={name === 'findings' ? 'Findings' : undefined}>
               {HEADINGS[name]}
-            </Box>
+            </div>
           ))}
-        </Box>
-        <Box role="rowgroup" sx={{ position: 'relative', height: virtual.getTotalSize(), minWidth: 752 }}>
+        </div>
+        <div role="rowgroup" className="rows" style={{ height: virtual.getTotalSize() }}>
           {virtual.getVirtualItems().map((item) => {
             const row = rows[item.index];
             if (!row) return null;
@@ -141,7 +108,9 @@ export function Worksheet() {
                 row={row}
                 index={item.index}
                 top={item.start - ROW_HEIGHT}
+                picture={`/api/mockups/${id}/layer-picture?reading=${picture}&layer=${encodeURIComponent(key)}`}
                 decision={decisions?.get(key)}
+                findings={findings.get(key)}
                 tag={tags.get(key)}
                 folded={folded.has(key)}
                 selected={selection.has(key)}
@@ -154,8 +123,8 @@ export function Worksheet() {
               />
             );
           })}
-        </Box>
-      </Box>
+        </div>
+      </Sheet>
       {editing && (
         <CellEditor
           editing={editing}

@@ -1,24 +1,23 @@
 'use client';
-import { Box } from '@mui/material';
-import type { MouseEvent } from 'react';
-import { memo } from 'react';
+import { memo, type MouseEvent } from 'react';
+import { sayFinding, type Finding } from '../../core/findings/finding';
 import type { Decision } from '../../core/sort/decision';
 import type { Tag } from '../../core/sort/tag';
 import { OUTCOMES } from '../../core/sort/vocabulary';
-import { MONO } from '../shared/theme';
 import { layerLabel } from './layerLabel';
 import type { Row } from './rows';
 import { COLUMNS, type Column } from './store';
-
-export const ROW_HEIGHT = 26;
-export const GRID = '24px minmax(180px, 2.2fr) 72px 86px 80px 104px 56px minmax(150px, 3fr)';
+import { facetOf } from './useWorksheetKeys';
 
 interface WorksheetRowProps {
   readonly row: Row;
   readonly index: number;
   readonly top: number;
+  /** Address of the layer's own small picture. */
+  readonly picture: string;
   readonly decision: Decision | undefined;
   readonly tag: Tag | undefined;
+  readonly findings: readonly Finding[] | undefined;
   readonly folded: boolean;
   readonly selected: boolean;
   readonly hovered: boolean;
@@ -34,109 +33,95 @@ export function cellId(key: string, column: Column): string {
   return `cell:${key}:${column}`;
 }
 
+const INDENT = 14;
+
 /** A layer as a line of the worksheet. What a person settled stands in bold, what Orden decided does not. */
 export const WorksheetRow = memo(function WorksheetRow(props: WorksheetRowProps) {
-  const {
-    row,
-    index,
-    top,
-    decision,
-    tag,
-    folded,
-    selected,
-    hovered,
-    cursor,
-    onPick,
-    onFold,
-    onHover,
-    onEdit,
-  } = props;
+  const { row, index, top, decision, tag, findings, folded, selected, hovered, cursor } = props;
   const { layer, level, hasChildren } = row;
   const label = layerLabel(layer);
-  const off = decision?.outcome === 'aside';
-  const within = decision?.within !== null && decision !== undefined;
+  const off = decision?.outcome === 'aside' || (decision !== undefined && decision.within !== null);
+  const classOf = (column: Column) =>
+    [
+      'cell',
+      column === 'classes' || column === 'outputName' ? 'code' : '',
+      column === 'findings' ? 'findings' : '',
+      column === 'layer' && !label.own ? 'unnamed' : '',
+      isSettled(tag, column) ? 'settled' : '',
+      cursor === column ? 'active' : '',
+    ].join(' ');
+  const outcome = decision?.outcome ?? 'aside';
   return (
-    <Box
+    <div
       role="row"
       aria-rowindex={index + 2}
       aria-level={level}
       aria-selected={selected}
       aria-expanded={hasChildren ? !folded : undefined}
-      onMouseEnter={() => onHover(row)}
-      sx={{
-        position: 'absolute',
-        top,
-        left: 0,
-        right: 0,
-        height: ROW_HEIGHT,
-        display: 'grid',
-        gridTemplateColumns: GRID,
-        alignItems: 'center',
-        borderBottom: 1,
-        borderColor: 'divider',
-        bgcolor: selected ? 'action.selected' : hovered ? 'action.hover' : 'transparent',
-        boxShadow: selected
-          ? (theme) => `inset 3px 0 0 ${(theme.vars ?? theme).palette.primary.main}`
-          : 'none',
-        cursor: 'default',
-        userSelect: 'none',
-      }}
+      onMouseEnter={() => props.onHover(row)}
+      className={`line ${hovered ? 'hovered' : ''} ${off ? 'off' : ''}`}
+      style={{ top }}
     >
-      <OutcomeMark decision={decision} />
+      <div role="presentation" className={`mark ${outcome} ${decision?.within ? 'inside' : ''}`}>
+        {OUTCOMES[outcome].letter}
+      </div>
       {COLUMNS.map((column) => (
-        <Box
+        <div
           key={column}
           id={cellId(layer.key, column)}
           role={column === 'layer' ? 'rowheader' : 'gridcell'}
-          onMouseDown={(event) => onPick(row, column, event)}
-          onDoubleClick={onEdit}
-          sx={{
-            height: ROW_HEIGHT,
-            lineHeight: `${ROW_HEIGHT}px`,
-            px: 0.75,
-            overflow: 'hidden',
-            textOverflow: 'ellipsis',
-            whiteSpace: 'nowrap',
-            outline: cursor === column ? 2 : 0,
-            outlineStyle: 'solid',
-            outlineColor: (theme) => (theme.vars ?? theme).palette.primary.main,
-            outlineOffset: -2,
-            color: off || within ? 'text.secondary' : 'text.primary',
-            fontWeight: isSettled(tag, column) ? 700 : 400,
-            fontFamily: column === 'classes' || column === 'outputName' ? MONO : 'inherit',
-            fontSize: column === 'classes' || column === 'outputName' ? 12 : 13,
-            pl: column === 'layer' ? `${(level - 1) * 14 + 2}px` : 0.75,
-            fontStyle: column === 'layer' && !label.own ? 'italic' : 'normal',
-          }}
+          aria-label={column === 'layer' ? label.text : undefined}
+          onMouseDown={(event) => props.onPick(row, column, event)}
+          onDoubleClick={props.onEdit}
+          className={classOf(column)}
+          style={column === 'layer' ? { paddingLeft: (level - 1) * INDENT + 2 } : undefined}
+          title={column === 'findings' ? findings?.map(sayFinding).join('\n') : undefined}
         >
           {column === 'layer' && (
-            <Box
-              component="span"
-              aria-hidden
-              onMouseDown={(event) => {
-                if (!hasChildren) return;
-                event.stopPropagation();
-                onFold(row);
-              }}
-              sx={{ display: 'inline-block', width: 16, textAlign: 'center', color: 'text.secondary' }}
-            >
-              {hasChildren ? (folded ? '+' : '−') : ''}
-            </Box>
+            <>
+              <span
+                aria-hidden
+                className="fold"
+                onMouseDown={(event) => {
+                  if (!hasChildren) return;
+                  event.stopPropagation();
+                  props.onFold(row);
+                }}
+              >
+                {hasChildren ? (folded ? '+' : '−') : ''}
+              </span>
+              <img
+                className="small"
+                src={props.picture}
+                alt=""
+                loading="lazy"
+                decoding="async"
+                draggable={false}
+              />
+            </>
           )}
-          {cellText(column, row, decision)}
-          {column === 'layer' && decision?.repeat && (
-            <Box component="span" sx={{ color: 'text.secondary', fontSize: 11, ml: 0.75 }}>
-              {decision.repeat.index + 1} of {decision.repeat.count} alike
-            </Box>
-          )}
-        </Box>
+          {column === 'findings' ? findings && findings.length : cellText(column, row, decision)}
+          {column === 'layer' && <Alike decision={decision} />}
+        </div>
       ))}
-    </Box>
+    </div>
   );
 });
 
+function Alike({ decision }: { readonly decision: Decision | undefined }) {
+  const { repeat, furniture } = decision ?? {};
+  if (repeat)
+    return (
+      <span className="alike">
+        {repeat.index + 1} of {repeat.count} alike
+      </span>
+    );
+  return furniture ? <span className="alike">on {furniture.count} screens</span> : null;
+}
+
 function isSettled(tag: Tag | undefined, column: Column): boolean {
-  return column !== 'layer' && column !== 'reason' && tag?.[column] !== undefined;
+  const facet = facetOf(column);
+  return facet !== null && tag?.[facet] !== undefined;
 }
 
 function cellText(column: Column, row: Row, decision: Decision | undefined): string {
@@ -149,45 +134,15 @@ function cellText(column: Column, row: Row, decision: Decision | undefined): str
       return decision.outcome === 'element' ? decision.role : '';
     case 'classes':
       return decision.classes.join(' ');
+    case 'state':
+      return decision.state?.state ?? '';
     case 'outputName':
       return decision.outcome === 'aside' || decision.within !== null ? '' : decision.outputName;
     case 'hidden':
       return decision.hidden ? 'hidden' : '';
+    case 'findings':
+      return '';
     case 'reason':
       return decision.reason;
   }
-}
-
-/** The outcome as letter and shape: filled for an element, framed for a picture, bare for what is off the page. */
-function OutcomeMark({ decision }: { readonly decision: Decision | undefined }) {
-  const outcome = decision?.outcome ?? 'aside';
-  const frame = {
-    element: 'text.primary',
-    picture: 'text.primary',
-    sample: 'primary.main',
-    aside: 'transparent',
-  }[outcome];
-  const filled = outcome === 'element';
-  return (
-    <Box
-      role="presentation"
-      sx={{
-        width: 15,
-        height: 15,
-        lineHeight: '13px',
-        ml: '6px',
-        textAlign: 'center',
-        fontSize: 10,
-        fontWeight: 700,
-        border: 1,
-        borderColor: frame,
-        borderRadius: outcome === 'sample' ? '50%' : 0,
-        bgcolor: filled ? 'text.primary' : 'transparent',
-        color: filled ? 'background.paper' : 'text.primary',
-        opacity: decision?.within ? 0.45 : 1,
-      }}
-    >
-      {OUTCOMES[outcome].letter}
-    </Box>
-  );
 }

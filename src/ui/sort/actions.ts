@@ -10,6 +10,12 @@ export interface Action {
   readonly run: (state: SortState) => void;
 }
 
+export const TAG_PANEL = 'tags-of-chosen';
+
+export function focusTags(): void {
+  document.querySelector<HTMLElement>(`#${TAG_PANEL} [tabindex], #${TAG_PANEL} input`)?.focus();
+}
+
 export const ACTIONS: readonly Action[] = [
   { name: 'Find layers', keys: '/', run: () => document.getElementById(FIND_FIELD)?.focus() },
   { name: 'Go to the next layer found', keys: 'N', run: (state) => state.seek(1) },
@@ -37,9 +43,29 @@ export const ACTIONS: readonly Action[] = [
     keys: 'R',
     run: (state) => state.open('names'),
   },
+  { name: 'Make one picture of what is chosen', keys: 'M', run: (state) => state.merge() },
+  { name: 'Take the chosen picture apart', keys: 'X', run: (state) => state.takeApart() },
+  { name: 'Say more of what is chosen: all tags', keys: 'T', run: focusTags },
+  { name: 'Go to the next undecided layer', keys: 'U', run: (state) => state.seekUndecided() },
+  { name: 'Go to the next of the same group', keys: 'Alt Down', run: (state) => state.moveBeside(1) },
+  { name: 'Go to the one before in the same group', keys: 'Alt Up', run: (state) => state.moveBeside(-1) },
+  { name: 'Fold the innermost groups', keys: '[', run: (state) => state.foldLevel(-1) },
+  { name: 'Unfold one level', keys: ']', run: (state) => state.foldLevel(1) },
+  { name: 'Show the whole screen', keys: 'W', run: (state) => state.askZoom('whole') },
+  { name: 'Show the mockup at 1:1', keys: '1', run: (state) => state.askZoom('actual') },
+  { name: 'Show what is chosen large', keys: 'Z', run: (state) => state.askZoom('chosen') },
+  {
+    name: 'Show what is chosen alone, or all again',
+    keys: 'I',
+    run: (state) => state.show(state.shown === 'layers' ? 'screen' : 'layers'),
+  },
+  { name: 'Show pictures alone', keys: '', run: (state) => state.show('pictures') },
+  { name: 'Show hidden layers too', keys: '', run: (state) => state.show('hidden') },
+  { name: 'Show what lies past the edge', keys: '', run: (state) => state.show('all') },
   { name: 'Copy the tags of this layer', keys: 'C', run: (state) => state.copyTags() },
   { name: 'Put the copied tags on all that is chosen', keys: 'V', run: (state) => state.pasteTags() },
   { name: 'Choose all layers of the worksheet', keys: 'Ctrl A', run: (state) => state.selectAll() },
+  { name: 'Say who you are, for those who work beside you', keys: '', run: (state) => state.open('who') },
   { name: 'Undo', keys: 'Ctrl Z', run: (state) => state.undo() },
   { name: 'Redo', keys: 'Ctrl Y', run: (state) => state.redo() },
 ];

@@ -60,6 +60,20 @@ export function foldedAtFirst({ screens }: Mockup): ReadonlySet<LayerKey> {
   );
 }
 
+/** The layers from the screen's edge down to this one. */
+export function layerPath({ root }: Screen, key: LayerKey): readonly Layer[] {
+  const visit = (layer: Layer): readonly Layer[] | null => {
+    if (layer.key === key) return [layer];
+    if (layer.kind !== 'group') return null;
+    for (const child of layer.layers) {
+      const path = visit(child);
+      if (path) return [layer, ...path];
+    }
+    return null;
+  };
+  return (visit(root) ?? []).slice(1);
+}
+
 /** The groups around a layer, the nearest first. */
 export function ancestorsOf(screen: Screen, key: LayerKey): readonly LayerKey[] {
   const parents = new Map(visibleRows(screen, new Set()).map((row) => [row.layer.key, row.parent]));

@@ -5,7 +5,7 @@ import type { Mockup } from '../../core/mockup/mockup';
 import { NO_RADII } from '../../core/mockup/outline';
 import type { Decision } from '../../core/sort/decision';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
-import { layersAt } from './hits';
+import { hitIndex } from './mockup/hitIndex';
 import { layerLabel } from './layerLabel';
 import { ancestorsOf, foldedAtFirst, visibleRows } from './rows';
 import { createSortStore } from './store';
@@ -111,16 +111,16 @@ describe('what lies under the pointer', () => {
   const decision = (outcome: Decision['outcome']) => ({ outcome }) as Decision;
 
   it('is the topmost layer first, then those beneath', () => {
-    expect(layersAt(mockup.screens[0]!, boxes, new Map(), 7, 5)).toEqual(['b2', 'b1', 'a1']);
-    expect(layersAt(mockup.screens[0]!, boxes, new Map(), 30, 5)).toEqual([]);
+    expect(hitIndex(mockup.screens[0]!, boxes, new Map()).at(7, 5)).toEqual(['b2', 'b1', 'a1']);
+    expect(hitIndex(mockup.screens[0]!, boxes, new Map()).at(30, 5)).toEqual([]);
   });
 
   it('is a picture as a whole, and never what is aside', () => {
-    expect(layersAt(mockup.screens[0]!, boxes, new Map([['b', decision('picture')]]), 7, 5)).toEqual([
+    expect(hitIndex(mockup.screens[0]!, boxes, new Map([['b', decision('picture')]])).at(7, 5)).toEqual([
       'b',
       'a1',
     ]);
-    expect(layersAt(mockup.screens[0]!, boxes, new Map([['a1', decision('aside')]]), 7, 5)).toEqual([
+    expect(hitIndex(mockup.screens[0]!, boxes, new Map([['a1', decision('aside')]])).at(7, 5)).toEqual([
       'b2',
       'b1',
     ]);
@@ -133,6 +133,7 @@ describe('the store', () => {
     projectId: 'p',
     fileName: 's.svg',
     revision: 1,
+    picture: 'd',
     mockup,
     findings: [],
     lastEdit: '0',
@@ -151,7 +152,7 @@ describe('the store', () => {
       answers.push({ address: String(address), body });
       const { wishes = [] } = body as { wishes?: { layer: string; facet: string; value: unknown }[] };
       const changes = wishes.map(({ layer, facet, value }) => ({ layer, facet, before: null, after: value }));
-      const json = fails ? { message: 'The mockup is gone.' } : { changes, canUndo: true, canRedo: false };
+      const json = fails ? { message: 'The mockup is gone.' } : { changes, conflicts: [], canUndo: true, canRedo: false };
       return { ok: !fails, status: fails ? 404 : 200, json: async () => json } as Response;
     });
   });
@@ -188,6 +189,8 @@ describe('the store', () => {
             { layer: 'b1', facet: 'role', value: 'button' },
             { layer: 'b2', facet: 'role', value: 'button' },
           ],
+          after: '0',
+          editor: { id: expect.any(String), name: '' },
         },
       },
     ]);
@@ -224,7 +227,7 @@ describe('the store', () => {
 
   it('waits for a server that is away, and sends then', async () => {
     let away = true;
-    const answer = { changes: [], canUndo: true, canRedo: false };
+    const answer = { changes: [], conflicts: [], canUndo: true, canRedo: false };
     globalThis.fetch = jest.fn(async () => {
       if (away) throw new TypeError('Failed to fetch');
       return { ok: true, status: 200, json: async () => answer } as Response;

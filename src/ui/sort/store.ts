@@ -1,22 +1,40 @@
 import { createStore, type StoreApi } from 'zustand';
-import type { LayerKey } from '../../core/mockup/layer';
+import type { Finding } from '../../core/findings/finding';
+import type { Layer, LayerKey } from '../../core/mockup/layer';
+import { walk } from '../../core/mockup/walk';
 import type { Mockup, Screen } from '../../core/mockup/mockup';
 import type { Arrangement } from '../../core/page/node';
+import type { DrawingKind } from '../../core/pictures/drawings';
 import { applyChanges, type FacetValue } from '../../core/sort/change';
 import { findLayers, parseQuery } from '../../core/sort/find/query';
-import { settleMockup } from '../../core/sort/settle';
+import { arrangementMark, settleMockup } from '../../core/sort/settle';
 import type { Facet, Tag, Tags } from '../../core/sort/tag';
-import type { Edited, Wish } from '../../server/useCases/editTags';
+import type { Conflict, Edited, Wish } from '../../server/useCases/editTags';
 import type { Followed } from '../../server/useCases/followEdits';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
 import { postJson, request, RequestError, sentence } from '../shared/request';
 import type { Settled } from './conversion.worker';
+import type { ZoomWish } from './mockup/zoom';
+import { ownName } from './ownName';
 import { ancestorsOf, foldedAtFirst, screenOf, visibleRows, type Row } from './rows';
 
-export const COLUMNS = ['layer', 'outcome', 'role', 'classes', 'outputName', 'hidden', 'reason'] as const;
+export const COLUMNS = [
+  'layer',
+  'outcome',
+  'role',
+  'classes',
+  'state',
+  'outputName',
+  'hidden',
+  'findings',
+  'reason',
+] as const;
 export type Column = (typeof COLUMNS)[number];
 /** The facets that have a column of their own. */
-export type CellFacet = Exclude<Column, 'layer' | 'reason'>;
+export type CellFacet = Exclude<Column, 'layer' | 'findings' | 'reason'>;
+
+/** The screen as it is seen, or a drawing of it. */
+export type Shown = 'screen' | DrawingKind;
 
 export interface SortState {
   readonly opened: OpenedMockup;
@@ -25,6 +43,8 @@ export interface SortState {
   /** The screen that worksheet and mockup show. */
   readonly screen: Screen;
   readonly tags: Tags;
+  /** What was found at reading, by layer. */
+  readonly findings: ReadonlyMap<LayerKey, readonly Finding[]>;
   readonly settled: Settled | null;
   readonly arrangement: Arrangement;
   readonly folded: ReadonlySet<LayerKey>;
@@ -52,12 +72,20 @@ export interface SortState {
   /** The newest edit of anyone that is counted in. */
   readonly lastEdit: string;
   readonly problem: string | null;
+  /** What someone else set otherwise in the same moment; each waits for a choice. */
+  readonly conflicts: readonly Conflict[];
+  /** What the mockup beside the worksheet shows. */
+  readonly shown: Shown;
+  /** What was asked last of the view of the mockup; a new object each time. */
+  readonly zoomWish: { readonly kind: ZoomWish } | null;
   /** The dialog that is open. */
-  readonly dialog: 'actions' | 'names' | null;
+  readonly dialog: 'actions' | 'names' | 'who' | null;
 
   readonly settle: (settled: Settled) => void;
   readonly arrangeBy: (arrangement: Arrangement) => void;
   readonly moveTo: (key: LayerKey, column: Column, extend: boolean) => void;
+  /** Goes to the next or the last sibling. */
+  readonly moveBeside: (by: 1 | -1) => void;
   readonly toggleSelected: (key: LayerKey) => void;
   readonly selectAll: () => void;
   readonly reveal: (key: LayerKey) => void;
@@ -67,6 +95,10 @@ export interface SortState {
   readonly setFacet: (facet: Facet, value: FacetValue | null) => void;
   /** Sets a facet of several layers as one edit, each to a value of its own. */
   readonly setEach: (facet: Facet, values: ReadonlyMap<LayerKey, FacetValue>) => void;
+  /** Chooses these layers, or adds them to what is chosen. */
+  readonly choose: (keys: readonly LayerKey[], more: boolean) => void;
+  readonly show: (shown: Shown) => void;
+  readonly askZoom: (kind: ZoomWish) => void;
   readonly open: (dialog: SortState['dialog']) => void;
   readonly look: (query: string) => void;
   readonly showOnlyFound: (only: boolean) => void;
@@ -75,10 +107,20 @@ export interface SortState {
   readonly copyTags: () => void;
   /** Puts the copied tags on all that is chosen. */
   readonly pasteTags: () => void;
+  /** Makes one picture of all that is chosen. */
+  readonly merge: () => void;
+  /** Takes pictures apart again: those that were made of several layers, and groups. */
+  readonly takeApart: () => void;
+  /** Goes to the next layer that no rule and no person knew. */
+  readonly seekUndecided: () => void;
+  /** Folds the innermost groups that are open, or opens all that are seen folded. */
+  readonly foldLevel: (by: 1 | -1) => void;
   readonly undo: () => void;
   readonly redo: () => void;
   /** Takes in what other tabs and people edited. */
   readonly follow: () => Promise<void>;
+  /** Settles a conflict: one's own word is said again, or the other's stays. */
+  readonly resolve: (conflict: Conflict, choice: 'mine' | 'theirs') => Promise<void>;
   readonly dismiss: () => void;
 }
 
@@ -92,6 +134,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
   const screen = screenOf(mockup, '');
   const rows = visibleRows(screen, folded);
   const first = rows[0]?.layer.key ?? null;
+  const findings = findingsByLayer(opened.findings);
   let saving: Promise<void> = Promise.resolve();
 
   return createStore<SortState>((set, get) => {
@@ -108,9 +151,18 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       set((state) => ({ pending: state.pending + 1 }));
       saving = saving.then(async () => {
         try {
-          const { changes, canUndo, canRedo } = await insistently(work, () => set({ waiting: true }));
-          retag((state) => applyChanges(state.tags, changes));
-          set({ canUndo, canRedo, waiting: false });
+          const { changes, conflicts, canUndo, canRedo } = await insistently(work, () =>
+            set({ waiting: true }),
+          );
+          // What was not granted shows what the other one said, until a person chooses.
+          const theirs = conflicts.map(({ layer, facet, theirs: after }) => ({ layer, facet, after }));
+          retag((state) => applyChanges(state.tags, [...changes, ...theirs]));
+          set((state) => ({
+            canUndo,
+            canRedo,
+            waiting: false,
+            conflicts: [...state.conflicts.filter((old) => !conflicts.some(isAbout(old))), ...conflicts],
+          }));
         } catch (error) {
           set({ problem: sentence(error), waiting: false });
         }
@@ -127,7 +179,11 @@ export function createSortStore(opened: OpenedMockup): SortStore {
           wishes.map(({ layer, facet, value }) => ({ layer, facet, after: value as FacetValue | null })),
         ),
       );
-      send(() => postJson<Edited>(`${address}/edits`, { wishes }));
+      // What was known when the wish was made, not when it could be sent.
+      const { lastEdit: after } = get();
+      send(() =>
+        postJson<Edited>(`${address}/edits`, { wishes, after, editor: { id: WINDOW, name: ownName() } }),
+      );
     };
     /** Looks anew: what is found changes with the query, the decisions and the screen. */
     const refind = (change: Partial<SortState>) =>
@@ -143,6 +199,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       mockup,
       screen,
       tags,
+      findings,
       settled: null,
       arrangement: 'nested',
       folded,
@@ -163,6 +220,9 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       waiting: false,
       lastEdit: opened.lastEdit,
       problem: null,
+      conflicts: [],
+      shown: 'screen',
+      zoomWish: null,
       dialog: null,
 
       settle: (settled) => refind({ settled }),
@@ -176,6 +236,13 @@ export function createSortStore(opened: OpenedMockup): SortStore {
         const keys = shown.map((row) => row.layer.key);
         const [from, to] = [keys.indexOf(anchor), keys.indexOf(key)].sort((one, other) => one - other);
         set({ cursor: key, column, selection: new Set(keys.slice(from, (to ?? 0) + 1)) });
+      },
+      moveBeside(by) {
+        const { rows: shown, cursor, column } = get();
+        const at = shown.findIndex((row) => row.layer.key === cursor);
+        const siblings = shown.filter((row) => row.parent === shown[at]?.parent);
+        const next = siblings[siblings.findIndex((row) => row.layer.key === cursor) + by];
+        if (next) get().moveTo(next.layer.key, column, false);
       },
       toggleSelected: (key) =>
         set(({ selection }) => {
@@ -218,6 +285,14 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       },
       setFacet: (facet, value) => wish([...get().selection].map((layer): Wish => ({ layer, facet, value }))),
       setEach: (facet, values) => wish([...values].map(([layer, value]): Wish => ({ layer, facet, value }))),
+      choose(keys, more) {
+        const before = more ? [...get().selection] : [];
+        const first = keys[0];
+        if (first !== undefined) get().reveal(first);
+        set({ selection: new Set([...before, ...keys]) });
+      },
+      show: (shown) => set({ shown }),
+      askZoom: (kind) => set({ zoomWish: { kind } }),
       open: (dialog) => set({ dialog }),
       look: (query) => refind({ query }),
       showOnlyFound: (onlyFound) => refind({ onlyFound }),
@@ -240,6 +315,50 @@ export function createSortStore(opened: OpenedMockup): SortStore {
           ),
         );
       },
+      merge() {
+        const { selection, settled, tags: now, screen: shown } = get();
+        const keys = outermost(shown, selection);
+        const [first] = keys;
+        if (first === undefined || !settled) return;
+        if (keys.length === 1) get().setFacet('outcome', 'picture');
+        else {
+          const name = freeMergeName(settled.decisions.get(first)?.outputName ?? 'picture', now);
+          get().setEach('merge', new Map(keys.map((key) => [key, name])));
+        }
+      },
+      takeApart() {
+        const { selection, settled, tags: now } = get();
+        const names = new Set([...selection].flatMap((key) => now.get(key)?.merge ?? []));
+        const merged = [...now].filter(([, { merge }]) => merge !== undefined && names.has(merge));
+        const groups = [...selection].filter((key) => {
+          const decision = settled?.decisions.get(key);
+          return decision?.outcome === 'picture' && !decision.merge && decision.within === null;
+        });
+        wish([
+          ...merged.map(([layer]): Wish => ({ layer, facet: 'merge', value: null })),
+          ...groups.map((layer): Wish => ({ layer, facet: 'outcome', value: 'element' })),
+        ]);
+      },
+      seekUndecided() {
+        const { screen: shown, cursor, settled } = get();
+        const all = [...walk(shown.root)].map(({ key }) => key);
+        const at = all.indexOf(cursor ?? '') + 1;
+        const next = [...all.slice(at), ...all.slice(0, at)].find(
+          (key) => settled?.decisions.get(key)?.origin === 'default',
+        );
+        if (next !== undefined) get().reveal(next);
+      },
+      foldLevel: (by) =>
+        set((state) => {
+          const open = state.rows.filter((row) => row.hasChildren && !state.folded.has(row.layer.key));
+          const deepest = Math.max(0, ...open.map(({ level }) => level));
+          const next = new Set(state.folded);
+          for (const { layer, level, hasChildren } of state.rows) {
+            if (by < 0 && hasChildren && level === deepest) next.add(layer.key);
+            else if (by > 0) next.delete(layer.key);
+          }
+          return { folded: next, rows: rowsOf({ ...state, folded: next }) };
+        }),
       undo: () => step('undo'),
       redo: () => step('redo'),
       async follow() {
@@ -254,9 +373,41 @@ export function createSortStore(opened: OpenedMockup): SortStore {
         if (others.length > 0) retag((state) => applyChanges(state.tags, news.changes));
         set({ lastEdit: news.lastEdit, canUndo: news.canUndo, canRedo: news.canRedo });
       },
+      async resolve(conflict, choice) {
+        // Their word has to be known first, or it would be a conflict again.
+        await get().follow();
+        set((state) => ({ conflicts: state.conflicts.filter((one) => one !== conflict) }));
+        const { layer, facet, mine } = conflict;
+        if (choice === 'mine') wish([{ layer, facet, value: mine as Wish['value'] }]);
+      },
       dismiss: () => set({ problem: null }),
     };
   });
+}
+
+/** The chosen layers that lie in no other chosen one, in drawing order. */
+function outermost(screen: Screen, selection: ReadonlySet<LayerKey>): readonly LayerKey[] {
+  const keys: LayerKey[] = [];
+  const visit = (layer: Layer) => {
+    if (selection.has(layer.key)) keys.push(layer.key);
+    else if (layer.kind === 'group') layer.layers.forEach(visit);
+  };
+  screen.root.layers.forEach(visit);
+  return keys;
+}
+
+function freeMergeName(wanted: string, tags: Tags): string {
+  const taken = new Set([...tags.values()].flatMap(({ merge }) => merge ?? []));
+  let name = `${wanted}-merged`;
+  for (let count = 2; taken.has(name); count++) name = `${wanted}-merged-${count}`;
+  return name;
+}
+
+/** This window, as others see its edits. */
+const WINDOW = crypto.randomUUID();
+
+function isAbout({ layer, facet }: Conflict): (other: Conflict) => boolean {
+  return (other) => other.layer === layer && other.facet === facet;
 }
 
 /** What the worker will decide, as far as it is plain, so that an edit shows in the same moment. */
@@ -295,31 +446,30 @@ async function insistently<T>(work: () => Promise<T>, onFailure: () => void): Pr
 /** The facets that are put on other layers; names, slots and screens are each layer's own. */
 const COPIED = ['outcome', 'role', 'classes', 'hidden'] as const satisfies readonly Facet[];
 
-type Shown = Pick<SortState, 'screen' | 'folded' | 'query' | 'found' | 'onlyFound'>;
+type Listed = Pick<SortState, 'screen' | 'folded' | 'query' | 'found' | 'onlyFound'>;
 
-function rowsOf({ screen, folded, query, found, onlyFound }: Shown): readonly Row[] {
+function rowsOf({ screen, folded, query, found, onlyFound }: Listed): readonly Row[] {
   return visibleRows(screen, folded, onlyFound && query.trim() !== '' ? found : null);
 }
 
-function findIn({ query, screen, settled, tags, opened }: SortState) {
+function findingsByLayer(all: readonly Finding[]): ReadonlyMap<LayerKey, readonly Finding[]> {
+  const findings = new Map<LayerKey, Finding[]>();
+  for (const finding of all) {
+    if (finding.layer === null) continue;
+    const known = findings.get(finding.layer);
+    if (known) known.push(finding);
+    else findings.set(finding.layer, [finding]);
+  }
+  return findings;
+}
+
+function findIn({ query, screen, settled, tags, findings }: SortState) {
   if (query.trim() === '' || !settled) return { found: [], problem: null };
   const { test, problem } = parseQuery(query);
   if (!test) return { found: [], problem };
-  const findings = new Map<LayerKey, string[]>();
-  for (const { layer, code } of opened.findings)
-    if (layer !== null) findings.set(layer, [...(findings.get(layer) ?? []), code]);
   const { decisions } = settled;
   return {
     found: findLayers(screen.root, test, { decisions, findings, isTagged: (key) => tags.has(key) }),
     problem,
   };
-}
-
-/** What of the tags arranges the mockup itself. */
-function arrangementMark(tags: Tags): string {
-  return JSON.stringify(
-    [...tags].flatMap(([key, { screen, regions }]) =>
-      screen === undefined && !regions ? [] : [[key, screen, regions]],
-    ),
-  );
 }

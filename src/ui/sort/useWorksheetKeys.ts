@@ -1,8 +1,8 @@
-import type { KeyboardEvent } from 'react';
+import { useContext, type KeyboardEvent } from 'react';
 import type { Outcome } from '../../core/sort/vocabulary';
 
-import { FIND_FIELD } from './FindBar';
-import { useSort } from './SortContext';
+import { ACTIONS } from './actions';
+import { SortContext, useSort } from './SortContext';
 import { COLUMNS, type CellFacet, type Column } from './store';
 
 const OUTCOME_KEYS: Readonly<Record<string, Outcome>> = {
@@ -12,9 +12,11 @@ const OUTCOME_KEYS: Readonly<Record<string, Outcome>> = {
   '-': 'aside',
 };
 const PAGE = 15;
+/** Actions whose key is a single sign. */
+const LETTERS = ACTIONS.filter(({ keys }) => keys.length === 1);
 
 export function facetOf(column: Column): CellFacet | null {
-  return column === 'layer' || column === 'reason' ? null : column;
+  return column === 'layer' || column === 'findings' || column === 'reason' ? null : column;
 }
 
 /** Walks the worksheet like a spreadsheet; `edit` opens the cell under the cursor. */
@@ -30,8 +32,8 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
   const setFacet = useSort((state) => state.setFacet);
   const seek = useSort((state) => state.seek);
   const open = useSort((state) => state.open);
-  const copyTags = useSort((state) => state.copyTags);
-  const pasteTags = useSort((state) => state.pasteTags);
+  const store = useContext(SortContext);
+  const moveBeside = useSort((state) => state.moveBeside);
   const undo = useSort((state) => state.undo);
   const redo = useSort((state) => state.redo);
 
@@ -68,13 +70,11 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
     Enter: edit,
     F2: edit,
     Escape: () => row && moveTo(row.layer.key, column, false),
-    '/': () => document.getElementById(FIND_FIELD)?.focus(),
     '.': () => open('actions'),
-    r: () => open('names'),
-    n: () => seek(1),
     N: () => seek(-1),
-    c: copyTags,
-    v: pasteTags,
+    ...Object.fromEntries(
+      LETTERS.map(({ keys, run }) => [keys.toLowerCase(), () => store && run(store.getState())]),
+    ),
     Delete: () => {
       const facet = facetOf(column);
       if (facet) setFacet(facet, null);
@@ -89,6 +89,11 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
 
   return (event) => {
     const control = event.ctrlKey || event.metaKey;
+    if (event.altKey && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
+      moveBeside(event.key === 'ArrowDown' ? 1 : -1);
+      event.preventDefault();
+      return;
+    }
     const move = control ? withControl[event.key.toLowerCase()] : moves[event.key];
     const outcome = control ? undefined : OUTCOME_KEYS[event.key.toLowerCase()];
     if (move) move(event.shiftKey);

@@ -1,10 +1,11 @@
 import { convertReading, readDemo } from '../../../../tests/support/mockups';
+import type { Finding } from '../../findings/finding';
 import { findLayers, parseQuery, READY_VIEWS } from './query';
 
 describe('finding', () => {
   const reading = readDemo();
   const { decisions } = convertReading(reading);
-  const find = (text: string, findings = new Map<string, string[]>()) => {
+  const find = (text: string, findings = new Map<string, Finding[]>()) => {
     const { test, problem } = parseQuery(text);
     if (!test) return problem;
     return findLayers(reading.mockup.screens[0]!.root, test, {
@@ -35,7 +36,12 @@ describe('finding', () => {
   });
 
   it('asks for findings', () => {
-    expect(find('finding:half', new Map([['/harbour/hero', ['half-pixel']]]))).toEqual(['hero']);
+    expect(
+      find(
+        'finding:half',
+        new Map([['/harbour/hero', [{ code: 'half-pixel', layer: '/harbour/hero', data: {} }]]]),
+      ),
+    ).toEqual(['hero']);
   });
 
   it('says what cannot be asked for', () => {

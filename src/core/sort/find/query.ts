@@ -1,4 +1,5 @@
 import { layerTitle, wordsOf } from '../../look/layerTitle';
+import type { Finding } from '../../findings/finding';
 import type { Layer, LayerKey } from '../../mockup/layer';
 import type { Decision } from '../decision';
 
@@ -31,6 +32,10 @@ const FIELDS: Readonly<Record<string, (candidate: Candidate) => readonly string[
   under: ({ around }) => around,
   finding: ({ findings }) => findings,
   state: ({ decision }) => (decision.state ? [decision.state.state] : []),
+  furniture: ({ decision }) => (decision.furniture ? [`${decision.furniture.count}`] : []),
+  link: ({ decision }) => (decision.href === null ? [] : [decision.href]),
+  scroll: ({ decision }) => (decision.scroll === null ? [] : [decision.scroll]),
+  note: ({ decision }) => (decision.note === null ? [] : [decision.note]),
   slot: ({ decision }) => (decision.slot === null ? [] : [decision.slot]),
   repeat: ({ decision }) => (decision.repeat ? [decision.repeat.pattern, `${decision.repeat.count}`] : []),
   by: ({ decision }) => [decision.origin],
@@ -100,14 +105,14 @@ export function findLayers(
   test: Test,
   known: {
     readonly decisions: ReadonlyMap<LayerKey, Decision>;
-    readonly findings: ReadonlyMap<LayerKey, readonly string[]>;
+    readonly findings: ReadonlyMap<LayerKey, readonly Finding[]>;
     readonly isTagged: (key: LayerKey) => boolean;
   },
 ): readonly LayerKey[] {
   const found: LayerKey[] = [];
   const visit = (layer: Layer, around: readonly string[]) => {
     const decision = known.decisions.get(layer.key);
-    const findings = known.findings.get(layer.key) ?? [];
+    const findings = (known.findings.get(layer.key) ?? []).map(({ code }) => code);
     if (decision && test({ layer, decision, around, findings, tagged: known.isTagged(layer.key) }))
       found.push(layer.key);
     if (layer.kind !== 'group') return;

@@ -9,20 +9,48 @@ export interface EditRow {
   readonly about: string | null;
 }
 
-const INSERT = 'insert into edits (mockup_id, kind, about, changes) values ($1, $2, $3, $4) returning id';
+/** The window that an edit came from, and the name that its person goes by. */
+export interface Editor {
+  readonly id: string;
+  readonly name: string;
+}
+
+export interface NewEdit {
+  readonly kind: EditKind;
+  readonly about: string | null;
+  readonly changes: readonly Change[];
+  readonly editor: Editor | null;
+}
+
+const INSERT = `
+  insert into edits (mockup_id, kind, about, changes, editor_id, editor_name) values ($1, $2, $3, $4, $5, $6)
+  returning id`;
 const TRAIL = 'select id, kind, about from edits where mockup_id = $1 order by id';
-const AFTER = 'select id, changes from edits where mockup_id = $1 and id > $2 order by id limit 500';
+const AFTER = `
+  select id, changes, editor_id, editor_name from edits where mockup_id = $1 and id > $2 order by id limit 500`;
 const CHANGES = 'select changes from edits where id = $1';
 
 export async function insertEdit(
   db: Queryable,
   mockupId: string,
-  kind: EditKind,
-  about: string | null,
-  changes: readonly Change[],
+  { kind, about, changes, editor }: NewEdit,
 ): Promise<string> {
-  const { rows } = await db.query<{ id: string }>(INSERT, [mockupId, kind, about, JSON.stringify(changes)]);
+  const { rows } = await db.query<{ id: string }>(INSERT, [
+    mockupId,
+    kind,
+    about,
+    JSON.stringify(changes),
+    editor?.id ?? null,
+    editor?.name ?? '',
+  ]);
   return rows[0]!.id;
+}
+
+export interface LaterEditRow {
+  readonly id: string;
+  readonly changes: readonly Change[];
+  readonly editor_id: string | null;
+  readonly editor_name: string;
 }
 
 /** All edits of a mockup in order, without what they changed. */
@@ -36,8 +64,8 @@ export async function editsAfter(
   db: Queryable,
   mockupId: string,
   id: string,
-): Promise<readonly { readonly id: string; readonly changes: readonly Change[] }[]> {
-  const { rows } = await db.query<{ id: string; changes: Change[] }>(AFTER, [mockupId, id]);
+): Promise<readonly LaterEditRow[]> {
+  const { rows } = await db.query<LaterEditRow>(AFTER, [mockupId, id]);
   return rows;
 }
 

@@ -24,7 +24,10 @@ export interface RevisionRow {
 }
 
 /** A revision whose tree is text, as it is kept. */
-export interface RevisionTextRow extends Pick<RevisionRow, 'id' | 'number' | 'file_name' | 'findings'> {
+export interface RevisionTextRow extends Pick<
+  RevisionRow,
+  'id' | 'number' | 'file_name' | 'picture_digest' | 'findings'
+> {
   readonly tree: string;
 }
 
@@ -40,9 +43,9 @@ const NEWEST = `
 const BY_ID = `
   select id, number, file_name, picture_digest, source_digest, tree, findings, layer_count from revisions where id = $1`;
 const NEWEST_TEXT = `
-  select id, number, file_name, tree::text, findings from revisions where mockup_id = $1 order by number desc limit 1`;
+  select id, number, file_name, picture_digest, tree::text, findings from revisions where mockup_id = $1 order by number desc limit 1`;
 const NEWEST_PICTURE =
-  'select picture_digest from revisions where mockup_id = $1 order by number desc limit 1';
+  'select id, picture_digest from revisions where mockup_id = $1 order by number desc limit 1';
 const OUTDATED = `
   select id, mockup_id, file_name, source_digest from revisions where tree_version <> $1 order by created_at`;
 const RENEW = `
@@ -92,9 +95,13 @@ export async function getRevision(db: Queryable, id: string): Promise<RevisionRo
   return rows[0] ?? null;
 }
 
-export async function newestPicture(db: Queryable, mockupId: string): Promise<string | null> {
-  const { rows } = await db.query<{ picture_digest: string }>(NEWEST_PICTURE, [mockupId]);
-  return rows[0]?.picture_digest ?? null;
+/** Which reading of a mockup is the newest, without its tree. */
+export async function newestPicture(
+  db: Queryable,
+  mockupId: string,
+): Promise<Pick<RevisionRow, 'id' | 'picture_digest'> | null> {
+  const { rows } = await db.query<Pick<RevisionRow, 'id' | 'picture_digest'>>(NEWEST_PICTURE, [mockupId]);
+  return rows[0] ?? null;
 }
 
 export async function revisionAssets(

@@ -9,8 +9,8 @@ export function POST(
 ): Promise<Response> {
   return answer(async () => {
     const id = parseId((await params).mockup, 'This mockup');
-    const { wishes } = await body(request, wishesSchema);
-    return setFacets(id, wishes);
+    const { wishes, ...known } = await body(request, wishesSchema);
+    return setFacets(id, wishes, known);
   });
 }
 

@@ -4,11 +4,18 @@ import { pool } from '@/server/db/pool';
 import { getBlob } from '@/server/db/tables/blobs';
 import { newestPicture } from '@/server/db/tables/revisions';
 
-export function GET(_: Request, { params }: { params: Promise<{ mockup: string }> }): Promise<Response> {
+export function GET(
+  request: Request,
+  { params }: { params: Promise<{ mockup: string }> },
+): Promise<Response> {
   return answer(async () => {
-    const digest = await newestPicture(pool(), parseId((await params).mockup, 'This mockup'));
-    const bytes = digest === null ? null : await getBlob(pool(), digest);
+    const newest = await newestPicture(pool(), parseId((await params).mockup, 'This mockup'));
+    const bytes = newest && (await getBlob(pool(), newest.picture_digest));
     if (!bytes) throw NOT_FOUND('This mockup');
-    return fileResponse('picture.svg', bytes);
+    const response = fileResponse('picture.svg', bytes);
+    // An address that names the reading never changes.
+    if (new URL(request.url).searchParams.get('reading') === newest.picture_digest)
+      response.headers.set('cache-control', 'private, max-age=86400, immutable');
+    return response;
   });
 }

@@ -1,5 +1,5 @@
 import { Box, NativeSelect, Typography } from '@mui/material';
-import type { Screen } from '../../core/mockup/mockup';
+import type { Screen } from '../../../core/mockup/mockup';
 
 interface ScreenChoiceProps {
   readonly screens: readonly Screen[];

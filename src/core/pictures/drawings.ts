@@ -1,0 +1,83 @@
+import type { Measures } from '../mockup/bounds';
+import { grow, snapOut, type Box } from '../mockup/box';
+import type { GroupLayer, Layer, LayerKey } from '../mockup/layer';
+import { IDENTITY } from '../mockup/matrix';
+import type { Screen } from '../mockup/mockup';
+import { walk } from '../mockup/walk';
+import type { Decisions } from '../sort/decision';
+import { standaloneSvg, type PlacedLayer, type StandaloneOptions } from './standaloneSvg';
+
+/** What a drawing of a screen shows. */
+export const DRAWINGS = ['all', 'hidden', 'pictures', 'layers'] as const;
+export type DrawingKind = (typeof DRAWINGS)[number];
+
+/** Px around the screen that a drawing shows beside it: what lies past the edge. */
+export const BLEED = 200;
+
+/** The part of the screen's plane that its drawings show, px. */
+export function drawingBox({ width, height }: Pick<Screen, 'width' | 'height'>): Box {
+  return grow({ x: 0, y: 0, width, height }, BLEED);
+}
+
+/** Single layers at their place on empty ground, whatever is around or over them. */
+export function layersDrawing(
+  screen: Screen,
+  keys: ReadonlySet<LayerKey>,
+  measures: Measures,
+  options: StandaloneOptions,
+): string {
+  const placed: PlacedLayer[] = [];
+  const visit = (layer: Layer) => {
+    const measure = measures.get(layer.key);
+    if (measure && keys.has(layer.key)) placed.push({ layer: bare(layer), matrix: measure.matrix });
+    else if (layer.kind === 'group') layer.layers.forEach(visit);
+  };
+  visit(screen.root);
+  return standaloneSvg(placed, drawingBox(screen), options);
+}
+
+/** The whole screen with what lies past its edge; `withHidden` shows hidden layers too. */
+export function screenDrawing(
+  { root, ...screen }: Screen,
+  withHidden: boolean,
+  options: StandaloneOptions,
+): string {
+  const shown = withHidden ? { ...root, layers: root.layers.map(unhide) } : root;
+  return standaloneSvg([{ layer: shown, matrix: IDENTITY }], drawingBox(screen), options);
+}
+
+/** The layers that become pictures of their own. */
+export function pictureKeys(screen: Screen, decisions: Decisions): ReadonlySet<LayerKey> {
+  const keys = new Set<LayerKey>();
+  for (const { key } of walk(screen.root)) {
+    const decision = decisions.get(key);
+    if (decision?.outcome !== 'picture') continue;
+    if (decision.within === null) keys.add(key);
+    for (const part of decision.merge?.layers ?? []) keys.add(part);
+  }
+  return keys;
+}
+
+/** Parts that a small picture may have; more cannot be told apart in it. */
+const MOST_PARTS = 300;
+
+/** One layer alone, as large as what it paints; null for what paints nothing or has too many parts to be told small. */
+export function layerDrawing(layer: Layer, measures: Measures, options: StandaloneOptions): string | null {
+  const measure = measures.get(layer.key);
+  if (!measure?.painted) return null;
+  let parts = 0;
+  for (const _ of walk(layer)) if (++parts > MOST_PARTS) return null;
+  return standaloneSvg([{ layer: bare(layer), matrix: measure.matrix }], snapOut(measure.painted), options);
+}
+
+/** The layer without what the matrix has worked in, shown whatever it is in the mockup. */
+function bare(layer: Layer): Layer {
+  return { ...layer, visible: true, transform: IDENTITY };
+}
+
+function unhide(layer: Layer): Layer {
+  const shown = { ...layer, visible: true };
+  return shown.kind === 'group'
+    ? ({ ...shown, layers: shown.layers.map(unhide) } satisfies GroupLayer)
+    : shown;
+}

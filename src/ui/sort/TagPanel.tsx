@@ -1,0 +1,136 @@
+'use client';
+import { Box, MenuItem, TextField, Typography } from '@mui/material';
+import { useState } from 'react';
+import type { Decision } from '../../core/sort/decision';
+import { OUTCOMES, type Outcome } from '../../core/sort/vocabulary';
+import { TAG_PANEL } from './actions';
+import { HAND_FACET_NAMES, HAND_FACETS, parseLine, printLine, sharedValue, type HandFacet } from './facets';
+import { useSort } from './SortContext';
+
+/** Choices have no empty value of their own: this one takes a tag back. */
+const BACK = '(back)';
+const MOST = 2000;
+
+/** All that can be said of what is chosen; where the chosen layers differ, that is shown. */
+export function TagPanel() {
+  const selection = useSort((state) => state.selection);
+  const decisions = useSort((state) => state.settled?.decisions);
+  const chosen = [...selection].slice(0, MOST).flatMap((key) => decisions?.get(key) ?? []);
+  const count = selection.size;
+  return (
+    <Box
+      component="form"
+      id={TAG_PANEL}
+      aria-label="Tags of what is chosen"
+      onSubmit={(event) => event.preventDefault()}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') document.querySelector<HTMLElement>('[role="treegrid"]')?.focus();
+      }}
+      sx={{ height: '100%', overflow: 'auto', px: 1.5, py: 0.5 }}
+    >
+      <Typography component="h2" sx={{ fontSize: 12, fontWeight: 600, color: 'text.secondary', mb: 0.5 }}>
+        {count === 1 ? 'Tags of the chosen layer' : `Tags of ${count} chosen layers`}
+      </Typography>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fill, minmax(112px, 1fr))',
+          gap: '4px 12px',
+        }}
+      >
+        {chosen.length > 0 &&
+          HAND_FACET_NAMES.map((facet) => <Field key={facet} facet={facet} decisions={chosen} />)}
+      </Box>
+    </Box>
+  );
+}
+
+interface FieldProps {
+  readonly facet: HandFacet;
+  readonly decisions: readonly Decision[];
+}
+
+function Field({ facet, decisions }: FieldProps) {
+  const { label, choices, hint } = HAND_FACETS[facet];
+  const { value, differs } = sharedValue(facet, decisions);
+  const settled = useSort((state) =>
+    [...state.selection].some((key) => state.tags.get(key)?.[facet] !== undefined),
+  );
+  const setFacet = useSort((state) => state.setFacet);
+  const shared = {
+    size: 'small',
+    variant: 'standard',
+    label: settled ? `${label}, said by you` : label,
+    sx: { '& .MuiInputBase-input': { fontSize: 13, fontWeight: settled ? 700 : 400 } },
+  } as const;
+  if (choices) {
+    const marks = choices.map((choice) => (choice.value === null ? BACK : String(choice.value)));
+    return (
+      <TextField
+        {...shared}
+        select
+        value={differs || value === null ? '' : String(value)}
+        onChange={(event) => setFacet(facet, choices[marks.indexOf(event.target.value)]?.value ?? null)}
+        slotProps={{
+          inputLabel: { shrink: true },
+          select: { displayEmpty: true, renderValue: () => (differs ? 'they differ' : shown(facet, value)) },
+        }}
+      >
+        {choices.map((choice, at) => (
+          <MenuItem key={choice.label} value={marks[at]} dense>
+            {choice.label}
+          </MenuItem>
+        ))}
+      </TextField>
+    );
+  }
+  const line = printLine(value);
+  return (
+    <Line
+      // Another layer's line begins anew.
+      key={`${line} ${differs}`}
+      line={line}
+      placeholder={differs ? 'they differ' : ''}
+      hint={hint ?? ''}
+      shared={shared}
+      onDone={(text) => setFacet(facet, parseLine(facet, text))}
+    />
+  );
+}
+
+function shown(facet: HandFacet, value: unknown): string {
+  if (facet === 'hidden') return value === true ? 'hidden' : 'shown';
+  if (facet === 'outcome') return OUTCOMES[value as Outcome] ? String(value) : '';
+  return value === null ? 'none' : String(value);
+}
+
+interface LineProps {
+  readonly line: string;
+  readonly placeholder: string;
+  readonly hint: string;
+  readonly shared: object;
+  readonly onDone: (text: string) => void;
+}
+
+/** A line that is kept when it is left or Enter is pressed; Escape gives the old one back. */
+function Line({ line, placeholder, hint, shared, onDone }: LineProps) {
+  const [text, setText] = useState(line);
+  const done = () => {
+    if (text !== line) onDone(text);
+  };
+  return (
+    <TextField
+      {...shared}
+      value={text}
+      placeholder={placeholder}
+      title={hint}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={done}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') done();
+        else if (event.key === 'Escape') setText(line);
+      }}
+      slotProps={{ inputLabel: { shrink: true }, htmlInput: { spellCheck: false, 'aria-description': hint } }}
+    />
+  );
+}

@@ -1,0 +1,143 @@
+'use client';
+import { Box, Button, NativeSelect, Typography } from '@mui/material';
+import { useState } from 'react';
+import { BLEED } from '../../../core/pictures/drawings';
+import { ScreenPicture } from '../../shared/ScreenPicture';
+import { useSort } from '../SortContext';
+import type { Shown } from '../store';
+import { Readout } from './Readout';
+import { ScreenChoice } from './ScreenChoice';
+import { Stage } from './Stage';
+
+const SHOWN: readonly { readonly value: Shown; readonly label: string }[] = [
+  { value: 'screen', label: 'All that is seen' },
+  { value: 'all', label: 'Past the edge too' },
+  { value: 'hidden', label: 'Hidden layers too' },
+  { value: 'pictures', label: 'Pictures alone' },
+  { value: 'layers', label: 'The chosen alone' },
+];
+
+/** The mockup beside the worksheet: what is pointed at or chosen here lights up there, and the other way round. */
+export function MockupView() {
+  const screens = useSort((state) => state.mockup.screens);
+  const screen = useSort((state) => state.screen);
+  const showScreen = useSort((state) => state.showScreen);
+  const shown = useSort((state) => state.shown);
+  const show = useSort((state) => state.show);
+  const askZoom = useSort((state) => state.askZoom);
+  const [scale, setScale] = useState(1);
+  return (
+    <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%', minHeight: 0 }}>
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: 0.5,
+          px: 1,
+          minHeight: 32,
+          borderBottom: 1,
+          borderColor: 'divider',
+        }}
+      >
+        <ScreenChoice screens={screens} screen={screen} onChoose={showScreen} />
+        <NativeSelect
+          value={shown}
+          onChange={(event) => show(event.target.value as Shown)}
+          inputProps={{ 'aria-label': 'What the mockup shows' }}
+          sx={{ fontSize: 12 }}
+        >
+          {SHOWN.map(({ value, label }) => (
+            <option key={value} value={value}>
+              {label}
+            </option>
+          ))}
+        </NativeSelect>
+      </Box>
+      <Stage onScale={setScale}>
+        <Picture />
+      </Stage>
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: 0.25,
+          px: 1,
+          minHeight: 30,
+          borderTop: 1,
+          borderColor: 'divider',
+        }}
+      >
+        <ZoomButton label="Smaller" text="−" onClick={() => askZoom('farther')} />
+        <Typography sx={{ fontSize: 12, width: 40, textAlign: 'center' }}>
+          {Math.round(scale * 100)}%
+        </Typography>
+        <ZoomButton label="Larger" text="+" onClick={() => askZoom('closer')} />
+        <ZoomButton label="Show the whole screen" text="Whole" onClick={() => askZoom('whole')} />
+        <ZoomButton label="Show it at 1:1" text="1:1" onClick={() => askZoom('actual')} />
+        <ZoomButton label="Show what is chosen large" text="Chosen" onClick={() => askZoom('chosen')} />
+      </Box>
+      <Readout />
+    </Box>
+  );
+}
+
+interface ZoomButtonProps {
+  readonly label: string;
+  readonly text: string;
+  readonly onClick: () => void;
+}
+
+function ZoomButton({ label, text, onClick }: ZoomButtonProps) {
+  return (
+    <Button
+      color="inherit"
+      aria-label={label}
+      title={label}
+      onClick={onClick}
+      sx={{ minWidth: 0, px: 0.75, py: 0 }}
+    >
+      {text}
+    </Button>
+  );
+}
+
+/** The screen as it was read, or a drawing of some of it. */
+function Picture() {
+  const { id, mockup: sheet, picture } = useSort((state) => state.opened);
+  const screen = useSort((state) => state.screen);
+  const shown = useSort((state) => state.shown);
+  // Only a drawing of the chosen changes with what is chosen, one of pictures with the edits.
+  const chosen = useSort((state) => (state.shown === 'layers' ? state.selection : null));
+  const edited = useSort((state) => (state.shown === 'pictures' ? state.lastEdit : ''));
+  const whole = sheet.screens[0];
+  const { width, height, origin, name } = screen;
+  if (!whole) return null;
+  if (shown === 'screen') {
+    return (
+      <ScreenPicture
+        src={`/api/mockups/${id}/picture?reading=${picture}`}
+        sheet={whole}
+        part={{ ...origin, width, height }}
+        alt={`The mockup ${name}`}
+      />
+    );
+  }
+  const asked = new URLSearchParams({ screen: screen.key, of: shown, reading: picture, edited });
+  for (const key of [...(chosen ?? [])].slice(0, 200)) asked.append('layer', key);
+  const share = (value: number, of: number) => `${(value / of) * 100}%`;
+  return (
+    <Box
+      component="img"
+      src={`/api/mockups/${id}/drawing?${asked}`}
+      alt={`The mockup ${name}`}
+      draggable={false}
+      style={{
+        left: share(-BLEED, width),
+        top: share(-BLEED, height),
+        width: share(width + 2 * BLEED, width),
+        height: share(height + 2 * BLEED, height),
+      }}
+      sx={{ position: 'absolute', maxWidth: 'none', willChange: 'transform' }}
+    />
+  );
+}

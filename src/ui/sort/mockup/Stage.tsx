@@ -1,0 +1,254 @@
+'use client';
+import { Box } from '@mui/material';
+import { useCallback, useContext, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import type { KeyboardEvent, PointerEvent, ReactNode } from 'react';
+import { union, type Box as Rectangle } from '../../../core/mockup/box';
+import type { Point } from '../../../core/mockup/matrix';
+import { SortContext, useSort } from '../SortContext';
+import type { SortState } from '../store';
+import { hitIndex } from './hitIndex';
+import { paintMarks } from './overlay';
+import { boxScale, clampScale, MARGIN, steppedScale, wholeScale, type Zoom, type ZoomWish } from './zoom';
+
+const KEYS: Readonly<Record<string, ZoomWish>> = {
+  '+': 'closer',
+  '=': 'closer',
+  '-': 'farther',
+  '0': 'whole',
+  '1': 'actual',
+  '2': 'chosen',
+};
+/** Px that a pointer may wander in a click. */
+const CLICK = 4;
+
+interface StageProps {
+  readonly children: ReactNode;
+  readonly onScale: (scale: number) => void;
+}
+
+/**
+ * The picture of the screen, to be panned and zoomed: the wheel pans, with Control it zooms, the middle button or Space
+ * drags the paper, any other drag chooses what lies inside.
+ */
+export function Stage({ children, onScale }: StageProps) {
+  const screen = useSort((state) => state.screen);
+  const settled = useSort((state) => state.settled);
+  const cursor = useSort((state) => state.cursor);
+  const selection = useSort((state) => state.selection);
+  const hovered = useSort((state) => state.hovered);
+  const found = useSort((state) => state.found);
+  const store = useContext(SortContext);
+  const hover = useSort((state) => state.hover);
+  const reveal = useSort((state) => state.reveal);
+  const choose = useSort((state) => state.choose);
+  const askZoom = useSort((state) => state.askZoom);
+
+  const view = useRef<HTMLDivElement>(null);
+  const stage = useRef<HTMLDivElement>(null);
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const [size, setSize] = useState({ width: 0, height: 0 });
+  const [zoom, setZoom] = useState<Zoom>('whole');
+  const [dragged, setDragged] = useState<Rectangle | null>(null);
+  const drag = useRef<{ readonly from: Point; readonly pans: boolean; readonly at: Point } | null>(null);
+  const holdsSpace = useRef(false);
+  /** A point of the screen that is to be at a point of the view after the next change of scale. */
+  const keep = useRef<{ readonly point: Point; readonly at: Point } | null>(null);
+
+  const scale = zoom === 'whole' ? wholeScale(screen, size) : zoom;
+  const index = useMemo(
+    () => (settled ? hitIndex(screen, settled.boxes, settled.decisions) : null),
+    [screen, settled],
+  );
+  useEffect(() => onScale(scale), [scale, onScale]);
+
+  useLayoutEffect(() => {
+    const element = view.current;
+    if (!element) return undefined;
+    const measure = () => setSize({ width: element.clientWidth, height: element.clientHeight });
+    measure();
+    const observer = new ResizeObserver(measure);
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+
+  const zoomTo = useCallback((next: Zoom, kept: { readonly point: Point; readonly at: Point } | null) => {
+    keep.current = kept;
+    setZoom(next);
+  }, []);
+
+  useLayoutEffect(() => {
+    const element = view.current;
+    if (!element || !keep.current) return;
+    const { point, at } = keep.current;
+    keep.current = null;
+    element.scrollTo(MARGIN + point.x * scale - at.x, MARGIN + point.y * scale - at.y);
+  }, [scale, zoom]);
+
+  useEffect(() => {
+    const answer = (kind: ZoomWish, { selection: chosen, settled: now }: SortState) => {
+      const element = view.current;
+      if (!element) return;
+      const middle = { x: element.clientWidth / 2, y: element.clientHeight / 2 };
+      const there = {
+        x: (element.scrollLeft + middle.x - MARGIN) / scale,
+        y: (element.scrollTop + middle.y - MARGIN) / scale,
+      };
+      const box = [...chosen].reduce<Rectangle | null>(
+        (all, key) => union(all, now?.boxes.get(key) ?? null),
+        null,
+      );
+      if (kind === 'whole') zoomTo('whole', { point: { x: 0, y: 0 }, at: { x: MARGIN, y: MARGIN } });
+      else if (kind === 'actual') zoomTo(1, { point: box ? centre(box) : there, at: middle });
+      else if (kind === 'chosen' && box) zoomTo(boxScale(box, size), { point: centre(box), at: middle });
+      else if (kind !== 'chosen')
+        zoomTo(steppedScale(scale, kind === 'closer' ? 1 : -1), { point: there, at: middle });
+    };
+    return store?.subscribe((state, before) => {
+      if (state.zoomWish && state.zoomWish !== before.zoomWish) answer(state.zoomWish.kind, state);
+    });
+  }, [store, scale, size, zoomTo]);
+
+  const paint = useCallback(() => {
+    const element = view.current;
+    if (!element || !canvas.current) return;
+    const boxOf = (key: string | null) => (key === null ? undefined : settled?.boxes.get(key));
+    const boxesOf = (keys: Iterable<string>) => [...keys].flatMap((key) => boxOf(key) ?? []);
+    paintMarks(
+      canvas.current,
+      { scale, left: MARGIN - element.scrollLeft, top: MARGIN - element.scrollTop },
+      { found: boxesOf(found), chosen: boxesOf(selection), pointed: boxOf(hovered) ?? null, dragged, screen },
+    );
+  }, [scale, found, selection, hovered, dragged, screen, settled]);
+  useLayoutEffect(paint, [paint, size]);
+
+  useEffect(() => {
+    const element = view.current;
+    if (!element) return undefined;
+    const onWheel = (event: WheelEvent) => {
+      if (!event.ctrlKey && !event.metaKey) return;
+      // Only a listener that is not passive may keep the browser from zooming the page.
+      event.preventDefault();
+      const frame = element.getBoundingClientRect();
+      const at = { x: event.clientX - frame.left, y: event.clientY - frame.top };
+      const point = {
+        x: (element.scrollLeft + at.x - MARGIN) / scale,
+        y: (element.scrollTop + at.y - MARGIN) / scale,
+      };
+      zoomTo(clampScale(scale * Math.exp(-event.deltaY / 300)), { point, at });
+    };
+    element.addEventListener('wheel', onWheel, { passive: false });
+    return () => element.removeEventListener('wheel', onWheel);
+  }, [scale, zoomTo]);
+
+  const pointOf = (event: PointerEvent): Point => {
+    const frame = stage.current?.getBoundingClientRect();
+    return {
+      x: (event.clientX - (frame?.left ?? 0)) / scale,
+      y: (event.clientY - (frame?.top ?? 0)) / scale,
+    };
+  };
+  const begin = (event: PointerEvent) => {
+    if (event.button > 1) return;
+    const pans = event.button === 1 || holdsSpace.current;
+    event.currentTarget.setPointerCapture(event.pointerId);
+    drag.current = { from: pointOf(event), pans, at: { x: event.clientX, y: event.clientY } };
+  };
+  const move = (event: PointerEvent) => {
+    const point = pointOf(event);
+    const { current } = drag;
+    if (!current) {
+      hover(index?.at(point.x, point.y)[0] ?? null);
+      return;
+    }
+    if (current.pans) {
+      view.current?.scrollBy(current.at.x - event.clientX, current.at.y - event.clientY);
+      drag.current = { ...current, at: { x: event.clientX, y: event.clientY } };
+      return;
+    }
+    const far = Math.hypot(event.clientX - current.at.x, event.clientY - current.at.y) > CLICK;
+    if (far || dragged) setDragged(between(current.from, point));
+  };
+  const end = (event: PointerEvent) => {
+    const { current } = drag;
+    drag.current = null;
+    if (!current || current.pans) return;
+    if (dragged) {
+      setDragged(null);
+      choose(index?.inside(dragged) ?? [], event.shiftKey);
+      return;
+    }
+    const hits = index?.at(current.from.x, current.from.y) ?? [];
+    // A second click on the chosen layer goes to the one beneath it.
+    const next = hits[(hits.indexOf(cursor ?? '') + 1) % Math.max(1, hits.length)];
+    if (next !== undefined) reveal(next);
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === ' ') holdsSpace.current = true;
+    const asked = event.ctrlKey || event.metaKey ? undefined : KEYS[event.key];
+    if (asked) askZoom(asked);
+    else if (event.key !== ' ') return;
+    event.preventDefault();
+  };
+  return (
+    <Box
+      ref={view}
+      tabIndex={0}
+      role="group"
+      aria-label="Mockup"
+      aria-keyshortcuts="+ - 0 1 2"
+      onKeyDown={onKeyDown}
+      onKeyUp={(event) => {
+        if (event.key === ' ') holdsSpace.current = false;
+      }}
+      onScroll={paint}
+      sx={{ flex: 1, minHeight: 0, overflow: 'auto', bgcolor: 'background.default' }}
+    >
+      <Box
+        onPointerDown={begin}
+        onPointerMove={move}
+        onPointerUp={end}
+        onPointerLeave={() => hover(null)}
+        style={{
+          width: screen.width * scale + 2 * MARGIN,
+          height: screen.height * scale + 2 * MARGIN,
+          minWidth: '100%',
+          minHeight: '100%',
+        }}
+        sx={{ position: 'relative', cursor: 'crosshair' }}
+      >
+        <canvas
+          ref={canvas}
+          style={{
+            ...size,
+            position: 'sticky',
+            left: 0,
+            top: 0,
+            zIndex: 1,
+            display: 'block',
+            pointerEvents: 'none',
+          }}
+        />
+        <Box
+          ref={stage}
+          style={{ left: MARGIN, top: MARGIN, width: screen.width * scale, height: screen.height * scale }}
+          sx={{ position: 'absolute', bgcolor: '#fff', boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)' }}
+        >
+          {children}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function centre({ x, y, width, height }: Rectangle): Point {
+  return { x: x + width / 2, y: y + height / 2 };
+}
+
+function between(one: Point, other: Point): Rectangle {
+  return {
+    x: Math.min(one.x, other.x),
+    y: Math.min(one.y, other.y),
+    width: Math.abs(one.x - other.x),
+    height: Math.abs(one.y - other.y),
+  };
+}

@@ -1,0 +1,51 @@
+import Flatbush from 'flatbush';
+import { bottom, contains, right, type Box } from '../../../core/mockup/box';
+import type { Layer, LayerKey } from '../../../core/mockup/layer';
+import type { Screen } from '../../../core/mockup/mockup';
+import type { Decision } from '../../../core/sort/decision';
+
+/** Which layers are where on a screen, px. */
+export interface HitIndex {
+  /** The layers under a point, the topmost first. */
+  readonly at: (x: number, y: number) => readonly LayerKey[];
+  /** The layers that lie wholly inside of a box, in drawing order. */
+  readonly inside: (box: Box) => readonly LayerKey[];
+}
+
+/** A picture counts as a whole, groups only by their parts, and what is off the page not at all. */
+export function hitIndex(
+  screen: Screen,
+  boxes: ReadonlyMap<LayerKey, Box>,
+  decisions: ReadonlyMap<LayerKey, Decision>,
+): HitIndex {
+  const keys: LayerKey[] = [];
+  const places: Box[] = [];
+  const visit = (layer: Layer) => {
+    const decision = decisions.get(layer.key);
+    if (decision?.outcome === 'aside') return;
+    const box = boxes.get(layer.key);
+    if (layer.kind === 'group' && decision?.outcome !== 'picture') layer.layers.forEach(visit);
+    else if (box) {
+      keys.push(layer.key);
+      places.push(box);
+    }
+  };
+  screen.root.layers.forEach(visit);
+  if (keys.length === 0) return { at: () => [], inside: () => [] };
+  const tree = new Flatbush(keys.length);
+  for (const box of places) tree.add(box.x, box.y, right(box), bottom(box));
+  tree.finish();
+  const keyAt = (index: number) => keys[index] ?? [];
+  const ascending = (one: number, other: number) => one - other;
+  return {
+    at: (x, y) => tree.search(x, y, x, y).sort(ascending).reverse().flatMap(keyAt),
+    inside: (box) =>
+      tree
+        .search(box.x, box.y, right(box), bottom(box), (index) => {
+          const place = places[index];
+          return place !== undefined && contains(box, place);
+        })
+        .sort(ascending)
+        .flatMap(keyAt),
+  };
+}

@@ -1,0 +1,10 @@
+const PLACE = 'orden-own-name';
+
+/** The name that others see beside one's edits; kept in this browser. */
+export function ownName(): string {
+  return localStorage.getItem(PLACE) ?? '';
+}
+
+export function setOwnName(name: string): void {
+  localStorage.setItem(PLACE, name.trim().slice(0, 40));
+}

@@ -1,0 +1,100 @@
+import { styled } from '@mui/material/styles';
+import { MONO } from '../shared/theme';
+
+export const ROW_HEIGHT = 26;
+const COLUMNS = '24px minmax(200px, 3fr) 62px 78px 66px 58px 92px 50px 24px minmax(150px, 3fr)';
+const LEAST_WIDTH = 800;
+
+/** The worksheet's look as one style sheet: a look for every cell would be taken apart and hashed with every row. */
+export const Sheet = styled('div')(({ theme }) => {
+  const { palette } = theme.vars ?? theme;
+  return {
+    position: 'relative',
+    height: '100%',
+    overflow: 'auto',
+    backgroundColor: palette.background.paper,
+    '&:focus-visible': { outline: `2px solid ${palette.primary.main}`, outlineOffset: -2 },
+    '& [role=row]': {
+      display: 'grid',
+      gridTemplateColumns: COLUMNS,
+      height: ROW_HEIGHT,
+      alignItems: 'center',
+    },
+    '& .headings': {
+      position: 'sticky',
+      top: 0,
+      zIndex: 1,
+      minWidth: LEAST_WIDTH,
+      backgroundColor: palette.background.default,
+      borderBottom: `1px solid ${palette.text.secondary}`,
+      fontSize: 12,
+      fontWeight: 600,
+      color: palette.text.secondary,
+      lineHeight: `${ROW_HEIGHT}px`,
+    },
+    '& .headings > *': { padding: '0 6px', whiteSpace: 'nowrap', overflow: 'hidden' },
+    '& .rows': { position: 'relative', minWidth: LEAST_WIDTH },
+    '& .line': {
+      position: 'absolute',
+      left: 0,
+      right: 0,
+      borderBottom: `1px solid ${palette.divider}`,
+      cursor: 'default',
+      userSelect: 'none',
+    },
+    '& .line.hovered': { backgroundColor: palette.action.hover },
+    '& .line[aria-selected=true]': {
+      backgroundColor: palette.action.selected,
+      boxShadow: `inset 3px 0 0 ${palette.primary.main}`,
+    },
+    '& .cell': {
+      height: ROW_HEIGHT,
+      lineHeight: `${ROW_HEIGHT}px`,
+      padding: '0 6px',
+      overflow: 'hidden',
+      textOverflow: 'ellipsis',
+      whiteSpace: 'nowrap',
+      fontSize: 13,
+      color: palette.text.primary,
+    },
+    '& .cell.code': { fontFamily: MONO, fontSize: 12 },
+    '& .cell.settled': { fontWeight: 700 },
+    '& .cell.active': { outline: `2px solid ${palette.primary.main}`, outlineOffset: -2 },
+    '& .off .cell': { color: palette.text.secondary },
+    '& .cell.unnamed': { fontStyle: 'italic' },
+    '& .cell.findings': { fontWeight: 700, textAlign: 'center', padding: 0 },
+    '& .fold': { display: 'inline-block', width: 14, textAlign: 'center', color: palette.text.secondary },
+    '& .small': {
+      display: 'inline-block',
+      width: 22,
+      height: 20,
+      marginRight: 5,
+      verticalAlign: 'middle',
+      objectFit: 'contain',
+      // Neither white nor black letters vanish on it.
+      backgroundColor: '#cdc5b3',
+      outline: `1px solid ${palette.divider}`,
+    },
+    '& .alike': { color: palette.text.secondary, fontSize: 11, marginLeft: 6, fontStyle: 'normal' },
+    // Outcomes are told by letter and shape: filled for an element, framed for a picture, round for a sample.
+    '& .mark': {
+      width: 15,
+      height: 15,
+      lineHeight: '13px',
+      marginLeft: 6,
+      textAlign: 'center',
+      fontSize: 10,
+      fontWeight: 700,
+      border: '1px solid transparent',
+      color: palette.text.primary,
+    },
+    '& .mark.element': {
+      borderColor: palette.text.primary,
+      backgroundColor: palette.text.primary,
+      color: palette.background.paper,
+    },
+    '& .mark.picture': { borderColor: palette.text.primary },
+    '& .mark.sample': { borderColor: palette.primary.main, borderRadius: '50%' },
+    '& .mark.inside': { opacity: 0.45 },
+  };
+});
