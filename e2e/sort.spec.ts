@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible } from './support/axe';
 import { openDemo, readMockup, svgOf } from './support/shelf';
@@ -49,6 +50,8 @@ test('keyboard alone: outcome, role, class and name are set, saved, and there af
   await keyboard.press('F2');
   await page.getByRole('textbox', { name: 'Classes' }).fill('wood wide');
   await keyboard.press('Enter');
+  // Past the state.
+  await keyboard.press('ArrowRight');
   await keyboard.press('ArrowRight');
   await keyboard.press('Enter');
   await page.getByRole('textbox', { name: 'Output name' }).fill('Long plank');
@@ -81,7 +84,7 @@ test('one edit sets a whole selection', async ({ page }) => {
   await keyboard.press('ArrowRight');
   await keyboard.press('Shift+ArrowDown');
   await keyboard.press('Shift+ArrowDown');
-  await expect(page.getByText('3 chosen')).toBeVisible();
+  await expect(page.getByText('3 chosen', { exact: true })).toBeVisible();
   await keyboard.press('-');
   for (const name of ['deck', 'gull', 'Mind the gap'])
     await expect(row(page, name)).toContainText('aside: you said so');
@@ -242,4 +245,109 @@ test('names are found, replaced and seen before they are given', async ({ page }
   await page.getByRole('treegrid').focus();
   await page.keyboard.press('Control+z');
   await expect(row(page, 'deck')).not.toContainText('quay-planks');
+});
+
+test('several layers become one picture and are taken apart again; a drag chooses them', async ({ page }) => {
+  await readMockup(page, 'pier.svg', PIER);
+  const mockup = (await page.getByAltText('The mockup pier').boundingBox())!;
+  const scale = mockup.width / 400;
+  const at = (x: number, y: number) => [mockup.x + x * scale, mockup.y + y * scale] as const;
+  await page.mouse.move(...at(402, 90));
+  await page.mouse.down();
+  await page.mouse.move(...at(-2, 230), { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByText('2 chosen', { exact: true })).toBeVisible();
+  await page.getByRole('treegrid').focus();
+  await page.keyboard.press('m');
+  await expect(row(page, 'Mind the gap')).toContainText('you made 2 layers into the one picture deck-merged');
+  await saved(page);
+  await page.keyboard.press('x');
+  await expect(row(page, 'deck')).toContainText('CSS says this exactly');
+});
+
+test('everything that can be said stands in one panel, for all that is chosen', async ({ page }) => {
+  await readMockup(page, 'pier.svg', PIER);
+  await page.getByRole('treegrid').focus();
+  await page.keyboard.press('Control+a');
+  await expect(page.getByRole('form', { name: 'Tags of what is chosen' })).toContainText('they differ');
+  await row(page, 'deck').getByRole('rowheader').click();
+  await page.getByLabel('Leads to').fill('https://ternholm.example/');
+  await page.keyboard.press('Enter');
+  await expect(row(page, 'deck')).toContainText('link');
+  await page.getByLabel('Note').fill('can be code, confirm');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('HTML code')).toContainText('<!-- can be code, confirm -->');
+  await expectAccessible(page);
+  await saved(page);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    (async () => {
+      await page.getByRole('treegrid').focus();
+      await page.keyboard.press('.');
+      await page.keyboard.type('take away');
+      await page.keyboard.press('Enter');
+    })(),
+  ]);
+  expect(download.suggestedFilename()).toBe('pier.tagged.svg');
+  expect(readFileSync((await download.path())!, 'utf8')).toContain(
+    'data-note=&quot;can be code, confirm&quot;',
+  );
+});
+
+test('two people who set the same are both heard', async ({ page, context }) => {
+  await readMockup(page, 'pier.svg', PIER);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(row(other, 'deck')).toContainText('element');
+  // The other window does not hear of the edit before it makes its own.
+  await other.route('**/edits?after=*', (route) => route.abort());
+  await page.bringToFront();
+  await row(page, 'deck').getByRole('gridcell').first().click();
+  await page.keyboard.press('p');
+  await saved(page);
+  await other.bringToFront();
+  await row(other, 'deck').getByRole('gridcell').first().click();
+  await other.keyboard.press('-');
+  await expect(other.getByRole('alert').filter({ hasText: 'set' })).toContainText(
+    'set Becomes of deck to “picture” while you set it to “aside”',
+  );
+  await expect(row(other, 'deck')).toContainText('picture: you said so');
+  await other.unroute('**/edits?after=*');
+  await other.getByRole('button', { name: 'Take “aside”' }).click();
+  await expect(row(other, 'deck')).toContainText('aside: you said so');
+  await expect(row(page, 'deck')).toContainText('aside: you said so', { timeout: 3000 });
+});
+
+test('the mockup is zoomed by keyboard, shows the chosen alone, and what it becomes in figures', async ({
+  page,
+}) => {
+  await openDemo(page);
+  const width = async () => (await page.getByAltText('The mockup harbour').boundingBox())!.width;
+  const whole = await width();
+  await page.getByRole('group', { name: 'Mockup' }).focus();
+  await page.keyboard.press('1');
+  await expect(page.getByText('100%')).toBeVisible();
+  expect(await width()).toBeCloseTo(1280, 0);
+  await page.keyboard.press('0');
+  await expect.poll(width).toBeCloseTo(whole, 0);
+  await page.getByRole('treegrid').focus();
+  await page.keyboard.press('i');
+  await expect(page.getByLabel('What the mockup shows')).toHaveValue('layers');
+  await expect(page.getByAltText('The mockup harbour')).toHaveAttribute('src', /of=layers/);
+  await page.keyboard.press('f');
+  await expect(page.getByRole('table', { name: 'Layers and area by outcome' })).toContainText('element');
+  await expectAccessible(page);
+});
+
+test('a query is kept as a view, and dropped again', async ({ page }) => {
+  await readMockup(page, 'pier.svg', PIER);
+  await page.getByLabel('Find layers').fill('kind:text role:text');
+  await page.getByRole('button', { name: 'Keep as a view' }).click();
+  await expect(page.getByRole('button', { name: 'Drop this view' })).toBeVisible();
+  await page.reload();
+  await page.getByRole('combobox', { name: 'View' }).click();
+  await page.getByRole('option', { name: 'kind:text role:text' }).click();
+  await expect(page.getByText('1 found')).toBeVisible();
+  await page.getByRole('button', { name: 'Drop this view' }).click();
+  await expect(page.getByRole('button', { name: 'Keep as a view' })).toBeVisible();
 });

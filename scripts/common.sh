@@ -14,7 +14,7 @@ as_root() {
 pg_bin() { ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -n 1; }
 
 have_postgres() { [ -x "$(pg_bin)/postgres" ]; }
-have_chromium() { [ -x /usr/bin/chromium-headless-shell ] || [ -x /usr/bin/chromium ]; }
+have_chromium() { [ -x /usr/bin/chromium ]; }
 have_fontconfig() { command -v fc-match >/dev/null; }
 
 # Installs what is missing from Debian's packages. Chromium draws the proof and drives the tests;
@@ -22,7 +22,7 @@ have_fontconfig() { command -v fc-match >/dev/null; }
 install_packages() {
   local missing=()
   have_postgres || missing+=(postgresql)
-  have_chromium || missing+=(chromium-headless-shell)
+  have_chromium || missing+=(chromium)
   have_fontconfig || missing+=(fontconfig)
   [ -f /usr/share/fonts/truetype/dejavu/DejaVuSans.ttf ] || missing+=(fonts-dejavu-core fonts-dejavu-extra)
   [ ${#missing[@]} -gt 0 ] || return 0

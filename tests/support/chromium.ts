@@ -1,12 +1,8 @@
-import { existsSync } from 'node:fs';
 import { chromium, type Browser, type LaunchOptions } from '@playwright/test';
-
-/** The headless one has no windows of its own to keep up; the other draws the same. */
-const PROGRAMS = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'];
 
 /** Debian's Chromium, without anything that looks for the network. */
 export const CHROMIUM: LaunchOptions = {
-  executablePath: PROGRAMS.find((path) => existsSync(path)) ?? PROGRAMS[0]!,
+  executablePath: '/usr/bin/chromium',
   chromiumSandbox: false,
   args: [
     '--disable-gpu',

@@ -210,7 +210,7 @@ function decideRole(
     return outcome === 'picture'
       ? { role: 'picture', reason: 'it is a picture' }
       : { role: 'box', reason: 'it is not on the page' };
-  if (tag.href !== undefined && layer.kind !== 'shape' && !isForbidden('link', around))
+  if (tag.href !== undefined && !isForbidden('link', around))
     return { role: 'link', reason: `leads to ${tag.href}` };
   if (tag.slot !== undefined && layer.kind === 'bitmap') return { role: 'text', reason: 'a slot for text' };
   for (const rule of ROLE_RULES) {
@@ -218,7 +218,8 @@ function decideRole(
     const verdict = rule(layer, outcome, facts, { ...around, parent });
     if (verdict && !isForbidden(verdict.role, around)) return verdict;
   }
-  return { role: 'box', reason: 'nothing says more' };
+  // Whatever may not stand here, letters are letters.
+  return { role: layer.kind === 'text' ? 'text' : 'box', reason: 'nothing says more' };
 }
 
 function isForbidden(role: Role, { elements }: Around): boolean {

@@ -86,6 +86,18 @@ export const ROLES = {
 } as const satisfies Record<string, RoleEntry>;
 export type Role = keyof typeof ROLES;
 
+export function isState(value: string): value is State {
+  return (STATES as readonly string[]).includes(value);
+}
+
+export function isOutcome(value: string): value is Outcome {
+  return Object.hasOwn(OUTCOMES, value);
+}
+
+export function isRole(value: string): value is Role {
+  return Object.hasOwn(ROLES, value);
+}
+
 export const ROLE_NAMES = Object.keys(ROLES) as Role[];
 export const OUTCOME_NAMES = Object.keys(OUTCOMES) as Outcome[];
 

@@ -7,6 +7,7 @@ import { pool } from '../db/pool';
 import { getMockup } from '../db/tables/mockups';
 import { newestRevisionText } from '../db/tables/revisions';
 import { editTrail } from '../db/tables/edits';
+import { keptViews } from '../db/tables/views';
 import { currentTags } from './currentTags';
 
 export interface OpenedMockup {
@@ -21,6 +22,8 @@ export interface OpenedMockup {
   readonly tags: Readonly<Record<string, Tag>>;
   /** The newest edit that the tags count in, `0` for none. */
   readonly lastEdit: string;
+  /** Queries that people kept, the oldest first. */
+  readonly views: readonly string[];
   readonly canUndo: boolean;
   readonly canRedo: boolean;
 }
@@ -41,6 +44,7 @@ export async function openMockup(id: string): Promise<string> {
     findings: revision.findings,
     tags: Object.fromEntries(await currentTags(db, id)),
     lastEdit: trail.at(-1)?.id ?? '0',
+    views: await keptViews(db, id),
     canUndo: undo !== null,
     canRedo: redo !== null,
   };

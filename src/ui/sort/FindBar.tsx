@@ -15,7 +15,10 @@ export function FindBar() {
   const look = useSort((state) => state.look);
   const seek = useSort((state) => state.seek);
   const showOnly = useSort((state) => state.showOnlyFound);
+  const views = useSort((state) => state.views);
+  const keepView = useSort((state) => state.keepView);
   const asked = query.trim() !== '';
+  const isKept = views.includes(query.trim());
 
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Enter') seek(event.shiftKey ? -1 : 1);
@@ -54,9 +57,11 @@ export function FindBar() {
         select
         size="small"
         variant="standard"
-        value={READY_VIEWS.find((view) => view.query === query)?.query ?? ''}
+        value={
+          [...READY_VIEWS.map((view) => view.query), ...views].includes(query.trim()) ? query.trim() : ''
+        }
         onChange={(event) => look(event.target.value)}
-        sx={{ width: 110 }}
+        sx={{ width: 130 }}
         slotProps={{
           select: { displayEmpty: true, SelectDisplayProps: { 'aria-label': 'View' } },
         }}
@@ -67,7 +72,17 @@ export function FindBar() {
             {name}
           </MenuItem>
         ))}
+        {views.map((view) => (
+          <MenuItem key={view} value={view}>
+            {view}
+          </MenuItem>
+        ))}
       </TextField>
+      {asked && !problem && !READY_VIEWS.some((view) => view.query === query.trim()) && (
+        <Button size="small" color="inherit" onClick={() => void keepView(!isKept)}>
+          {isKept ? 'Drop this view' : 'Keep as a view'}
+        </Button>
+      )}
       <FormControlLabel
         sx={{ mr: 0, '& .MuiFormControlLabel-label': { fontSize: 13 } }}
         control={

@@ -17,6 +17,7 @@ import { Conflicts } from './Conflicts';
 import { WhoDialog } from './WhoDialog';
 import { createSortStore } from './store';
 import { Tally } from './Tally';
+import { SummaryDialog } from './SummaryDialog';
 import { useConversion } from './useConversion';
 import { useFollowing } from './useFollowing';
 import { Worksheet } from './Worksheet';
@@ -52,6 +53,7 @@ export function SortStep({ mockupId }: { readonly mockupId: string }) {
       </TopBar>
       <Bench />
       <RenameDialog />
+      <SummaryDialog />
       <WhoDialog />
     </SortContext>
   );

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Typography } from '@mui/material';
+import { Box, Link as MuiLink, Typography } from '@mui/material';
 import type { LayerKey } from '../../core/mockup/layer';
 import type { Decision } from '../../core/sort/decision';
 import { OUTCOMES, OUTCOME_NAMES, type Outcome } from '../../core/sort/vocabulary';
@@ -27,6 +27,7 @@ export function Tally() {
   const decisions = useSort((state) => state.settled?.decisions);
   const selected = useSort((state) => state.selection.size);
   const alike = useSort((state) => alikeAt(state.cursor, state.settled?.decisions));
+  const open = useSort((state) => state.open);
   const all = decisions ? [...decisions.values()] : [];
   return (
     <Box
@@ -49,11 +50,13 @@ export function Tally() {
           {COUNTED[name]}
         </span>
       ))}
+      <MuiLink component="button" color="inherit" onClick={() => open('summary')} sx={{ fontSize: 12 }}>
+        in figures
+      </MuiLink>
       {selected > 1 && <b>{selected} chosen</b>}
       {alike > 1 && <b>what is set here holds for all {alike} alike</b>}
       <Typography component="span" sx={{ flex: 1, textAlign: 'right', fontSize: 12 }}>
-        Arrows walk, Enter sets, Delete gives back to Orden, Shift extends; in Becomes: E, P, S or −; / finds,
-        N goes to the next, full stop lists all actions
+        Arrows walk, Enter sets, Delete gives back to Orden; / finds, T says more, full stop lists all actions
       </Typography>
     </Box>
   );

@@ -65,6 +65,12 @@ export const ACTIONS: readonly Action[] = [
   { name: 'Copy the tags of this layer', keys: 'C', run: (state) => state.copyTags() },
   { name: 'Put the copied tags on all that is chosen', keys: 'V', run: (state) => state.pasteTags() },
   { name: 'Choose all layers of the worksheet', keys: 'Ctrl A', run: (state) => state.selectAll() },
+  {
+    name: 'Take away the SVG with its tags, for the drawing program',
+    keys: '',
+    run: ({ opened }) => window.location.assign(`/api/mockups/${opened.id}/tagged`),
+  },
+  { name: 'See what the screen becomes, in figures', keys: 'F', run: (state) => state.open('summary') },
   { name: 'Say who you are, for those who work beside you', keys: '', run: (state) => state.open('who') },
   { name: 'Undo', keys: 'Ctrl Z', run: (state) => state.undo() },
   { name: 'Redo', keys: 'Ctrl Y', run: (state) => state.redo() },

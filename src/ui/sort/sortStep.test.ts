@@ -138,6 +138,7 @@ describe('the store', () => {
     findings: [],
     lastEdit: '0',
     tags: { a1: { role: 'link' } },
+    views: [],
     canUndo: false,
     canRedo: false,
   };
@@ -152,7 +153,9 @@ describe('the store', () => {
       answers.push({ address: String(address), body });
       const { wishes = [] } = body as { wishes?: { layer: string; facet: string; value: unknown }[] };
       const changes = wishes.map(({ layer, facet, value }) => ({ layer, facet, before: null, after: value }));
-      const json = fails ? { message: 'The mockup is gone.' } : { changes, conflicts: [], canUndo: true, canRedo: false };
+      const json = fails
+        ? { message: 'The mockup is gone.' }
+        : { changes, conflicts: [], canUndo: true, canRedo: false };
       return { ok: !fails, status: fails ? 404 : 200, json: async () => json } as Response;
     });
   });

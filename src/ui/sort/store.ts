@@ -11,6 +11,7 @@ import { arrangementMark, settleMockup } from '../../core/sort/settle';
 import type { Facet, Tag, Tags } from '../../core/sort/tag';
 import type { Conflict, Edited, Wish } from '../../server/useCases/editTags';
 import type { Followed } from '../../server/useCases/followEdits';
+import type { KeptViews } from '../../server/useCases/views';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
 import { postJson, request, RequestError, sentence } from '../shared/request';
 import type { Settled } from './conversion.worker';
@@ -59,6 +60,8 @@ export interface SortState {
   readonly query: string;
   readonly queryProblem: string | null;
   readonly found: readonly LayerKey[];
+  /** Queries that people kept for this mockup. */
+  readonly views: readonly string[];
   /** Whether the worksheet shows only what was found. */
   readonly onlyFound: boolean;
   /** The tags that were copied last. */
@@ -79,7 +82,7 @@ export interface SortState {
   /** What was asked last of the view of the mockup; a new object each time. */
   readonly zoomWish: { readonly kind: ZoomWish } | null;
   /** The dialog that is open. */
-  readonly dialog: 'actions' | 'names' | 'who' | null;
+  readonly dialog: 'actions' | 'names' | 'summary' | 'who' | null;
 
   readonly settle: (settled: Settled) => void;
   readonly arrangeBy: (arrangement: Arrangement) => void;
@@ -102,6 +105,8 @@ export interface SortState {
   readonly open: (dialog: SortState['dialog']) => void;
   readonly look: (query: string) => void;
   readonly showOnlyFound: (only: boolean) => void;
+  /** Keeps what is looked for as a view, or drops a view that is kept. */
+  readonly keepView: (isKept: boolean) => Promise<void>;
   /** Goes to the next layer that was found, or to the one before. */
   readonly seek: (by: 1 | -1) => void;
   readonly copyTags: () => void;
@@ -212,6 +217,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       query: '',
       queryProblem: null,
       found: [],
+      views: opened.views,
       onlyFound: false,
       copied: null,
       canUndo: opened.canUndo,
@@ -295,6 +301,19 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       askZoom: (kind) => set({ zoomWish: { kind } }),
       open: (dialog) => set({ dialog }),
       look: (query) => refind({ query }),
+      async keepView(isKept) {
+        const query = get().query.trim();
+        try {
+          const { views } = await request<KeptViews>(`${address}/views`, {
+            method: isKept ? 'POST' : 'DELETE',
+            headers: { 'content-type': 'application/json' },
+            body: JSON.stringify({ query }),
+          });
+          set({ views });
+        } catch (error) {
+          set({ problem: sentence(error) });
+        }
+      },
       showOnlyFound: (onlyFound) => refind({ onlyFound }),
       seek(by) {
         const { found, cursor } = get();

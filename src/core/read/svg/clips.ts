@@ -1,7 +1,14 @@
 import type { Clip } from '../../mockup/layer';
 import { IDENTITY, multiply, scaling, translation, type Matrix } from '../../mockup/matrix';
 import { contains } from '../../mockup/box';
-import { outlineBox, pathData, transformOutline, type Outline } from '../../mockup/outline';
+import {
+  hasRadii,
+  NO_RADII,
+  outlineBox,
+  pathData,
+  transformOutline,
+  type Outline,
+} from '../../mockup/outline';
 import { elementsIn, type XmlNode } from '../xml/node';
 import { parseColour } from './colours';
 import { computeStyle, styleInPlace } from './computed';
@@ -33,11 +40,13 @@ function readClip(here: Here, box: BoxOfShape): Clip | null {
   if (value === 'none') return null;
   const found = referenced(value, 'clip-path', 'clipPath', here);
   if (!found) return null;
-  const outline = soleOutline(
+  const outline = jointOutline(
     found.node,
+    elementsIn(found.node).filter(isDrawn),
     found.node.attributes.clipPathUnits === 'objectBoundingBox',
     here,
     box,
+    'clip-rule',
   );
   if (outline) return { kind: 'outline', outline };
   const definition = keepDefinition(found.id, here.context);
@@ -55,16 +64,19 @@ function readMask(here: Here, box: BoxOfShape): Clip | null {
   return definition === null ? null : { kind: 'defined', definition };
 }
 
-/** A mask that is a plain white box, or one with a plain black hole in it, cuts as a clip does. */
+/** A mask of plain white boxes, or one with a plain black hole in it, cuts as a clip does. */
 function maskOutline(mask: XmlNode, here: Here, box: BoxOfShape): Outline | null {
   const byBox = mask.attributes.maskContentUnits === 'objectBoundingBox';
-  const [ground, hole, ...others] = elementsIn(mask).filter(isDrawn);
-  if (ground?.name !== 'rect' || others.length > 0 || !isPlain(ground, 255, here)) return null;
-  const outline = memberOutline(mask, ground, byBox, here, box, 'fill-rule');
-  if (!hole || !outline) return outline;
-  const inner = isPlain(hole, 0, here) ? memberOutline(mask, hole, byBox, here, box, 'fill-rule') : null;
-  const [around, within] = [outlineBox(outline), inner && outlineBox(inner)];
-  if (!inner || !around || !within || !contains(around, within)) return null;
+  const parts = elementsIn(mask).filter(isDrawn);
+  if (parts.every((part) => isPlain(part, 255, here)))
+    return jointOutline(mask, parts, byBox, here, box, 'fill-rule');
+  const [ground, hole, ...others] = parts;
+  if (ground?.name !== 'rect' || !hole || others.length > 0) return null;
+  if (!isPlain(ground, 255, here) || !isPlain(hole, 0, here)) return null;
+  const outline = jointOutline(mask, [ground], byBox, here, box, 'fill-rule');
+  const inner = jointOutline(mask, [hole], byBox, here, box, 'fill-rule');
+  const [around, within] = [outline && outlineBox(outline), inner && outlineBox(inner)];
+  if (!outline || !inner || !around || !within || !contains(around, within)) return null;
   return { kind: 'path', d: `${pathData(outline)}${pathData(inner)}`, rule: 'evenodd' };
 }
 
@@ -102,11 +114,47 @@ function isPlain(node: XmlNode, grey: number, here: Here): boolean {
   );
 }
 
-/** The outline of a clip that is one plain shape, in the coordinates of the layer that it cuts. */
-function soleOutline(owner: XmlNode, byBox: boolean, here: Here, box: BoxOfShape): Outline | null {
-  const [only, ...others] = elementsIn(owner).filter(isDrawn);
-  if (!only || others.length > 0) return null;
-  return memberOutline(owner, only, byBox, here, box, 'clip-rule');
+const NOTHING: Outline = { kind: 'rect', box: { x: 0, y: 0, width: 0, height: 0 }, radii: NO_RADII };
+
+/**
+ * The outline of all the shapes together, in the coordinates of the layer that they cut; null when that is not plain.
+ * Shapes without a size cut everything away (SVG 2, §9.2: a zero width or height disables rendering).
+ */
+function jointOutline(
+  owner: XmlNode,
+  parts: readonly XmlNode[],
+  byBox: boolean,
+  here: Here,
+  box: BoxOfShape,
+  rule: 'clip-rule' | 'fill-rule',
+): Outline | null {
+  const outlines: Outline[] = [];
+  for (const part of parts) {
+    const outline = memberOutline(owner, part, byBox, here, box, rule);
+    if (outline) outlines.push(outline);
+    else if (!isSizeless(part, here)) return null;
+  }
+  const [first] = outlines;
+  if (!first) return parts.length > 0 ? NOTHING : null;
+  const whole = outlines.find((one) => outlines.every((other) => isBoxAround(one, other)));
+  if (outlines.length === 1 || whole) return whole ?? first;
+  // Boxes and ellipses all turn the same way, so that one path of them covers what they cover together.
+  if (outlines.some(({ kind }) => kind === 'path')) return null;
+  return { kind: 'path', d: outlines.map(pathData).join(''), rule: 'nonzero' };
+}
+
+function isSizeless(node: XmlNode, here: Here): boolean {
+  if (node.name !== 'rect') return false;
+  const { style } = styleInPlace(node, here.context.cascade);
+  return parseFloat(style.width) === 0 || parseFloat(style.height) === 0;
+}
+
+function isBoxAround(one: Outline, other: Outline): boolean {
+  const [around, within] = [outlineBox(one), outlineBox(other)];
+  return (
+    one === other ||
+    (one.kind === 'rect' && !hasRadii(one.radii) && !!around && !!within && contains(around, within))
+  );
 }
 
 function memberOutline(

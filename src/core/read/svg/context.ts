@@ -25,6 +25,8 @@ export interface SvgContext {
   readonly stops: Map<XmlNode, readonly GradientStop[]>;
   /** Gives a key that no other layer has. */
   readonly newKey: (parent: LayerKey, name: string | null, kind: string) => LayerKey;
+  /** Told which element a layer is read from. */
+  readonly onLayer: (key: LayerKey, node: XmlNode) => void;
   /** Counts an element that is read. */
   readonly progress: () => void;
   /** Counts a layer that `use` copies; false when there are too many. */

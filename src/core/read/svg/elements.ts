@@ -89,6 +89,7 @@ export function readElement(node: XmlNode, around: Here): Layer | null {
   context.progress();
   const computed = computeStyle(node, around.computed, context.cascade);
   const key = context.newKey(around.parentKey, readName(node), kindOf(node.name));
+  context.onLayer(key, node);
   const handlers = Object.keys(node.attributes).filter((name) => /^on[a-z]/i.test(name));
   if (handlers.length > 0) context.report('handler-removed', key, { name: handlers.join(', ') });
   return context.deeper(() => reader(node, { ...around, computed, parentKey: key }, key));

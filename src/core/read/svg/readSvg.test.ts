@@ -275,12 +275,28 @@ describe('structure', () => {
     expect(layer.clip).toMatchObject({ outline: { box: { x: 0, y: 0, width: 100, height: 100 } } });
   });
 
-  it('reads a clip that is one shape, and keeps others as they were drawn', () => {
+  it('reads clips of plain shapes, and keeps others as they were drawn', () => {
     const reading = readInside(
-      '<clipPath id="a"><circle r="5"/></clipPath><clipPath id="b"><circle r="5"/><circle r="9"/></clipPath><rect id="x" width="9" height="9" clip-path="url(#a)"/><rect id="y" width="9" height="9" clip-path="url(#b)"/>',
+      '<clipPath id="a"><circle r="5"/></clipPath><clipPath id="b"><circle r="5"/><circle cx="9" r="5"/></clipPath><clipPath id="c"><text>x</text></clipPath><clipPath id="d"><rect width="9" height="0"/></clipPath><rect id="z" width="9" height="9" clip-path="url(#c)"/><g id="gone"><rect width="9" height="9" clip-path="url(#d)"/></g><rect id="x" width="9" height="9" clip-path="url(#a)"/><rect id="y" width="9" height="9" clip-path="url(#b)"/>',
     );
     expect(layerNamed(reading, 'x').clip).toMatchObject({ kind: 'outline', outline: { kind: 'ellipse' } });
-    expect(layerNamed(reading, 'y').clip).toEqual({ kind: 'defined', definition: 'b' });
+    expect(layerNamed(reading, 'y').clip).toMatchObject({ outline: { kind: 'path', rule: 'nonzero' } });
+    expect(layerNamed(reading, 'z').clip).toEqual({ kind: 'defined', definition: 'c' });
+    // A shape without a size lets nothing through (SVG 2, §9.2).
+    const inside = (layerNamed(reading, 'gone') as GroupLayer).layers[0];
+    expect(inside?.clip).toMatchObject({ outline: { box: { width: 0, height: 0 } } });
+  });
+
+  it('takes a mask of several white boxes for a clip of all of them', () => {
+    const reading = readInside(
+      `<mask id="a"><rect width="5" height="5" fill="#fff"/><rect width="0" height="0" x="9" fill="#fff"/></mask>
+      <mask id="b"><rect width="5" height="5" fill="#fff"/><rect x="20" width="5" height="5" fill="#fff"/></mask>
+      <mask id="c"><rect width="5" height="5" fill="#fff"/><rect x="20" width="5" height="5" fill="#fff" opacity=".5"/></mask>
+      <rect id="x" width="9" height="9" mask="url(#a)"/><rect id="y" width="40" height="9" mask="url(#b)"/><rect id="z" width="40" height="9" mask="url(#c)"/>`,
+    );
+    expect(layerNamed(reading, 'x').clip).toMatchObject({ outline: { kind: 'rect', box: { width: 5 } } });
+    expect(layerNamed(reading, 'y').clip).toMatchObject({ outline: { kind: 'path' } });
+    expect(layerNamed(reading, 'z')).toMatchObject({ clip: null, mask: 'c' });
   });
 
   it('takes a mask of one white box for a clip, and keeps others', () => {

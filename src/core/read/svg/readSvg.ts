@@ -30,6 +30,7 @@ export function readSvg(
   name: string,
   fontBook: FontBook,
   onProgress: OnProgress = () => undefined,
+  onLayer: SvgContext['onLayer'] = () => undefined,
 ): Reading {
   const root = parseXml(decodeText(bytes));
   if (root.name !== 'svg')
@@ -57,6 +58,7 @@ export function readSvg(
     weights: new Map(),
     stops: new Map(),
     newKey: keyMaker(),
+    onLayer,
     progress() {
       done += 1;
       // Copies of `use` are read anew, so there may be more in the end.

@@ -6,6 +6,8 @@ export interface XmlNode {
   readonly children: readonly (XmlNode | string)[];
   readonly parent: XmlNode | null;
   readonly line: number;
+  /** Where its start tag ends, in characters of the source: behind the `>`. */
+  readonly tagEnd: number;
 }
 
 export function elementsIn(node: XmlNode): XmlNode[] {

@@ -57,6 +57,7 @@ export function parseXml(source: string): XmlNode {
       children: [],
       parent,
       line: parser.line,
+      tagEnd: parser.position,
     };
     if (parent) parent.children.push(node);
     else root ??= node;
@@ -106,7 +107,7 @@ function fillEntities(entities: Record<string, string>, doctype: string): void {
 }
 
 /** Puts in internal entities that hold elements. One that refers to another is never filled, so they cannot multiply. */
-function fillMarkup(source: string): string {
+export function fillMarkup(source: string): string {
   const head = /^[^<]*(?:<\?.*?\?>\s*|<!--.*?-->\s*)*<!DOCTYPE[^[>]*\[(.*?)\]\s*>/s.exec(source);
   if (!head?.[1]?.includes('<!ENTITY')) return source;
   let room = LIMITS.entityMarkup;

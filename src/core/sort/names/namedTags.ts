@@ -16,13 +16,14 @@ export function namedTags(layers: Iterable<Layer>): Tags {
 
 function tagOf({ sourceName, hints }: Layer): Tag {
   const { brackets } = splitName(sourceName ?? '');
-  const { slot, screen, scroll, note, merge } = hints.data;
+  const { slot, screen, scroll, note, merge, tags } = hints.data;
   return {
     ...(slot !== undefined && /^[\w-]{1,64}$/.test(slot) && { slot }),
     ...(scroll !== undefined && isScroll(scroll) && { scroll }),
     ...(note && { note: note.slice(0, 400) }),
     ...(merge && { merge: merge.slice(0, 64) }),
     ...(screen !== undefined && { screen: screen !== 'false' }),
+    ...(tags !== undefined && readBrackets(tags)),
     ...(brackets !== null && readBrackets(brackets)),
   };
 }

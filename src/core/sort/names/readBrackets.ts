@@ -1,5 +1,5 @@
 import { HREF } from '../href';
-import { isScroll, ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
+import { isOutcome, isRole, isScroll, isState, ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
 import type { Tag } from '../tag';
 
 /** Elements that mean an outcome rather than a role. */
@@ -48,7 +48,7 @@ function readAttribute(token: string, tag: { -readonly [K in keyof Tag]: Tag[K] 
   const value = parts.join('=').replace(/^(["'])(.*)\1$/, '$2');
   switch (name.toLowerCase()) {
     case 'hidden':
-      tag.hidden = true;
+      tag.hidden = value !== 'false';
       break;
     case 'data-slot':
       if (/^[\w-]{1,64}$/.test(value)) tag.slot = value;
@@ -64,6 +64,15 @@ function readAttribute(token: string, tag: { -readonly [K in keyof Tag]: Tag[K] 
       break;
     case 'data-merge':
       if (value !== '') tag.merge = value.slice(0, 64);
+      break;
+    case 'data-becomes':
+      if (isOutcome(value)) tag.outcome = value;
+      break;
+    case 'data-role':
+      if (isRole(value)) tag.role = value;
+      break;
+    case 'data-state':
+      if (value === 'none' || isState(value)) tag.state = value;
       break;
     case 'data-screen':
       tag.screen = value !== 'false';

@@ -9,18 +9,28 @@ import type { RoleRule } from './roleRule';
 const FEWEST = 3;
 const LETTERS = 24;
 
-/** Short words in a row inside the page's header or footer, or links wherever they stand, are navigation. */
+/** Short words in a row inside the page's header or footer or at its top, or links wherever they stand, are navigation. */
 export const byLinks: RoleRule = (layer, outcome, facts, { parent, elements }) => {
   if (outcome !== 'element' || layer.kind !== 'group') return null;
   const furniture = elements.includes('header') || elements.includes('footer');
   if (furniture && parent === 'nav' && isWord(layer))
     return { role: 'link', reason: 'one of a row of words' };
   if (elements.includes('nav') || !isRow(layer, facts)) return null;
+  const atTop = isAtTop(layer, facts);
   const linked = layer.layers.every((part) => part.hints.href !== undefined);
-  return furniture || linked
+  return furniture || linked || atTop
     ? { role: 'navigation', reason: `${layer.layers.length} ${linked ? 'links' : 'short words'} in a row` }
     : null;
 };
+
+/** Common practice, no source: the first thing on a page, within so much of its height and px. */
+const TOP_SHARE = 0.12;
+const TOP_PX = 130;
+
+function isAtTop({ key }: GroupLayer, facts: Facts): boolean {
+  const { painted } = measureOf(facts, key);
+  return painted !== null && bottom(painted) <= Math.min(TOP_PX, TOP_SHARE * facts.screen.height);
+}
 
 function isRow(group: GroupLayer, facts: Facts): boolean {
   const parts = group.layers;

@@ -1,6 +1,7 @@
 import { boxForm } from '../../look/boxForm';
 import type { Box } from '../../mockup/box';
 import type { GroupLayer, Layer, TextLayer } from '../../mockup/layer';
+import { wordsOf } from '../../look/layerTitle';
 import { walk } from '../../mockup/walk';
 import { measureOf, type Facts } from '../facts';
 import { px } from '../rules/rule';
@@ -17,7 +18,9 @@ const OFF_CENTRE = 0.12;
 /** A box as high as a button around a short caption in its middle, with an icon at most, is one. */
 export const byLook: RoleRule = (layer, outcome, facts) => {
   if (outcome !== 'element' || layer.kind !== 'group') return null;
-  const texts = [...walk(layer)].filter((part): part is TextLayer => part.kind === 'text' && part.visible);
+  const texts = [...walk(layer)].filter(
+    (part): part is TextLayer => part.kind === 'text' && part.visible && !isGlyph(part),
+  );
   const [caption] = texts;
   const backdrop = backdropOf(layer, facts);
   if (!caption || texts.length > 1 || !backdrop || facts.contents(layer).bitmaps > 0) return null;
@@ -28,11 +31,17 @@ export const byLook: RoleRule = (layer, outcome, facts) => {
   if (!text || caption.lines.length > 1 || said.length > LETTERS || !/\p{L}/u.test(said)) return null;
   const off = Math.abs(text.x + text.width / 2 - (backdrop.x + width / 2)) / width;
   // An icon pushes the caption aside.
-  const allowed = facts.contents(layer).shapes > 1 ? OFF_CENTRE * 2 : OFF_CENTRE;
+  const { shapes, texts: all } = facts.contents(layer);
+  const allowed = shapes > 1 || all > 1 ? OFF_CENTRE * 2 : OFF_CENTRE;
   return off <= allowed
     ? { role: 'button', reason: `a box of ${px(width)}×${px(height)} px with a caption in its middle` }
     : null;
 };
+
+/** An icon that is drawn by a font: letters for private use (Unicode 15, §23.5). */
+function isGlyph(text: TextLayer): boolean {
+  return /^[\p{Co}\s]+$/u.test(wordsOf(text));
+}
 
 /** The box behind all else in the group, px of the screen. */
 function backdropOf(group: GroupLayer, facts: Facts): Box | null {

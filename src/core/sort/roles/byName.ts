@@ -24,12 +24,16 @@ const TITLES: ReadonlySet<string> = new Set(['title', 'heading', 'headline']);
 export const byName: RoleRule = (layer, outcome, facts, { parent }) => {
   if (outcome !== 'element' || layer.kind !== 'group' || layer.sourceName === null) return null;
   const words = nameWords(splitName(layer.sourceName).bare);
+  const plain = words.filter((word) => !/^\d+$/.test(word));
+  if (plain.length === 1 && plain[0] === 'a') return { role: 'link', reason: 'its name says "a"' };
   const heading = words.find((word) => /^h[1-6]$/.test(word));
   if (heading && isOfTexts(layer))
     return { role: `heading-${heading.slice(1)}` as Role, reason: `its name says "${heading}"` };
   const word = tellingWord(words);
   if (word !== undefined && TITLES.has(word) && isOfTexts(layer)) return titleRole(layer, word, facts);
   const role = word === undefined ? undefined : WORDS.get(word);
+  // Navigation has words to choose from.
+  if (role === 'navigation' && facts.contents(layer).texts < 2) return null;
   // An item is one of a list, and a paragraph holds nothing but text.
   if (!role || (role === 'item' && parent !== 'ul') || (role === 'paragraph' && !isOfTexts(layer)))
     return null;

@@ -9,7 +9,8 @@ export const unseen: Rule = {
     if (!layer.visible) return { outcome: 'aside', reason: 'aside: it is hidden in the mockup' };
     if (layer.opacity === 0) return { outcome: 'aside', reason: 'aside: its opacity is 0' };
     const { painted } = measureOf(facts, layer.key);
-    if (!painted) return { outcome: 'aside', reason: 'aside: it draws nothing' };
+    if (!painted || painted.width <= 0 || painted.height <= 0)
+      return { outcome: 'aside', reason: 'aside: it draws nothing' };
     const screen: Box = { x: 0, y: 0, width: facts.screen.width, height: facts.screen.height };
     const seen = intersection(painted, screen);
     const touches = seen !== null && seen.width > 0 && seen.height > 0;

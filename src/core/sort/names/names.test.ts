@@ -1,0 +1,77 @@
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import { DEMO, readBytes, readDemo } from '../../../../tests/support/mockups';
+import { createFontBook } from '../../../engine/fonts/fontBook';
+import { layersOf } from '../../mockup/walk';
+import type { Tag, Tags } from '../tag';
+import { OUTCOME_NAMES, ROLE_NAMES, SCROLLS, STATES } from '../vocabulary';
+import { namedTags } from './namedTags';
+import { printBrackets } from './printBrackets';
+import { readBrackets } from './readBrackets';
+import { writeTags } from './writeTags';
+
+const book = createFontBook();
+const word = fc.stringMatching(/^[a-z][a-z0-9-]{0,8}$/);
+const words = fc.stringMatching(/^[A-Za-zæø&<>']([\w æø&<>',.=-]{0,20}[\wæø])?$/);
+const anyTag: fc.Arbitrary<Tag> = fc.record(
+  {
+    outcome: fc.constantFrom(...OUTCOME_NAMES),
+    role: fc.constantFrom(...ROLE_NAMES),
+    classes: fc.array(word, { minLength: 1, maxLength: 3 }),
+    outputName: words,
+    hidden: fc.boolean(),
+    slot: word,
+    href: word.map((name) => `#${name}`),
+    scroll: fc.constantFrom(...SCROLLS),
+    note: words,
+    merge: words,
+    state: fc.constantFrom(...STATES, 'none' as const),
+    screen: fc.boolean(),
+  },
+  { requiredKeys: [] },
+);
+
+describe('tags between brackets', () => {
+  it('are read back as they were written', () => {
+    fc.assert(
+      fc.property(anyTag, (tag) => {
+        fc.pre(Object.keys(tag).length > 0);
+        expect(readBrackets(printBrackets(tag))).toEqual(tag);
+      }),
+    );
+  });
+});
+
+describe('tags written into the SVG', () => {
+  const SOURCE = `<?xml version="1.0" encoding="ISO-8859-1"?>\r\n<!-- sketch: 🚢 -->
+<svg xmlns="http://www.w3.org/2000/svg" width="90" height="60"><g id="pier"><rect id="deck" width="40" height="9" data-tags="data-slot=old"
+   /><text id="sign" y="30">Mind &amp; step</text></g></svg>`;
+  const bytes = new TextEncoder().encode(SOURCE.replace('ISO-8859-1', 'UTF-8'));
+
+  it('are there when it is read again, and nothing else has changed', () => {
+    const tags: Tags = new Map([
+      ['/quay/pier/deck', { outcome: 'picture', note: 'one "plank" & <more>' }],
+      ['/quay/pier/sign', { role: 'heading-2', classes: ['big'] }],
+    ]);
+    const written = writeTags(bytes, 'quay', book, tags);
+    const reading = readBytes(new TextEncoder().encode(written), 'quay.svg');
+    expect(namedTags(layersOf(reading.mockup))).toEqual(
+      new Map([
+        // The slot is what the file said already.
+        ['/quay/pier/deck', { outcome: 'picture', slot: 'old', note: "one 'plank' & <more>" }],
+        ['/quay/pier/sign', { role: 'heading-2', classes: ['big'] }],
+      ]),
+    );
+    expect(written.replace(/ data-tags="[^"]*"/g, '')).toBe(
+      new TextDecoder().decode(bytes).replace(/ data-tags="[^"]*"\n\s*/, ''),
+    );
+  });
+
+  it('hold for every layer of the demo', () => {
+    const keys = [...layersOf(readDemo().mockup)].map(({ key }) => key);
+    const tags: Tags = new Map(keys.map((key, at) => [key, { note: `layer ${at}` }]));
+    const written = writeTags(readFileSync(DEMO), 'harbour', book, tags);
+    const again = namedTags(layersOf(readBytes(new TextEncoder().encode(written), 'harbour.svg').mockup));
+    expect(keys.map((key) => again.get(key)?.note)).toEqual(keys.map((_, at) => `layer ${at}`));
+  });
+});
