@@ -15,7 +15,7 @@ const shared = {
   },
   // Published as ES modules only; Jest wants them transformed.
   transformIgnorePatterns: [
-    '/node_modules/(?!(css-select|css-what|domutils|domhandler|domelementtype|dom-serializer|entities|nth-check|boolbase|pixelmatch|pngjs|@bramus|comlink|culori|flatbush|flatqueue|lru-cache)/)',
+    '/node_modules/(?!(css-select|css-what|domutils|domhandler|domelementtype|dom-serializer|entities|nth-check|boolbase|pixelmatch|pngjs|@bramus|comlink|culori|flatbush|flatqueue|lru-cache|any-ascii)/)',
   ],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
 };

@@ -1,11 +1,12 @@
 import type { Page } from '@playwright/test';
 import { launchChromium } from '../tests/support/chromium';
+import { EMPTY_TABLE } from './emptyTable';
 import { benchMockup } from './mockups';
 import { textTable } from './table';
 
 /**
  * How fast the worksheet is in headless Chromium with 5,000 layers: `tsx bench/worksheet.ts [ADDRESS]` against a
- * running Orden. The floor is the same page answering a key with nothing to do.
+ * running Orden; `npm run bench` starts one. The floor is an empty virtual table that answers the same keys.
  */
 const address = process.argv[2] ?? 'http://127.0.0.1:3000';
 const ROUNDS = 20;
@@ -22,20 +23,29 @@ const opening = await timed(async () => {
 await page.waitForTimeout(4000);
 await page.getByRole('row').nth(2).getByRole('gridcell').first().click();
 
-const rows: [string, readonly number[]][] = [
-  ['opening', [opening]],
-  ['floor: a key with nothing to do', await keys('F13', () => '')],
-  ['arrow to painted cursor', await keys('ArrowDown', () => '')],
-  ['key to painted change', await alternately(['-', 'aside'], ['p', 'picture'])],
-];
+const rows: [string, readonly number[], readonly number[] | null][] = [['opening', [opening], null]];
+const arrow = await keys('ArrowDown', () => '');
+const change = await alternately(['-', 'aside'], ['p', 'picture']);
 await page.keyboard.press('Control+a');
-rows.push(['key to painted change of all rows', await alternately(['-', 'aside'], ['e', 'element'])]);
+const bulk = await alternately(['-', 'aside'], ['e', 'element']);
+const blanks = await blankFrames();
+await page.setContent(EMPTY_TABLE);
+rows.push(['arrow to painted cursor', arrow, await keys('ArrowDown', () => '')]);
+rows.push(['key to painted change', change, await alternately(['-', 'aside'], ['p', 'picture'])]);
+rows.push(['key to painted change of all rows', bulk, null]);
 console.log(
   textTable(
-    ['in the worksheet of 5,000 layers', 'median, ms', '95th percentile, ms'],
-    rows.map(([name, times]) => [name, at(times, 0.5), at(times, 0.95)]),
+    ['in the worksheet of 5,000 layers', 'median, ms', '95th percentile, ms', 'floor, ms', 'floor, 95th'],
+    rows.map(([name, times, floor]) => [
+      name,
+      at(times, 0.5),
+      at(times, 0.95),
+      floor ? at(floor, 0.5) : '',
+      floor ? at(floor, 0.95) : '',
+    ]),
   ),
 );
+console.log(`Frames with a blank row while scrolling: ${blanks.blank} of ${blanks.all}`);
 await browser.close();
 
 async function shelve(on: Page): Promise<string> {
@@ -46,6 +56,28 @@ async function shelve(on: Page): Promise<string> {
   await on.getByRole('button', { name: 'Put it on the shelf' }).click();
   await on.waitForURL(/\/sort$/, { timeout: 60_000 });
   return on.url();
+}
+
+/** Scrolls a screenful every few frames; counts the frames in which a place that should hold a row is empty. */
+function blankFrames(): Promise<{ readonly blank: number; readonly all: number }> {
+  return page.evaluate(async (selector) => {
+    const grid = document.querySelector<HTMLElement>(selector)!;
+    const { left, top, width, height } = grid.getBoundingClientRect();
+    let [blank, all] = [0, 0];
+    for (let frame = 0; frame < 120; frame++) {
+      grid.scrollTop = (frame * 60) % Math.max(1, grid.scrollHeight - grid.clientHeight);
+      await new Promise((resolve) => requestAnimationFrame(resolve));
+      all += 1;
+      const isBlank = [0.2, 0.5, 0.9].some(
+        (share) =>
+          !document
+            .elementFromPoint(left + width / 2, top + 30 + (height - 40) * share)
+            ?.closest('[role="row"]'),
+      );
+      if (isBlank) blank += 1;
+    }
+    return { blank, all };
+  }, GRID);
 }
 
 async function timed(work: () => Promise<void>): Promise<number> {

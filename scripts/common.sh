@@ -108,3 +108,21 @@ stop_postgres() {
 }
 
 run_ts() { node --import "file://$PWD/node_modules/tsx/dist/loader.mjs" "$@"; }
+
+server=
+
+# Serves the built application on port $1 and waits until it answers; its process is $server.
+start_server() {
+  NEXT_TELEMETRY_DISABLED=1 node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$1" >.orden/server.log 2>&1 &
+  server=$!
+  for _ in $(seq 1 100); do
+    if ! kill -0 "$server" 2>/dev/null; then tail -n 20 .orden/server.log >&2; fail "the server did not start; its log is .orden/server.log."; fi
+    node -e 'fetch(process.argv[1]).then(r=>process.exit(r.ok?0:1),()=>process.exit(1))' "http://127.0.0.1:$1/api/projects" && return 0
+    sleep 0.2
+  done
+  fail "the server did not answer within 20 seconds; its log is .orden/server.log."
+}
+
+stop_server() {
+  [ -z "$server" ] || { kill "$server" 2>/dev/null || true; wait "$server" 2>/dev/null || true; }
+}

@@ -122,3 +122,26 @@ describe('orden convert', () => {
     expect(run.err).toEqual(message);
   });
 });
+
+describe('orden proof', () => {
+  it('says by screen and by layer what differs, and keeps the pictures of it', async () => {
+    const { status, out } = await orden('proof', DEMO, '--out', 'proved', '--json');
+    expect(status).toBe(0);
+    const said = JSON.parse(out) as { screens: { differing: number; index: number; worst: unknown[] }[] };
+    expect(said.screens).toEqual([
+      { name: 'harbour', differing: expect.any(Number), index: expect.any(Number), worst: expect.any(Array) },
+    ]);
+    expect(said.screens[0]!.differing).toBeLessThan(0.002);
+    expect(said.screens[0]!.index).toBeGreaterThan(0.999);
+    const png = await readFile(path.join(folder, 'proved/proof/harbour.difference.png'));
+    expect(png.subarray(1, 4).toString()).toBe('PNG');
+    expect(await readFile(path.join(folder, 'proved/index.html'), 'utf8')).toContain('<!doctype html>');
+  });
+
+  it('wants one file', async () => {
+    expect(await orden('proof')).toMatchObject({
+      status: 2,
+      err: expect.stringContaining('Give one mockup file.'),
+    });
+  });
+});

@@ -1,11 +1,25 @@
 import { parseArgs } from 'node:util';
 import { ReadError } from '../core/read/readError';
+import type { ConvertFlags } from './convertFile';
 import { InputError, UsageError } from './errors';
 
 const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested] [--target html] [--tags TAGS.json] [--json]
 
   Reads the mockup FILE and writes its page into DIR: index.html, styles.css,
-  pictures/, fonts/ and orden.json, the list of what was written.`;
+  pictures/, fonts/ and orden.json, the list of what was written.
+
+orden proof FILE [--arrange fixed|nested] [--target html] [--tags TAGS.json] [--out DIR] [--json]
+
+  Builds the page of FILE, draws page and mockup with Chromium at the mockup's size and
+  says what differs, by screen and by layer. With --out it keeps the page, and in proof/
+  the pictures of mockup, page and difference.`;
+
+/** Loaded when they are needed: help and bad usage are answered at once. */
+const COMMANDS: Readonly<Record<string, () => Promise<Command>>> = {
+  convert: async () => (await import('./convertCommand')).convertCommand,
+  proof: async () => (await import('./proofCommand')).proofCommand,
+};
+type Command = (files: readonly string[], flags: ConvertFlags) => Promise<void>;
 
 async function main(argv: readonly string[]): Promise<number> {
   try {
@@ -26,11 +40,10 @@ async function main(argv: readonly string[]): Promise<number> {
       console.log(USAGE);
       return 0;
     }
-    if (command !== 'convert')
-      throw new UsageError(command ? `There is no command "${command}".` : 'Which command?');
-    // Loaded when it is needed: help and bad usage are answered at once.
-    const { convertCommand } = await import('./convertCommand');
-    await convertCommand(files, values);
+    const load = COMMANDS[command ?? ''];
+    if (!load) throw new UsageError(command ? `There is no command "${command}".` : 'Which command?');
+    const run = await load();
+    await run(files, values);
     return 0;
   } catch (error) {
     return explain(error);
@@ -43,11 +56,16 @@ function explain(error: unknown): number {
     console.error(`orden: ${error.message}\n\n${USAGE}`);
     return 2;
   }
-  const known = error instanceof ReadError || error instanceof InputError;
+  const known = error instanceof ReadError || error instanceof InputError || isNoChromium(error);
   console.error(
     `orden: ${known ? error.message : `something went wrong: ${error instanceof Error ? error.message : String(error)}`}`,
   );
   return 1;
+}
+
+/** By name, since the module that throws it is loaded only when a proof is pulled. */
+function isNoChromium(error: unknown): error is Error {
+  return error instanceof Error && error.name === 'NoChromium';
 }
 
 function isArgumentError(error: unknown): error is Error {

@@ -1,7 +1,6 @@
 import { pathToFileURL } from 'node:url';
-import type { Browser } from '@playwright/test';
-import pixelmatch from 'pixelmatch';
-import sharp from 'sharp';
+import type { Browser } from 'playwright-core';
+import { comparePictures } from '../../src/engine/proof/compare';
 
 export interface Likeness {
   /** Share of differing pixels, 0–1 (pixelmatch, threshold 0.1, antialiased pixels counted as it does by default). */
@@ -23,14 +22,8 @@ export async function compareFiles(
     await shoot(browser, one, width, height, origin),
     await shoot(browser, other, width, height),
   ];
-  const difference = new Uint8Array(width * height * 4);
-  const differing = pixelmatch(await pixels(first), await pixels(second), difference, width, height, {
-    threshold: 0.1,
-  });
-  const png = await sharp(difference, { raw: { width, height, channels: 4 } })
-    .png()
-    .toBuffer();
-  return { differing: differing / (width * height), difference: png };
+  const { differing, picture } = await comparePictures(first, second);
+  return { differing, difference: picture };
 }
 
 export async function shoot(
@@ -48,9 +41,4 @@ export async function shoot(
   } finally {
     await page.close();
   }
-}
-
-async function pixels(png: Buffer): Promise<Uint8Array> {
-  const raw = await sharp(png).ensureAlpha().raw().toBuffer();
-  return new Uint8Array(raw.buffer, raw.byteOffset, raw.length);
 }

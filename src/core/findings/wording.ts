@@ -167,6 +167,11 @@ export const WORDING = {
     severity: 'warning',
     text: '{what} lies over a part of the picture {name} and under another ({count} such in all); in the page it lies beneath the whole picture.',
   },
+  'picture-name-shared': {
+    title: 'Pictures of the same name',
+    severity: 'note',
+    text: '{count} pictures are named {name}; those that are not alike get a number in the end.',
+  },
   'picture-failed': {
     title: 'Pictures not drawn',
     severity: 'error',

@@ -118,7 +118,8 @@ const HEADING_LETTERS = 90;
 /** True for words that can stand over something: numbers and long texts do not. */
 export function canTitle(text: TextLayer): boolean {
   const letters = wordsOf(text);
-  return letters.length <= HEADING_LETTERS && /\p{L}{2}/u.test(letters);
+  const [words, figures] = [letters.match(/\p{L}/gu)?.length ?? 0, letters.match(/\p{N}/gu)?.length ?? 0];
+  return letters.length <= HEADING_LETTERS && /\p{L}{2}/u.test(letters) && words > figures;
 }
 
 /** The size of a text's largest letters, whole px of the screen. */

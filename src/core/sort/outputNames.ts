@@ -1,14 +1,11 @@
+import anyAscii from 'any-ascii';
 import { layerTitle } from '../look/layerTitle';
 import type { Layer } from '../mockup/layer';
 
-/** A name for files and classes: lower case ASCII letters, digits and hyphens, beginning with a letter. */
+/** A name for files and classes, from any script: lower case ASCII letters, digits and hyphens, beginning with a letter. */
 export function safeName(text: string): string {
-  const ascii = text
-    .normalize('NFKD')
-    .replace(/\p{M}/gu, '')
-    .replace(/ß/g, 'ss')
-    .replace(/æ/gi, 'ae')
-    .replace(/ø/gi, 'o')
+  // Marks that stand on letters are dropped; letters of other scripts are written as they sound.
+  const ascii = anyAscii(text.normalize('NFKD').replace(/\p{M}/gu, ''))
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-+|-+$/g, '')

@@ -137,7 +137,9 @@ describe('names for files and classes', () => {
     ['Übergröße Øst æble', 'ubergrosse-ost-aeble'],
     ['3 columns', 'n-3-columns'],
     ['  --x--  ', 'x'],
-    ['樱花', ''],
+    // Pinyin and ISO 9 without marks, from memory.
+    ['樱花', 'yinghua'],
+    ['Паром', 'parom'],
   ])('%s is %s', (text, name) => {
     expect(safeName(text)).toBe(name);
   });

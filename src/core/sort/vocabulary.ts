@@ -64,7 +64,7 @@ export const ROLES = {
     element: 'nav',
     neverInside: ['nav'],
     phrasing: false,
-    words: ['nav', 'navigation', 'menu', 'navbar', 'breadcrumb', 'breadcrumbs', 'tabs'],
+    words: ['nav', 'navigation', 'menu', 'navbar', 'breadcrumb', 'breadcrumbs', 'tab', 'tabs', 'pagination'],
   },
   header: {
     element: 'header',

@@ -1,6 +1,9 @@
 'use client';
 import { Box, MenuItem, TextField, Typography } from '@mui/material';
-import { useState } from 'react';
+import { memo, useDeferredValue, useState } from 'react';
+import type { LayerKey } from '../../core/mockup/layer';
+import type { FacetValue } from '../../core/sort/change';
+import type { Tags as TagsByLayer } from '../../core/sort/tag';
 import type { Decision } from '../../core/sort/decision';
 import { OUTCOMES, type Outcome } from '../../core/sort/vocabulary';
 import { TAG_PANEL } from './actions';
@@ -13,9 +16,22 @@ const MOST = 2000;
 
 /** All that can be said of what is chosen; where the chosen layers differ, that is shown. */
 export function TagPanel() {
-  const selection = useSort((state) => state.selection);
-  const decisions = useSort((state) => state.settled?.decisions);
-  const chosen = [...selection].slice(0, MOST).flatMap((key) => decisions?.get(key) ?? []);
+  // The worksheet's own answer to a key comes first.
+  const selection = useDeferredValue(useSort((state) => state.selection));
+  const decisions = useDeferredValue(useSort((state) => state.settled?.decisions));
+  const tags = useDeferredValue(useSort((state) => state.tags));
+  return <Tags selection={selection} decisions={decisions} tags={tags} />;
+}
+
+interface TagsProps {
+  readonly selection: ReadonlySet<LayerKey>;
+  readonly decisions: ReadonlyMap<LayerKey, Decision> | undefined;
+  readonly tags: TagsByLayer;
+}
+
+const Tags = memo(function Tags({ selection, decisions, tags }: TagsProps) {
+  const keys = [...selection].slice(0, MOST);
+  const chosen = keys.flatMap((key) => decisions?.get(key) ?? []);
   const count = selection.size;
   return (
     <Box
@@ -39,23 +55,29 @@ export function TagPanel() {
         }}
       >
         {chosen.length > 0 &&
-          HAND_FACET_NAMES.map((facet) => <Field key={facet} facet={facet} decisions={chosen} />)}
+          HAND_FACET_NAMES.map((facet) => (
+            <Field
+              key={facet}
+              facet={facet}
+              {...sharedValue(facet, chosen)}
+              settled={keys.some((key) => tags.get(key)?.[facet] !== undefined)}
+            />
+          ))}
       </Box>
     </Box>
   );
-}
+});
 
 interface FieldProps {
   readonly facet: HandFacet;
-  readonly decisions: readonly Decision[];
+  readonly value: FacetValue | null;
+  readonly differs: boolean;
+  /** True when a person said it of one of the chosen at least. */
+  readonly settled: boolean;
 }
 
-function Field({ facet, decisions }: FieldProps) {
+function Field({ facet, value, differs, settled }: FieldProps) {
   const { label, choices, hint } = HAND_FACETS[facet];
-  const { value, differs } = sharedValue(facet, decisions);
-  const settled = useSort((state) =>
-    [...state.selection].some((key) => state.tags.get(key)?.[facet] !== undefined),
-  );
   const setFacet = useSort((state) => state.setFacet);
   const shared = {
     size: 'small',

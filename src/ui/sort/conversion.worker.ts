@@ -2,12 +2,15 @@ import { expose } from 'comlink';
 import { convert, type Conversion } from '../../core/convert';
 import { layerCode, type LayerCode } from '../../core/emit/html/layerCode';
 import { measureMockup, type Measures } from '../../core/mockup/bounds';
+import { findingList, type Finding } from '../../core/findings/finding';
 import type { Box } from '../../core/mockup/box';
 import type { LayerKey } from '../../core/mockup/layer';
 import type { Mockup } from '../../core/mockup/mockup';
 import type { Arrangement } from '../../core/page/node';
 import type { Decision } from '../../core/sort/decision';
 import { decide } from '../../core/sort/decide';
+import { reportMerges } from '../../core/sort/merges';
+import { reportSharedNames } from '../../core/sort/sharedNames';
 import type { Tags } from '../../core/sort/tag';
 
 /** What the Sort step shows of a conversion. */
@@ -15,6 +18,8 @@ export interface Settled {
   readonly decisions: ReadonlyMap<LayerKey, Decision>;
   /** What each layer paints, px of its screen. */
   readonly boxes: ReadonlyMap<LayerKey, Box>;
+  /** What the decisions lead to and is better known before the page is built. */
+  readonly findings: readonly Finding[];
 }
 
 interface Loaded {
@@ -44,7 +49,11 @@ const api = {
     for (const screen of measures.values()) {
       for (const [key, { painted }] of screen) if (painted) boxes.set(key, painted);
     }
-    return { decisions: decide(mockup, measures, tags), boxes };
+    const decisions = decide(mockup, measures, tags);
+    const { findings, report } = findingList();
+    reportMerges(mockup, measures, decisions, report);
+    reportSharedNames(decisions, report);
+    return { decisions, boxes, findings };
   },
 
   code(key: LayerKey): LayerCode | null {

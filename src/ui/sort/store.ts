@@ -44,7 +44,7 @@ export interface SortState {
   /** The screen that worksheet and mockup show. */
   readonly screen: Screen;
   readonly tags: Tags;
-  /** What was found at reading, by layer. */
+  /** What was found at reading and by the decisions, by layer. */
   readonly findings: ReadonlyMap<LayerKey, readonly Finding[]>;
   readonly settled: Settled | null;
   readonly arrangement: Arrangement;
@@ -139,7 +139,6 @@ export function createSortStore(opened: OpenedMockup): SortStore {
   const screen = screenOf(mockup, '');
   const rows = visibleRows(screen, folded);
   const first = rows[0]?.layer.key ?? null;
-  const findings = findingsByLayer(opened.findings);
   let saving: Promise<void> = Promise.resolve();
 
   return createStore<SortState>((set, get) => {
@@ -204,7 +203,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       mockup,
       screen,
       tags,
-      findings,
+      findings: findingsByLayer(opened.findings),
       settled: null,
       arrangement: 'nested',
       folded,
@@ -231,7 +230,8 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       zoomWish: null,
       dialog: null,
 
-      settle: (settled) => refind({ settled }),
+      settle: (settled) =>
+        refind({ settled, findings: findingsByLayer([...opened.findings, ...settled.findings]) }),
       arrangeBy: (arrangement) => set({ arrangement }),
       moveTo(key, column, extend) {
         const { anchor, rows: shown } = get();

@@ -1,25 +1,45 @@
+import { boxForm } from '../../look/boxForm';
 import { wordsOf } from '../../look/layerTitle';
 import { bottom, type Box } from '../../mockup/box';
 import type { GroupLayer, Layer, TextLayer } from '../../mockup/layer';
 import { walk } from '../../mockup/walk';
 import { measureOf, type Facts } from '../facts';
+import { byLook } from './byLook';
+import { namedRole } from './byName';
 import type { RoleRule } from './roleRule';
 
 /** Common practice, no source: so many short words in a row lead somewhere, each this long at most. */
 const FEWEST = 3;
 const LETTERS = 24;
 
-/** Short words in a row inside the page's header or footer or at its top, or links wherever they stand, are navigation. */
-export const byLinks: RoleRule = (layer, outcome, facts, { parent, elements }) => {
+/** Groups beside the words of a navigation that are something else: a logo, a button. */
+const OTHERS = 2;
+/** Boxes that a word may have: a ground, a line that marks the current one. */
+const MARKS = 2;
+
+/**
+ * Short words in a row inside the page's header or footer or at its top, or links wherever they stand, are navigation;
+ * so many inside of it are a list, and the words of both lead somewhere.
+ */
+export const byLinks: RoleRule = (layer, outcome, facts, around) => {
+  const { parent, elements } = around;
   if (outcome !== 'element' || layer.kind !== 'group') return null;
-  const furniture = elements.includes('header') || elements.includes('footer');
-  if (furniture && parent === 'nav' && isWord(layer))
+  const inNavigation = elements.includes('nav');
+  if (inNavigation && (parent === 'nav' || parent === 'ul') && isWord(layer))
     return { role: 'link', reason: 'one of a row of words' };
-  if (elements.includes('nav') || !isRow(layer, facts)) return null;
-  const atTop = isAtTop(layer, facts);
-  const linked = layer.layers.every((part) => part.hints.href !== undefined);
-  return furniture || linked || atTop
-    ? { role: 'navigation', reason: `${layer.layers.length} ${linked ? 'links' : 'short words'} in a row` }
+  const words = wordsIn(layer);
+  if (words.length < FEWEST) return null;
+  if (inNavigation)
+    return elements.includes('ul') || words.length < layer.layers.length
+      ? null
+      : { role: 'list', reason: `${words.length} words to choose from` };
+  const isButton = (part: Layer) =>
+    namedRole(part) === 'button' || byLook(part, outcome, facts, around) !== null;
+  if (!isRow(words, facts) || words.some(isButton)) return null;
+  const linked = words.every((part) => part.hints.href !== undefined);
+  const furniture = elements.includes('header') || elements.includes('footer');
+  return furniture || linked || isAtTop(layer, facts)
+    ? { role: 'navigation', reason: `${words.length} ${linked ? 'links' : 'short words'} in a row` }
     : null;
 };
 
@@ -32,24 +52,36 @@ function isAtTop({ key }: GroupLayer, facts: Facts): boolean {
   return painted !== null && bottom(painted) <= Math.min(TOP_PX, TOP_SHARE * facts.screen.height);
 }
 
-function isRow(group: GroupLayer, facts: Facts): boolean {
-  const parts = group.layers;
-  if (parts.length < FEWEST || !parts.every((part) => part.kind === 'group' && part.visible && isWord(part)))
-    return false;
-  const boxes = parts.flatMap(({ key }) => measureOf(facts, key).painted ?? []);
+/** The groups that are words, when nearly all of the group's own are. */
+function wordsIn(group: GroupLayer): readonly Layer[] {
+  const groups = group.layers.filter((part) => part.kind === 'group' && part.visible);
+  const words = groups.filter(isWord);
+  const plain = group.layers.every((part) => part.kind === 'group' || isBox(part));
+  return plain && groups.length - words.length <= OTHERS ? words : [];
+}
+
+function isRow(words: readonly Layer[], facts: Facts): boolean {
+  const boxes = words.flatMap(({ key }) => measureOf(facts, key).painted ?? []);
   const [first] = boxes;
-  return boxes.length === parts.length && first !== undefined && boxes.every((box) => isBeside(first, box));
+  return boxes.length === words.length && first !== undefined && boxes.every((box) => isBeside(first, box));
 }
 
 function isBeside(one: Box, other: Box): boolean {
   return other.y < bottom(one) && one.y < bottom(other);
 }
 
-/** A group of one short text and nothing else. */
+/** A group of one short text, and boxes that mark it. */
 function isWord(layer: Layer): boolean {
   const leaves = [...walk(layer)].filter((part) => part.kind !== 'group');
-  const [only] = leaves;
-  return leaves.length === 1 && only?.kind === 'text' && isShort(only);
+  const [text, ...more] = leaves.filter((part) => part.kind === 'text');
+  const others = leaves.filter((part) => part.kind !== 'text');
+  return (
+    text !== undefined && more.length === 0 && isShort(text) && others.length <= MARKS && others.every(isBox)
+  );
+}
+
+function isBox(layer: Layer): boolean {
+  return layer.kind === 'shape' && boxForm(layer)?.kind === 'box';
 }
 
 function isShort(text: TextLayer): boolean {

@@ -1,0 +1,75 @@
+import { readFile } from 'node:fs/promises';
+import path from 'node:path';
+import { TARGET_NAMES, type TargetName } from '../core/emit/target';
+import type { Reading } from '../core/read/reading';
+import { ARRANGEMENTS, type Arrangement } from '../core/page/node';
+import type { Tags } from '../core/sort/tag';
+import { tagsFileSchema } from '../core/sort/tagSchema';
+import { createFontBook } from '../engine/fonts/fontBook';
+import { produce, type Product } from '../engine/produce';
+import { readMockup } from '../engine/readMockup';
+import { InputError, UsageError } from './errors';
+
+export interface ConvertFlags {
+  readonly out?: string;
+  readonly arrange: string;
+  readonly target: string;
+  readonly tags?: string;
+  readonly json: boolean;
+}
+
+export interface ConvertedFile {
+  /** The mockup file as it was given. */
+  readonly bytes: Uint8Array;
+  readonly reading: Reading;
+  readonly product: Product;
+  readonly readMs: number;
+}
+
+/**
+ * Reads one mockup file and produces its page, as the flags say.
+ * @throws UsageError for wrong flags, InputError for files that cannot be used, ReadError for a mockup that cannot be read
+ */
+export async function convertFile(files: readonly string[], flags: ConvertFlags): Promise<ConvertedFile> {
+  const [file] = files;
+  if (file === undefined || files.length > 1) throw new UsageError('Give one mockup file.');
+  const arrangement = oneOf<Arrangement>(flags.arrange, ARRANGEMENTS, '--arrange');
+  const target = oneOf<TargetName>(flags.target, TARGET_NAMES, '--target');
+  const start = performance.now();
+  const bytes = await readInput(file);
+  const tags = flags.tags === undefined ? new Map() : await readTags(flags.tags);
+  const reading = await readMockup(bytes, path.basename(file), { book: createFontBook() });
+  const readMs = performance.now() - start;
+  const { mockup, assets, findings, book } = reading;
+  const options = { arrangement, target };
+  const product = await produce({ mockup, assets, tags, options, book, readFindings: findings });
+  return { bytes, reading, product, readMs };
+}
+
+function oneOf<T extends string>(value: string, allowed: readonly T[], flag: string): T {
+  const found = allowed.find((candidate) => candidate === value);
+  if (found === undefined) throw new UsageError(`${flag} takes ${allowed.join(' or ')}, not "${value}".`);
+  return found;
+}
+
+async function readInput(file: string): Promise<Uint8Array> {
+  try {
+    return await readFile(file);
+  } catch (error) {
+    const missing = error instanceof Error && 'code' in error && error.code === 'ENOENT';
+    throw new InputError(missing ? `There is no file ${file}.` : `The file ${file} could not be opened.`);
+  }
+}
+
+async function readTags(file: string): Promise<Tags> {
+  const text = new TextDecoder().decode(await readInput(file));
+  let parsed: unknown;
+  try {
+    parsed = JSON.parse(text);
+  } catch {
+    throw new InputError(`The tags file ${file} is no JSON.`);
+  }
+  const { value, error } = tagsFileSchema.validate(parsed);
+  if (error) throw new InputError(`The tags file ${file} has a mistake: ${error.message}.`);
+  return new Map(Object.entries(value));
+}

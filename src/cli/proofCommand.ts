@@ -1,0 +1,54 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { safeName } from '../core/sort/outputNames';
+import { launchChromium } from '../engine/proof/chromium';
+import { pullProof, type ScreenProof } from '../engine/proof/proof';
+import { writeFiles } from '../engine/writeFiles';
+import { convertFile, type ConvertFlags } from './convertFile';
+import { sheetOf } from './sheetOf';
+
+/** `orden proof FILE`: builds the page, and holds it against the mockup in Chromium. */
+export async function proofCommand(files: readonly string[], flags: ConvertFlags): Promise<void> {
+  // Said before anything is done.
+  const browser = await launchChromium();
+  const folder = flags.out ?? (await mkdtemp(path.join(tmpdir(), 'orden-proof-')));
+  try {
+    const converted = await convertFile(files, flags);
+    await writeFiles(folder, converted.product.files);
+    const proofs = await pullProof({
+      browser,
+      conversion: converted.product.conversion,
+      folder,
+      sheet: sheetOf(converted),
+    });
+    const screens = proofs.map(({ pictures: _, ...proof }) => proof);
+    if (flags.out !== undefined) {
+      const bytes = new TextEncoder().encode(`${JSON.stringify({ screens }, null, 2)}\n`);
+      await writeFiles(folder, [...proofs.flatMap(pictureFiles), { path: 'proof/proof.json', bytes }]);
+    }
+    console.log(flags.json ? JSON.stringify({ screens }) : screens.map(sayProof).join('\n'));
+  } finally {
+    await browser.close();
+    if (flags.out === undefined) await rm(folder, { recursive: true, force: true });
+  }
+}
+
+function pictureFiles({ name, pictures }: ScreenProof) {
+  const stem = `proof/${safeName(name) || 'screen'}`;
+  return [
+    { path: `${stem}.mockup.png`, bytes: pictures.mockup },
+    { path: `${stem}.page.png`, bytes: pictures.page },
+    { path: `${stem}.difference.png`, bytes: pictures.difference },
+  ];
+}
+
+function sayProof({ name, differing, index, worst }: Omit<ScreenProof, 'pictures'>): string {
+  const [first] = worst;
+  const most = first ? `; most of all ${first.layer}, ${percent(first.differing)} of it` : '';
+  return `${name}: ${percent(differing)} of the pixels differ, structural similarity ${index.toFixed(4)}${most}.`;
+}
+
+function percent(share: number): string {
+  return `${(share * 100).toFixed(3)}%`;
+}

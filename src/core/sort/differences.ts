@@ -1,0 +1,83 @@
+import { layerTitle, wordsOf } from '../look/layerTitle';
+import type { Layer } from '../mockup/layer';
+import type { Paint } from '../mockup/paint';
+
+/** In what a part of a layer differs from the same part of another. */
+export type DifferenceKind = 'words' | 'colour' | 'picture' | 'form' | 'missing' | 'added';
+
+export interface Difference {
+  /** What the part is called. */
+  readonly part: string;
+  readonly kind: DifferenceKind;
+}
+
+const SAYS: Readonly<Record<DifferenceKind, string>> = {
+  words: 'other words',
+  colour: 'another colour',
+  picture: 'another picture',
+  form: 'another form',
+  missing: 'is missing',
+  added: 'is there too',
+};
+
+/** For people: `sign: other words, lamp: another colour`. */
+export function sayDifferences(differences: readonly Difference[], most = 4): string {
+  const said = differences.slice(0, most).map(({ part, kind }) => `${part}: ${SAYS[kind]}`);
+  const rest = differences.length - said.length;
+  return rest > 0 ? `${said.join(', ')} and ${rest} more` : said.join(', ');
+}
+
+/** The parts in which one layer differs from another that is built like it: a version of it, or its like in a repeat. */
+export function differencesOf(one: Layer, other: Layer): readonly Difference[] {
+  if (one.kind !== other.kind) return [{ part: layerTitle(one).text, kind: 'form' }];
+  if (one.kind === 'group' && other.kind === 'group') return groupDifferences(one.layers, other.layers);
+  const kind = leafDifference(one, other);
+  return kind ? [{ part: layerTitle(one).text, kind }] : [];
+}
+
+/** Parts are the same when they have the same name or, without one, the same kind in the same order. */
+function groupDifferences(ones: readonly Layer[], others: readonly Layer[]): readonly Difference[] {
+  const left = partsByMark(ones);
+  const right = partsByMark(others);
+  const differences: Difference[] = [];
+  for (const [mark, part] of left) {
+    const match = right.get(mark);
+    if (match) differences.push(...differencesOf(part, match));
+    else differences.push({ part: layerTitle(part).text, kind: 'added' });
+  }
+  for (const [mark, part] of right)
+    if (!left.has(mark)) differences.push({ part: layerTitle(part).text, kind: 'missing' });
+  return differences;
+}
+
+function partsByMark(layers: readonly Layer[]): ReadonlyMap<string, Layer> {
+  const parts = new Map<string, Layer>();
+  const counts = new Map<string, number>();
+  for (const layer of layers) {
+    const name = `${layer.kind} ${layer.sourceName ?? ''}`;
+    const count = (counts.get(name) ?? 0) + 1;
+    counts.set(name, count);
+    parts.set(`${name} ${count}`, layer);
+  }
+  return parts;
+}
+
+function leafDifference(one: Layer, other: Layer): DifferenceKind | null {
+  if (one.kind === 'text' && other.kind === 'text') {
+    if (wordsOf(one) !== wordsOf(other)) return 'words';
+    return samePaint(firstFill(one), firstFill(other)) ? null : 'colour';
+  }
+  if (one.kind === 'bitmap' && other.kind === 'bitmap') return one.bitmap === other.bitmap ? null : 'picture';
+  if (one.kind !== 'shape' || other.kind !== 'shape') return null;
+  if (!samePaint(one.fill, other.fill) || !samePaint(one.stroke?.paint ?? null, other.stroke?.paint ?? null))
+    return 'colour';
+  return JSON.stringify(one.outline) === JSON.stringify(other.outline) ? null : 'form';
+}
+
+function firstFill(text: Extract<Layer, { kind: 'text' }>): Paint | null {
+  return text.lines[0]?.runs[0]?.fill ?? null;
+}
+
+function samePaint(one: Paint | null, other: Paint | null): boolean {
+  return JSON.stringify(one) === JSON.stringify(other);
+}

@@ -1,0 +1,30 @@
+import type { Report } from '../findings/finding';
+import type { LayerKey } from '../mockup/layer';
+import type { Decisions } from './decision';
+
+/** Says which pictures would have the same name. Those that are built alike are likely the same picture, and may share it. */
+export function reportSharedNames(decisions: Decisions, report: Report): void {
+  const byName = new Map<string, Map<string, LayerKey[]>>();
+  for (const [key, { outcome, within, named, outputName, repeat, furniture }] of decisions) {
+    if (outcome !== 'picture' || within !== null || !named) continue;
+    const patterns = byName.get(outputName) ?? new Map<string, LayerKey[]>();
+    byName.set(outputName, patterns);
+    const pattern = repeat?.pattern ?? furniture?.pattern ?? patternAround(key, decisions) ?? key;
+    patterns.set(pattern, [...(patterns.get(pattern) ?? []), key]);
+  }
+  for (const [name, patterns] of byName) {
+    if (patterns.size < 2) continue;
+    for (const [key = ''] of patterns.values())
+      report('picture-name-shared', key, { name, count: patterns.size });
+  }
+}
+
+/** The same part of like-built layers: the pattern of the nearest of them, and the rest of the key. */
+function patternAround(key: LayerKey, decisions: Decisions): string | null {
+  for (let end = key.lastIndexOf('/'); end > 0; end = key.lastIndexOf('/', end - 1)) {
+    const around = decisions.get(key.slice(0, end));
+    const pattern = around?.repeat?.pattern ?? around?.furniture?.pattern;
+    if (pattern !== undefined) return pattern + key.slice(end);
+  }
+  return null;
+}

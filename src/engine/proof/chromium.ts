@@ -1,0 +1,35 @@
+import { existsSync } from 'node:fs';
+import { chromium, type Browser, type LaunchOptions } from 'playwright-core';
+
+/** Where Debian's packages put it: whole, or without windows of its own. */
+const PROGRAMS = ['/usr/bin/chromium', '/usr/bin/chromium-headless-shell'];
+
+/** Debian's Chromium, without anything that looks for the network. */
+export const CHROMIUM: LaunchOptions = {
+  executablePath: PROGRAMS.find((path) => existsSync(path)) ?? PROGRAMS[0],
+  chromiumSandbox: false,
+  args: [
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};
+
+/** No proof can be pulled here. */
+export class NoChromium extends Error {
+  override readonly name = 'NoChromium';
+  constructor() {
+    super(
+      'No proof can be pulled: Chromium is not on this machine. Install it with apt-get install chromium.',
+    );
+  }
+}
+
+/** @throws NoChromium when it is not installed */
+export async function launchChromium(): Promise<Browser> {
+  if (!PROGRAMS.some((path) => existsSync(path))) throw new NoChromium();
+  return chromium.launch(CHROMIUM);
+}

@@ -1,0 +1,56 @@
+import type { Browser } from 'playwright-core';
+
+export interface Size {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** A page that runs no script and reaches no network. */
+async function quietly<T>(
+  browser: Browser,
+  { width, height }: Size,
+  work: (page: Awaited<ReturnType<Browser['newPage']>>) => Promise<T>,
+): Promise<T> {
+  const context = await browser.newContext({
+    viewport: { width, height },
+    javaScriptEnabled: false,
+    offline: true,
+  });
+  try {
+    return await work(await context.newPage());
+  } finally {
+    await context.close();
+  }
+}
+
+/** A built page as Chromium shows it at the mockup's size, PNG. `address`: a `file:` URL. */
+export function pullPage(browser: Browser, address: string, size: Size): Promise<Buffer> {
+  return quietly(browser, size, async (page) => {
+    await page.goto(address);
+    return page.screenshot({ clip: { x: 0, y: 0, ...size } });
+  });
+}
+
+/**
+ * A part of an SVG as the same Chromium shows it, PNG. As a picture it runs no script and fetches nothing (SVG 2, §2.2.1:
+ * secure static mode).
+ * @param sheet size that the whole SVG is shown at, px
+ * @param part where on the sheet the picture is taken, px
+ */
+export function pullSvg(
+  browser: Browser,
+  svg: Uint8Array,
+  sheet: Size,
+  part: Size & { readonly x: number; readonly y: number },
+): Promise<Buffer> {
+  const data = `data:image/svg+xml;base64,${Buffer.from(svg).toString('base64')}`;
+  const whole = { width: Math.ceil(sheet.width), height: Math.ceil(sheet.height) };
+  return quietly(browser, { width: part.width, height: part.height }, async (page) => {
+    const style = `position:absolute;left:${-part.x}px;top:${-part.y}px;width:${sheet.width}px;height:${sheet.height}px`;
+    await page.setContent(
+      `<!doctype html><body style="margin:0;width:${whole.width}px;height:${whole.height}px;overflow:hidden"><img alt="" style="${style}" src="${data}">`,
+      { waitUntil: 'load' },
+    );
+    return page.screenshot({ clip: { x: 0, y: 0, width: part.width, height: part.height } });
+  });
+}
