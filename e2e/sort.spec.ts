@@ -326,7 +326,7 @@ test('the mockup is zoomed by keyboard, shows the chosen alone, and what it beco
   const whole = await width();
   await page.getByRole('group', { name: 'Mockup' }).focus();
   await page.keyboard.press('1');
-  await expect(page.getByText('100%')).toBeVisible();
+  await expect(page.getByText('100%', { exact: true })).toBeVisible();
   expect(await width()).toBeCloseTo(1280, 0);
   await page.keyboard.press('0');
   await expect.poll(width).toBeCloseTo(whole, 0);

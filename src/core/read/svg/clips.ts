@@ -168,7 +168,8 @@ function memberOutline(
   const around = styleInPlace(owner, here.context.cascade);
   const computed = computeStyle(only, around, here.context.cascade);
   const { style } = computed;
-  if (style['clip-path'] !== 'none' || around.style['clip-path'] !== 'none') return null;
+  const cut = [style, around.style].some((one) => one['clip-path'] !== 'none' || one.mask !== 'none');
+  if (cut) return null;
   if (style.display === 'none' || style.visibility !== 'visible') return null;
   const outline = readOutline(only, { ...here, computed }, style[rule]);
   const own = parseTransform(style.transform);
