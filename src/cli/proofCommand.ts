@@ -3,10 +3,9 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { safeName } from '../core/sort/outputNames';
 import { launchChromium } from '../engine/proof/chromium';
-import { pullProof, type ScreenProof } from '../engine/proof/proof';
+import { proofSheet, pullProof, type ScreenProof } from '../engine/proof/proof';
 import { writeFiles } from '../engine/writeFiles';
 import { convertFile, type ConvertFlags } from './convertFile';
-import { sheetOf } from './sheetOf';
 
 /** `orden proof FILE`: builds the page, and holds it against the mockup in Chromium. */
 export async function proofCommand(files: readonly string[], flags: ConvertFlags): Promise<void> {
@@ -20,7 +19,7 @@ export async function proofCommand(files: readonly string[], flags: ConvertFlags
       browser,
       conversion: converted.product.conversion,
       folder,
-      sheet: sheetOf(converted),
+      sheet: proofSheet(converted.bytes, converted.reading),
     });
     const screens = proofs.map(({ pictures: _, ...proof }) => proof);
     if (flags.out !== undefined) {

@@ -1,8 +1,6 @@
 import type { ReadResult } from '../core/read/reading';
-import { screenSvg } from '../core/pictures/standaloneSvg';
-import { dataUri } from './pictures/renderPicture';
 import { readMockup, type ReadOptions } from './readMockup';
-import { outlinerOf } from './produce';
+import { sheetSvg } from './sheetSvg';
 
 export interface ReadWithPicture extends ReadResult {
   /** The first screen as a standalone SVG, its texts outlined: how the mockup looks, safe to show. */
@@ -16,13 +14,6 @@ export async function readWithPicture(
   options: ReadOptions,
 ): Promise<ReadWithPicture> {
   const result = await readMockup(bytes, fileName, options);
-  const { mockup, assets } = result;
-  const [screen] = mockup.screens;
-  const drawing = {
-    mockup,
-    outliner: outlinerOf(result.book),
-    bitmapAddress: (name: string) => dataUri(name, mockup, assets),
-  };
   const { book: _, ...plain } = result;
-  return { ...plain, picture: screen ? screenSvg(screen, drawing) : '' };
+  return { ...plain, picture: sheetSvg(result) };
 }

@@ -113,6 +113,22 @@ withDatabase('on the database', () => {
     expect(await tagsNow()).toEqual({ [layer]: { classes: ['wide'] } });
   });
 
+  it('gives back what two windows set otherwise, and never takes a window for another', async () => {
+    const [one, other] = [NOBODY, '00000000-0000-4000-8000-000000000001'].map((id) => ({ id, name: 'Ines' }));
+    const { lastEdit: after } = await opened(added.mockupId);
+    const say = (value: 'footer' | 'section', editor = one!) =>
+      setFacets(added.mockupId, [{ layer, facet: 'role', value }], { after, editor });
+    expect(await say('footer')).toMatchObject({ conflicts: [] });
+    expect(await say('section', other)).toMatchObject({
+      changes: [],
+      conflicts: [{ layer, facet: 'role', mine: 'section', theirs: 'footer', by: 'Ines' }],
+    });
+    expect(await say('footer', other)).toMatchObject({ conflicts: [] });
+    await undo(added.mockupId, one);
+    expect(await say('section')).toMatchObject({ conflicts: [], changes: [{ after: 'section' }] });
+    await undo(added.mockupId, one);
+  });
+
   it('tells others what was edited since they looked', async () => {
     const { lastEdit } = await opened(added.mockupId);
     expect(await followEdits(added.mockupId, lastEdit)).toMatchObject({ lastEdit, changes: [] });

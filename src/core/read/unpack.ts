@@ -12,6 +12,11 @@ export function gunzipBounded(bytes: Uint8Array): Uint8Array {
   return unpack(Gunzip, bytes, LIMITS.bytes, () => tooLarge(LIMITS.bytes));
 }
 
+/** The bytes of an SVG file, unpacked when it is packed (SVGZ; first bytes by RFC 1952, §2.3.1). */
+export function svgBytes(bytes: Uint8Array): Uint8Array {
+  return bytes[0] === 0x1f && bytes[1] === 0x8b ? gunzipBounded(bytes) : bytes;
+}
+
 /** Bytes of deflate, which must not become more than `size`. */
 export function inflateBounded(bytes: Uint8Array, size: number): Uint8Array {
   return unpack(Inflate, bytes, size, () => new ReadError('broken-archive', { what: 'its ZIP' }));

@@ -104,9 +104,9 @@ describe('states that a person joins', () => {
 it('fields hold an input that shows their words', () => {
   const { decisions, html } = converted(`
     <g id="from"><rect x="10" y="10" width="180" height="36" rx="4" fill="#fff" stroke="#ccc"/>
-    <text x="22" y="32" font-size="14" fill="#888">Which harbour?</text></g>`);
+    <text data-note="ask the office" x="22" y="32" font-size="14" fill="#888">Which harbour?</text></g>`);
   expect(decisions.get('/test/from')).toMatchObject({ role: 'field' });
-  expect(html).toMatch(/<label [^>]*>\s*<input [^>]*placeholder="Which harbour\?"/);
+  expect(html).toMatch(/<label [^>]*>\s*<!-- ask the office -->\s*<input [^>]*placeholder="Which harbour\?"/);
 });
 
 it('pictures keep the folders in their names, classes do not', () => {

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { HREF } from './href';
+import { isSafeHref } from '../mockup/href';
 import { OUTCOME_NAMES, ROLE_NAMES, SCROLLS, STATES } from './vocabulary';
 import { LIMITS } from '../read/limits';
 import type { Region, Tag } from './tag';
@@ -24,9 +24,14 @@ export const tagSchema = Joi.object<Tag>({
     .pattern(/^[\w-]+$/)
     .max(64)
     .messages({ 'string.pattern.base': '{#value} is no slot name: use letters, digits, hyphens' }),
-  href: Joi.string().trim().pattern(HREF).max(400).messages({
-    'string.pattern.base': '{#value} is no address for a link: write #name, a file, or https://…',
-  }),
+  href: Joi.string()
+    .trim()
+    .pattern(/^\S+$/)
+    .custom((value: string, helpers) => (isSafeHref(value) ? value : helpers.error('string.pattern.base')))
+    .max(400)
+    .messages({
+      'string.pattern.base': '{#value} is no address for a link: write #name, a file, or https://…',
+    }),
   scroll: Joi.string().valid(...SCROLLS),
   note: Joi.string().trim().max(400),
   merge: Joi.string().trim().max(64),

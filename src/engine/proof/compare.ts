@@ -14,16 +14,19 @@ export interface Comparison {
   readonly within: (box: Box) => number;
 }
 
+/** What differs is painted in this colour; all else is grey or, where edges are smoothed, yellow. */
+const MARK: [number, number, number] = [255, 0, 0];
+
 /** Compares two pictures of one size. */
 export async function comparePictures(one: Buffer, other: Buffer): Promise<Comparison> {
   const [first, second] = [await pixels(one), await pixels(other)];
   const { width, height } = first;
-  const mask = new Uint8Array(width * height * 4);
-  const options = { threshold: 0.1 };
-  const count = pixelmatch(first.data, second.data, mask, width, height, { ...options, diffMask: true });
   const shown = new Uint8Array(width * height * 4);
-  pixelmatch(first.data, second.data, shown, width, height, options);
-  const sums = sumsOf(mask, width, height);
+  const count = pixelmatch(first.data, second.data, shown, width, height, {
+    threshold: 0.1,
+    diffColor: MARK,
+  });
+  const sums = sumsOf(shown, width, height);
   const clamped = ({ data }: Pixels) => ({ data: new Uint8ClampedArray(data), width, height });
   return {
     differing: count / (width * height),
@@ -47,12 +50,13 @@ async function pixels(png: Buffer): Promise<Pixels> {
 }
 
 /** How many pixels differ above and to the left of each, so that any box is counted in four steps. */
-function sumsOf(mask: Uint8Array, width: number, height: number): Uint32Array {
+function sumsOf(shown: Uint8Array, width: number, height: number): Uint32Array {
   const sums = new Uint32Array((width + 1) * (height + 1));
   for (let y = 0; y < height; y++) {
     let row = 0;
     for (let x = 0; x < width; x++) {
-      if ((mask[(y * width + x) * 4 + 3] ?? 0) > 0) row += 1;
+      const at = (y * width + x) * 4;
+      if (MARK.every((channel, offset) => shown[at + offset] === channel)) row += 1;
       sums[(y + 1) * (width + 1) + x + 1] = (sums[y * (width + 1) + x + 1] ?? 0) + row;
     }
   }

@@ -5,6 +5,9 @@ import type { Conversion } from '../../core/convert';
 import type { LayerKey } from '../../core/mockup/layer';
 import type { Screen } from '../../core/mockup/mockup';
 import { walk } from '../../core/mockup/walk';
+import { svgBytes } from '../../core/read/unpack';
+import type { Reading } from '../../core/read/reading';
+import { sheetSvg } from '../sheetSvg';
 import { comparePictures, type Comparison } from './compare';
 import { pullPage, pullSvg, type Size } from './pull';
 
@@ -33,6 +36,13 @@ export interface ProofInput {
   readonly folder: string;
   /** How the whole mockup looks, as SVG: its own file, or a drawing of it. */
   readonly sheet: { readonly svg: Uint8Array } & Size;
+}
+
+/** What a page is held against: an SVG as it was given, of other files a drawing of what was read. */
+export function proofSheet(bytes: Uint8Array, reading: Reading): ProofInput['sheet'] {
+  const { width = 0, height = 0 } = reading.mockup.screens[0] ?? {};
+  const isSvg = reading.mockup.format === 'svg';
+  return { svg: isSvg ? svgBytes(bytes) : new TextEncoder().encode(sheetSvg(reading)), width, height };
 }
 
 const MOST_WORST = 20;

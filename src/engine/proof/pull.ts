@@ -1,4 +1,4 @@
-import type { Browser } from 'playwright-core';
+import type { Browser, Page } from 'playwright-core';
 
 export interface Size {
   readonly width: number;
@@ -9,7 +9,7 @@ export interface Size {
 async function quietly<T>(
   browser: Browser,
   { width, height }: Size,
-  work: (page: Awaited<ReturnType<Browser['newPage']>>) => Promise<T>,
+  work: (page: Page) => Promise<T>,
 ): Promise<T> {
   const context = await browser.newContext({
     viewport: { width, height },

@@ -69,9 +69,21 @@ export async function drawScreen(mockupId: string, wish: DrawingWish): Promise<s
   return layersDrawing(screen, keys, measured, options);
 }
 
-/** One layer alone, small; null for what cannot be told small. */
-export async function drawLayer(mockupId: string, key: LayerKey): Promise<string | null> {
-  const { drawable } = await open(mockupId);
+export interface SmallDrawing {
+  /** Null for what cannot be told small. */
+  readonly svg: string | null;
+  /** False where tags arrange the mockup itself, so that the same key may look otherwise tomorrow. */
+  readonly lasting: boolean;
+}
+
+/** One layer alone, small. */
+export async function drawLayer(mockupId: string, key: LayerKey): Promise<SmallDrawing> {
+  const { drawable, tags } = await open(mockupId);
+  const lasting = arrangementMark(tags) === arrangementMark(new Map());
+  return { svg: await drawSmall(drawable, key), lasting };
+}
+
+async function drawSmall(drawable: Drawable, key: LayerKey): Promise<string | null> {
   const layer = drawable.layers.get(key);
   if (!layer) throw NOT_FOUND('This layer');
   const { mockup, measures, outliner } = drawable;

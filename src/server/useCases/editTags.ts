@@ -31,12 +31,17 @@ export interface Wishes {
   readonly editor?: Editor;
 }
 
+const editorSchema = Joi.object<Editor>({
+  id: Joi.string().uuid().required(),
+  name: Joi.string().trim().allow('').max(40).required(),
+});
+
+/** Who undoes or redoes. */
+export const stepSchema = Joi.object<{ editor?: Editor }>({ editor: editorSchema });
+
 export const wishesSchema = Joi.object<Wishes>({
   after: Joi.string().pattern(/^\d{1,18}$/),
-  editor: Joi.object({
-    id: Joi.string().uuid().required(),
-    name: Joi.string().trim().allow('').max(40).required(),
-  }),
+  editor: editorSchema,
   wishes: Joi.array()
     .items(
       Joi.object({
@@ -118,31 +123,40 @@ async function saidSince(
   editor: Editor | undefined,
 ): Promise<ReadonlyMap<string, Said>> {
   const said = new Map<string, Said>();
-  for (const edit of await editsAfter(client, mockupId, known)) {
-    if (edit.editor_id !== null && edit.editor_id === editor?.id) continue;
-    for (const { layer, facet, after } of edit.changes)
-      said.set(`${layer}\n${facet}`, { value: after, by: edit.editor_name });
+  // A window that was away for long has more to hear than is given at a time.
+  for (let edits = await editsAfter(client, mockupId, known); edits.length > 0;) {
+    for (const edit of edits) {
+      if (edit.editor_id !== null && edit.editor_id === editor?.id) continue;
+      for (const { layer, facet, after } of edit.changes)
+        said.set(`${layer}\n${facet}`, { value: after, by: edit.editor_name });
+    }
+    edits = await editsAfter(client, mockupId, edits.at(-1)?.id ?? known);
   }
   return said;
 }
 
 /** Takes the newest edit back. */
-export function undo(mockupId: string): Promise<Edited> {
-  return step(mockupId, 'undo', 'There is nothing left to undo.');
+export function undo(mockupId: string, editor: Editor | null = null): Promise<Edited> {
+  return step(mockupId, editor, 'undo', 'There is nothing left to undo.');
 }
 
 /** Makes the edit that was taken back last anew. */
-export function redo(mockupId: string): Promise<Edited> {
-  return step(mockupId, 'redo', 'There is nothing left to redo.');
+export function redo(mockupId: string, editor: Editor | null = null): Promise<Edited> {
+  return step(mockupId, editor, 'redo', 'There is nothing left to redo.');
 }
 
-function step(mockupId: string, kind: 'undo' | 'redo', nothing: string): Promise<Edited> {
+function step(
+  mockupId: string,
+  editor: Editor | null,
+  kind: 'undo' | 'redo',
+  nothing: string,
+): Promise<Edited> {
   return editing(mockupId, async (client) => {
     const about = historyState(await editTrail(client, mockupId))[kind];
     if (about === null) throw new Refusal(409, nothing);
     const made = await editChanges(client, about);
     const changes = kind === 'undo' ? reverse(made) : made;
-    await record(client, mockupId, { kind, about, changes, editor: null });
+    await record(client, mockupId, { kind, about, changes, editor });
     return { changes, conflicts: [] };
   });
 }

@@ -1,4 +1,4 @@
-import { gunzipBounded } from '../../core/read/unpack';
+import { svgBytes } from '../../core/read/unpack';
 import { writeTags } from '../../core/sort/names/writeTags';
 import { createFontBook } from '../../engine/fonts/fontBook';
 import { pool } from '../db/pool';
@@ -17,10 +17,9 @@ export async function sourceWithTags(mockupId: string): Promise<{ fileName: stri
       409,
       'Tags are written into SVG files only; in a raster mockup, put them into the layer names.',
     );
-  const plain = bytes[0] === 0x1f && bytes[1] === 0x8b ? gunzipBounded(bytes) : bytes;
   const tags = await currentTags(pool(), mockupId);
   return {
     fileName: revision.file_name.replace(/\.svgz?$/i, '.tagged.svg'),
-    svg: writeTags(plain, revision.tree.name, createFontBook(), tags),
+    svg: writeTags(svgBytes(bytes), revision.tree.name, createFontBook(), tags),
   };
 }

@@ -8,13 +8,15 @@ interface ScreenPictureProps {
   /** The part of the sheet that is shown, px. */
   readonly part: Rectangle;
   readonly alt: string;
+  /** Whether what lies around the part is seen too. */
+  readonly spills?: boolean;
 }
 
 /** A part of a sheet's picture, filling the box around it. */
-export function ScreenPicture({ src, sheet, part, alt }: ScreenPictureProps) {
+export function ScreenPicture({ src, sheet, part, alt, spills = false }: ScreenPictureProps) {
   const share = (value: number, of: number) => `${(value / of) * 100}%`;
   return (
-    <Box sx={{ position: 'absolute', inset: 0, overflow: 'hidden' }}>
+    <Box sx={{ position: 'absolute', inset: 0, overflow: spills ? 'visible' : 'hidden' }}>
       <Box
         component="img"
         src={src}

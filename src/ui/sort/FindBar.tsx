@@ -2,9 +2,8 @@
 import { Box, Button, Checkbox, FormControlLabel, MenuItem, TextField, Typography } from '@mui/material';
 import type { KeyboardEvent } from 'react';
 import { READY_VIEWS } from '../../core/sort/find/query';
+import { FIND_FIELD, focusWorksheet } from './focus';
 import { useSort } from './SortContext';
-
-export const FIND_FIELD = 'find-layers';
 
 /** Looks for layers by words or by what they are; what is found lights up in the mockup. */
 export function FindBar() {
@@ -24,7 +23,7 @@ export function FindBar() {
     if (event.key === 'Enter') seek(event.shiftKey ? -1 : 1);
     else if (event.key === 'Escape') {
       look('');
-      document.querySelector<HTMLElement>('[role="treegrid"]')?.focus();
+      focusWorksheet();
     } else return;
     event.preventDefault();
   };

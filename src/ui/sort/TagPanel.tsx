@@ -5,8 +5,7 @@ import type { LayerKey } from '../../core/mockup/layer';
 import type { FacetValue } from '../../core/sort/change';
 import type { Tags as TagsByLayer } from '../../core/sort/tag';
 import type { Decision } from '../../core/sort/decision';
-import { OUTCOMES, type Outcome } from '../../core/sort/vocabulary';
-import { TAG_PANEL } from './actions';
+import { focusWorksheet, TAG_PANEL } from './focus';
 import { HAND_FACET_NAMES, HAND_FACETS, parseLine, printLine, sharedValue, type HandFacet } from './facets';
 import { useSort } from './SortContext';
 
@@ -40,7 +39,7 @@ const Tags = memo(function Tags({ selection, decisions, tags }: TagsProps) {
       aria-label="Tags of what is chosen"
       onSubmit={(event) => event.preventDefault()}
       onKeyDown={(event) => {
-        if (event.key === 'Escape') document.querySelector<HTMLElement>('[role="treegrid"]')?.focus();
+        if (event.key === 'Escape') focusWorksheet();
       }}
       sx={{ height: '100%', overflow: 'auto', px: 1.5, py: 0.5 }}
     >
@@ -122,7 +121,6 @@ function Field({ facet, value, differs, settled }: FieldProps) {
 
 function shown(facet: HandFacet, value: unknown): string {
   if (facet === 'hidden') return value === true ? 'hidden' : 'shown';
-  if (facet === 'outcome') return OUTCOMES[value as Outcome] ? String(value) : '';
   return value === null ? 'none' : String(value);
 }
 

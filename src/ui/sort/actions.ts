@@ -1,6 +1,6 @@
 import { OUTCOMES, OUTCOME_NAMES } from '../../core/sort/vocabulary';
 import { READY_VIEWS } from '../../core/sort/find/query';
-import { FIND_FIELD } from './FindBar';
+import { focusFind, focusTags } from './focus';
 import type { SortState } from './store';
 
 /** Something that can be done in the Sort step, and the keys that do it in the worksheet. */
@@ -10,14 +10,8 @@ export interface Action {
   readonly run: (state: SortState) => void;
 }
 
-export const TAG_PANEL = 'tags-of-chosen';
-
-export function focusTags(): void {
-  document.querySelector<HTMLElement>(`#${TAG_PANEL} [tabindex], #${TAG_PANEL} input`)?.focus();
-}
-
 export const ACTIONS: readonly Action[] = [
-  { name: 'Find layers', keys: '/', run: () => document.getElementById(FIND_FIELD)?.focus() },
+  { name: 'Find layers', keys: '/', run: focusFind },
   { name: 'Go to the next layer found', keys: 'N', run: (state) => state.seek(1) },
   { name: 'Go to the layer found before', keys: 'Shift N', run: (state) => state.seek(-1) },
   { name: 'Show only what is found', keys: '', run: (state) => state.showOnlyFound(!state.onlyFound) },

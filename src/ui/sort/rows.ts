@@ -76,10 +76,10 @@ export function layerPath({ root }: Screen, key: LayerKey): readonly Layer[] {
 
 /** The groups around a layer, the nearest first. */
 export function ancestorsOf(screen: Screen, key: LayerKey): readonly LayerKey[] {
-  const parents = new Map(visibleRows(screen, new Set()).map((row) => [row.layer.key, row.parent]));
-  const chain: LayerKey[] = [];
-  for (let next = parents.get(key); next; next = parents.get(next)) chain.push(next);
-  return chain;
+  return layerPath(screen, key)
+    .slice(0, -1)
+    .map((layer) => layer.key)
+    .reverse();
 }
 
 /** The screen that a layer is on; the first one for a layer that is on none. */

@@ -9,6 +9,7 @@ import { applyChanges, type FacetValue } from '../../core/sort/change';
 import { findLayers, parseQuery } from '../../core/sort/find/query';
 import { arrangementMark, settleMockup } from '../../core/sort/settle';
 import type { Facet, Tag, Tags } from '../../core/sort/tag';
+import type { Editor } from '../../server/db/tables/edits';
 import type { Conflict, Edited, Wish } from '../../server/useCases/editTags';
 import type { Followed } from '../../server/useCases/followEdits';
 import type { KeptViews } from '../../server/useCases/views';
@@ -185,9 +186,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       );
       // What was known when the wish was made, not when it could be sent.
       const { lastEdit: after } = get();
-      send(() =>
-        postJson<Edited>(`${address}/edits`, { wishes, after, editor: { id: WINDOW, name: ownName() } }),
-      );
+      send(() => postJson<Edited>(`${address}/edits`, { wishes, after, editor: ownEditor() }));
     };
     /** Looks anew: what is found changes with the query, the decisions and the screen. */
     const refind = (change: Partial<SortState>) =>
@@ -196,7 +195,8 @@ export function createSortStore(opened: OpenedMockup): SortStore {
         const { found, problem } = findIn(next);
         return { ...change, found, queryProblem: problem, rows: rowsOf({ ...next, found }) };
       });
-    const step = (kind: 'undo' | 'redo') => send(() => postJson<Edited>(`${address}/${kind}`, {}));
+    const step = (kind: 'undo' | 'redo') =>
+      send(() => postJson<Edited>(`${address}/${kind}`, { editor: ownEditor() }));
 
     return {
       opened,
@@ -424,6 +424,10 @@ function freeMergeName(wanted: string, tags: Tags): string {
 
 /** This window, as others see its edits. */
 const WINDOW = crypto.randomUUID();
+
+function ownEditor(): Editor {
+  return { id: WINDOW, name: ownName() };
+}
 
 function isAbout({ layer, facet }: Conflict): (other: Conflict) => boolean {
   return (other) => other.layer === layer && other.facet === facet;

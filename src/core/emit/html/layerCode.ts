@@ -44,7 +44,10 @@ function findNode(
   { pages, decisions }: Pick<Conversion, 'pages' | 'decisions'>,
   key: LayerKey,
 ): PageNode | null {
-  const wanted = decisions.get(key)?.within ?? key;
+  let wanted = key;
+  // A part of a group that is merged lies in both.
+  for (let within = decisions.get(key)?.within; within; within = decisions.get(within)?.within)
+    wanted = within;
   for (const page of pages) {
     for (const node of walkNodes(page.children)) {
       if (node.layer === wanted || node.merged?.includes(wanted)) return node;

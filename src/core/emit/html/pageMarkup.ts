@@ -49,9 +49,11 @@ const FLOW: Inside = { phrasing: false, list: false, interactive: false };
 
 /** One node as HTML elements. */
 export function nodeMarkup(node: PageNode, context: MarkupContext, inside: Inside = FLOW): MarkupElement {
-  if (node.note === undefined) return bareMarkup(node, context, inside);
-  const { note, ...bare } = node;
-  return { ...nodeMarkup(bare, context, inside), note };
+  return withNote(node, bareMarkup(node, context, inside));
+}
+
+function withNote({ note }: PageNode, markup: MarkupElement): MarkupElement {
+  return note === undefined ? markup : { ...markup, note };
 }
 
 function bareMarkup(node: PageNode, context: MarkupContext, inside: Inside): MarkupElement {
@@ -68,8 +70,8 @@ function bareMarkup(node: PageNode, context: MarkupContext, inside: Inside): Mar
 
 /** A list holds items only: other elements become one, or are put into one that takes over their place. */
 function wrapItem(node: PageNode, context: MarkupContext): MarkupElement {
-  if (node.kind === 'box' && node.role === 'box') return nodeMarkup({ ...node, role: 'item' }, context);
-  const inner = nodeMarkup({ ...node, place: { ...node.place, x: 0, y: 0, turn: null } }, context);
+  if (node.kind === 'box' && node.role === 'box') return bareMarkup({ ...node, role: 'item' }, context, FLOW);
+  const inner = bareMarkup({ ...node, place: { ...node.place, x: 0, y: 0, turn: null } }, context, FLOW);
   return element('li', { style: placeStyle(node.place) }, [inner]);
 }
 
@@ -90,7 +92,7 @@ function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): Marku
     attributes,
     node.children.map((child) =>
       name === 'label' && isInput(child)
-        ? inputMarkup(child, context, node.place)
+        ? withNote(child, inputMarkup(child, context, node.place))
         : nodeMarkup(child, context, within),
     ),
   );

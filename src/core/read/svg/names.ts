@@ -1,4 +1,5 @@
 import type { SourceHints } from '../../mockup/layer';
+import { isSafeHref } from '../../mockup/href';
 import { isTelling, splitName } from '../../mockup/layerName';
 import { elementsIn, textIn, type XmlNode } from '../xml/node';
 import { PROGRAM_LABEL } from '../xml/parseXml';
@@ -49,6 +50,5 @@ export function readHints(node: XmlNode): SourceHints {
 
 /** The address when a page may link to it; a script address is never one. */
 export function safeHref(href: string | undefined): string | undefined {
-  const linkable = /^(?:https?:|mailto:|tel:|#|\/|\.|[\w-]+(?:[/.?#]|$))/i.test(href ?? '');
-  return linkable && !/^javascript:/i.test(href ?? '') ? href : undefined;
+  return href !== undefined && isSafeHref(href) ? href : undefined;
 }

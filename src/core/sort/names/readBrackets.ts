@@ -1,4 +1,4 @@
-import { HREF } from '../href';
+import { isSafeHref } from '../../mockup/href';
 import { isOutcome, isRole, isScroll, isState, ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
 import type { Tag } from '../tag';
 
@@ -54,7 +54,7 @@ function readAttribute(token: string, tag: { -readonly [K in keyof Tag]: Tag[K] 
       if (/^[\w-]{1,64}$/.test(value)) tag.slot = value;
       break;
     case 'href':
-      if (HREF.test(value)) tag.href = value;
+      if (isSafeHref(value)) tag.href = value;
       break;
     case 'data-scroll':
       if (isScroll(value)) tag.scroll = value;

@@ -124,20 +124,13 @@ function Picture() {
   }
   const asked = new URLSearchParams({ screen: screen.key, of: shown, reading: picture, edited });
   for (const key of [...(chosen ?? [])].slice(0, 200)) asked.append('layer', key);
-  const share = (value: number, of: number) => `${(value / of) * 100}%`;
   return (
-    <Box
-      component="img"
+    <ScreenPicture
       src={`/api/mockups/${id}/drawing?${asked}`}
+      sheet={{ width: width + 2 * BLEED, height: height + 2 * BLEED }}
+      part={{ x: BLEED, y: BLEED, width, height }}
       alt={`The mockup ${name}`}
-      draggable={false}
-      style={{
-        left: share(-BLEED, width),
-        top: share(-BLEED, height),
-        width: share(width + 2 * BLEED, width),
-        height: share(height + 2 * BLEED, height),
-      }}
-      sx={{ position: 'absolute', maxWidth: 'none', willChange: 'transform' }}
+      spills
     />
   );
 }

@@ -200,6 +200,9 @@ export function Stage({ children, onScale }: StageProps) {
       onKeyUp={(event) => {
         if (event.key === ' ') holdsSpace.current = false;
       }}
+      onBlur={() => {
+        holdsSpace.current = false;
+      }}
       onScroll={paint}
       sx={{ flex: 1, minHeight: 0, overflow: 'auto', bgcolor: 'background.default' }}
     >

@@ -1,6 +1,12 @@
-import { answer, parseId } from '@/server/http';
-import { redo } from '@/server/useCases/editTags';
+import { answer, body, parseId } from '@/server/http';
+import { stepSchema, redo } from '@/server/useCases/editTags';
 
-export function POST(_: Request, { params }: { params: Promise<{ mockup: string }> }): Promise<Response> {
-  return answer(async () => redo(parseId((await params).mockup, 'This mockup')));
+export function POST(
+  request: Request,
+  { params }: { params: Promise<{ mockup: string }> },
+): Promise<Response> {
+  return answer(async () => {
+    const id = parseId((await params).mockup, 'This mockup');
+    return redo(id, (await body(request, stepSchema)).editor);
+  });
 }

@@ -1,0 +1,11 @@
+import { screenSvg } from '../core/pictures/standaloneSvg';
+import type { Reading } from '../core/read/reading';
+import { dataUri } from './pictures/renderPicture';
+import { outlinerOf } from './produce';
+
+/** How the whole mockup looks, from what was read and nothing else: an SVG with its texts outlined, safe to show. */
+export function sheetSvg({ mockup, assets, book }: Pick<Reading, 'mockup' | 'assets' | 'book'>): string {
+  const [whole] = mockup.screens;
+  const bitmapAddress = (name: string) => dataUri(name, mockup, assets);
+  return whole ? screenSvg(whole, { mockup, outliner: outlinerOf(book), bitmapAddress }) : '';
+}
