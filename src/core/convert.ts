@@ -14,6 +14,7 @@ import type { Outliner } from './pictures/standaloneSvg';
 import { decide } from './sort/decide';
 import { reportBeside } from './sort/report/beside';
 import { reportPastEdge } from './sort/report/geometry';
+import { reportStates } from './sort/report/states';
 import type { Decisions } from './sort/decision';
 import { reportMerges } from './sort/merges';
 import { settleMockup } from './sort/settle';
@@ -63,6 +64,7 @@ export function convert({ mockup: read, assets, tags, options, outliner }: Conve
   reportBeside(read, mockup, report);
   reportPastEdge(mockup, measures, report);
   const decisions = decide(mockup, measures, tags);
+  reportStates(decisions, tags, report);
   reportMerges(mockup, measures, decisions, report);
   clock.lap('sort');
 

@@ -167,6 +167,11 @@ export const WORDING = {
     severity: 'warning',
     text: '{what} lies over a part of the picture {name} and under another ({count} such in all); in the page it lies beneath the whole picture.',
   },
+  'state-alone': {
+    title: 'States of nothing',
+    severity: 'warning',
+    text: 'It is said to show the state {state}, but no layer of its size lies beside it; put both into one group.',
+  },
   'picture-name-shared': {
     title: 'Pictures of the same name',
     severity: 'note',

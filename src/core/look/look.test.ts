@@ -80,6 +80,17 @@ describe('what CSS knows as a box', () => {
     ['shape', '<path d="M10 10L90 30L10 50Z"/>'],
   ])('%s: %s', (name, content) => expect(formName(shape(content))).toBe(name));
 
+  it('takes the slanted sides of a border as bars, and nothing thicker', () => {
+    const box = (d: string) => pathForm(d, 'nonzero', false);
+    expect(box('M0 0H100L99 1H1Z')).toEqual({
+      kind: 'box',
+      box: { x: 0, y: 0, width: 100, height: 1 },
+      radii: NO_RADII,
+    });
+    expect(box('M0 0H20L12 8H8Z')).toBeNull();
+    expect(box('M0 0L100 1V2Z')).toBeNull();
+  });
+
   it('takes a box that a box cuts off as one', () => {
     const clipped = (clip: string) =>
       boxForm(shape(`<clipPath id="c">${clip}</clipPath><rect width="90" height="50" clip-path="url(#c)"/>`));

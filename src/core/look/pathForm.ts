@@ -45,7 +45,24 @@ function soleForm(path: Subpath, stroked: boolean): PathForm | null {
   if (from && to && path.straight && !path.closed && others.length === SAMPLES)
     return { kind: 'line', from, to };
   if (stroked && !path.closed) return null;
-  return roundedBox(path);
+  return roundedBox(path) ?? (stroked ? null : mitredSide(path));
+}
+
+/** The sides of a border meet at a slant: a bar so long, this full and so thin at most (px) looks like a plain one. */
+const BAR_RATIO = 16;
+const BAR_FULLNESS = 0.96;
+const BAR_THICKEST = 4;
+
+/** One side of a border, drawn as a trapezoid, as the bar that it is but for its ends. */
+function mitredSide({ points, straight, turn }: Subpath): PathForm | null {
+  if (!straight || points.length > 4 * SAMPLES + 1) return null;
+  const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)];
+  const box = boxOf(Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys));
+  const [thin, long] = [Math.min(box.width, box.height), Math.max(box.width, box.height)];
+  const isBar = thin <= BAR_THICKEST && long >= thin * BAR_RATIO;
+  return isBar && Math.abs(turn) / 2 >= thin * long * BAR_FULLNESS
+    ? { kind: 'box', box, radii: NO_RADII }
+    : null;
 }
 
 /** The path's subpaths as points along them; null when it is too long to be a plain form. */

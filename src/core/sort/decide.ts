@@ -4,7 +4,7 @@ import type { Mockup } from '../mockup/mockup';
 import type { Decision, Decisions } from './decision';
 import { gatherFacts, type Facts } from './facts';
 import { findFurniture } from './furniture';
-import { findMerges, type Merge, type Merges } from './merges';
+import { findMerges, spreadMerges, type Merge, type Merges } from './merges';
 import { proposeName, safeName, safePath } from './outputNames';
 import { ROLE_RULES } from './roles/roles';
 import { RULES } from './rules/rules';
@@ -28,7 +28,7 @@ export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, 
   for (const screen of mockup.screens) {
     const measured = measures.get(screen.key);
     if (!measured) continue;
-    const found = gatherFacts(mockup, screen, measured, isOff);
+    const found = gatherFacts(mockup, screen, measured, isOff, furniture);
     const alike = spreadTags(furniture, tags, (key) => measured.has(key));
     const sources: TagSources = {
       ...said,
@@ -39,8 +39,7 @@ export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, 
     const facts: ScreenFacts = {
       ...found,
       states,
-      furniture,
-      merges: findMerges(screen, all),
+      merges: spreadMerges(findMerges(screen, all), found.repeats, (key) => measured.has(key)),
       opened: openedGroups(sources.alike),
     };
     for (const layer of screen.root.layers)
@@ -52,7 +51,6 @@ export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, 
 /** The facts of a screen, with what people and names say of them. */
 interface ScreenFacts extends Facts {
   readonly states: StatesOf;
-  readonly furniture: Repeats;
   readonly merges: Merges;
   /** Groups of which a person said what becomes of a part: no rule makes one picture of them. */
   readonly opened: ReadonlySet<LayerKey>;

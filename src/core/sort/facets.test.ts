@@ -45,6 +45,19 @@ describe('several layers in one picture', () => {
     expect(converted(CREST, beside).findings.map(({ code }) => code)).not.toContain('merge-overlap');
   });
 
+  it('are merged in all that are built alike', () => {
+    const row = (name: string, y: number, label: string) =>
+      `<g id="${name}" transform="translate(0 ${y})"><text id="label" x="60" y="14" font-size="12">${label}</text><rect id="plate" width="90" height="18" rx="3" fill="#246"/><path id="tick" d="M4 6l4 6 9-7-2 9z" fill="#fff"/></g>`;
+    const rows = `<g id="rows">${row('one', 0, 'Sund')}${row('two', 30, 'Holm')}${row('three', 60, 'Skerry')}</g>`;
+    const { decisions } = converted(rows, {
+      '/test/rows/two/plate': { merge: 'stamp' },
+      '/test/rows/two/tick': { merge: 'stamp' },
+    });
+    for (const name of ['one', 'two', 'three']) {
+      expect(decisions.get(`/test/rows/${name}/plate`)?.within).toBe(`/test/rows/${name}/tick`);
+    }
+  });
+
   it('need another one: a name that one layer has merges nothing', () => {
     const { plan } = converted(CREST, { '/test/sea': merge });
     expect(plan.placed.has('/test/sea')).toBe(false);
@@ -135,6 +148,50 @@ describe('furniture', () => {
     expect(decisions.get('/test/deck/top')).toMatchObject({
       classes: ['bar'],
       furniture: { pattern: '/test/quay/top', index: 1, count: 2 },
+    });
+  });
+
+  it('at the edge of its screens is header or footer even when it spans less', () => {
+    const strip = (x: number) =>
+      `<g data-name="strip"><rect x="${x}" y="270" width="260" height="24" fill="#135"/><circle cx="${x + 20}" cy="282" r="9" fill="#fff"/>
+      <text x="${x + 50}" y="285" fill="#fff">Piers</text><text x="${x + 200}" y="285" fill="#fff">Fares</text></g><g><text x="${x}" y="150">Sund</text></g>`;
+    const shared = convertReading(sheet(strip(0), strip(450))).decisions.get('/test/deck/strip');
+    expect(shared).toMatchObject({
+      role: 'footer',
+      roleReason: 'it spans the bottom of the screen, on 2 screens',
+    });
+    const alone = convertReading(sheet(strip(0), '<g><text x="460" y="150">Sund</text></g>'));
+    expect(alone.decisions.get('/test/quay/strip')?.role).not.toBe('footer');
+  });
+});
+
+describe('hidden layers', () => {
+  const lamp = `
+    <g id="lamp">
+      <circle id="dark" cx="30" cy="30" r="20" fill="#246"/>
+      <circle id="bright" cx="30" cy="30" r="20" fill="#fd3" display="none"/>
+      <rect id="board" x="80" width="60" height="20" fill="#8bd" display="none"/>
+    </g>`;
+
+  it('that lie on a sibling are said to be a state of it, and joined on request', () => {
+    const { decisions } = converted(lamp);
+    expect(decisions.get('/test/lamp/bright')?.reason).toBe(
+      'aside: it is hidden and lies on dark; say which state of it',
+    );
+    expect(decisions.get('/test/lamp/board')?.reason).toBe('aside: it is hidden in the mockup');
+    const joined = converted(lamp, { '/test/lamp/bright': { state: 'checked' } });
+    expect(joined.decisions.get('/test/lamp/bright')?.state).toEqual({
+      base: '/test/lamp/dark',
+      state: 'checked',
+    });
+  });
+
+  it('that are called a state of nothing are a finding', () => {
+    const { findings } = converted(lamp, { '/test/lamp/board': { state: 'hover' } });
+    expect(findings).toContainEqual({
+      code: 'state-alone',
+      layer: '/test/lamp/board',
+      data: { state: 'hover' },
     });
   });
 });

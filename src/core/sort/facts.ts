@@ -6,7 +6,7 @@ import { walk } from '../mockup/walk';
 import { findCovered } from './covered';
 import { findPlaces, type PlaceRole } from './places';
 import { findRepeats, type Repeats } from './repeats';
-import { findStates, type StatesOf } from './states';
+import { findStates, findTwins, type StatesOf } from './states';
 
 /** What the rules may ask about a layer. */
 export interface Facts {
@@ -21,6 +21,10 @@ export interface Facts {
   readonly repeats: Repeats;
   /** Layers that show another one in a certain state. */
   readonly states: StatesOf;
+  /** Hidden layers that lie on a visible sibling of their size, with that sibling: versions whose state nobody said. */
+  readonly twins: ReadonlyMap<LayerKey, Layer>;
+  /** Blocks that several screens share. */
+  readonly furniture: Repeats;
   /** What parts of the screen are by their place: header, footer, navigation. */
   readonly places: ReadonlyMap<LayerKey, PlaceRole>;
   /** Layers of which nothing is seen, with what lies over them. */
@@ -50,16 +54,22 @@ export function gatherFacts(
   screen: Screen,
   measures: Measures,
   isOff: (key: LayerKey) => boolean,
+  furniture: Repeats,
 ): Facts {
-  const facts = known.get(screen) ?? gatherLasting(mockup, screen, measures);
+  const facts = known.get(screen) ?? gatherLasting(mockup, screen, measures, furniture);
   known.set(screen, facts);
   return { ...facts, covered: findCovered(screen, measures, isOff) };
 }
 
-function gatherLasting(mockup: Mockup, screen: Screen, measures: Measures): Omit<Facts, 'covered'> {
+function gatherLasting(
+  mockup: Mockup,
+  screen: Screen,
+  measures: Measures,
+  furniture: Repeats,
+): Omit<Facts, 'covered'> {
   const contents = new Map<LayerKey, Contents>();
   countContents(screen.root, contents);
-  const places = findPlaces(screen, measures);
+  const places = findPlaces(screen, measures, furniture);
   const sizes = textSizes(screen, measures);
   const bodySize = commonest(sizes);
   const headingSizes = titleSizes(screen.root, measures, places)
@@ -73,6 +83,8 @@ function gatherLasting(mockup: Mockup, screen: Screen, measures: Measures): Omit
     headingSizes: [...new Set(headingSizes)].slice(0, 6),
     repeats: findRepeats(screen, measures),
     states: findStates(screen, measures, mockup),
+    twins: findTwins(screen, measures, mockup),
+    furniture,
     places,
     contents: (layer) => contents.get(layer.key) ?? { shapes: 0, texts: 0, bitmaps: 0 },
   };

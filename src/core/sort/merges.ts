@@ -6,6 +6,7 @@ import type { Layer, LayerKey } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
 import type { Decisions } from './decision';
+import type { Repeats } from './repeats';
 import type { Tags } from './tag';
 
 /** Several layers that become one picture. It stands where the topmost of them does. */
@@ -33,6 +34,37 @@ export function findMerges(screen: Screen, said: Tags): Merges {
     if (layers.length > 1) for (const key of layers) merges.set(key, { name, layers });
   }
   return merges;
+}
+
+/**
+ * Parts of one like-built sibling that are merged are merged in all of them, unless something else is said there.
+ * @param has whether there is such a layer
+ */
+export function spreadMerges(merges: Merges, repeats: Repeats, has: (key: LayerKey) => boolean): Merges {
+  if (merges.size === 0) return merges;
+  const spread = new Map(merges);
+  for (const { name, layers } of new Set(merges.values())) {
+    const around = memberAround(layers, repeats);
+    if (around === null) continue;
+    const pattern = repeats.get(around)?.pattern;
+    for (const [member, repeat] of repeats) {
+      if (repeat.pattern !== pattern || member === around) continue;
+      const parts = layers.map((key) => member + key.slice(around.length));
+      if (parts.every((key) => has(key) && !spread.has(key)))
+        for (const key of parts) spread.set(key, { name, layers: parts });
+    }
+  }
+  return spread;
+}
+
+/** The innermost like-built sibling that all the layers are parts of. */
+function memberAround([first, ...others]: readonly LayerKey[], repeats: Repeats): LayerKey | null {
+  if (first === undefined) return null;
+  for (let end = first.lastIndexOf('/'); end > 0; end = first.lastIndexOf('/', end - 1)) {
+    const around = first.slice(0, end);
+    if (repeats.has(around) && others.every((key) => key.startsWith(`${around}/`))) return around;
+  }
+  return null;
 }
 
 /** Says what lies between the parts of a merged picture and over some of them: it will lie beneath the whole. */

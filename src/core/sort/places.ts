@@ -3,6 +3,7 @@ import { bottom, intersection, right, type Box } from '../mockup/box';
 import type { GroupLayer, Layer, LayerKey } from '../mockup/layer';
 import type { Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
+import type { Repeat, Repeats } from './repeats';
 
 export interface PlaceRole {
   readonly role: 'header' | 'footer' | 'navigation';
@@ -18,8 +19,36 @@ const EDGE = 4;
 /** A column with so many short texts leads somewhere. */
 const LINKS = 4;
 
+/** What several screens share at their edges is furniture even when it spans less and stands farther in. */
+const SHARED_SPAN = 0.5;
+const SHARED_EDGE = 0.1;
+const SHARED_LINKS = 2;
+
+/** How near to the edge and how wide a block must be. */
+interface Bounds {
+  readonly span: number;
+  readonly edge: number;
+  readonly links: number;
+  readonly reason: string;
+}
+
+function boundsOf(repeat: Repeat | undefined, { height }: Screen): Bounds {
+  return repeat
+    ? {
+        span: SHARED_SPAN,
+        edge: SHARED_EDGE * height,
+        links: SHARED_LINKS,
+        reason: `, on ${repeat.count} screens`,
+      }
+    : { span: SPAN, edge: EDGE, links: LINKS, reason: '' };
+}
+
 /** Parts of a screen that are what they are by their place: one header, one footer, one navigation at most. */
-export function findPlaces(screen: Screen, measures: Measures): ReadonlyMap<LayerKey, PlaceRole> {
+export function findPlaces(
+  screen: Screen,
+  measures: Measures,
+  furniture: Repeats,
+): ReadonlyMap<LayerKey, PlaceRole> {
   const places = new Map<LayerKey, PlaceRole>();
   const whole: Box = { x: 0, y: 0, width: screen.width, height: screen.height };
   const taken = new Set<PlaceRole['role']>();
@@ -27,7 +56,7 @@ export function findPlaces(screen: Screen, measures: Measures): ReadonlyMap<Laye
     const painted = measures.get(group.key)?.painted;
     const seen = painted && intersection(painted, whole);
     if (!seen) continue;
-    const place = placeOf(group, seen, screen);
+    const place = placeOf(group, seen, screen, boundsOf(furniture.get(group.key), screen));
     if (!place || taken.has(place.role)) continue;
     taken.add(place.role);
     places.set(group.key, place);
@@ -46,17 +75,22 @@ function groupsIn(group: GroupLayer): readonly GroupLayer[] {
   return group.layers.filter((layer): layer is GroupLayer => layer.kind === 'group' && layer.visible);
 }
 
-function placeOf(group: GroupLayer, seen: Box, { width, height }: Screen): PlaceRole | null {
+function placeOf(
+  group: GroupLayer,
+  seen: Box,
+  { width, height }: Screen,
+  { span, edge, links, reason }: Bounds,
+): PlaceRole | null {
   const texts = countTexts(group);
-  const across = seen.width >= SPAN * width && seen.height <= FURNITURE * height;
-  if (across && texts > 0 && seen.y <= EDGE)
-    return { role: 'header', reason: 'it spans the top of the screen' };
-  if (across && texts > 0 && bottom(seen) >= height - EDGE)
-    return { role: 'footer', reason: 'it spans the bottom of the screen' };
-  const beside = seen.height >= SPAN * height && seen.width <= FURNITURE * width;
-  const atEdge = seen.x <= EDGE || right(seen) >= width - EDGE;
-  return beside && atEdge && texts >= LINKS
-    ? { role: 'navigation', reason: `a column of ${texts} texts at the edge of the screen` }
+  const across = seen.width >= span * width && seen.height <= FURNITURE * height;
+  if (across && texts > 0 && seen.y <= edge)
+    return { role: 'header', reason: `it spans the top of the screen${reason}` };
+  if (across && texts > 0 && bottom(seen) >= height - edge)
+    return { role: 'footer', reason: `it spans the bottom of the screen${reason}` };
+  const beside = seen.height >= span * height && seen.width <= FURNITURE * width;
+  const atEdge = seen.x <= edge || right(seen) >= width - edge;
+  return beside && atEdge && texts >= links
+    ? { role: 'navigation', reason: `a column of ${texts} texts at the edge of the screen${reason}` }
     : null;
 }
 

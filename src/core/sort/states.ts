@@ -114,6 +114,34 @@ export function findStates(screen: Screen, measures: Measures, { faces }: Pick<M
   return states;
 }
 
+/** Px by which a hidden version may be off from what it lies on. */
+const ON_PLACE = 2;
+
+/** Hidden layers that lie on a visible sibling of about their size: likely another state of it, but which, a person says. */
+export function findTwins(
+  screen: Screen,
+  measures: Measures,
+  { faces }: Pick<Mockup, 'faces'>,
+): ReadonlyMap<LayerKey, Layer> {
+  const twins = new Map<LayerKey, Layer>();
+  for (const parent of walk(screen.root)) {
+    const matrix = measures.get(parent.key)?.matrix;
+    if (parent.kind !== 'group' || !matrix || parent.layers.every((layer) => layer.visible)) continue;
+    for (const layer of parent.layers) {
+      const own = layer.visible ? null : geometryBox(layer, matrix, faces);
+      const on =
+        own &&
+        parent.layers.find((sibling) => {
+          const box =
+            sibling.visible && sibling.kind === layer.kind ? geometryBox(sibling, matrix, faces) : null;
+          return box && isSameSize(own, box) && Math.hypot(box.x - own.x, box.y - own.y) <= ON_PLACE;
+        });
+      if (on) twins.set(layer.key, on);
+    }
+  }
+  return twins;
+}
+
 function isSameSize(one: Box | null, other: Box | null): boolean {
   if (!one || !other) return false;
   const near = (a: number, b: number) => Math.abs(a - b) <= SAME_SIZE * Math.max(a, b);

@@ -58,8 +58,8 @@ export const ROLES = {
     words: ['field', 'input', 'textbox', 'textarea', 'searchbox', 'textfield', 'formcontrol'],
   },
   link: { element: 'a', phrasing: false, neverInside: ['a', 'button'], words: ['link'] },
-  list: { element: 'ul', phrasing: false, words: ['list', 'ul', 'ol'] },
-  item: { element: 'li', phrasing: false, words: ['item', 'li'] },
+  list: { element: 'ul', phrasing: false, words: ['list', 'ul', 'ol', 'tbody'] },
+  item: { element: 'li', phrasing: false, words: ['item', 'li', 'tr'] },
   navigation: {
     element: 'nav',
     neverInside: ['nav'],

@@ -45,7 +45,7 @@ export const WorksheetRow = memo(function WorksheetRow(props: WorksheetRowProps)
     [
       'cell',
       column === 'classes' || column === 'outputName' ? 'code' : '',
-      column === 'findings' ? 'findings' : '',
+      column === 'findings' || column === 'layer' ? column : '',
       column === 'layer' && !label.own ? 'unnamed' : '',
       isSettled(tag, column) ? 'settled' : '',
       cursor === column ? 'active' : '',
@@ -100,8 +100,10 @@ export const WorksheetRow = memo(function WorksheetRow(props: WorksheetRowProps)
               />
             </>
           )}
-          {column === 'findings' ? findings && findings.length : cellText(column, row, decision)}
+          {column === 'findings' && findings && findings.length}
+          {column === 'layer' && <span className="name">{cellText(column, row, decision)}</span>}
           {column === 'layer' && <Alike decision={decision} />}
+          {column !== 'findings' && column !== 'layer' && cellText(column, row, decision)}
         </div>
       ))}
     </div>

@@ -63,19 +63,27 @@ export const Sheet = styled('div')(({ theme }) => {
     '& .off .cell': { color: palette.text.secondary },
     '& .cell.unnamed': { fontStyle: 'italic' },
     '& .cell.findings': { fontWeight: 700, textAlign: 'center', padding: 0 },
-    '& .fold': { display: 'inline-block', width: 14, textAlign: 'center', color: palette.text.secondary },
+    // The name gives way before the count of those alike does.
+    '& .cell.layer': { display: 'flex', alignItems: 'center' },
+    '& .name': { overflow: 'hidden', textOverflow: 'ellipsis', minWidth: 24 },
+    '& .fold': { flex: 'none', width: 14, textAlign: 'center', color: palette.text.secondary },
     '& .small': {
-      display: 'inline-block',
+      flex: 'none',
       width: 22,
       height: 20,
       marginRight: 5,
-      verticalAlign: 'middle',
       objectFit: 'contain',
       // Neither white nor black letters vanish on it.
       backgroundColor: '#cdc5b3',
       outline: `1px solid ${palette.divider}`,
     },
-    '& .alike': { color: palette.text.secondary, fontSize: 11, marginLeft: 6, fontStyle: 'normal' },
+    '& .alike': {
+      flex: 'none',
+      color: palette.text.secondary,
+      fontSize: 11,
+      marginLeft: 6,
+      fontStyle: 'normal',
+    },
     // Outcomes are told by letter and shape: filled for an element, framed for a picture, round for a sample.
     '& .mark': {
       width: 15,

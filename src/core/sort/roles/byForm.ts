@@ -5,6 +5,7 @@ import type { Layer, ShapeLayer, TextLayer } from '../../mockup/layer';
 import type { Colour } from '../../mockup/paint';
 import { walk } from '../../mockup/walk';
 import { measureOf, type Facts } from '../facts';
+import { isCalled } from '../nameWords';
 import { px } from '../rules/rule';
 import type { RoleRule } from './roleRule';
 
@@ -18,9 +19,12 @@ const FREE = 0.3;
 const FARTHEST_START = 56;
 const LETTERS = 48;
 
+/** Words for what has the form of a field and is none. */
+const NO_FIELDS: ReadonlySet<string> = new Set(['th', 'td', 'cell']);
+
 /** A bright box with faint words at its start and room after them is a field that waits for something. */
 export const byForm: RoleRule = (layer, outcome, facts) => {
-  if (outcome !== 'element' || layer.kind !== 'group') return null;
+  if (outcome !== 'element' || layer.kind !== 'group' || isCalled(layer, NO_FIELDS)) return null;
   const texts = [...walk(layer)].filter((part): part is TextLayer => part.kind === 'text' && part.visible);
   const [words] = texts;
   const box = fieldBox(

@@ -4,6 +4,7 @@ import type { GroupLayer, Layer, TextLayer } from '../../mockup/layer';
 import { wordsOf } from '../../look/layerTitle';
 import { walk } from '../../mockup/walk';
 import { measureOf, type Facts } from '../facts';
+import { isCalled } from '../nameWords';
 import { px } from '../rules/rule';
 import type { RoleRule } from './roleRule';
 
@@ -15,9 +16,21 @@ const LETTERS = 28;
 /** How far beside the middle of its box a caption may stand, of the width. */
 const OFF_CENTRE = 0.12;
 
+/** Words for what has the form of a button and is none. */
+const NO_BUTTONS: ReadonlySet<string> = new Set([
+  'avatar',
+  'badge',
+  'chip',
+  'pill',
+  'addon',
+  'th',
+  'td',
+  'cell',
+]);
+
 /** A box as high as a button around a short caption in its middle, with an icon at most, is one. */
 export const byLook: RoleRule = (layer, outcome, facts) => {
-  if (outcome !== 'element' || layer.kind !== 'group') return null;
+  if (outcome !== 'element' || layer.kind !== 'group' || isCalled(layer, NO_BUTTONS)) return null;
   const texts = [...walk(layer)].filter(
     (part): part is TextLayer => part.kind === 'text' && part.visible && !isGlyph(part),
   );

@@ -12,7 +12,7 @@ const WORDS: ReadonlyMap<string, Role> = new Map(
 
 /** Words for a part of a thing, which is not the thing: the body of a card is no card. */
 const PARTS: ReadonlySet<string> = new Set(
-  'body subtitle meta inner outer wrapper wrap container holder row rows col column columns cell grid area block panel pane title titles heading headline caption label labels text texts icon icons image picture photo badge count value state status toolbar tools group set side left right top bottom background backdrop shadow border'.split(
+  'body subtitle meta inner outer wrapper wrap container holder row rows col column columns grid area block panel pane title titles heading headline caption label labels text texts icon icons image picture photo badge avatar addon cell td th count value state status toolbar tools group set side left right top bottom background backdrop shadow border'.split(
     ' ',
   ),
 );

@@ -1,3 +1,4 @@
+import { layerTitle } from '../../look/layerTitle';
 import { intersection, type Box } from '../../mockup/box';
 import { measureOf } from '../facts';
 import type { Rule } from './rule';
@@ -6,7 +7,13 @@ import type { Rule } from './rule';
 export const unseen: Rule = {
   name: 'unseen',
   judge(layer, facts) {
-    if (!layer.visible) return { outcome: 'aside', reason: 'aside: it is hidden in the mockup' };
+    if (!layer.visible) {
+      const twin = facts.twins.get(layer.key);
+      const reason = twin
+        ? `it is hidden and lies on ${layerTitle(twin).text}; say which state of it`
+        : 'it is hidden in the mockup';
+      return { outcome: 'aside', reason: `aside: ${reason}` };
+    }
     if (layer.opacity === 0) return { outcome: 'aside', reason: 'aside: its opacity is 0' };
     const { painted } = measureOf(facts, layer.key);
     if (!painted || painted.width <= 0 || painted.height <= 0)

@@ -1,0 +1,11 @@
+import type { Report } from '../../findings/finding';
+import type { Decisions } from '../decision';
+import type { Tags } from '../tag';
+
+/** Says which layers were called a state of something that is not there. */
+export function reportStates(decisions: Decisions, tags: Tags, report: Report): void {
+  for (const [key, { state }] of tags) {
+    if (state !== undefined && state !== 'none' && decisions.get(key)?.state === null)
+      report('state-alone', key, { state });
+  }
+}
