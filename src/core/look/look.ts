@@ -33,6 +33,9 @@ export interface Border {
   readonly colour: Colour;
 }
 
+/** Borders of single sides, inside the node's box. */
+export type Sides = Readonly<Partial<Record<'top' | 'right' | 'bottom' | 'left', Border>>>;
+
 /** A filter function; lengths in px of the screen. */
 export type LookFilter = FunctionEffect;
 
@@ -71,6 +74,8 @@ export interface Look {
   /** From bottom to top. */
   readonly fills?: readonly LookFill[];
   readonly border?: Border;
+  /** Instead of an even border. */
+  readonly sides?: Sides;
   readonly radii?: Radii;
   /** Shadows of the box itself, topmost first. */
   readonly shadows?: readonly LookShadow[];
@@ -84,4 +89,21 @@ export interface Look {
 
 export function isPlain(look: Look): boolean {
   return Object.keys(look).length === 0;
+}
+
+/** How far the look's borders reach into the node's box, px. */
+export function borderInsets({ border, sides }: Look): {
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+  readonly left: number;
+} {
+  const all = border?.width ?? 0;
+  const { top, right, bottom, left } = sides ?? {};
+  return {
+    top: top?.width ?? all,
+    right: right?.width ?? all,
+    bottom: bottom?.width ?? all,
+    left: left?.width ?? all,
+  };
 }

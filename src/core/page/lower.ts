@@ -10,7 +10,7 @@ import type { Decision, Decisions } from '../sort/decision';
 import { dressLook, groupClip } from './dress';
 import { lowerShape } from './lowerShape';
 import { lowerText } from './lowerText';
-import type { BoxNode, Page, PageNode, PictureNode, Place } from './node';
+import type { BoxNode, FixedPlace, Page, PageNode, PictureNode, Place } from './node';
 
 export interface LowerContext {
   readonly mockup: Mockup;
@@ -70,7 +70,7 @@ function sharedParts(layer: Layer, decision: Decision): SharedParts {
 /** A bitmap that is no picture stands for what the program fills in: an empty element of its size. */
 function lowerSlot({ painted }: Measure, shared: SharedParts): BoxNode | null {
   if (!painted) return null;
-  const place: Place = { kind: 'fixed', ...painted, hugs: false, turn: null };
+  const place: FixedPlace = { kind: 'fixed', ...painted, hugs: false, turn: null };
   return { kind: 'box', ...shared, place, look: {}, children: [] };
 }
 
@@ -87,7 +87,7 @@ function lowerPicture(
   // Of several layers in one picture, each has its opacity and blending inside of it.
   const { opacity, blend } = decision.merge ? NO_DRESS : layer;
   const look = dressLook({ opacity, blend, effects: [], isolated: false }, matrix);
-  const place: Place = { kind: 'fixed', ...placed.box, hugs: false, turn: null };
+  const place: FixedPlace = { kind: 'fixed', ...placed.box, hugs: false, turn: null };
   const alternative =
     layer.hints.label ?? (decision.named ? (layer.sourceName ?? '').replace(/[-_]+/g, ' ') : '');
   return {

@@ -119,9 +119,11 @@ function lowerLine(
     look: spanLook(run, main, scale, type),
     ...(run.href !== undefined && { href: run.href }),
   }));
-  if (!apart) return { spans, at: null };
+  const width = line.width * scale;
+  if (!apart) return { spans, width, at: null };
   return {
     spans,
+    width,
     at: {
       x: (line.x - apart.left) * scale,
       y: (line.baseline - apart.first.baseline) * scale,

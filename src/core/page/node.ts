@@ -7,9 +7,8 @@ import type { Role, Scroll } from '../sort/vocabulary';
 /** The linear part of a transform about the node's top left corner: a turn, slant or stretch. */
 export type Turn = readonly [a: number, b: number, c: number, d: number];
 
-/** Where a node stands, px. `fixed`: from the padding box of the node around it. */
-export interface Place {
-  readonly kind: 'fixed';
+/** A node's box as the mockup has it, px from the padding box of the node around. */
+interface Geometry {
   readonly x: number;
   readonly y: number;
   readonly width: number;
@@ -17,6 +16,82 @@ export interface Place {
   /** True when the content gives the size: width and height are what Orden measured. */
   readonly hugs: boolean;
   readonly turn: Turn | null;
+}
+
+/** Which edges of the box around a placed node keeps to when that box grows; `both` stretches it. */
+export type Hold = 'start' | 'middle' | 'end' | 'both';
+
+/** A node that stands at its coordinates. */
+export interface FixedPlace extends Geometry {
+  readonly kind: 'fixed';
+  /** In a box that may grow: what the node keeps its distance to. Absent where boxes have a set size. */
+  readonly holds?: {
+    readonly x: Hold;
+    readonly y: Hold;
+    /** Px from the other edges of the padding box around. */
+    readonly right: number;
+    readonly bottom: number;
+  };
+}
+
+/**
+ * How wide a node in the flow is. `hug`: as its content; `set`: as in the mockup, and less where there is no room;
+ * `firm`: always as in the mockup; `fill`: what is left; `even`: the same share as its siblings;
+ * `whole`: all there is; `capped`: all there is, but no more than in the mockup.
+ */
+export type Wide = 'hug' | 'set' | 'firm' | 'fill' | 'even' | 'whole' | 'capped';
+
+/** How high: as its content, exactly as in the mockup, or at least as high. */
+export type High = 'hug' | 'set' | 'least';
+
+export type Align = 'start' | 'middle' | 'end' | 'stretch';
+
+/** Extra space around a node in the flow, px; null takes all that is free. */
+export interface Margin {
+  readonly top: number;
+  readonly left: number | null;
+  readonly right: number | null;
+}
+
+export const NO_MARGIN: Margin = { top: 0, left: 0, right: 0 };
+
+/** A node that stands where the layout of the box around puts it. */
+export interface FlowPlace extends Geometry {
+  readonly kind: 'flow';
+  readonly wide: Wide;
+  readonly high: High;
+  /** Across the direction, where it differs from the box's own. */
+  readonly align: Align | null;
+  readonly margin: Margin;
+}
+
+/** Where a node stands. */
+export type Place = FixedPlace | FlowPlace;
+
+/** One column of a grid: px that may shrink to its content, or a share of what is left. */
+export type Track = { readonly kind: 'px'; readonly width: number } | { readonly kind: 'share' };
+
+export interface Edges {
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+  readonly left: number;
+}
+
+/** How a box lays out what is inside of it. */
+export interface Layout {
+  readonly direction: 'row' | 'column' | 'grid';
+  /** The columns of a grid; empty for rows and columns. */
+  readonly tracks: readonly Track[];
+  /** Px between neighbours along the direction; of a grid, between columns. */
+  readonly gap: number;
+  /** Px between the rows of a grid; the same as `gap` elsewhere. */
+  readonly rowGap: number;
+  readonly padding: Edges;
+  /** Across the direction. */
+  readonly align: Align;
+  /** Along the direction. */
+  readonly justify: 'start' | 'middle' | 'end' | 'between';
 }
 
 interface NodeBase {
@@ -46,6 +121,10 @@ interface NodeBase {
 
 export interface BoxNode extends NodeBase {
   readonly kind: 'box';
+  /** True for a container that no layer stands for: the flow needs it around several. */
+  readonly made?: boolean;
+  /** Absent where everything inside stands at its coordinates. */
+  readonly layout?: Layout;
   readonly children: readonly PageNode[];
 }
 
@@ -60,12 +139,16 @@ export interface TextSpan {
 /** A line of text; `x` and `y` are given when the line stands apart from the regular flow of lines. */
 export interface TextNodeLine {
   readonly spans: readonly TextSpan[];
+  /** As measured, px. */
+  readonly width: number;
   readonly at: { readonly x: number; readonly y: number; readonly stretch: number } | null;
 }
 
 export interface TextNode extends NodeBase {
   readonly kind: 'text';
   readonly lines: readonly TextNodeLine[];
+  /** In the flow: whether its lines break where there is room, only where the mockup breaks them, or never. */
+  readonly wraps?: 'freely' | 'as-drawn' | 'never';
   readonly faces: readonly FaceId[];
 }
 
@@ -85,12 +168,37 @@ export interface Page {
   readonly width: number;
   readonly height: number;
   readonly ground: Colour | null;
+  /** Absent where everything stands at its coordinates. */
+  readonly layout?: Layout;
   readonly children: readonly PageNode[];
 }
 
 /** How nodes are placed. */
-export const ARRANGEMENTS = ['fixed', 'nested'] as const;
+export const ARRANGEMENTS = ['fixed', 'nested', 'flow'] as const;
 export type Arrangement = (typeof ARRANGEMENTS)[number];
+
+/** What a place says beside the numbers that follow from others: equal ones can share a class. */
+export type Standing =
+  | Pick<FlowPlace, 'kind' | 'wide' | 'high' | 'align' | 'margin' | 'width' | 'height' | 'turn'>
+  | (Omit<FixedPlace, 'hugs' | 'holds'> & { readonly holds: NonNullable<FixedPlace['holds']> });
+
+/** How a node stands in a box that may grow; null where it has coordinates of its own, or just follows its content. */
+export function standingOf({ place, kind }: PageNode): Standing | null {
+  if (place.kind === 'fixed') {
+    const { hugs: _, holds, ...geometry } = place;
+    return holds ? { ...geometry, holds } : null;
+  }
+  const { wide, high, align, margin, turn } = place;
+  const sized = wide === 'set' || wide === 'firm' || wide === 'capped';
+  const width = sized && !(kind === 'picture' && wide === 'firm') ? place.width : 0;
+  const height = high === 'hug' ? 0 : place.height;
+  const plain = width === 0 && height === 0 && align === null && turn === null && wide !== 'fill';
+  const spaced = margin.top !== 0 || margin.left !== 0 || margin.right !== 0;
+  const shares = wide === 'even' || wide === 'whole';
+  return plain && !spaced && !shares
+    ? null
+    : { kind: 'flow', wide, high, align, margin, turn, width, height };
+}
 
 export function* walkNodes(nodes: readonly PageNode[]): Generator<PageNode> {
   for (const node of nodes) {

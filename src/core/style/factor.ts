@@ -1,40 +1,71 @@
 import { isPlain, type Look } from '../look/look';
-import { walkNodes, type Page } from '../page/node';
+import { standingOf, walkNodes, type Layout, type Page, type PageNode, type Standing } from '../page/node';
 import type { StyleClass, StyleSheet } from './styleSheet';
 
 interface Use {
   readonly look: Look;
-  /** How often each name asks for the look; names that Orden made up count as none. */
+  readonly layout: Layout | null;
+  /** How often each name asks for it; names that Orden made up count as none. */
   readonly names: Map<string, number>;
+  /** The ways in which its wearers stand, as text. */
+  readonly standings: Map<string, Standing | null>;
 }
 
 /** Names that the base style sheet uses itself. */
 const RESERVED = ['screen', 'run'];
 
-/** Gives every look one class, shared by all that look alike, named after the layers that wear it. */
+/** Gives every look one class, shared by all that look and are laid out alike, named after the layers that wear it. */
 export function factorClasses(pages: readonly Page[]): StyleSheet {
   const uses = new Map<string, Use>();
   const given = new Set<string>(RESERVED);
-  const note = (look: Look, name: string | null) => {
-    if (isPlain(look)) return;
-    const mark = JSON.stringify(look);
-    const use = uses.get(mark) ?? { look, names: new Map<string, number>() };
+  const note = (
+    mark: string | null,
+    node: Pick<Use, 'look' | 'layout'>,
+    standing: Standing | null,
+    name: string | null,
+  ) => {
+    if (mark === null) return;
+    const use = uses.get(mark) ?? { ...node, names: new Map<string, number>(), standings: new Map() };
     uses.set(mark, use);
+    use.standings.set(JSON.stringify(standing), standing);
     if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + 1);
   };
   for (const node of pages.flatMap((page) => [...walkNodes(page.children)])) {
-    note(node.look, node.named ? withoutNumber(node.name) : null);
+    note(markOf(node), partsOf(node), standingOf(node), node.named ? withoutNumber(node.name) : null);
     node.classes.forEach((name) => given.add(name));
     if (node.kind === 'text')
-      for (const line of node.lines) for (const span of line.spans) note(span.look, null);
+      for (const line of node.lines)
+        for (const { look } of line.spans) note(lookMark(look, null), { look, layout: null }, null, null);
   }
-  const names = new Map<string, string>();
-  const classes = [...uses].map(([mark, use]): StyleClass => {
-    const name = freeName(commonest(use.names) ?? describe(use.look), given);
-    names.set(mark, name);
-    return { name, look: use.look };
-  });
-  return { classes, classFor: (look) => names.get(JSON.stringify(look)) ?? null };
+  const known = new Map<string, StyleClass>();
+  for (const [mark, { look, layout, names, standings }] of uses) {
+    const name = freeName(commonest(names) ?? describe(look, layout), given);
+    const standing = standings.size === 1 ? ([...standings.values()][0] ?? null) : null;
+    known.set(mark, { name, look, layout, standing });
+  }
+  return {
+    classes: [...known.values()],
+    classFor: (look) => known.get(lookMark(look, null) ?? '')?.name ?? null,
+    classOf: (node) => known.get(markOf(node) ?? '') ?? null,
+  };
+}
+
+function partsOf(node: PageNode): Pick<Use, 'look' | 'layout'> {
+  return { look: node.look, layout: (node.kind === 'box' ? node.layout : null) ?? null };
+}
+
+/** What makes two nodes wear one class; null for what needs none. */
+function markOf(node: PageNode): string | null {
+  const { look, layout } = partsOf(node);
+  const mark = lookMark(look, layout);
+  if (mark !== null) return mark;
+  // What has nothing else to say shares a class with what stands alike.
+  const standing = standingOf(node);
+  return standing && `standing ${JSON.stringify(standing)}`;
+}
+
+function lookMark(look: Look, layout: Layout | null): string | null {
+  return isPlain(look) && !layout ? null : JSON.stringify([look, layout]);
 }
 
 /** `row-3` and `row-4` look alike as `row`. */
@@ -49,7 +80,7 @@ function commonest(names: ReadonlyMap<string, number>): string | null {
 }
 
 /** A name from what the look is, for looks that no named layer wears. */
-function describe(look: Look): string {
+function describe(look: Look, layout: Layout | null): string {
   const { type } = look;
   if (type) {
     const weight = type.weight >= 600 ? '-bold' : type.weight < 400 ? '-light' : '';
@@ -59,7 +90,9 @@ function describe(look: Look): string {
   if (look.fills) return look.radii ? 'rounded' : 'fill';
   if (look.border) return 'frame';
   if (look.clip) return 'window';
-  return look.opacity === undefined ? 'effect' : 'faded';
+  if (look.opacity !== undefined) return 'faded';
+  if (!isPlain(look)) return 'effect';
+  return layout?.direction ?? 'placed';
 }
 
 function freeName(wanted: string, given: Set<string>): string {

@@ -1,13 +1,19 @@
 import type { Look } from '../look/look';
+import type { Layout, PageNode, Standing } from '../page/node';
 
-/** A class and the look that it gives. */
+/** A class: a look, and where boxes may grow, how it lays out what is inside and how it stands itself. */
 export interface StyleClass {
   readonly name: string;
   readonly look: Look;
+  readonly layout: Layout | null;
+  /** Null where those that wear the class stand in different ways: it is then said of each. */
+  readonly standing: Standing | null;
 }
 
 export interface StyleSheet {
   readonly classes: readonly StyleClass[];
-  /** The class that gives exactly this look; null for a plain one. */
+  /** The class of letters inside a text; null for what looks like the text itself. */
   readonly classFor: (look: Look) => string | null;
+  /** The class of a node; null when it has nothing to say. */
+  readonly classOf: (node: PageNode) => StyleClass | null;
 }

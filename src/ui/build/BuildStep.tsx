@@ -13,6 +13,7 @@ import { useBuild } from './useBuild';
 const SAYS: Readonly<Record<Arrangement, string>> = {
   nested: 'Every element stands in its group, as the layers do.',
   fixed: 'Every element stands on the screen itself.',
+  flow: 'Rows, columns and grids, as the boxes stand; texts may grow and the window may be narrower or wider.',
 };
 
 /** The Build step: make the page, see it beside the mockup, read its code, take it away. */

@@ -2,6 +2,47 @@ import { printColour } from '../../markup/colours';
 import type { CssRule } from '../../markup/printCss';
 import type { Page } from '../../page/node';
 
+/** Everything stands at its coordinates. */
+const PLACED: readonly CssRule[] = [
+  {
+    selector: '.screen',
+    declarations: [
+      ['position', 'relative'],
+      ['overflow', 'hidden'],
+      ['white-space', 'nowrap'],
+    ],
+  },
+  {
+    selector: ':where(.screen *)',
+    declarations: [
+      ['position', 'absolute'],
+      ['margin', '0'],
+      ['padding', '0'],
+    ],
+  },
+];
+
+/** Everything stands where its box lays it out, and is painted in the order of the code. */
+const FLOWING: readonly CssRule[] = [
+  {
+    selector: '.screen',
+    declarations: [
+      ['position', 'relative'],
+      ['overflow-x', 'clip'],
+    ],
+  },
+  {
+    selector: ':where(.screen *)',
+    declarations: [
+      ['position', 'relative'],
+      ['margin', '0'],
+      ['padding', '0'],
+    ],
+  },
+  { selector: ':where(.screen img)', declarations: [['flex', 'none']] },
+  { selector: '[hidden]', declarations: [['display', 'none !important']] },
+];
+
 /** What every page needs before its own classes: placed elements, and browsers' own looks taken away. */
 export function baseRules(pages: readonly Page[]): CssRule[] {
   const ground = pages.find((page) => page.ground)?.ground;
@@ -11,22 +52,7 @@ export function baseRules(pages: readonly Page[]): CssRule[] {
       selector: 'body',
       declarations: [['margin', '0'], ...(ground ? [['background', printColour(ground)] as const] : [])],
     },
-    {
-      selector: '.screen',
-      declarations: [
-        ['position', 'relative'],
-        ['overflow', 'hidden'],
-        ['white-space', 'nowrap'],
-      ],
-    },
-    {
-      selector: ':where(.screen *)',
-      declarations: [
-        ['position', 'absolute'],
-        ['margin', '0'],
-        ['padding', '0'],
-      ],
-    },
+    ...(pages.some((page) => page.layout) ? FLOWING : PLACED),
     { selector: ':where(.screen .run, .screen br)', declarations: [['position', 'static']] },
     {
       selector: ':where(.screen a)',

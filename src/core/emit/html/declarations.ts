@@ -1,17 +1,29 @@
-import type { Look, LookClip, LookFill, LookShadow, TypeLook } from '../../look/look';
+import type { Border, Look, LookClip, LookFill, LookShadow, TypeLook } from '../../look/look';
 import { printColour } from '../../markup/colours';
 import { printFunction } from '../../markup/filterFunctions';
 import { formatNumber, px } from '../../markup/numbers';
 import type { Declaration } from '../../markup/printCss';
 import type { Radii } from '../../mockup/outline';
 import type { GradientStop } from '../../mockup/paint';
+import type { StyleClass } from '../../style/styleSheet';
+import { layoutDeclarations, standingDeclarations } from './placing';
 import { quoteFamily } from '../../markup/families';
+
+const SIDES = ['top', 'right', 'bottom', 'left'] as const;
+
+function printBorder({ width, colour }: Border): string {
+  return `${px(width)} solid ${printColour(colour)}`;
+}
 
 /** The look as CSS declarations, in a steady order. */
 export function lookDeclarations(look: Look): Declaration[] {
   const list: (Declaration | null)[] = [
     look.fills ? ['background', [...look.fills].reverse().map(printFill).join(', ')] : null,
-    look.border ? ['border', `${px(look.border.width)} solid ${printColour(look.border.colour)}`] : null,
+    look.border ? ['border', printBorder(look.border)] : null,
+    ...SIDES.map((side): Declaration | null => {
+      const border = look.sides?.[side];
+      return border ? [`border-${side}`, printBorder(border)] : null;
+    }),
     look.radii ? ['border-radius', printRadii(look.radii)] : null,
     look.shadows ? ['box-shadow', look.shadows.map(printBoxShadow).join(', ')] : null,
     look.filters ? ['filter', look.filters.map(printFunction).join(' ')] : null,
@@ -21,6 +33,15 @@ export function lookDeclarations(look: Look): Declaration[] {
     look.clip ? printClip(look.clip) : null,
   ];
   return [...list.filter((entry) => entry !== null), ...(look.type ? typeDeclarations(look.type) : [])];
+}
+
+/** All that a class says. */
+export function classDeclarations({ look, layout, standing }: StyleClass): Declaration[] {
+  return [
+    ...(layout ? layoutDeclarations(layout) : []),
+    ...(standing ? standingDeclarations(standing) : []),
+    ...lookDeclarations(look),
+  ];
 }
 
 function typeDeclarations(type: TypeLook): Declaration[] {

@@ -6,7 +6,7 @@ import { safeName } from '../../sort/outputNames';
 import { quoteFamily } from '../../markup/families';
 import type { EmitInput, FontFile, Target } from '../target';
 import { baseRules } from './base';
-import { lookDeclarations } from './declarations';
+import { classDeclarations } from './declarations';
 import { pageMarkup } from './pageMarkup';
 
 /** HTML and CSS: a file a screen, one style sheet for all. */
@@ -40,9 +40,9 @@ function printPage(page: Page, input: EmitInput): string {
 }
 
 function sheetRules({ fonts, pages, sheet }: EmitInput): CssRule[] {
-  const classes = sheet.classes.map(({ name, look }) => ({
-    selector: `.${name}`,
-    declarations: lookDeclarations(look),
+  const classes = sheet.classes.map((each) => ({
+    selector: `.${each.name}`,
+    declarations: classDeclarations(each),
   }));
   return [...fonts.map(fontRule), ...baseRules(pages), ...classes];
 }

@@ -3,7 +3,7 @@ import { printCss } from '../../markup/printCss';
 import { printHtml } from '../../markup/printHtml';
 import type { LayerKey } from '../../mockup/layer';
 import { walkNodes, type PageNode } from '../../page/node';
-import { lookDeclarations } from './declarations';
+import { classDeclarations } from './declarations';
 import { nodeMarkup } from './pageMarkup';
 
 /** The code that a layer gives. */
@@ -28,7 +28,7 @@ export function layerCode(
   const shallow = parts.length > MOST_ELEMENTS && node.kind === 'box' ? { ...node, children: [] } : node;
   const looks = new Set<string>();
   for (const part of walkNodes([shallow])) {
-    looks.add(conversion.sheet.classFor(part.look) ?? '');
+    looks.add(conversion.sheet.classOf(part)?.name ?? '');
     if (part.kind === 'text') {
       for (const span of part.lines.flatMap((line) => line.spans))
         looks.add(conversion.sheet.classFor(span.look) ?? '');
@@ -36,7 +36,7 @@ export function layerCode(
   }
   const rules = conversion.sheet.classes
     .filter(({ name }) => looks.has(name))
-    .map(({ name, look }) => ({ selector: `.${name}`, declarations: lookDeclarations(look) }));
+    .map((each) => ({ selector: `.${each.name}`, declarations: classDeclarations(each) }));
   return { shown: node.layer, markup: printHtml([nodeMarkup(shallow, conversion)]), css: printCss(rules) };
 }
 

@@ -1,16 +1,15 @@
 import { element, inlineElement, type MarkupElement, type MarkupNode } from '../../markup/element';
 import { formatNumber, px } from '../../markup/numbers';
 import { printInlineCss, type Declaration } from '../../markup/printCss';
-import type {
-  BoxNode,
-  Page,
-  PageNode,
-  PictureNode,
-  Place,
-  TextNode,
-  TextNodeLine,
-  Turn,
-} from '../../page/node';
+import type { BoxNode, Page, PageNode, PictureNode, Place, TextNode, TextNodeLine } from '../../page/node';
+import { standingOf } from '../../page/node';
+import {
+  bareBoxDeclarations,
+  layoutDeclarations,
+  placeDeclarations,
+  standingDeclarations,
+  turnDeclarations,
+} from './placing';
 import type { PicturePlan } from '../../pictures/picture';
 import { roleEntry, type Role, type Scroll } from '../../sort/vocabulary';
 import type { StyleSheet } from '../../style/styleSheet';
@@ -30,7 +29,8 @@ export function pageMarkup(page: Page, context: MarkupContext): MarkupElement {
   );
 }
 
-function screenSize({ width, height }: Page): Declaration[] {
+function screenSize({ width, height, layout }: Page): Declaration[] {
+  if (layout) return [['min-height', px(height)], ...layoutDeclarations(layout)];
   return [
     ['width', px(width)],
     ['height', px(height)],
@@ -72,7 +72,7 @@ function bareMarkup(node: PageNode, context: MarkupContext, inside: Inside): Mar
 function wrapItem(node: PageNode, context: MarkupContext): MarkupElement {
   if (node.kind === 'box' && node.role === 'box') return bareMarkup({ ...node, role: 'item' }, context, FLOW);
   const inner = bareMarkup({ ...node, place: { ...node.place, x: 0, y: 0, turn: null } }, context, FLOW);
-  return element('li', { style: placeStyle(node.place) }, [inner]);
+  return element('li', { style: placeStyle(node, context) }, [inner]);
 }
 
 function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
@@ -82,10 +82,7 @@ function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): Marku
     list: name === 'ul',
     interactive: inside.interactive || isInteractive(name),
   };
-  const style =
-    node.children.length === 0
-      ? bareBoxStyle(node.place)
-      : printInlineCss([...placeDeclarations(node.place), ...scrollDeclarations(node.scroll)]);
+  const style = placeStyle(node, context, node.children.length === 0 ? [] : scrollDeclarations(node.scroll));
   const attributes = { ...sharedAttributes(node, context), style };
   return element(
     name,
@@ -119,22 +116,29 @@ function scrollDeclarations(scroll: Scroll | undefined): Declaration[] {
 function inputMarkup(node: TextNode, context: MarkupContext, field: Place): MarkupElement {
   const words = node.lines.map((line) => line.spans.map((span) => span.text).join('')).join(' ');
   const width = Math.max(node.place.width, field.width - 2 * node.place.x);
-  const place = { ...node.place, width, hugs: false };
+  const place =
+    node.place.kind === 'flow'
+      ? ({ ...node.place, wide: 'whole', high: 'set' } as const)
+      : { ...node.place, width, hugs: false };
   return element('input', {
     ...sharedAttributes(node, context),
     placeholder: words,
     'aria-label': node.label ?? words,
-    style: placeStyle(place),
+    style: placeStyle({ ...node, place }, context),
   });
 }
+
+const NEVER: readonly Declaration[] = [['white-space', 'nowrap']];
 
 function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): MarkupElement {
   const name = elementName(node.role, inside);
   const children = node.lines.flatMap((line, at): MarkupNode[] => [
-    ...(at > 0 && !line.at ? [element('br')] : []),
+    ...(at > 0 && !line.at ? [node.wraps === 'freely' ? ' ' : element('br')] : []),
     ...lineMarkup(line, context, inside.interactive || isInteractive(name)),
   ]);
-  return inlineElement(name, { ...sharedAttributes(node, context), style: placeStyle(node.place) }, children);
+  const never = node.wraps === 'never' ? NEVER : [];
+  const style = placeStyle(node, context, never);
+  return inlineElement(name, { ...sharedAttributes(node, context), style }, children);
 }
 
 /** Links and buttons hold no links (HTML, §4.5.1 and §4.10.6). */
@@ -170,15 +174,16 @@ function pictureMarkup(node: PictureNode, context: MarkupContext): MarkupElement
     width: formatNumber(node.place.width),
     height: formatNumber(node.place.height),
     alt: node.alternative,
-    style: node.href === undefined ? placeStyle({ ...node.place, hugs: true }) : null,
+    style:
+      node.href === undefined ? placeStyle({ ...node, place: { ...node.place, hugs: true } }, context) : null,
   });
   if (node.href === undefined) return image;
-  return element('a', { ...sharedAttributes(node, context), style: placeStyle(node.place) }, [image]);
+  return element('a', { ...sharedAttributes(node, context), style: placeStyle(node, context) }, [image]);
 }
 
 function sharedAttributes(node: PageNode, { sheet }: MarkupContext) {
-  const look = sheet.classFor(node.look);
-  const classes = [...node.classes, ...(look === null ? [] : [look])];
+  const own = sheet.classOf(node)?.name;
+  const classes = [...node.classes, ...(own === undefined ? [] : [own])];
   const link = node.role === 'link' || node.kind === 'picture' ? node.href : undefined;
   return {
     class: classes.length > 0 ? classes.join(' ') : null,
@@ -197,42 +202,19 @@ function elementName(role: Role, inside: Inside): string {
   return inside.phrasing && !(phrasing && inline) && name !== 'a' ? 'span' : name;
 }
 
-/**
- * Browsers move the edges of boxes to whole px, where SVG draws an edge between two px as it is. A box of
- * whole size keeps its fuzzy edges when it is moved there by a transform.
- */
-function bareBoxStyle(place: Place): string {
-  const [x, y] = [Math.floor(place.x), Math.floor(place.y)];
-  const between = isBetween(place.x - x) || isBetween(place.y - y);
-  const whole = !isBetween(place.width % 1) && !isBetween(place.height % 1);
-  if (!between || !whole || place.turn) return placeStyle(place);
-  const rest: Declaration = ['translate', `${px(place.x - x)} ${px(place.y - y)}`];
-  return printInlineCss([...placeDeclarations({ ...place, x, y }), rest]);
-}
-
-function isBetween(fraction: number): boolean {
-  return fraction > 0.01 && fraction < 0.99;
-}
-
-function placeStyle(place: Place): string {
-  return printInlineCss(placeDeclarations(place));
-}
-
-function placeDeclarations(place: Place): Declaration[] {
-  const declarations: Declaration[] = [
-    ['left', px(place.x)],
-    ['top', px(place.y)],
-  ];
-  if (!place.hugs) declarations.push(['width', px(place.width)], ['height', px(place.height)]);
-  if (place.turn) declarations.push(...turnDeclarations(place.turn));
-  return declarations;
-}
-
-function turnDeclarations(turn: Turn): Declaration[] {
-  const [a, b, c, d] = turn.map((value) => formatNumber(value, 5));
-  const widened = b === '0' && c === '0' && d === '1';
-  return [
-    ['transform', widened ? `scaleX(${a})` : `matrix(${a}, ${b}, ${c}, ${d}, 0, 0)`],
-    ['transform-origin', '0 0'],
-  ];
+/** The place of a node, where its class does not say it. */
+function placeStyle(
+  node: PageNode,
+  { sheet }: MarkupContext,
+  others: readonly Declaration[] = [],
+): string | null {
+  const standing = standingOf(node);
+  if (standing || node.place.kind === 'flow') {
+    const said = sheet.classOf(node)?.standing;
+    const own = standing && !said ? standingDeclarations(standing) : [];
+    return own.length + others.length > 0 ? printInlineCss([...own, ...others]) : null;
+  }
+  const isBare = node.kind === 'box' && node.children.length === 0;
+  const place = isBare ? bareBoxDeclarations(node.place) : placeDeclarations(node.place);
+  return printInlineCss([...place, ...others]);
 }

@@ -14,10 +14,10 @@ export function mergeBackdrop(group: BoxNode): BoxNode {
   // A clip that is another box than the backdrop stays one; blended or filtered groups would blend twice.
   if (group.look.clip && !(group.look.clip.kind === 'box' && sameBox(placedBox(group.place), box)))
     return group;
-  if (group.look.filters || group.look.fills || group.look.border) return group;
+  if (group.look.filters || group.look.fills || group.look.border || group.look.sides) return group;
   return {
     ...group,
-    merged: [...(group.merged ?? []), lowest.layer],
+    merged: [...(group.merged ?? []), lowest.layer, ...(lowest.merged ?? [])],
     name: group.named ? group.name : lowest.name,
     named: group.named || lowest.named,
     place: lowest.place,

@@ -1,15 +1,16 @@
 import type { BoxNode, Page, PageNode } from '../node';
+import { mergeCoats } from './coats';
 import { mergeBackdrop } from './backdrop';
 import { isPurposeless } from './fixed';
 
 /** Everything stands in its group; wrappers without a purpose vanish, and a backdrop becomes its group's own. */
 export function nested(page: Page): Page {
-  return { ...page, children: page.children.flatMap(nest) };
+  return { ...page, children: mergeCoats(page.children.flatMap(nest)) };
 }
 
 function nest(node: PageNode): readonly PageNode[] {
   if (node.kind !== 'box') return [node];
-  const children = node.children.flatMap(nest);
+  const children = mergeCoats(node.children.flatMap(nest));
   const kept = mergeBackdrop({ ...node, children });
   return isWrapper(kept) ? kept.children : [kept];
 }

@@ -1,3 +1,4 @@
+import { borderInsets } from '../../look/look';
 import type { Point } from '../../mockup/matrix';
 import type { Page, PageNode } from '../node';
 
@@ -11,8 +12,8 @@ function relateAll(nodes: readonly PageNode[], origin: Point): readonly PageNode
     const { place } = node;
     const related = { ...place, x: place.x - origin.x, y: place.y - origin.y };
     if (node.kind !== 'box') return { ...node, place: related };
-    const border = node.look.border?.width ?? 0;
-    const inner = { x: place.x + border, y: place.y + border };
+    const border = borderInsets(node.look);
+    const inner = { x: place.x + border.left, y: place.y + border.top };
     return { ...node, place: related, children: relateAll(node.children, inner) };
   });
 }

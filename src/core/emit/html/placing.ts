@@ -1,0 +1,173 @@
+import { formatNumber, px } from '../../markup/numbers';
+import type { Declaration } from '../../markup/printCss';
+import type { Align, Edges, FixedPlace, Hold, Layout, Place, Standing, Track, Turn } from '../../page/node';
+
+/** The place of a node at its coordinates. */
+export function placeDeclarations(place: Place): Declaration[] {
+  const declarations: Declaration[] = [
+    ['left', px(place.x)],
+    ['top', px(place.y)],
+  ];
+  if (!place.hugs) declarations.push(['width', px(place.width)], ['height', px(place.height)]);
+  if (place.turn) declarations.push(...turnDeclarations(place.turn));
+  return declarations;
+}
+
+/**
+ * Browsers move the edges of boxes to whole px, where SVG draws an edge between two px as it is. A box of
+ * whole size keeps its fuzzy edges when it is moved there by a transform.
+ */
+export function bareBoxDeclarations(place: Place): Declaration[] {
+  const [x, y] = [Math.floor(place.x), Math.floor(place.y)];
+  const between = isBetween(place.x - x) || isBetween(place.y - y);
+  const whole = !isBetween(place.width % 1) && !isBetween(place.height % 1);
+  if (!between || !whole || place.turn) return placeDeclarations(place);
+  const rest: Declaration = ['translate', `${px(place.x - x)} ${px(place.y - y)}`];
+  return [...placeDeclarations({ ...place, x, y }), rest];
+}
+
+function isBetween(fraction: number): boolean {
+  return fraction > 0.01 && fraction < 0.99;
+}
+
+export function turnDeclarations(turn: Turn): Declaration[] {
+  const [a, b, c, d] = turn.map((value) => formatNumber(value, 5));
+  const widened = b === '0' && c === '0' && d === '1';
+  return [
+    ['transform', widened ? `scaleX(${a})` : `matrix(${a}, ${b}, ${c}, ${d}, 0, 0)`],
+    ['transform-origin', '0 0'],
+  ];
+}
+
+/** How a node stands in a box that may grow (CSS Flexbox 1, §7 and §8; CSS Grid 2, §10). */
+export function standingDeclarations(standing: Standing): Declaration[] {
+  if (standing.kind === 'fixed') return heldDeclarations(standing);
+  const { wide, high, align, margin, width, height, turn } = standing;
+  const wides: Readonly<Record<typeof wide, Declaration[]>> = {
+    hug: [],
+    set: [['width', px(width)]],
+    firm:
+      width === 0
+        ? []
+        : [
+            ['width', px(width)],
+            ['flex', 'none'],
+          ],
+    fill: [
+      ['flex', '1'],
+      ['min-width', '0'],
+    ],
+    even: [
+      ['flex', '1 1 0'],
+      ['min-width', '0'],
+    ],
+    whole: [
+      ['width', '100%'],
+      ['height', 'auto'],
+    ],
+    capped: [
+      ['width', '100%'],
+      ['max-width', px(width)],
+    ],
+  };
+  const list: (Declaration | null)[] = [
+    ...wides[wide],
+    high === 'set' ? ['height', px(height)] : high === 'least' ? ['min-height', px(height)] : null,
+    align ? ['align-self', ALIGNS[align]] : null,
+    margin.top === 0 ? null : ['margin-top', px(margin.top)],
+    margin.left === 0 ? null : ['margin-left', margin.left === null ? 'auto' : px(margin.left)],
+    margin.right === 0 ? null : ['margin-right', margin.right === null ? 'auto' : px(margin.right)],
+    ...(turn ? turnDeclarations(turn) : []),
+  ];
+  return list.filter((entry) => entry !== null);
+}
+
+const ALIGNS: Readonly<Record<Align, string>> = {
+  start: 'flex-start',
+  middle: 'center',
+  end: 'flex-end',
+  stretch: 'stretch',
+};
+
+function heldDeclarations(place: Extract<Standing, { kind: 'fixed' }>): Declaration[] {
+  const { holds, x, y, width, height, turn } = place;
+  return [
+    ['position', 'absolute'],
+    ...along(holds.x, ['left', 'right', 'width'], x, holds.right, width),
+    ...along(holds.y, ['top', 'bottom', 'height'], y, holds.bottom, height),
+    ...(turn ? turnDeclarations(turn) : []),
+  ];
+}
+
+function along(
+  hold: Hold,
+  [start, end, size]: readonly [string, string, string],
+  before: number,
+  after: number,
+  length: number,
+): Declaration[] {
+  switch (hold) {
+    case 'start':
+      return [
+        [start, px(before)],
+        [size, px(length)],
+      ];
+    case 'end':
+      return [
+        [end, px(after)],
+        [size, px(length)],
+      ];
+    case 'middle':
+      return [
+        [start, `calc(50% - ${px(length / 2)})`],
+        [size, px(length)],
+      ];
+    case 'both':
+      return [
+        [start, px(before)],
+        [end, px(after)],
+      ];
+  }
+}
+
+/** How a box lays out what is inside of it. */
+export function layoutDeclarations({
+  direction,
+  tracks,
+  gap,
+  rowGap,
+  padding,
+  align,
+  justify,
+}: Layout): Declaration[] {
+  const list: (Declaration | null)[] = [
+    ['display', direction === 'grid' ? 'grid' : 'flex'],
+    direction === 'column' ? ['flex-direction', 'column'] : null,
+    direction === 'grid' ? ['grid-template-columns', printTracks(tracks)] : null,
+    justify === 'start'
+      ? null
+      : ['justify-content', justify === 'between' ? 'space-between' : ALIGNS[justify]],
+    align === 'stretch' ? null : ['align-items', ALIGNS[align]],
+    gap === 0 && rowGap === 0 ? null : ['gap', gap === rowGap ? px(gap) : `${px(rowGap)} ${px(gap)}`],
+    isZero(padding) ? null : ['padding', printEdges(padding)],
+  ];
+  return list.filter((entry) => entry !== null);
+}
+
+function printTracks(tracks: readonly Track[]): string {
+  if (tracks.every(({ kind }) => kind === 'share')) return `repeat(${tracks.length}, minmax(0, 1fr))`;
+  return tracks
+    .map((track) => (track.kind === 'share' ? 'minmax(0, 1fr)' : `minmax(min-content, ${px(track.width)})`))
+    .join(' ');
+}
+
+function isZero({ top, right, bottom, left }: Edges): boolean {
+  return top === 0 && right === 0 && bottom === 0 && left === 0;
+}
+
+function printEdges(edges: Edges): string {
+  const [top, right, bottom, left] = [px(edges.top), px(edges.right), px(edges.bottom), px(edges.left)];
+  if (left !== right) return `${top} ${right} ${bottom} ${left}`;
+  if (top !== bottom) return `${top} ${right} ${bottom}`;
+  return top === right ? top : `${top} ${right}`;
+}

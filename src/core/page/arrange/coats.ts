@@ -1,0 +1,148 @@
+import type { Border, Look, LookShadow, Sides } from '../../look/look';
+import { bottom, right, sameBox } from '../../mockup/box';
+import { hasRadii, NO_RADII } from '../../mockup/outline';
+import type { Colour } from '../../mockup/paint';
+import { placedBox } from '../lower';
+import type { BoxNode, PageNode } from '../node';
+
+/**
+ * Several shapes that make one box become one element: a blurred shape beneath a box is its shadow, a frame around it
+ * its border, a bar along its edge the border of that side. Children in drawing order, places those of the screen.
+ */
+export function mergeCoats(children: readonly PageNode[]): readonly PageNode[] {
+  const merged: PageNode[] = [];
+  for (const child of children) {
+    let top = child;
+    for (let under = merged.at(-1); under; under = merged.at(-1)) {
+      const coat = isLeafBox(under) && isLeafBox(top) ? mergeTwo(under, top) : null;
+      if (!coat) break;
+      merged.pop();
+      top = coat;
+    }
+    merged.push(top);
+  }
+  return merged;
+}
+
+function isLeafBox(node: PageNode): node is BoxNode {
+  return node.kind === 'box' && node.children.length === 0 && node.place.turn === null && !node.hidden;
+}
+
+function mergeTwo(under: BoxNode, over: BoxNode): BoxNode | null {
+  if (isBare(under)) {
+    const shadow = shadowOf(under, over);
+    if (shadow) return absorb(over, under, { shadows: [...(over.look.shadows ?? []), shadow] });
+  }
+  if (!isBare(over)) return null;
+  const frame = frameOf(under, over);
+  if (frame) return absorb(under, over, { border: frame });
+  const sides = sidesOf(under, over);
+  return sides && absorb(under, over, { sides: { ...under.look.sides, ...sides } });
+}
+
+/** True for what has no meaning of its own and can be taken into another box. */
+function isBare(node: BoxNode): boolean {
+  const { role, classes, href, slot, note, label } = node;
+  const meant = href !== undefined || slot !== undefined || note !== undefined || label !== undefined;
+  return role === 'box' && classes.length === 0 && !meant;
+}
+
+function absorb(box: BoxNode, coat: BoxNode, look: Look): BoxNode {
+  return {
+    ...box,
+    merged: [...(box.merged ?? []), coat.layer, ...(coat.merged ?? [])],
+    look: { ...box.look, ...look },
+  };
+}
+
+/** Px by which the spread may differ across and down, and the corners from those of the box. */
+const SPREAD_SLACK = 0.5;
+const CORNER_SLACK = 2;
+
+/** The shadow that a blurred shape beneath the box draws (CSS Backgrounds 3, §7.1.1); an opaque box hides what is under it. */
+function shadowOf(under: BoxNode, over: BoxNode): LookShadow | null {
+  const { filters, fills, opacity = 1, ...others } = under.look;
+  const [blur] = filters ?? [];
+  const [fill] = fills ?? [];
+  const plain = Object.keys(others).every((part) => part === 'radii');
+  if (
+    blur?.kind !== 'blur' ||
+    filters?.length !== 1 ||
+    fill?.kind !== 'solid' ||
+    fills?.length !== 1 ||
+    !plain
+  )
+    return null;
+  if (!isOpaque(over.look)) return null;
+  const [shade, box] = [under.place, over.place];
+  const spread = (shade.width - box.width) / 2;
+  if (Math.abs(spread - (shade.height - box.height) / 2) > SPREAD_SLACK) return null;
+  const corner = under.look.radii?.[0].x ?? 0;
+  const own = over.look.radii?.[0].x ?? 0;
+  if (Math.abs(corner - (own > 0 ? Math.max(0, own + spread) : 0)) > CORNER_SLACK) return null;
+  return {
+    inset: false,
+    dx: shade.x + shade.width / 2 - box.x - box.width / 2,
+    dy: shade.y + shade.height / 2 - box.y - box.height / 2,
+    deviation: blur.deviation,
+    spread: Math.abs(spread) < 0.01 ? 0 : spread,
+    colour: { ...fill.colour, alpha: fill.colour.alpha * opacity },
+  };
+}
+
+function isOpaque({ fills, opacity, blend, filters, clip }: Look): boolean {
+  const solid = fills?.some((fill) => fill.kind === 'solid' && fill.colour.alpha === 1) ?? false;
+  return solid && opacity === undefined && !blend && !filters && !clip;
+}
+
+/** A frame of the same box is the border of it. */
+function frameOf(under: BoxNode, over: BoxNode): Border | null {
+  const { border, radii, ...others } = over.look;
+  if (
+    !border ||
+    Object.keys(others).length > 0 ||
+    !isSolid(under.look) ||
+    under.look.border ||
+    under.look.sides
+  )
+    return null;
+  const alike = JSON.stringify(radii ?? NO_RADII) === JSON.stringify(under.look.radii ?? NO_RADII);
+  return alike && sameBox(under.place, over.place) ? border : null;
+}
+
+/** CSS paints gradients from inside the border: only plain fills stay as they are. */
+function isSolid({ fills, opacity, filters, blend, clip }: Look): boolean {
+  const dressed = opacity !== undefined || filters !== undefined || blend !== undefined || clip !== undefined;
+  return !dressed && fills !== undefined && fills.every((fill) => fill.kind === 'solid');
+}
+
+/** Px: thicker bars are boxes of their own. */
+const THICKEST_SIDE = 8;
+const EDGE_SLACK = 0.02;
+
+/** A bar along the whole of one edge is the border of that side. */
+function sidesOf(under: BoxNode, over: BoxNode): Sides | null {
+  const colour = soleColour(over.look);
+  if (!colour || !isSolid(under.look) || under.look.border || hasRadii(under.look.radii ?? NO_RADII))
+    return null;
+  const [box, bar] = [placedBox(under.place), placedBox(over.place)];
+  const near = (one: number, other: number) => Math.abs(one - other) <= EDGE_SLACK;
+  const across = near(bar.x, box.x) && near(right(bar), right(box)) && bar.height <= THICKEST_SIDE;
+  const down = near(bar.y, box.y) && near(bottom(bar), bottom(box)) && bar.width <= THICKEST_SIDE;
+  if (across && bar.height * 2 >= box.height) return null;
+  if (down && bar.width * 2 >= box.width) return null;
+  const side = (width: number): Border => ({ width, colour });
+  const { sides } = under.look;
+  if (across && near(bar.y, box.y) && !sides?.top) return { top: side(bar.height) };
+  if (across && near(bottom(bar), bottom(box)) && !sides?.bottom) return { bottom: side(bar.height) };
+  if (down && near(bar.x, box.x) && !sides?.left) return { left: side(bar.width) };
+  if (down && near(right(bar), right(box)) && !sides?.right) return { right: side(bar.width) };
+  return null;
+}
+
+/** CSS draws borders in whole px, and their corners at a slant: only bars that are neither stay as they are. */
+function soleColour({ fills, ...others }: Look): Colour | null {
+  const [fill, ...more] = fills ?? [];
+  const sole = fill?.kind === 'solid' && more.length === 0 && Object.keys(others).length === 0;
+  return sole ? fill.colour : null;
+}

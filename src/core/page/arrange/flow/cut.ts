@@ -1,0 +1,162 @@
+import { bottom, right, type Box } from '../../../mockup/box';
+
+/** How boxes stand to each other; a number is the place of a box in the list that was cut. */
+export type Cut =
+  | { readonly kind: 'one'; readonly at: number }
+  | { readonly kind: 'row' | 'column'; readonly parts: readonly Cut[] }
+  /** Rows of cells, each with as many as there are columns; null for an empty one. */
+  | { readonly kind: 'grid'; readonly rows: readonly (readonly (number | null)[])[] };
+
+/** Px by which neighbours may overlap: borders that lie on each other. */
+const OVERLAP = 1.01;
+/** Px by which the starts, middles or ends of a column's cells may differ. */
+const STRAY = 1.5;
+/** The share of a grid's cells that is filled at least. */
+const FILLED = 0.6;
+
+interface Item {
+  readonly at: number;
+  readonly box: Box;
+}
+
+/**
+ * Cuts boxes that do not overlap into rows, columns and grids, by the free lines that run through between them
+ * (recursive X-Y cut: Nagy, Seth: Hierarchical representation of optically scanned documents, 1984).
+ * Null when no line separates them.
+ */
+export function cutBoxes(boxes: readonly Box[]): Cut | null {
+  return cutItems(boxes.map((box, at) => ({ at, box })));
+}
+
+function cutItems(items: readonly Item[]): Cut | null {
+  const [first] = items;
+  if (!first) return null;
+  if (items.length === 1) return { kind: 'one', at: first.at };
+  const rows = split(items, (box) => [box.y, bottom(box)]);
+  const columns = split(items, (box) => [box.x, right(box)]);
+  if (rows.length > 1 && columns.length > 1 && rows.length < items.length && columns.length < items.length) {
+    const grid = gridOf(rows, columns);
+    if (grid) return grid;
+    // What stands apart farther belongs together less.
+    return smallestGap(columns, true) > smallestGap(rows, false)
+      ? axis('row', columns)
+      : axis('column', rows);
+  }
+  if (rows.length > 1 && (rows.length === items.length || columns.length === 1)) return axis('column', rows);
+  if (columns.length > 1) return axis('row', columns);
+  return null;
+}
+
+function axis(kind: 'row' | 'column', groups: readonly (readonly Item[])[]): Cut | null {
+  const merged = kind === 'column' ? withGrids(groups) : groups.map(cutItems);
+  const parts = merged.filter((part) => part !== null);
+  if (parts.length < merged.length) return null;
+  return parts.length === 1 ? (parts[0] ?? null) : { kind, parts };
+}
+
+/** Rows that follow each other and whose cells stand under each other are one grid. */
+function withGrids(rows: readonly (readonly Item[])[]): readonly (Cut | null)[] {
+  const parts: (Cut | null)[] = [];
+  for (let at = 0; at < rows.length;) {
+    let end = at + 1;
+    const cells = cellsOf(rows[at] ?? []);
+    while (
+      cells &&
+      end < rows.length &&
+      standUnder(rows.slice(at, end).map(cellsOf), cellsOf(rows[end] ?? []))
+    )
+      end += 1;
+    if (cells && end - at > 1) {
+      const found = rows.slice(at, end).map((row) => (cellsOf(row) ?? []).map((item) => item.at));
+      parts.push({ kind: 'grid', rows: found });
+    } else {
+      end = at + 1;
+      parts.push(cutItems(rows[at] ?? []));
+    }
+    at = end;
+  }
+  return parts;
+}
+
+/** The cells of a row from left to right; null unless there are several, each of one box. */
+function cellsOf(row: readonly Item[]): readonly Item[] | null {
+  const columns = split(row, (box) => [box.x, right(box)]);
+  return columns.length > 1 && columns.length === row.length ? columns.flat() : null;
+}
+
+function standUnder(above: readonly (readonly Item[] | null)[], row: readonly Item[] | null): boolean {
+  const [first] = above;
+  if (!first || row?.length !== first.length) return false;
+  return row.every(({ box }, at) => {
+    const others = above.map((cells) => cells?.[at]?.box ?? box);
+    const next = first[at + 1]?.box.x ?? Infinity;
+    return (
+      right(box) <= next &&
+      ANCHORS.some((anchor) => others.every((other) => near(anchor(other), anchor(box))))
+    );
+  });
+}
+
+const ANCHORS: readonly ((box: Box) => number)[] = [
+  (box) => box.x,
+  (box) => box.x + box.width / 2,
+  (box) => right(box),
+];
+
+function near(one: number, other: number): boolean {
+  return Math.abs(one - other) <= STRAY;
+}
+
+/** Cells that each stand in one row and one column. */
+function gridOf(
+  rows: readonly (readonly Item[])[],
+  columns: readonly (readonly Item[])[],
+): Extract<Cut, { kind: 'grid' }> | null {
+  const columnOf = new Map(columns.flatMap((column, at) => column.map((item) => [item.at, at] as const)));
+  const cells = rows.map((row): (number | null)[] | null => {
+    const line: (number | null)[] = columns.map(() => null);
+    for (const { at } of row) {
+      const column = columnOf.get(at) ?? 0;
+      if (line[column] !== null) return null;
+      line[column] = at;
+    }
+    return line;
+  });
+  const filled = rows.reduce((sum, row) => sum + row.length, 0);
+  const whole = cells.filter((line) => line !== null);
+  const aligned = columns.every((column) => {
+    const boxes = column.map(({ box }) => box);
+    const [first] = boxes;
+    return first && ANCHORS.some((anchor) => boxes.every((box) => near(anchor(box), anchor(first))));
+  });
+  if (!aligned || whole.length < rows.length || filled < FILLED * rows.length * columns.length) return null;
+  return { kind: 'grid', rows: whole };
+}
+
+/** Groups along one axis, with free space between them, in order. */
+function split(
+  items: readonly Item[],
+  span: (box: Box) => readonly [from: number, to: number],
+): readonly (readonly Item[])[] {
+  const sorted = [...items].sort((one, other) => span(one.box)[0] - span(other.box)[0] || one.at - other.at);
+  const groups: Item[][] = [];
+  let end = -Infinity;
+  for (const item of sorted) {
+    const [from, to] = span(item.box);
+    const group = groups.at(-1);
+    if (group && from < end - Math.min(OVERLAP, (to - from) / 2)) group.push(item);
+    else groups.push([item]);
+    end = Math.max(end, to);
+  }
+  return groups;
+}
+
+function smallestGap(groups: readonly (readonly Item[])[], across: boolean): number {
+  const spans = groups.map((group) => {
+    const boxes = group.map(({ box }) => box);
+    return across
+      ? [Math.min(...boxes.map((box) => box.x)), Math.max(...boxes.map(right))]
+      : [Math.min(...boxes.map((box) => box.y)), Math.max(...boxes.map(bottom))];
+  });
+  return Math.min(...spans.slice(1).map(([from = 0], at) => from - (spans[at]?.[1] ?? 0)));
+}

@@ -1,0 +1,221 @@
+import Flatbush from 'flatbush';
+import { area, bottom, contains, intersection, right, type Box } from '../../../mockup/box';
+import { borderInsets } from '../../../look/look';
+import { placedBox } from '../../lower';
+import type { BoxNode, PageNode, TextNode } from '../../node';
+import { cutBoxes, type Cut } from './cut';
+
+/** A node with what is inside of it sorted into what flows and what lies loose. Boxes are those of the screen. */
+export interface Part {
+  readonly node: PageNode;
+  readonly box: Box;
+  /** Null for what has nothing inside that flows. */
+  readonly content: Content | null;
+  /** Placed at coordinates, beneath or above all that flows. */
+  readonly below: readonly PageNode[];
+  readonly above: readonly PageNode[];
+}
+
+export interface Content {
+  readonly direction: 'row' | 'column' | 'grid';
+  /** In reading order; the cells of a grid row by row. */
+  readonly parts: readonly Part[];
+  /** The rows of a grid; null for an empty cell. */
+  readonly rows: readonly (readonly (Part | null)[])[];
+}
+
+/** Px by which boxes may overlap and still count as beside each other. */
+const TOUCH = 1;
+
+/** Roles that may take in what lies on them: containers without a meaning for single words. */
+const HOLDERS: ReadonlySet<string> = new Set([
+  ...['box', 'article', 'section', 'item', 'main', 'header', 'footer', 'figure', 'navigation'],
+]);
+
+export function partOf(node: PageNode): Part {
+  const box = placedBox(node.place);
+  if (node.kind !== 'box' || node.children.length === 0)
+    return { node, box, content: null, below: [], above: [] };
+  const inner = innerBox(node);
+  return { node, box, ...contentOf(node.children, inner, node) };
+}
+
+/** The padding box of a box node: inside its borders, px of the screen. */
+export function innerBox(node: BoxNode): Box {
+  const { top, right: rightEdge, bottom: bottomEdge, left } = borderInsets(node.look);
+  const box = placedBox(node.place);
+  return {
+    x: box.x + left,
+    y: box.y + top,
+    width: box.width - left - rightEdge,
+    height: box.height - top - bottomEdge,
+  };
+}
+
+/** Sorts children in drawing order into what flows and what lies loose. */
+export function contentOf(
+  children: readonly PageNode[],
+  inner: Box,
+  around: { readonly layer: string },
+): Pick<Part, 'content' | 'below' | 'above'> {
+  const held = holdContained(children);
+  const { flowing, below, above } = separate(held, inner);
+  const parts = flowing.map(partOf);
+  let left = parts;
+  const loose: PageNode[] = [];
+  // What no line separates lies loose, the smallest first, until the rest can be cut.
+  for (;;) {
+    const cut = cutBoxes(left.map((part) => part.box));
+    if (cut ?? left.length === 0) {
+      return { content: cut && contentOfCut(cut, left, around), below, above: [...loose, ...above] };
+    }
+    const smallest = left.reduce((best, part) => (area(part.box) < area(best.box) ? part : best));
+    loose.push(smallest.node);
+    left = left.filter((part) => part !== smallest);
+  }
+}
+
+function contentOfCut(cut: Cut, parts: readonly Part[], around: { readonly layer: string }): Content {
+  const whole = partOfCut(cut, parts, around);
+  if (whole.content && cut.kind !== 'one') return whole.content;
+  return { direction: 'column', parts: [whole], rows: [] };
+}
+
+/** A part of a cut: the node itself, or a box made around several. */
+function partOfCut(cut: Cut, parts: readonly Part[], around: { readonly layer: string }): Part {
+  switch (cut.kind) {
+    case 'one':
+      return parts[cut.at]!;
+    case 'row':
+    case 'column': {
+      const inside = cut.parts.map((each) => partOfCut(each, parts, around));
+      return madePart({ direction: cut.kind, parts: inside, rows: [] }, around);
+    }
+    case 'grid': {
+      const rows = cut.rows.map((row) => row.map((at) => (at === null ? null : parts[at]!)));
+      const inside = rows.flat().filter((part) => part !== null);
+      return madePart({ direction: 'grid', parts: inside, rows }, around);
+    }
+  }
+}
+
+function madePart(content: Content, { layer }: { readonly layer: string }): Part {
+  const box = aroundAll(content.parts.map((part) => part.box));
+  const name = content.direction === 'grid' ? 'grid' : content.direction;
+  const node: BoxNode = {
+    kind: 'box',
+    layer,
+    made: true,
+    name,
+    named: false,
+    role: 'box',
+    classes: [],
+    place: { kind: 'fixed', ...box, hugs: false, turn: null },
+    look: {},
+    hidden: false,
+    children: [],
+  };
+  return { node, box, content, below: [], above: [] };
+}
+
+export function aroundAll(boxes: readonly Box[]): Box {
+  const x = Math.min(...boxes.map((box) => box.x));
+  const y = Math.min(...boxes.map((box) => box.y));
+  return { x, y, width: Math.max(...boxes.map(right)) - x, height: Math.max(...boxes.map(bottom)) - y };
+}
+
+/** Boxes hold what is drawn on them, when nothing that lies between in drawing order would change places with it. */
+function holdContained(children: readonly PageNode[]): readonly PageNode[] {
+  if (!children.some(canHold)) return children;
+  const boxes = children.map((child) => placedBox(child.place));
+  const index = indexOf(boxes);
+  const holder = children.map((child, at): number | null => {
+    if (child.hidden) return null;
+    const box = boxes[at]!;
+    const under = index(box).filter((other) => other < at);
+    const holds = under
+      .filter(
+        (other) =>
+          canHold(children[other]!) && contains(boxes[other]!, box, TOUCH) && area(boxes[other]!) > area(box),
+      )
+      .at(-1);
+    if (holds === undefined) return null;
+    const between = under.filter((other) => other > holds && overlaps(boxes[other]!, box));
+    return between.every((other) => contains(boxes[holds]!, boxes[other]!, TOUCH)) ? holds : null;
+  });
+  if (holder.every((at) => at === null)) return children;
+  const inside = children.map((): number[] => []);
+  holder.forEach((at, child) => at !== null && inside[at]!.push(child));
+  const build = (at: number): PageNode => {
+    const node = children[at]!;
+    const taken = inside[at]!;
+    return node.kind === 'box' && taken.length > 0
+      ? { ...node, children: [...node.children, ...taken.map(build)] }
+      : node;
+  };
+  return children.flatMap((_, at) => (holder[at] === null ? build(at) : []));
+}
+
+function canHold(node: PageNode): boolean {
+  if (node.kind !== 'box' || node.place.turn || node.hidden || !HOLDERS.has(node.role)) return false;
+  const { opacity, filters, blend, clip, fills, border, sides, shadows } = node.look;
+  const dressed =
+    opacity !== undefined || filters !== undefined || blend !== undefined || clip?.kind === 'path';
+  const seen = fills ?? border ?? sides ?? shadows ?? clip;
+  return !dressed && seen !== undefined;
+}
+
+interface Separated {
+  readonly flowing: readonly PageNode[];
+  readonly below: readonly PageNode[];
+  readonly above: readonly PageNode[];
+}
+
+/** What overlaps on purpose lies loose: what is beneath most of the box, what sticks out, and the smaller of two. */
+function separate(children: readonly PageNode[], inner: Box): Separated {
+  const boxes = children.map((child) => placedBox(child.place));
+  const loose = new Map<number, 'below' | 'above'>();
+  children.forEach((child, at) => {
+    const fits = contains(inner, boxes[at]!, TOUCH);
+    if (!fits || isTurned(child) || child.hidden) loose.set(at, at === 0 ? 'below' : 'above');
+  });
+  const index = indexOf(boxes);
+  for (const [lower, low] of boxes.entries()) {
+    for (const upper of index(low).filter((other) => other > lower)) {
+      if (loose.has(lower)) break;
+      const high = boxes[upper]!;
+      if (loose.has(upper) || !overlaps(low, high)) continue;
+      const isGround =
+        contains(low, high, TOUCH) && children[lower]!.kind !== 'text' && area(low) * 2 >= area(inner);
+      if (isGround) loose.set(lower, 'below');
+      else if (contains(low, high, TOUCH) || area(high) <= area(low)) loose.set(upper, 'above');
+      else loose.set(lower, 'below');
+    }
+  }
+  const pick = (where: 'below' | 'above' | undefined) => children.filter((_, at) => loose.get(at) === where);
+  return { flowing: pick(undefined), below: pick('below'), above: pick('above') };
+}
+
+/** Stretched letters flow; what is turned or slanted does not. */
+function isTurned({ place }: PageNode): boolean {
+  const { turn } = place;
+  return turn !== null && !(turn[1] === 0 && turn[2] === 0 && turn[0] > 0 && turn[3] > 0);
+}
+
+function overlaps(one: Box, other: Box): boolean {
+  const shared = intersection(one, other);
+  return shared !== null && shared.width > TOUCH && shared.height > TOUCH;
+}
+
+/** Finds the boxes that touch a box, in order. */
+function indexOf(boxes: readonly Box[]): (box: Box) => readonly number[] {
+  const index = new Flatbush(Math.max(1, boxes.length));
+  for (const box of boxes) index.add(box.x, box.y, right(box), bottom(box));
+  if (boxes.length === 0) index.add(0, 0, 0, 0);
+  index.finish();
+  return (box) => index.search(box.x, box.y, right(box), bottom(box)).sort((one, other) => one - other);
+}
+
+export function isText(part: Part): part is Part & { readonly node: TextNode } {
+  return part.node.kind === 'text';
+}
