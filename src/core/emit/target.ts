@@ -23,6 +23,8 @@ export interface EmitInput {
   readonly sheet: StyleSheet;
   readonly plan: PicturePlan;
   readonly fonts: readonly FontFile[];
+  /** True to have every element say which layer it comes from, in `data-layer`. */
+  readonly keyed?: boolean;
 }
 
 export interface EmittedFile {

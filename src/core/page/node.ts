@@ -36,10 +36,10 @@ export interface FixedPlace extends Geometry {
 
 /**
  * How wide a node in the flow is. `hug`: as its content; `set`: as in the mockup, and less where there is no room;
- * `firm`: always as in the mockup; `fill`: what is left; `even`: the same share as its siblings;
+ * `firm`: always as in the mockup; `fill`: what is left;
  * `whole`: all there is; `capped`: all there is, but no more than in the mockup.
  */
-export type Wide = 'hug' | 'set' | 'firm' | 'fill' | 'even' | 'whole' | 'capped';
+export type Wide = 'hug' | 'set' | 'firm' | 'fill' | 'whole' | 'capped';
 
 /** How high: as its content, exactly as in the mockup, or at least as high. */
 export type High = 'hug' | 'set' | 'least';
@@ -51,9 +51,10 @@ export interface Margin {
   readonly top: number;
   readonly left: number | null;
   readonly right: number | null;
+  readonly bottom: number;
 }
 
-export const NO_MARGIN: Margin = { top: 0, left: 0, right: 0 };
+export const NO_MARGIN: Margin = { top: 0, left: 0, right: 0, bottom: 0 };
 
 /** A node that stands where the layout of the box around puts it. */
 export interface FlowPlace extends Geometry {
@@ -193,9 +194,8 @@ export function standingOf({ place, kind }: PageNode): Standing | null {
   const width = sized && !(kind === 'picture' && wide === 'firm') ? place.width : 0;
   const height = high === 'hug' ? 0 : place.height;
   const plain = width === 0 && height === 0 && align === null && turn === null && wide !== 'fill';
-  const spaced = margin.top !== 0 || margin.left !== 0 || margin.right !== 0;
-  const shares = wide === 'even' || wide === 'whole';
-  return plain && !spaced && !shares
+  const spaced = margin.top !== 0 || margin.left !== 0 || margin.right !== 0 || margin.bottom !== 0;
+  return plain && !spaced && wide !== 'whole'
     ? null
     : { kind: 'flow', wide, high, align, margin, turn, width, height };
 }

@@ -31,7 +31,7 @@ export function factorClasses(pages: readonly Page[]): StyleSheet {
     if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + 1);
   };
   for (const node of pages.flatMap((page) => [...walkNodes(page.children)])) {
-    note(markOf(node), partsOf(node), standingOf(node), node.named ? withoutNumber(node.name) : null);
+    note(markOf(node), partsOf(node), standingOf(node), nameOf(node));
     node.classes.forEach((name) => given.add(name));
     if (node.kind === 'text')
       for (const line of node.lines)
@@ -39,7 +39,9 @@ export function factorClasses(pages: readonly Page[]): StyleSheet {
   }
   const known = new Map<string, StyleClass>();
   for (const [mark, { look, layout, names, standings }] of uses) {
-    const name = freeName(commonest(names) ?? describe(look, layout), given);
+    // A bare row or column that many different things share is not one of them.
+    const isShared = isPlain(look) && names.size > 1;
+    const name = freeName((isShared ? null : commonest(names)) ?? describe(look, layout), given);
     const standing = standings.size === 1 ? ([...standings.values()][0] ?? null) : null;
     known.set(mark, { name, look, layout, standing });
   }
@@ -66,6 +68,12 @@ function markOf(node: PageNode): string | null {
 
 function lookMark(look: Look, layout: Layout | null): string | null {
   return isPlain(look) && !layout ? null : JSON.stringify([look, layout]);
+}
+
+/** A layer's own name without its number, else what it is to the page. */
+function nameOf({ named, name, role }: PageNode): string | null {
+  if (named) return withoutNumber(name);
+  return role === 'box' || role === 'text' || role === 'picture' ? null : role;
 }
 
 /** `row-3` and `row-4` look alike as `row`. */

@@ -39,7 +39,13 @@ const FLOWING: readonly CssRule[] = [
       ['padding', '0'],
     ],
   },
-  { selector: ':where(.screen img)', declarations: [['flex', 'none']] },
+  {
+    selector: ':where(.screen img)',
+    declarations: [
+      ['flex', 'none'],
+      ['object-fit', 'cover'],
+    ],
+  },
   { selector: '[hidden]', declarations: [['display', 'none !important']] },
 ];
 

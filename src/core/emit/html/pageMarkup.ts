@@ -17,6 +17,7 @@ import type { StyleSheet } from '../../style/styleSheet';
 export interface MarkupContext {
   readonly sheet: StyleSheet;
   readonly plan: PicturePlan;
+  readonly keyed?: boolean;
 }
 
 /** The page's body as HTML elements. */
@@ -181,7 +182,7 @@ function pictureMarkup(node: PictureNode, context: MarkupContext): MarkupElement
   return element('a', { ...sharedAttributes(node, context), style: placeStyle(node, context) }, [image]);
 }
 
-function sharedAttributes(node: PageNode, { sheet }: MarkupContext) {
+function sharedAttributes(node: PageNode, { sheet, keyed }: MarkupContext) {
   const own = sheet.classOf(node)?.name;
   const classes = [...node.classes, ...(own === undefined ? [] : [own])];
   const link = node.role === 'link' || node.kind === 'picture' ? node.href : undefined;
@@ -191,6 +192,7 @@ function sharedAttributes(node: PageNode, { sheet }: MarkupContext) {
     type: node.role === 'button' ? 'button' : null,
     'aria-label': node.kind === 'picture' ? null : node.label,
     'data-slot': node.slot,
+    'data-layer': keyed && !(node.kind === 'box' && node.made) ? node.layer : undefined,
     hidden: node.hidden,
   };
 }

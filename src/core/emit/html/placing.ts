@@ -57,10 +57,6 @@ export function standingDeclarations(standing: Standing): Declaration[] {
       ['flex', '1'],
       ['min-width', '0'],
     ],
-    even: [
-      ['flex', '1 1 0'],
-      ['min-width', '0'],
-    ],
     whole: [
       ['width', '100%'],
       ['height', 'auto'],
@@ -77,6 +73,7 @@ export function standingDeclarations(standing: Standing): Declaration[] {
     margin.top === 0 ? null : ['margin-top', px(margin.top)],
     margin.left === 0 ? null : ['margin-left', margin.left === null ? 'auto' : px(margin.left)],
     margin.right === 0 ? null : ['margin-right', margin.right === null ? 'auto' : px(margin.right)],
+    margin.bottom === 0 ? null : ['margin-bottom', px(margin.bottom)],
     ...(turn ? turnDeclarations(turn) : []),
   ];
   return list.filter((entry) => entry !== null);
@@ -122,11 +119,13 @@ function along(
         [start, `calc(50% - ${px(length / 2)})`],
         [size, px(length)],
       ];
-    case 'both':
+    case 'both': {
+      const rest = before + after;
       return [
         [start, px(before)],
-        [end, px(after)],
+        [size, rest === 0 ? '100%' : `calc(100% ${rest > 0 ? '-' : '+'} ${px(Math.abs(rest))})`],
       ];
+    }
   }
 }
 

@@ -36,6 +36,6 @@ function isBackdrop(node: PageNode): node is BoxNode {
     !node.hidden &&
     node.note === undefined &&
     node.place.turn === null &&
-    node.look.fills !== undefined
+    (node.look.fills ?? node.look.border ?? node.look.sides) !== undefined
   );
 }

@@ -1,4 +1,6 @@
-import type { Page } from '../../node';
+import { bottom, type Box } from '../../../mockup/box';
+import { placedBox } from '../../lower';
+import type { Layout, Page } from '../../node';
 import { nested } from '../nested';
 import { groundOf } from './ground';
 import { layOut, WHOLE } from './layOut';
@@ -7,8 +9,7 @@ import { contentOf, type Part } from './parts';
 /** Rows, columns and grids as the boxes stand; what overlaps on purpose lies loose in its nearest container. */
 export function flow(page: Page): Page {
   const { page: grounded } = groundOf(nested(page));
-  const { width, height } = grounded;
-  const screen = { x: 0, y: 0, width, height };
+  const screen = pageBox(grounded);
   const root: Part = {
     node: {
       kind: 'box',
@@ -24,9 +25,32 @@ export function flow(page: Page): Page {
       children: [],
     },
     box: screen,
-    ...contentOf(grounded.children, screen, { layer: page.screen }),
+    ...contentOf(
+      grounded.children,
+      { ...screen, y: -OVER, height: screen.height + OVER },
+      { layer: page.screen },
+    ),
   };
   const laid = layOut(root, WHOLE);
   if (laid.kind !== 'box') return grounded;
-  return { ...grounded, children: laid.children, ...(laid.layout && { layout: laid.layout }) };
+  return { ...grounded, children: laid.children, layout: laid.layout ?? EMPTY };
+}
+
+/** Px by which what flows may begin above the screen. */
+const OVER = 24;
+
+const EMPTY: Layout = {
+  direction: 'column',
+  tracks: [],
+  gap: 0,
+  rowGap: 0,
+  padding: { top: 0, right: 0, bottom: 0, left: 0 },
+  align: 'stretch',
+  justify: 'start',
+};
+
+/** The screen, as high as what is on it: a page scrolls down. */
+function pageBox({ width, height, children }: Page): Box {
+  const ends = children.map(({ place }) => placedBox(place)).filter((box) => box.y < height && box.x < width);
+  return { x: 0, y: 0, width, height: Math.max(height, ...ends.map(bottom)) };
 }

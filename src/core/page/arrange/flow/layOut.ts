@@ -3,6 +3,7 @@ import {
   NO_MARGIN,
   type Align,
   type BoxNode,
+  type Edges,
   type FlowPlace,
   type Hold,
   type Layout,
@@ -13,11 +14,11 @@ import {
   type Wide,
 } from '../../node';
 import { placedBox } from '../../lower';
-import { aroundAll, isText, type Content, type Part } from './parts';
-import { canHug, freeWidth, isIntrinsic, isUnseen, paddingBox } from './widths';
+import { aroundAll, isText, partOf, type Content, type Part } from './parts';
+import { canHug, freeWidth, isIntrinsic, isTight, isUnseen, paddingBox } from './widths';
 
 /** Px by which edges may miss each other and still be meant as one line. */
-const EDGE = 0.75;
+const EDGE = 0.5;
 /** The same for middles, which browsers round. */
 const MIDDLE = 1;
 
@@ -39,10 +40,40 @@ export function layOut(part: Part, standing: Stand): PageNode {
   const laid = LAY_OUT[content.direction](part, content, standing.given);
   const children = [
     ...part.below.map((each) => hold(each, part)),
-    ...laid.children,
+    ...(node.role === 'list' ? laid.children.map(asItem) : laid.children),
     ...part.above.map((each) => hold(each, part)),
   ];
   return { ...node, place, layout: laid.layout, children };
+}
+
+/** A list holds items only (HTML, §4.4.8): anything else is put into one that stands in its place. */
+function asItem(node: PageNode): PageNode {
+  if (node.role === 'item' || node.place.kind !== 'flow') return node;
+  if (node.kind === 'box' && node.role === 'box') return { ...node, role: 'item' };
+  const { place } = node;
+  const inside: FlowPlace = { ...place, wide: 'hug', high: 'hug', align: null, margin: NO_MARGIN };
+  return {
+    kind: 'box',
+    layer: node.layer,
+    made: true,
+    name: 'item',
+    named: false,
+    role: 'item',
+    classes: [],
+    place: { ...place, turn: null },
+    look: {},
+    hidden: false,
+    layout: {
+      direction: 'column',
+      tracks: [],
+      gap: 0,
+      rowGap: 0,
+      padding: { top: 0, right: 0, bottom: 0, left: 0 },
+      align: node.kind === 'picture' ? 'start' : 'stretch',
+      justify: 'start',
+    },
+    children: [{ ...node, place: inside }],
+  };
 }
 
 interface Laid {
@@ -88,7 +119,9 @@ function hold(node: PageNode, around: Part): PageNode {
     right: right(inner) - right(box),
     bottom: bottom(inner) - bottom(box),
   } as const;
-  return { ...node, place: { ...node.place, kind: 'fixed', holds } };
+  // What is inside of it flows again, within a box of a set size.
+  const inside = layOut(partOf(node), { ...PLAIN, given: true });
+  return { ...inside, place: { ...node.place, kind: 'fixed', holds } };
 }
 
 function holdAlong(before: number, after: number, length: number): Hold {
@@ -99,27 +132,39 @@ function holdAlong(before: number, after: number, length: number): Hold {
 
 // Rows
 
-function layOutRow(part: Part, { parts }: Content, given: boolean): Laid {
+function layOutRow(part: Part, content: Content, given: boolean): Laid {
+  const { parts } = content;
   const inner = paddingBox(part);
   const inside = aroundAll(parts.map(({ box }) => box));
   const [before, after] = [inside.x - inner.x, right(inner) - right(inside)];
+  if (given && areEven(parts, inner, before, after))
+    return layOutGrid(part, { direction: 'grid', parts, rows: [parts] }, given);
   const gaps = parts.slice(1).map(({ box }, at) => box.x - right(parts[at]!.box));
   const wides = given ? rowWides(parts, inner, before, after) : parts.map((each) => firmWide(each));
-  const filled = wides.some((wide) => wide === 'fill' || wide === 'even');
+  const filled = wides.includes('fill');
   const justify = given && !filled ? justifyRow(gaps, before, after, inner) : 'start';
   const free = justify === 'start' && given && !filled ? freeGap(gaps, before, after) : null;
   const gap = commonGap(gaps.filter((_, at) => at !== free && justify !== 'between'));
-  const align = crossAlign(parts, inside);
-  const vertical = insets(part, inside);
+  const { align, line, owns } = alignLine(parts, inside);
+  const vertical = insets(part, line);
+  const spaces = spaceOut(gaps, gap, ACROSS_SLACK);
   const children = parts.map((each, at) => {
     const wide = wides[at]!;
-    const own = ownAlign(each.box, inside, align);
-    const left = at === 0 || justify === 'between' ? 0 : at - 1 === free ? null : extra(gaps[at - 1]! - gap);
-    const margin = { top: own.top, left, right: 0 };
+    const own = owns[at]!;
+    const left =
+      at === 0
+        ? Math.min(0, extra(before))
+        : justify === 'between'
+          ? 0
+          : at - 1 === free
+            ? null
+            : spaces[at - 1]!;
+    const { over } = vertical;
+    const margin = { top: own.top + over.top, left, right: 0, bottom: over.bottom };
     const isGiven = wide !== 'hug' || (given && wide !== 'hug');
     return layOut(each, {
       wide,
-      high: high(each, own.align === 'stretch' || (own.align === null && align === 'stretch'), inside.height),
+      high: high(each, own.align === 'stretch' || (own.align === null && align === 'stretch'), line.height),
       align: own.align,
       margin,
       given: isGiven,
@@ -142,7 +187,7 @@ function layOutRow(part: Part, { parts }: Content, given: boolean): Laid {
     tracks: [],
     gap: justify === 'between' ? 0 : gap,
     rowGap: gap,
-    padding: { ...vertical, left: extra(sides.left), right: extra(sides.right) },
+    padding: padded(vertical, sides),
     align,
     justify,
   };
@@ -152,12 +197,19 @@ function layOutRow(part: Part, { parts }: Content, given: boolean): Laid {
 /** Common practice, no source: what takes up so much of a row is its main thing. */
 const MAIN_SHARE = 0.3;
 
-function rowWides(parts: readonly Part[], inner: Box, before: number, after: number): readonly Wide[] {
+/** True for boxes of one width that share a row out between them. */
+function areEven(parts: readonly Part[], inner: Box, before: number, after: number): boolean {
   const first = parts[0]!.box.width;
-  const alike = parts.every(({ box, node }) => node.kind === 'box' && Math.abs(box.width - first) <= 1);
-  const reaches = after <= Math.max(before * 1.5, 32) && after >= -1;
+  const gaps = parts.slice(1).map(({ box }, at) => box.x - right(parts[at]!.box));
+  const alike =
+    parts.every(({ box, node }) => node.kind === 'box' && Math.abs(box.width - first) <= 1) &&
+    gaps.every((gap) => Math.abs(gap - gaps[0]!) <= 1);
   const filling = parts.reduce((sum, { box }) => sum + box.width, 0) >= inner.width * 0.5;
-  if (parts.length > 1 && alike && reaches && filling) return parts.map(() => 'even');
+  return parts.length > 1 && alike && filling && after <= Math.max(before * 1.5, 32) && after >= -1;
+}
+
+function rowWides(parts: readonly Part[], inner: Box, before: number, after: number): readonly Wide[] {
+  const reaches = after <= Math.max(before * 1.5, 32) && after >= -1;
   const firm = parts.map((each) => firmWide(each));
   if (!reaches) return firm;
   let main: number | null = null;
@@ -176,7 +228,7 @@ function firmWide(part: Part): Wide {
   if (part.node.kind === 'picture') return 'firm';
   if (isText(part)) return part.node.lines.some((line) => line.at !== null) ? 'firm' : 'hug';
   if (!part.content) return area(part.box) < 4096 ? 'firm' : 'set';
-  return canHug(part) ? 'hug' : 'set';
+  return canHug(part) || isTight(part) ? 'hug' : 'set';
 }
 
 /** Common practice, no source: px between parts that belong together at most; more is free space. */
@@ -207,7 +259,8 @@ function layOutColumn(part: Part, { parts }: Content, given: boolean): Laid {
   const inner = paddingBox(part);
   const inside = aroundAll(parts.map(({ box }) => box));
   const vertical = insets(part, inside);
-  const sides = columnSides(parts, inner, inside, vertical, given);
+  const free = columnSides(parts, inner, inside, vertical, given);
+  const sides = { left: Math.max(0, free.left), right: Math.max(0, free.right) };
   const room: Box = { ...inside, x: inner.x + sides.left, width: inner.width - sides.left - sides.right };
   const widened = parts.map((each) => widen(each, room, given));
   const tendencies = widened.map((each) => tendency(each, room));
@@ -217,10 +270,17 @@ function layOutColumn(part: Part, { parts }: Content, given: boolean): Laid {
   const defines =
     widened.some((each) => spans(each.box, room) && isIntrinsic(each) && each.content !== null) ||
     widened.some((each) => isText(each) && spans(each.box, room));
+  const spaces = spaceOut(gaps, gap, DOWN_SLACK);
   const children = widened.map((each, at) => {
-    const top = at === 0 ? 0 : extra(gaps[at - 1]! - gap);
+    const top = at === 0 ? vertical.over.top : spaces[at - 1]!;
+    const below = at === widened.length - 1 ? vertical.over.bottom : 0;
     const own = tendencies[at]!;
-    const margin: Margin = { top, left: own === 'off' ? extra(each.box.x - room.x) : 0, right: 0 };
+    const margin: Margin = {
+      top,
+      left: own === 'off' ? extra(each.box.x - room.x) : 0,
+      right: 0,
+      bottom: below,
+    };
     const wanted: Align | null =
       own === 'any' ? null : own === 'off' ? 'start' : own === 'text' ? 'start' : own;
     const fits =
@@ -243,7 +303,7 @@ function layOutColumn(part: Part, { parts }: Content, given: boolean): Laid {
     tracks: [],
     gap,
     rowGap: gap,
-    padding: { ...vertical, left: extra(sides.left), right: extra(sides.right) },
+    padding: padded(vertical, sides),
     align,
     justify: 'start',
   };
@@ -276,15 +336,15 @@ function columnSides(
   return { left, right: Math.min(Math.max(0, left), rest) };
 }
 
-/** What shows nothing by itself takes the whole room, so that it has something to share out. */
+/** What was made, or holds paragraphs and shows nothing by itself, takes the whole room: it has something to share out. */
 function widen(part: Part, room: Box, given: boolean): Part {
   const { node, box } = part;
   if (!given || node.kind !== 'box' || !isUnseen(part) || !part.content) return part;
   const [before, after] = [box.x - room.x, right(room) - right(box)];
-  const centred = Math.abs(before - after) <= MIDDLE * 1.5 && before > EDGE;
-  if (before < -EDGE || after < -EDGE || (centred && !node.made)) return part;
-  if (!node.made && before > EDGE) return part;
-  return { ...part, box: { ...box, x: room.x, width: room.width } };
+  if (before < -EDGE || after < -EDGE) return part;
+  if (!node.made && (before > EDGE || isIntrinsic(part))) return part;
+  const x = node.made ? room.x : box.x;
+  return { ...part, box: { ...box, x, width: right(room) - x } };
 }
 
 type Tendency = Align | 'text' | 'any' | 'off';
@@ -300,7 +360,7 @@ function tendency(part: Part, room: Box): Tendency {
 }
 
 function spans(box: Box, room: Box): boolean {
-  return Math.abs(box.x - room.x) <= 1 && Math.abs(right(box) - right(room)) <= 1;
+  return Math.abs(box.x - room.x) <= EDGE && Math.abs(right(box) - right(room)) <= EDGE;
 }
 
 /** The alignment that most parts have; what leaves a choice follows. */
@@ -320,6 +380,7 @@ function commonest(tendencies: readonly Tendency[]): Align {
 
 /** Common practice, no source: what takes up so much of a page's width is its body, centred in wider windows. */
 const BODY_SHARE = 0.4;
+const BODY_WIDTH = 480;
 
 function columnWide(
   part: Part,
@@ -330,11 +391,15 @@ function columnWide(
   room: Box,
 ): Wide {
   const { node, content } = part;
-  if (node.kind === 'picture') return stretched && given && part.box.width >= 120 ? 'whole' : 'firm';
+  if (node.kind === 'picture')
+    return stretched && given && part.box.width >= 120 && Math.abs(part.box.width - room.width) <= EDGE
+      ? 'whole'
+      : 'firm';
   if (stretched) return given || defines || canHug(part) ? 'hug' : 'set';
   if (isText(part)) return firmWide(part);
   if (!content) return firmWide(part);
-  if (centred && given && (!canHug(part) || part.box.width >= BODY_SHARE * room.width)) return 'capped';
+  const isBody = part.box.width >= Math.max(BODY_WIDTH, BODY_SHARE * room.width);
+  if (centred && given && (isBody || (!canHug(part) && !isTight(part)))) return 'capped';
   return firmWide(part);
 }
 
@@ -378,7 +443,7 @@ function layOutGrid(part: Part, { parts, rows }: Content, given: boolean): Laid 
         wide,
         high: high(cell, (own.align ?? align) === 'stretch', line.height),
         align: own.align,
-        margin: { top: own.top + late, ...across.margin },
+        margin: { top: own.top + late + (at === 0 ? vertical.over.top : 0), ...across.margin, bottom: 0 },
         given: stretched || wide === 'set' || isShare,
       });
       return [[child, cell]];
@@ -477,12 +542,30 @@ const EMPTY_CELL: BoxNode = {
 /** How much more padding there may be below than above before it is free space. */
 const DEEP = 1.6;
 
+interface Insets {
+  readonly top: number;
+  readonly bottom: number;
+  /** Px by which the content sticks out of its box, above and below: padding cannot be negative. */
+  readonly over: { readonly top: number; readonly bottom: number };
+}
+
 /** The padding above and below; free space beneath the content is no padding. */
-function insets(part: Part, inside: Box): { readonly top: number; readonly bottom: number } {
+function insets(part: Part, inside: Box): Insets {
   const inner = paddingBox(part);
-  const top = inside.y - inner.y;
-  const below = bottom(inner) - bottom(inside);
-  return { top: extra(top), bottom: extra(isDeep(part, inside) ? Math.max(0, Math.min(top, below)) : below) };
+  const top = extra(inside.y - inner.y);
+  const below = extra(bottom(inner) - bottom(inside));
+  return {
+    top: Math.max(0, top),
+    bottom: Math.max(0, isDeep(part, inside) ? Math.min(top, below) : below),
+    over: { top: Math.min(0, top), bottom: Math.min(0, below) },
+  };
+}
+
+function padded(
+  { top, bottom: below }: Insets,
+  sides: { readonly left: number; readonly right: number },
+): Edges {
+  return { top, bottom: below, left: Math.max(0, extra(sides.left)), right: Math.max(0, extra(sides.right)) };
 }
 
 function isDeep(part: Part, inside: Box): boolean {
@@ -497,6 +580,20 @@ function high(part: Part, stretched: boolean, height: number): FlowPlace['high']
   if (!part.content) return stretched && height > part.box.height + 1 ? 'hug' : 'set';
   const inside = aroundAll(part.content.parts.map((each) => each.box));
   return isDeep(part, inside) ? 'least' : 'hug';
+}
+
+/** Px by which a part may stand off before it gets a margin. */
+const ACROSS_SLACK = 0.5;
+const DOWN_SLACK = 0.3;
+
+/** What each gap has beyond the common one; small differences are left out until they add up. */
+function spaceOut(gaps: readonly number[], common: number, slack: number): readonly number[] {
+  let off = 0;
+  return gaps.map((gap) => {
+    const needed = gap - common + off;
+    off = Math.abs(needed) <= slack ? needed : 0;
+    return off === needed ? 0 : needed;
+  });
 }
 
 /** Differences below a hundredth of a px are the file's rounding. */
@@ -540,6 +637,35 @@ function commonAlign(found: readonly (Align | null)[]): Align {
   return order.filter((align) => align !== 'stretch').toSorted((one, other) => votes(other) - votes(one))[0]!;
 }
 
+interface Line {
+  readonly align: Align;
+  /** Where the browser puts the line: as high as its highest part. */
+  readonly line: Box;
+  readonly owns: readonly OwnAlign[];
+}
+
+/** How the parts of a row stand across it; from the top with margins when nothing simpler keeps the row's height. */
+function alignLine(parts: readonly Part[], inside: Box): Line {
+  const align = crossAlign(parts, inside);
+  const owns = parts.map(({ box }) => ownAlign(box, inside, align));
+  const height = Math.max(...parts.map(({ box }, at) => box.height + owns[at]!.top));
+  const short = inside.height - height;
+  if (short <= SHORT) {
+    const above = align === 'middle' ? short / 2 : align === 'end' ? short : 0;
+    return { align, line: { ...inside, y: inside.y + above, height }, owns };
+  }
+  const tops = parts.map(({ box }): OwnAlign => ({ align: null, top: extra(box.y - inside.y) }));
+  return { align: 'start', line: inside, owns: tops };
+}
+
+/** Px that a row may be lower than what its parts span before they are placed by margins. */
+const SHORT = 1.5;
+
+interface OwnAlign {
+  readonly align: Align | null;
+  readonly top: number;
+}
+
 /** Where a part stands otherwise than its row. */
 function ownAlign(
   box: Box,
@@ -575,7 +701,9 @@ function textsIn(
 }
 
 function breakText(node: TextNode, place: FlowPlace, available: number, narrowed: Wide): PageNode {
-  if (node.lines.length === 1) return { ...node, wraps: place.width > available + 1 ? 'never' : 'freely' };
+  // Stretched letters would be stretched anew where they wrap.
+  if (node.lines.length === 1)
+    return { ...node, wraps: place.turn || place.width > available + 1 ? 'never' : 'freely' };
   const width = freeWidth(node, available);
   if (width === null) return { ...node, wraps: 'as-drawn' };
   const isWhole = width >= available - 0.01;

@@ -37,7 +37,7 @@ export function partOf(node: PageNode): Part {
   if (node.kind !== 'box' || node.children.length === 0)
     return { node, box, content: null, below: [], above: [] };
   const inner = innerBox(node);
-  return { node, box, ...contentOf(node.children, inner, node) };
+  return { node, box, ...contentOf(node.children, inner, node, node.role !== 'field') };
 }
 
 /** The padding box of a box node: inside its borders, px of the screen. */
@@ -57,8 +57,9 @@ export function contentOf(
   children: readonly PageNode[],
   inner: Box,
   around: { readonly layer: string },
+  holds = true,
 ): Pick<Part, 'content' | 'below' | 'above'> {
-  const held = holdContained(children);
+  const held = holds ? holdContained(children) : children;
   const { flowing, below, above } = separate(held, inner);
   const parts = flowing.map(partOf);
   let left = parts;
@@ -186,7 +187,7 @@ function separate(children: readonly PageNode[], inner: Box): Separated {
       const high = boxes[upper]!;
       if (loose.has(upper) || !overlaps(low, high)) continue;
       const isGround =
-        contains(low, high, TOUCH) && children[lower]!.kind !== 'text' && area(low) * 2 >= area(inner);
+        contains(low, high, TOUCH) && isGroundBox(children[lower]!, area(low) * 2 >= area(inner));
       if (isGround) loose.set(lower, 'below');
       else if (contains(low, high, TOUCH) || area(high) <= area(low)) loose.set(upper, 'above');
       else loose.set(lower, 'below');
@@ -194,6 +195,12 @@ function separate(children: readonly PageNode[], inner: Box): Separated {
   }
   const pick = (where: 'below' | 'above' | undefined) => children.filter((_, at) => loose.get(at) === where);
   return { flowing: pick(undefined), below: pick('below'), above: pick('above') };
+}
+
+/** What is drawn beneath other things to be their ground: boxes that hold nothing, and pictures of most of the box around. */
+function isGroundBox(node: PageNode, isMost: boolean): boolean {
+  if (node.kind === 'box') return node.children.length === 0 || isMost;
+  return node.kind === 'picture' && isMost;
 }
 
 /** Stretched letters flow; what is turned or slanted does not. */

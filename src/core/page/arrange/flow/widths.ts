@@ -1,6 +1,6 @@
 import { right } from '../../../mockup/box';
 import type { TextNode } from '../../node';
-import { aroundAll, innerBox, isText, type Part } from './parts';
+import { aroundAll, innerBox, isText, type Content, type Part } from './parts';
 
 /** Px by which two paddings may differ and still be meant as the same. */
 const EVEN = 1.5;
@@ -14,16 +14,26 @@ export function isIntrinsic(part: Part): boolean {
 /** True for a box whose padding is even and whose content gives the width inside of it. */
 export function canHug(part: Part): boolean {
   const { node, content } = part;
-  if (node.kind !== 'box' || !content) return false;
+  if (node.kind !== 'box' || !content || node.role === 'field') return false;
+  if (!isEven(part, content)) return false;
   const inside = aroundAll(content.parts.map((each) => each.box));
-  const inner = paddingBox(part);
-  const uneven = Math.abs(inside.x - inner.x - (right(inner) - right(inside))) > EVEN;
-  if (uneven) return false;
   if (content.direction === 'column') {
     const widest = content.parts.filter(({ box }) => Math.abs(box.width - inside.width) <= 1);
     return widest.some(isIntrinsic) && content.parts.every(isIntrinsic);
   }
   return content.parts.every(isIntrinsic);
+}
+
+function isEven(part: Part, content: Content): boolean {
+  const inside = aroundAll(content.parts.map((each) => each.box));
+  const inner = paddingBox(part);
+  return Math.abs(inside.x - inner.x - (right(inner) - right(inside))) <= EVEN;
+}
+
+/** True for a row that its parts fill, whatever they are: a set width would squeeze words that come out wider. */
+export function isTight(part: Part): boolean {
+  const { content } = part;
+  return content?.direction === 'row' && part.node.role !== 'field' && isEven(part, content);
 }
 
 /** The padding box of the part; the box around its content when it is not there for looks. */
