@@ -26,7 +26,7 @@ export function lowerText(
   const scale = baked ? meanScale(matrix) : 1;
   const size = main.style.size * scale;
   const stretch = commonStretch(layer);
-  const spacing = stretch === null ? null : regularSpacing(layer);
+  const spacing = regularSpacing(layer);
   const extents = roundedExtents(face.metrics, size);
   const lineHeight = spacing === null ? extents.ascent + extents.descent : spacing * scale;
   const baseline = baselineInLine(face.metrics, size, lineHeight);
@@ -34,9 +34,10 @@ export function lowerText(
   const left = Math.min(...layer.lines.map((line) => line.x));
   const rightEdge = Math.max(...layer.lines.map((line) => line.x + line.width));
   const start = baked ? applyTo(matrix, { x: left, y: first.baseline }) : { x: left, y: first.baseline };
-  const regular = spacing !== null || layer.lines.length === 1;
-  const widened = regular ? (stretch ?? 1) : 1;
-  const height = regular ? lineHeight * layer.lines.length : spread(layer.lines) * scale + lineHeight;
+  const follows = spacing !== null || layer.lines.length === 1;
+  const regular = follows && stretch !== null;
+  const widened = regular ? stretch : 1;
+  const height = follows ? lineHeight * layer.lines.length : spread(layer.lines) * scale + lineHeight;
   const box = { x: start.x, y: start.y - baseline, width: ((rightEdge - left) * scale) / widened, height };
   // A text that starts at its left end needs no width; the others are set within their measured one.
   const hugs = layer.align === 'start' && regular && !layer.rightToLeft;
@@ -52,6 +53,7 @@ export function lowerText(
     place,
     look: { type, ...dressLook(layer, dressed), ...(clip && { clip }) },
     lines: layer.lines.map((line) => lowerLine(line, main, scale, type, regular ? null : { left, first })),
+    ...(follows && !regular && { even: true }),
     faces: [...new Set(layer.lines.flatMap((line) => line.runs.map((run) => run.face)))],
   };
 }

@@ -148,6 +148,8 @@ export interface TextNodeLine {
 export interface TextNode extends NodeBase {
   readonly kind: 'text';
   readonly lines: readonly TextNodeLine[];
+  /** True when its lines follow each other as a paragraph's do, each stretched by itself. */
+  readonly even?: boolean;
   /** In the flow: whether its lines break where there is room, only where the mockup breaks them, or never. */
   readonly wraps?: 'freely' | 'as-drawn' | 'never';
   readonly faces: readonly FaceId[];

@@ -135,7 +135,7 @@ function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): Mar
   const name = elementName(node.role, inside);
   const children = node.lines.flatMap((line, at): MarkupNode[] => [
     ...(at > 0 && !line.at ? [node.wraps === 'freely' ? ' ' : element('br')] : []),
-    ...lineMarkup(line, context, inside.interactive || isInteractive(name)),
+    ...lineMarkup(line, node, context, inside.interactive || isInteractive(name)),
   ]);
   const never = node.wraps === 'never' ? NEVER : [];
   const style = placeStyle(node, context, never);
@@ -147,7 +147,12 @@ function isInteractive(name: string): boolean {
   return name === 'a' || name === 'button' || name === 'label';
 }
 
-function lineMarkup(line: TextNodeLine, context: MarkupContext, interactive: boolean): MarkupNode[] {
+function lineMarkup(
+  line: TextNodeLine,
+  node: TextNode,
+  context: MarkupContext,
+  interactive: boolean,
+): MarkupNode[] {
   const spans = line.spans.map((span): MarkupNode => {
     const look = context.sheet.classFor(span.look);
     const style = look === null ? null : `run ${look}`;
@@ -157,12 +162,31 @@ function lineMarkup(line: TextNodeLine, context: MarkupContext, interactive: boo
   });
   if (!line.at) return spans;
   const { x, y, stretch } = line.at;
+  if (node.even && node.wraps)
+    return [inlineElement('span', { style: printInlineCss(evenLine(node, stretch)) }, spans)];
   const style = printInlineCss([
+    ['position', 'absolute'],
     ['left', px(x)],
     ['top', px(y)],
+    ['white-space', 'nowrap'],
     ...(stretch === 1 ? [] : turnDeclarations([stretch, 0, 0, 1])),
   ]);
   return [inlineElement('span', { style }, spans)];
+}
+
+/** A line of its own that breaks where its letters, as stretched, have no more room. */
+function evenLine({ look }: TextNode, stretch: number): Declaration[] {
+  const share = { start: 0, middle: 0.5, end: 1 }[look.type?.align ?? 'start'];
+  const before = (1 - 1 / stretch) * share * 100;
+  const list: (Declaration | null)[] = [
+    ['display', 'block'],
+    // A px more than the letters need, which browsers round.
+    ['width', `calc(${formatNumber(100 / stretch)}% + 1px)`],
+    before === 0 ? null : ['margin-left', `${formatNumber(before)}%`],
+    stretch === 1 ? null : ['transform', `scaleX(${formatNumber(stretch, 5)})`],
+    stretch === 1 ? null : ['transform-origin', `${formatNumber(share * 100)}% 0`],
+  ];
+  return list.filter((entry) => entry !== null);
 }
 
 function pictureMarkup(node: PictureNode, context: MarkupContext): MarkupElement {

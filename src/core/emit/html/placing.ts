@@ -57,10 +57,12 @@ export function standingDeclarations(standing: Standing): Declaration[] {
       ['flex', '1'],
       ['min-width', '0'],
     ],
-    whole: [
-      ['width', '100%'],
-      ['height', 'auto'],
-    ],
+    whole: turn
+      ? [['width', `${formatNumber(100 / turn[0])}%`]]
+      : [
+          ['width', '100%'],
+          ['height', 'auto'],
+        ],
     capped: [
       ['width', '100%'],
       ['max-width', px(width)],

@@ -1,6 +1,7 @@
-import { area, bottom, right, type Box } from '../../../mockup/box';
+import { bottom, right, type Box } from '../../../mockup/box';
 import {
   NO_MARGIN,
+  walkNodes,
   type Align,
   type BoxNode,
   type Edges,
@@ -111,8 +112,10 @@ function flowPlace({ node, box }: Part, { given: _, ...standing }: Stand): FlowP
 function hold(node: PageNode, around: Part): PageNode {
   const box = placedBox(node.place);
   const inner = paddingBox(around);
-  const x = holdAlong(box.x - inner.x, right(inner) - right(box), inner.width);
-  const y = holdAlong(box.y - inner.y, bottom(inner) - bottom(box), inner.height);
+  // What is turned has its corner somewhere else.
+  const isTurned = node.place.turn !== null;
+  const x = isTurned ? 'start' : holdAlong(box.x - inner.x, right(inner) - right(box), inner.width);
+  const y = isTurned ? 'start' : holdAlong(box.y - inner.y, bottom(inner) - bottom(box), inner.height);
   const holds = {
     x,
     y: y === 'middle' ? 'start' : y,
@@ -191,7 +194,12 @@ function layOutRow(part: Part, content: Content, given: boolean): Laid {
     align,
     justify,
   };
-  return { layout, children: textsIn(children, parts, (each) => each.box.width + 1, 'set') };
+  // Words may get longer where the row is not filled.
+  const slack =
+    given && !filled
+      ? Math.max(0.5, before + after - sides.left - sides.right, ...gaps.filter((_, at) => at === free))
+      : 0.5;
+  return { layout, children: textsIn(children, parts, (each) => each.box.width + slack, 'set', align) };
 }
 
 /** Common practice, no source: what takes up so much of a row is its main thing. */
@@ -225,10 +233,19 @@ function rowWides(parts: readonly Part[], inner: Box, before: number, after: num
 
 /** The width of what does not grow. */
 function firmWide(part: Part): Wide {
-  if (part.node.kind === 'picture') return 'firm';
-  if (isText(part)) return part.node.lines.some((line) => line.at !== null) ? 'firm' : 'hug';
-  if (!part.content) return area(part.box) < 4096 ? 'firm' : 'set';
+  if (part.node.kind === 'picture' || isSmallDrawing(part)) return 'firm';
+  if (isText(part))
+    return part.node.even ? 'set' : part.node.lines.some((line) => line.at !== null) ? 'firm' : 'hug';
+  if (!part.content) return 'set';
   return canHug(part) || isTight(part) ? 'hug' : 'set';
+}
+
+/** Common practice, no source: icons, avatars and dots keep their size, px. */
+const SMALL = 96;
+
+function isSmallDrawing({ node, box }: Part): boolean {
+  if (node.kind !== 'box' || box.width > SMALL || box.height > SMALL) return false;
+  return [...walkNodes(node.children)].every(({ kind }) => kind !== 'text');
 }
 
 /** Common practice, no source: px between parts that belong together at most; more is free space. */
@@ -307,7 +324,10 @@ function layOutColumn(part: Part, { parts }: Content, given: boolean): Laid {
     align,
     justify: 'start',
   };
-  return { layout, children: textsIn(children, widened, () => room.width, 'capped') };
+  return {
+    layout,
+    children: textsIn(children, widened, ({ box }) => (given ? room.width : box.width), 'capped', align),
+  };
 }
 
 /** Padding at the sides of a column: what its wide parts leave free; centred words need none. */
@@ -470,6 +490,7 @@ function layOutGrid(part: Part, { parts, rows }: Content, given: boolean): Laid 
     laid.map(([, cell]) => cell),
     (cell) => widths.get(cell) ?? cell.box.width,
     'capped',
+    'middle',
   );
   return { layout, children: withEmptyCells(children, rows) };
 }
@@ -576,7 +597,8 @@ function isDeep(part: Part, inside: Box): boolean {
 
 function high(part: Part, stretched: boolean, height: number): FlowPlace['high'] {
   if (part.node.kind === 'picture') return 'hug';
-  if (isText(part)) return part.node.lines.some((line) => line.at !== null) ? 'set' : 'hug';
+  if (isText(part))
+    return !part.node.even && part.node.lines.some((line) => line.at !== null) ? 'set' : 'hug';
   if (!part.content) return stretched && height > part.box.height + 1 ? 'hug' : 'set';
   const inside = aroundAll(part.content.parts.map((each) => each.box));
   return isDeep(part, inside) ? 'least' : 'hug';
@@ -692,18 +714,37 @@ function textsIn(
   parts: readonly Part[],
   room: (part: Part) => number,
   narrowed: Wide,
+  common: Align,
 ): readonly PageNode[] {
   return children.map((child, at): PageNode => {
     if (child.kind !== 'text' || child.place.kind !== 'flow') return child;
     const available = room(parts[at]!);
-    return breakText(child, child.place, available, narrowed);
+    return breakText(child, child.place, available, narrowed, common);
   });
 }
 
-function breakText(node: TextNode, place: FlowPlace, available: number, narrowed: Wide): PageNode {
-  // Stretched letters would be stretched anew where they wrap.
-  if (node.lines.length === 1)
-    return { ...node, wraps: place.turn || place.width > available + 1 ? 'never' : 'freely' };
+function breakText(
+  node: TextNode,
+  place: FlowPlace,
+  available: number,
+  narrowed: Wide,
+  common: Align,
+): PageNode {
+  if (node.lines.length === 1) {
+    const seen = place.width * (place.turn?.[0] ?? 1);
+    if (!place.turn) return { ...node, wraps: seen > available + 1 ? 'never' : 'freely' };
+    // Stretched letters break where they have no more room as they are drawn.
+    if (seen + 1 > available) return { ...node, wraps: 'never' };
+    if (narrowed === 'set') return { ...node, wraps: 'freely' };
+    const starts = ['start', 'stretch'].includes(place.align ?? common);
+    return starts && place.margin.left === 0
+      ? {
+          ...node,
+          wraps: 'freely',
+          place: { ...place, wide: 'whole', margin: { ...place.margin, right: 0 } },
+        }
+      : { ...node, wraps: 'never' };
+  }
   const width = freeWidth(node, available);
   if (width === null) return { ...node, wraps: 'as-drawn' };
   const isWhole = width >= available - 0.01;
