@@ -52,6 +52,7 @@ export function lowerText(
     ...shared,
     place,
     look: { type, ...dressLook(layer, dressed), ...(clip && { clip }) },
+    baseline,
     lines: layer.lines.map((line) => lowerLine(line, main, scale, type, regular ? null : { left, first })),
     ...(follows && !regular && { even: true }),
     faces: [...new Set(layer.lines.flatMap((line) => line.runs.map((run) => run.face)))],

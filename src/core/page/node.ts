@@ -44,7 +44,7 @@ export type Wide = 'hug' | 'set' | 'firm' | 'fill' | 'whole' | 'capped';
 /** How high: as its content, exactly as in the mockup, or at least as high. */
 export type High = 'hug' | 'set' | 'least';
 
-export type Align = 'start' | 'middle' | 'end' | 'stretch';
+export type Align = 'start' | 'middle' | 'end' | 'stretch' | 'baseline';
 
 /** Extra space around a node in the flow, px; null takes all that is free. */
 export interface Margin {
@@ -69,8 +69,9 @@ export interface FlowPlace extends Geometry {
 /** Where a node stands. */
 export type Place = FixedPlace | FlowPlace;
 
-/** One column of a grid: px that may shrink to its content, or a share of what is left. */
-export type Track = { readonly kind: 'px'; readonly width: number } | { readonly kind: 'share' };
+/** One column of a grid: px that may shrink to its content, a share of what is left, or as wide as its content. */
+export type Track =
+  { readonly kind: 'px'; readonly width: number } | { readonly kind: 'share' } | { readonly kind: 'hug' };
 
 export interface Edges {
   readonly top: number;
@@ -147,6 +148,8 @@ export interface TextNodeLine {
 
 export interface TextNode extends NodeBase {
   readonly kind: 'text';
+  /** Px from its top to the first baseline. */
+  readonly baseline: number;
   readonly lines: readonly TextNodeLine[];
   /** True when its lines follow each other as a paragraph's do, each stretched by itself. */
   readonly even?: boolean;

@@ -1,6 +1,6 @@
 import { formatNumber, px } from '../../markup/numbers';
 import type { Declaration } from '../../markup/printCss';
-import type { Align, Edges, FixedPlace, Hold, Layout, Place, Standing, Track, Turn } from '../../page/node';
+import type { Align, Edges, Hold, Layout, Place, Standing, Track, Turn } from '../../page/node';
 
 /** The place of a node at its coordinates. */
 export function placeDeclarations(place: Place): Declaration[] {
@@ -86,6 +86,7 @@ const ALIGNS: Readonly<Record<Align, string>> = {
   middle: 'center',
   end: 'flex-end',
   stretch: 'stretch',
+  baseline: 'baseline',
 };
 
 function heldDeclarations(place: Extract<Standing, { kind: 'fixed' }>): Declaration[] {
@@ -156,10 +157,24 @@ export function layoutDeclarations({
 }
 
 function printTracks(tracks: readonly Track[]): string {
-  if (tracks.every(({ kind }) => kind === 'share')) return `repeat(${tracks.length}, minmax(0, 1fr))`;
-  return tracks
-    .map((track) => (track.kind === 'share' ? 'minmax(0, 1fr)' : `minmax(min-content, ${px(track.width)})`))
-    .join(' ');
+  const printed: { track: string; count: number }[] = [];
+  for (const track of tracks.map(printTrack)) {
+    const last = printed.at(-1);
+    if (last?.track === track) last.count += 1;
+    else printed.push({ track, count: 1 });
+  }
+  return printed.map(({ track, count }) => (count > 1 ? `repeat(${count}, ${track})` : track)).join(' ');
+}
+
+function printTrack(track: Track): string {
+  switch (track.kind) {
+    case 'share':
+      return 'minmax(0, 1fr)';
+    case 'hug':
+      return 'auto';
+    case 'px':
+      return `minmax(min-content, ${px(track.width)})`;
+  }
 }
 
 function isZero({ top, right, bottom, left }: Edges): boolean {

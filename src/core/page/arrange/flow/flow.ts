@@ -1,9 +1,10 @@
 import { bottom, type Box } from '../../../mockup/box';
 import { placedBox } from '../../lower';
-import type { Layout, Page } from '../../node';
+import type { Page } from '../../node';
 import { nested } from '../nested';
 import { groundOf } from './ground';
-import { layOut, WHOLE } from './layOut';
+import { layOut } from './layOut';
+import { STACK, WHOLE } from './stand';
 import { contentOf, type Part } from './parts';
 
 /** Rows, columns and grids as the boxes stand; what overlaps on purpose lies loose in its nearest container. */
@@ -33,21 +34,11 @@ export function flow(page: Page): Page {
   };
   const laid = layOut(root, WHOLE);
   if (laid.kind !== 'box') return grounded;
-  return { ...grounded, children: laid.children, layout: laid.layout ?? EMPTY };
+  return { ...grounded, children: laid.children, layout: laid.layout ?? STACK };
 }
 
 /** Px by which what flows may begin above the screen. */
 const OVER = 24;
-
-const EMPTY: Layout = {
-  direction: 'column',
-  tracks: [],
-  gap: 0,
-  rowGap: 0,
-  padding: { top: 0, right: 0, bottom: 0, left: 0 },
-  align: 'stretch',
-  justify: 'start',
-};
 
 /** The screen, as high as what is on it: a page scrolls down. */
 function pageBox({ width, height, children }: Page): Box {

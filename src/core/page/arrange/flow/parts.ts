@@ -9,6 +9,8 @@ import { cutBoxes, type Cut } from './cut';
 export interface Part {
   readonly node: PageNode;
   readonly box: Box;
+  /** True for one of several that are as wide as each other, whatever is in them. */
+  readonly sized?: boolean;
   /** Null for what has nothing inside that flows. */
   readonly content: Content | null;
   /** Placed at coordinates, beneath or above all that flows. */
@@ -22,6 +24,10 @@ export interface Content {
   readonly parts: readonly Part[];
   /** The rows of a grid; null for an empty cell. */
   readonly rows: readonly (readonly (Part | null)[])[];
+  /** The columns of a grid where others share them, px of the screen. */
+  readonly columns?: readonly Box[];
+  /** True for a row whose parts begin at even steps. */
+  readonly pitch?: boolean;
 }
 
 /** Px by which boxes may overlap and still count as beside each other. */

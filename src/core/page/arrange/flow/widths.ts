@@ -1,5 +1,5 @@
 import { right } from '../../../mockup/box';
-import type { TextNode } from '../../node';
+import { walkNodes, type Wide } from '../../node';
 import { aroundAll, innerBox, isText, type Content, type Part } from './parts';
 
 /** Px by which two paddings may differ and still be meant as the same. */
@@ -14,7 +14,7 @@ export function isIntrinsic(part: Part): boolean {
 /** True for a box whose padding is even and whose content gives the width inside of it. */
 export function canHug(part: Part): boolean {
   const { node, content } = part;
-  if (node.kind !== 'box' || !content || node.role === 'field') return false;
+  if (node.kind !== 'box' || !content || node.role === 'field' || part.sized) return false;
   if (!isEven(part, content)) return false;
   const inside = aroundAll(content.parts.map((each) => each.box));
   if (content.direction === 'column') {
@@ -33,7 +33,7 @@ function isEven(part: Part, content: Content): boolean {
 /** True for a row that its parts fill, whatever they are: a set width would squeeze words that come out wider. */
 export function isTight(part: Part): boolean {
   const { content } = part;
-  return content?.direction === 'row' && part.node.role !== 'field' && isEven(part, content);
+  return content?.direction === 'row' && part.node.role !== 'field' && !part.sized && isEven(part, content);
 }
 
 /** The padding box of the part; the box around its content when it is not there for looks. */
@@ -56,32 +56,28 @@ export function isUnseen({ node }: Part): boolean {
   return !fills && !border && !sides && !shadows && !clip && node.classes.length === 0;
 }
 
-/** The width of a line's first word is guessed from its letters; so much of the guess is trusted. */
-const TRUSTED = 0.75;
-/** Px that letters may be wider or narrower in the browser, and that a paragraph gets more than its longest line. */
-const SLACK = 0.4;
-const ROOM = 6;
-/** Letters of scripts without spaces between words (CSS Text 3, §5.2). */
-const WITHOUT_SPACES = /[\u2E80-\u9FFF\uAC00-\uD7AF\uF900-\uFAFF\u3040-\u30FF]/u;
+/** The width of what does not grow. */
+export function firmWide(part: Part): Wide {
+  if (part.node.kind === 'picture' || isSmallDrawing(part)) return 'firm';
+  if (isText(part))
+    return part.node.even ? 'set' : part.node.lines.some((line) => line.at !== null) ? 'firm' : 'hug';
+  if (!part.content) return 'set';
+  return canHug(part) || isTight(part) ? 'hug' : 'set';
+}
 
-/**
- * The width, at most `available` px, in which the browser breaks a paragraph of several lines as it is drawn; null when
- * it has to be told where to break.
- */
-export function freeWidth({ lines, place }: TextNode, available: number): number | null {
-  if (lines.length < 2 || place.turn || lines.some((line) => line.at !== null)) return null;
-  const texts = lines.map((line) => line.spans.map((span) => span.text).join(''));
-  if (texts.some((text) => WITHOUT_SPACES.test(text) || text.trim() === '' || /^\s|\s$|-$/.test(text)))
-    return null;
-  const longest = Math.max(...lines.map((line) => line.width));
-  const breaks = lines.slice(1).map((line, at) => {
-    const text = texts[at + 1] ?? '';
-    const [word = ''] = text.split(' ');
-    const guess = (line.width * (word.length + 1)) / Math.max(1, text.length);
-    return (lines[at]?.width ?? 0) + guess * TRUSTED;
-  });
-  const most = Math.min(...breaks) - SLACK;
-  if (available >= longest + SLACK && available <= most) return available;
-  const width = longest + Math.min(ROOM, (most - longest) / 2);
-  return most - longest >= 2 * SLACK && width <= available ? width : null;
+/** Common practice, no source: icons, avatars and dots keep their size, px. */
+const SMALL = 96;
+
+function isSmallDrawing(part: Part): boolean {
+  const { node, box } = part;
+  return node.kind === 'box' && box.width <= SMALL && box.height <= SMALL && !hasText(part);
+}
+
+function hasText({ node, content, below, above }: Part): boolean {
+  const loose = [...walkNodes([...below, ...above])];
+  return (
+    node.kind === 'text' ||
+    loose.some(({ kind }) => kind === 'text') ||
+    (content?.parts.some(hasText) ?? false)
+  );
 }

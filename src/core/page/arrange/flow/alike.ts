@@ -1,0 +1,101 @@
+import { right, type Box } from '../../../mockup/box';
+import { aroundAll, type Content, type Part } from './parts';
+
+/** Px by which the cells of a column may differ at their start, middle or end. */
+const STRAY = 1.5;
+/** How deep in the parts rows are looked for. */
+const DEEPEST = 3;
+
+/** The way from a part to one inside of it: places among the parts of each content. */
+type Path = readonly number[];
+
+/**
+ * Parts under each other whose rows have their cells under each other, as in a list or a table, get columns in common:
+ * rows with gaps of their own would fall out of line as soon as a word changes.
+ */
+export function shareColumns(parts: readonly Part[]): readonly Part[] {
+  if (parts.length < 2) return parts;
+  const rows = new Map<string, { readonly at: number; readonly path: Path; readonly row: Part }[]>();
+  parts.forEach((part, at) => {
+    for (const { path, row } of rowsIn(part, [])) {
+      const mark = JSON.stringify([path, row.content?.parts.length, sizeMark(part.box)]);
+      rows.set(mark, [...(rows.get(mark) ?? []), { at, path, row }]);
+    }
+  });
+  let shared = [...parts];
+  for (const found of rows.values()) {
+    const columns = columnsOf(found.map(({ row }) => row));
+    if (!columns) continue;
+    const sized = columns.map((_, cell) => areAsWide(found.map(({ row }) => row.content!.parts[cell]!)));
+    for (const { at, path } of found)
+      shared = shared.with(at, withColumns(shared[at]!, path, columns, sized));
+  }
+  return shared;
+}
+
+/** Like things stand under each other, as wide and about as high. */
+function sizeMark({ x, width, height }: Box): readonly number[] {
+  return [Math.round(x), Math.round(width), Math.round(Math.log(Math.max(1, height)) / SIMILAR)];
+}
+
+/** How much heights may differ, as a logarithm. */
+const SIMILAR = 0.25;
+
+function rowsIn(part: Part, path: Path): readonly { readonly path: Path; readonly row: Part }[] {
+  if (!part.content || path.length > DEEPEST) return [];
+  const { direction, parts } = part.content;
+  if (direction === 'row') return parts.length > 1 ? [{ path, row: part }] : [];
+  return direction === 'column' ? parts.flatMap((each, at) => rowsIn(each, [...path, at])) : [];
+}
+
+const ANCHORS: readonly ((box: Box) => number)[] = [
+  (box) => box.x,
+  (box) => box.x + box.width / 2,
+  (box) => right(box),
+];
+
+/** The columns that the rows' cells stand in; null when they do not, or when even gaps say the same. */
+function columnsOf(rows: readonly Part[]): readonly Box[] | null {
+  const [first] = rows;
+  const count = first?.content?.parts.length ?? 0;
+  // Two rows of two may stand so by chance.
+  if (rows.length < 2 || count < 2 || rows.length + count < 5) return null;
+  const cells = rows.map((row) => row.content!.parts.map(({ box }) => box));
+  const columns = Array.from({ length: count }, (_, at) => cells.map((row) => row[at]!));
+  const near = (one: number, other: number) => Math.abs(one - other) <= STRAY;
+  const aligned = columns.every((column) =>
+    ANCHORS.some((anchor) => column.every((box) => near(anchor(box), anchor(column[0]!)))),
+  );
+  const boxes = columns.map(aroundAll);
+  const apart = boxes.every((box, at) => at === 0 || box.x >= right(boxes[at - 1]!));
+  const gapsOf = (row: readonly Box[]) => row.slice(1).map((box, at) => box.x - right(row[at]!));
+  const [gaps = []] = cells.map(gapsOf);
+  const same = cells.every((row) => gapsOf(row).every((gap, at) => Math.abs(gap - gaps[at]!) <= 1));
+  return aligned && apart && !same ? boxes : null;
+}
+
+/** True for boxes of one width around words of different lengths. */
+function areAsWide(cells: readonly Part[]): boolean {
+  const width = cells[0]!.box.width;
+  return cells.every(
+    ({ box, content, node }) => node.kind === 'box' && content && Math.abs(box.width - width) <= 0.5,
+  );
+}
+
+function withColumns(part: Part, path: Path, columns: readonly Box[], sized: readonly boolean[]): Part {
+  const { content } = part;
+  if (!content) return part;
+  const [at, ...rest] = path;
+  const changed: Content =
+    at === undefined
+      ? gridOf(
+          content.parts.map((cell, column) => (sized[column] ? { ...cell, sized: true } : cell)),
+          columns,
+        )
+      : { ...content, parts: content.parts.with(at, withColumns(content.parts[at]!, rest, columns, sized)) };
+  return { ...part, content: changed };
+}
+
+function gridOf(parts: readonly Part[], columns: readonly Box[]): Content {
+  return { direction: 'grid', parts, rows: [parts], columns };
+}

@@ -1,0 +1,75 @@
+import type { Align, FlowPlace, PageNode, TextNode, Wide } from '../../node';
+import type { Part } from './parts';
+
+/** How texts break: freely where that gives the drawn lines, never where the room is already too small. */
+export function textsIn(
+  children: readonly PageNode[],
+  parts: readonly Part[],
+  room: (part: Part) => number,
+  narrowed: Wide,
+  common: Align,
+): readonly PageNode[] {
+  return children.map((child, at): PageNode => {
+    if (child.kind !== 'text' || child.place.kind !== 'flow') return child;
+    const available = room(parts[at]!);
+    return breakText(child, child.place, available, narrowed, common);
+  });
+}
+
+function breakText(
+  node: TextNode,
+  place: FlowPlace,
+  available: number,
+  narrowed: Wide,
+  common: Align,
+): PageNode {
+  if (node.lines.length === 1) {
+    const seen = place.width * (place.turn?.[0] ?? 1);
+    if (!place.turn) return { ...node, wraps: seen > available + 1 ? 'never' : 'freely' };
+    // Stretched letters break where they have no more room as they are drawn.
+    if (seen + 1 > available) return { ...node, wraps: 'never' };
+    if (narrowed === 'set') return { ...node, wraps: 'freely' };
+    const starts = ['start', 'stretch'].includes(place.align ?? common);
+    return starts && place.margin.left === 0
+      ? {
+          ...node,
+          wraps: 'freely',
+          place: { ...place, wide: 'whole', margin: { ...place.margin, right: 0 } },
+        }
+      : { ...node, wraps: 'never' };
+  }
+  const width = freeWidth(node, available);
+  if (width === null) return { ...node, wraps: 'as-drawn' };
+  const isWhole = width >= available - 0.01;
+  return { ...node, wraps: 'freely', place: isWhole ? place : { ...place, width, wide: narrowed } };
+}
+
+/** The width of a line's first word is guessed from its letters; so much of the guess is trusted. */
+const TRUSTED = 0.75;
+/** Px that letters may be wider or narrower in the browser, and that a paragraph gets more than its longest line. */
+const SLACK = 0.4;
+const ROOM = 6;
+/** Letters of scripts without spaces between words (CSS Text 3, §5.2). */
+const WITHOUT_SPACES = /[\u2E80-\u9FFF\uAC00-\uD7AF\uF900-\uFAFF\u3040-\u30FF]/u;
+
+/**
+ * The width, at most `available` px, in which the browser breaks a paragraph of several lines as it is drawn; null when
+ * it has to be told where to break.
+ */
+function freeWidth({ lines, place }: TextNode, available: number): number | null {
+  if (lines.length < 2 || place.turn || lines.some((line) => line.at !== null)) return null;
+  const texts = lines.map((line) => line.spans.map((span) => span.text).join(''));
+  if (texts.some((text) => WITHOUT_SPACES.test(text) || text.trim() === '' || /^\s|\s$|-$/.test(text)))
+    return null;
+  const longest = Math.max(...lines.map((line) => line.width));
+  const breaks = lines.slice(1).map((line, at) => {
+    const text = texts[at + 1] ?? '';
+    const [word = ''] = text.split(' ');
+    const guess = (line.width * (word.length + 1)) / Math.max(1, text.length);
+    return (lines[at]?.width ?? 0) + guess * TRUSTED;
+  });
+  const most = Math.min(...breaks) - SLACK;
+  if (available >= longest + SLACK && available <= most) return available;
+  const width = longest + Math.min(ROOM, (most - longest) / 2);
+  return most - longest >= 2 * SLACK && width <= available ? width : null;
+}

@@ -1,0 +1,161 @@
+import { bottom, right, type Box } from '../../../mockup/box';
+import type { Align, Layout, Margin, Wide } from '../../node';
+import { shareColumns } from './alike';
+import { textsIn } from './breaks';
+import { aroundAll, isText, type Content, type Part } from './parts';
+import { commonGap, DOWN_SLACK, extra, high, insets, padded, spaceOut } from './spacing';
+import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
+import { canHug, firmWide, isIntrinsic, isTight, isUnseen, paddingBox } from './widths';
+
+/** Lays parts out under each other. */
+export function layOutColumn(part: Part, content: Content, given: boolean, layOut: LayOut): Laid {
+  const parts = given ? shareColumns(content.parts) : content.parts;
+  const inner = paddingBox(part);
+  const inside = aroundAll(parts.map(({ box }) => box));
+  const vertical = insets(part, inside);
+  const free = columnSides(parts, inner, inside, vertical, given);
+  const sides = { left: Math.max(0, free.left), right: Math.max(0, free.right) };
+  const room: Box = { ...inside, x: inner.x + sides.left, width: inner.width - sides.left - sides.right };
+  const widened = parts.map((each) => widen(each, room, given));
+  const tendencies = widened.map((each) => tendency(each, room));
+  const align = commonest(tendencies);
+  const gaps = parts.slice(1).map(({ box }, at) => box.y - bottom(parts[at]!.box));
+  const gap = commonGap(gaps);
+  const defines =
+    widened.some((each) => spans(each.box, room) && isIntrinsic(each) && each.content !== null) ||
+    widened.some((each) => isText(each) && spans(each.box, room));
+  const spaces = spaceOut(gaps, gap, DOWN_SLACK);
+  const children = widened.map((each, at) => {
+    const top = at === 0 ? vertical.over.top : spaces[at - 1]!;
+    const below = at === widened.length - 1 ? vertical.over.bottom : 0;
+    const own = tendencies[at]!;
+    const margin: Margin = {
+      top,
+      left: own === 'off' ? extra(each.box.x - room.x) : 0,
+      right: 0,
+      bottom: below,
+    };
+    const wanted: Align | null =
+      own === 'any' ? null : own === 'off' ? 'start' : own === 'text' ? 'start' : own;
+    const fits =
+      own === 'any' ||
+      wanted === align ||
+      (own === 'text' && align === 'stretch') ||
+      (own === 'off' && isText(each) && align === 'stretch');
+    const stretched = (fits ? align : wanted) === 'stretch' && own === 'stretch';
+    const wide = columnWide(each, stretched, wanted === 'middle', given, defines, room);
+    return layOut(each, {
+      wide,
+      high: high(each, false, 0),
+      align: fits ? null : wanted,
+      margin,
+      given: stretched ? given || !canHug(each) : wide !== 'hug',
+    });
+  });
+  const layout: Layout = {
+    direction: 'column',
+    tracks: [],
+    gap,
+    rowGap: gap,
+    padding: padded(vertical, sides),
+    align,
+    justify: 'start',
+  };
+  return {
+    layout,
+    children: textsIn(children, widened, ({ box }) => (given ? room.width : box.width), 'capped', align),
+  };
+}
+
+/** Padding at the sides of a column: what its wide parts leave free; centred words need none. */
+function columnSides(
+  parts: readonly Part[],
+  inner: Box,
+  inside: Box,
+  { top, bottom: below }: { readonly top: number; readonly bottom: number },
+  given: boolean,
+): { readonly left: number; readonly right: number } {
+  const left = inside.x - inner.x;
+  const rest = right(inner) - right(inside);
+  if (!given) return { left, right: rest };
+  const isBroad = (each: Part) =>
+    spans(each.box, inside) &&
+    !(isText(each) && each.node.lines.length === 1) &&
+    !(each.node.kind === 'picture') &&
+    !canHug(each);
+  if (parts.some(isBroad)) return { left, right: rest };
+  if (Math.abs(left - rest) <= MIDDLE * 1.5 && left > 0) {
+    const both = Math.min(left, rest, Math.max(top, below, 0));
+    return { left: both, right: both };
+  }
+  if (rest < left && rest >= 0 && parts.every(({ box }) => Math.abs(right(box) - right(inside)) <= EDGE))
+    return { left: rest, right: rest };
+  return { left, right: Math.min(Math.max(0, left), rest) };
+}
+
+/** What was made, or holds paragraphs and shows nothing by itself, takes the whole room: it has something to share out. */
+function widen(part: Part, room: Box, given: boolean): Part {
+  const { node, box } = part;
+  if (!given || node.kind !== 'box' || !isUnseen(part) || !part.content) return part;
+  const [before, after] = [box.x - room.x, right(room) - right(box)];
+  if (before < -EDGE || after < -EDGE) return part;
+  if (!node.made && (before > EDGE || isIntrinsic(part))) return part;
+  const x = node.made ? room.x : box.x;
+  return { ...part, box: { ...box, x, width: right(room) - x } };
+}
+
+type Tendency = Exclude<Align, 'baseline'> | 'text' | 'any' | 'off';
+
+/** How a part stands across its column: `text` starts at the edge, `any` leaves the choice, `off` is out of line. */
+function tendency(part: Part, room: Box): Tendency {
+  const [before, after] = [part.box.x - room.x, right(room) - right(part.box)];
+  if (spans(part.box, room)) return isText(part) ? 'any' : 'stretch';
+  if (Math.abs(before) <= EDGE) return isText(part) ? 'text' : 'start';
+  if (Math.abs(before - after) <= MIDDLE * 1.5) return 'middle';
+  if (Math.abs(after) <= EDGE) return 'end';
+  return 'off';
+}
+
+function spans(box: Box, room: Box): boolean {
+  return Math.abs(box.x - room.x) <= EDGE && Math.abs(right(box) - right(room)) <= EDGE;
+}
+
+/** The alignment that most parts have; what leaves a choice follows. */
+function commonest(tendencies: readonly Tendency[]): Align {
+  const votes = { stretch: 0, start: 0, middle: 0, end: 0 };
+  for (const each of tendencies) {
+    if (each === 'text') {
+      votes.stretch += 1;
+      votes.start += 1;
+    } else if (each !== 'any' && each !== 'off') votes[each] += 1;
+  }
+  const [best] = (['stretch', 'start', 'middle', 'end'] as const).toSorted(
+    (one, other) => votes[other] - votes[one],
+  );
+  return best ?? 'stretch';
+}
+
+/** Common practice, no source: what takes up so much of a page's width is its body, centred in wider windows. */
+const BODY_SHARE = 0.4;
+const BODY_WIDTH = 480;
+
+function columnWide(
+  part: Part,
+  stretched: boolean,
+  centred: boolean,
+  given: boolean,
+  defines: boolean,
+  room: Box,
+): Wide {
+  const { node, content } = part;
+  if (node.kind === 'picture')
+    return stretched && given && part.box.width >= 120 && Math.abs(part.box.width - room.width) <= EDGE
+      ? 'whole'
+      : 'firm';
+  if (stretched) return given || defines || canHug(part) ? 'hug' : 'set';
+  if (isText(part)) return firmWide(part);
+  if (!content) return firmWide(part);
+  const isBody = part.box.width >= Math.max(BODY_WIDTH, BODY_SHARE * room.width);
+  if (centred && given && (isBody || (!canHug(part) && !isTight(part)))) return 'capped';
+  return firmWide(part);
+}

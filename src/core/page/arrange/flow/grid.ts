@@ -1,0 +1,169 @@
+import { bottom, right, type Box } from '../../../mockup/box';
+import {
+  NO_MARGIN,
+  type BoxNode,
+  type Layout,
+  type Margin,
+  type PageNode,
+  type Track,
+  type Wide,
+} from '../../node';
+import { alignLine, commonAlign } from './across';
+import { textsIn } from './breaks';
+import { aroundAll, isText, type Content, type Part } from './parts';
+import { extra, high, insets, padded } from './spacing';
+import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
+import { firmWide, paddingBox } from './widths';
+
+/** Lays parts out in cells. */
+export function layOutGrid(
+  part: Part,
+  { rows, columns: shared, pitch }: Content,
+  given: boolean,
+  layOut: LayOut,
+): Laid {
+  const inner = paddingBox(part);
+  const count = rows[0]?.length ?? 0;
+  const columns =
+    shared ??
+    Array.from({ length: count }, (_, at) =>
+      aroundAll(rows.flatMap((row) => (row[at] ? [row[at].box] : []))),
+    );
+  const filled = rows.map((row) => row.filter((cell) => cell !== null));
+  const align = commonAlign(filled.map((row) => alignLine(row, around(row)).align));
+  const aligned = filled.map((row) => alignLine(row, around(row), align));
+  const lines = aligned.map(({ line }) => line);
+  const gap = pitch
+    ? 0
+    : Math.max(0, Math.min(...columns.slice(1).map(({ x }, at) => x - right(columns[at]!))));
+  const rowGaps = lines.slice(1).map(({ y }, at) => y - bottom(lines[at]!));
+  const rowGap = rowGaps.length === 0 ? gap : Math.min(...rowGaps);
+  const before = columns[0]!.x - inner.x;
+  const after = right(inner) - right(columns.at(-1)!);
+  const reaches = given && after >= -1 && after <= Math.max(before * 1.5, 32);
+  const cells = columns.map(({ x, width }, at) => {
+    const next = columns[at + 1];
+    return { x, width: next ? next.x - x - gap : width };
+  });
+  const tracks = pitch ? pitchTracks(cells) : gridTracks(cells, reaches);
+  const vertical = insets(part, aroundAll(lines));
+  const laid = rows.flatMap((row, at) =>
+    row.flatMap((cell, column): [PageNode, Part][] => {
+      if (!cell) return [];
+      const line = lines[at]!;
+      const own = aligned[at]!.owns[filled[at]!.indexOf(cell)]!;
+      const late = at === 0 ? 0 : extra(rowGaps[at - 1]! - rowGap);
+      const track = { ...line, ...cells[column]! };
+      const across = acrossCell(cell, track);
+      const stretched = across.stretch && !isText(cell) && cell.node.kind === 'box';
+      const wide: Wide = stretched ? 'hug' : firmWide(cell);
+      const child = layOut(cell, {
+        wide,
+        high: high(cell, (own.align ?? align) === 'stretch', line.height),
+        align: own.align,
+        margin: { top: own.top + late + (at === 0 ? vertical.over.top : 0), ...across.margin, bottom: 0 },
+        given: stretched || wide === 'set',
+      });
+      return [[child, cell]];
+    }),
+  );
+  const layout: Layout = {
+    direction: 'grid',
+    tracks,
+    gap,
+    rowGap,
+    padding: padded(vertical, {
+      left: before,
+      right: reaches || !given ? after : Math.min(after, Math.max(0, before)),
+    }),
+    align,
+    justify: 'start',
+  };
+  const widths = new Map(
+    rows.flatMap((row) => row.flatMap((cell, at) => (cell ? [[cell, cells[at]!.width] as const] : []))),
+  );
+  const children = textsIn(
+    laid.map(([child]) => child),
+    laid.map(([, cell]) => cell),
+    (cell) => widths.get(cell) ?? cell.box.width,
+    'capped',
+    'middle',
+  );
+  return { layout, children: withEmptyCells(children, rows) };
+}
+
+function around(row: readonly Part[]): Box {
+  return aroundAll(row.map(({ box }) => box));
+}
+
+/** Columns of one width share what there is; else the widest takes what the others leave. */
+function gridTracks(cells: readonly { readonly width: number }[], reaches: boolean): readonly Track[] {
+  const first = cells[0]?.width ?? 0;
+  if (reaches && cells.every(({ width }) => Math.abs(width - first) <= 1))
+    return cells.map(() => ({ kind: 'share' }));
+  const widest = Math.max(...cells.map(({ width }) => width));
+  const main = reaches ? cells.findIndex(({ width }) => width === widest) : -1;
+  return cells.map(({ width }, at) => (at === main ? { kind: 'share' } : { kind: 'px', width }));
+}
+
+/** Words at even steps: columns of one width, but for the last, which ends with its word. */
+function pitchTracks(cells: readonly { readonly width: number }[]): readonly Track[] {
+  const steps = cells.slice(0, -1).map(({ width }) => width);
+  const width = steps.reduce((sum, step) => sum + step, 0) / steps.length;
+  return cells.map((_, at) => (at < steps.length ? { kind: 'px', width } : { kind: 'hug' }));
+}
+
+function acrossCell(
+  { box, node }: Part,
+  track: Box,
+): { readonly stretch: boolean; readonly margin: Pick<Margin, 'left' | 'right'> } {
+  const [before, after] = [box.x - track.x, right(track) - right(box)];
+  if (Math.abs(before) <= 1 && Math.abs(after) <= 1) return { stretch: true, margin: { left: 0, right: 0 } };
+  // Words begin where their cell does, whatever its width.
+  if (Math.abs(before) <= EDGE)
+    return { stretch: false, margin: { left: 0, right: node.kind === 'box' ? null : 0 } };
+  if (Math.abs(before - after) <= MIDDLE * 1.5)
+    return { stretch: false, margin: { left: null, right: null } };
+  if (Math.abs(after) <= EDGE) return { stretch: false, margin: { left: null, right: 0 } };
+  return { stretch: false, margin: { left: extra(before), right: null } };
+}
+
+/** An empty cell is a box without anything in it. */
+function withEmptyCells(
+  children: readonly PageNode[],
+  rows: readonly (readonly (Part | null)[])[],
+): readonly PageNode[] {
+  let next = 0;
+  return rows.flatMap((row) => {
+    const line = row.map((cell) => (cell ? children[next++]! : null));
+    const last = line.findLastIndex((cell) => cell !== null);
+    const isLast = row === rows.at(-1);
+    return line.flatMap((cell, at): PageNode[] => (cell ? [cell] : isLast && at > last ? [] : [EMPTY_CELL]));
+  });
+}
+
+const EMPTY_CELL: BoxNode = {
+  kind: 'box',
+  layer: '',
+  made: true,
+  name: 'empty',
+  named: false,
+  role: 'box',
+  classes: [],
+  place: {
+    kind: 'flow',
+    x: 0,
+    y: 0,
+    width: 0,
+    height: 0,
+    hugs: true,
+    turn: null,
+    wide: 'hug',
+    high: 'hug',
+    align: null,
+    margin: NO_MARGIN,
+  },
+  look: {},
+  hidden: false,
+  children: [],
+};

@@ -1,0 +1,144 @@
+import { right, type Box } from '../../../mockup/box';
+import type { Layout, Wide } from '../../node';
+import { alignLine } from './across';
+import { textsIn } from './breaks';
+import { layOutGrid } from './grid';
+import { aroundAll, isText, type Content, type Part } from './parts';
+import { ACROSS_SLACK, commonGap, extra, high, insets, padded, spaceOut } from './spacing';
+import { MIDDLE, type Laid, type LayOut } from './stand';
+import { canHug, firmWide, paddingBox } from './widths';
+
+/** Lays parts out beside each other. */
+export function layOutRow(part: Part, content: Content, given: boolean, layOut: LayOut): Laid {
+  const { parts } = content;
+  const inner = paddingBox(part);
+  const inside = aroundAll(parts.map(({ box }) => box));
+  const [before, after] = [inside.x - inner.x, right(inner) - right(inside)];
+  const gaps = parts.slice(1).map(({ box }, at) => box.x - right(parts[at]!.box));
+  const pitch = arePitched(parts, gaps);
+  if (pitch || (given && areEven(parts, inner, before, after)))
+    return layOutGrid(part, { direction: 'grid', parts, rows: [parts], pitch }, given, layOut);
+  const wides = given ? rowWides(parts, inner, before, after) : parts.map((each) => firmWide(each));
+  const filled = wides.includes('fill');
+  const justify = given && !filled ? justifyRow(gaps, before, after, inner) : 'start';
+  const free = justify === 'start' && given && !filled ? freeGap(gaps, before, after) : null;
+  const gap = commonGap(gaps.filter((_, at) => at !== free && justify !== 'between'));
+  const { align, line, owns } = alignLine(parts, inside);
+  const vertical = insets(part, line);
+  const spaces = spaceOut(gaps, gap, ACROSS_SLACK);
+  const children = parts.map((each, at) => {
+    const wide = wides[at]!;
+    const own = owns[at]!;
+    const left =
+      at === 0
+        ? Math.min(0, extra(before))
+        : justify === 'between'
+          ? 0
+          : at - 1 === free
+            ? null
+            : spaces[at - 1]!;
+    const { over } = vertical;
+    const margin = { top: own.top + over.top, left, right: 0, bottom: over.bottom };
+    const isGiven = wide !== 'hug' || (given && wide !== 'hug');
+    return layOut(each, {
+      wide,
+      high: high(each, own.align === 'stretch' || (own.align === null && align === 'stretch'), line.height),
+      align: own.align,
+      margin,
+      given: isGiven,
+    });
+  });
+  const sides =
+    justify === 'middle'
+      ? { left: 0, right: 0 }
+      : justify === 'end'
+        ? { left: 0, right: after }
+        : {
+            left: before,
+            right:
+              !given || filled || free !== null || justify === 'between'
+                ? after
+                : Math.min(after, Math.max(0, before)),
+          };
+  const layout: Layout = {
+    direction: 'row',
+    tracks: [],
+    gap: justify === 'between' ? 0 : gap,
+    rowGap: gap,
+    padding: padded(vertical, sides),
+    align,
+    justify,
+  };
+  // Words may get longer where the row is not filled.
+  const slack =
+    given && !filled
+      ? Math.max(0.5, before + after - sides.left - sides.right, ...gaps.filter((_, at) => at === free))
+      : 0.5;
+  return { layout, children: textsIn(children, parts, (each) => each.box.width + slack, 'set', align) };
+}
+
+/** Common practice, no source: what takes up so much of a row is its main thing. */
+const MAIN_SHARE = 0.3;
+
+/** True for boxes of one width that share a row out between them. */
+function areEven(parts: readonly Part[], inner: Box, before: number, after: number): boolean {
+  const first = parts[0]!.box.width;
+  const gaps = parts.slice(1).map(({ box }, at) => box.x - right(parts[at]!.box));
+  const alike =
+    parts.every(({ box, node }) => node.kind === 'box' && Math.abs(box.width - first) <= 1) &&
+    gaps.every((gap) => Math.abs(gap - gaps[0]!) <= 1);
+  const filling = parts.reduce((sum, { box }) => sum + box.width, 0) >= inner.width * 0.5;
+  return parts.length > 1 && alike && filling && after <= Math.max(before * 1.5, 32) && after >= -1;
+}
+
+/** Px by which the steps from part to part may differ. */
+const SAME_STEP = 0.75;
+
+/** True for words that begin at even steps, whatever their length: columns, not gaps. */
+function arePitched(parts: readonly Part[], gaps: readonly number[]): boolean {
+  const steps = parts.slice(1).map(({ box }, at) => box.x - parts[at]!.box.x);
+  const [first] = steps;
+  return (
+    first !== undefined &&
+    steps.length > 1 &&
+    steps.every((step) => Math.abs(step - first) <= SAME_STEP) &&
+    gaps.some((gap) => Math.abs(gap - gaps[0]!) > 1)
+  );
+}
+
+function rowWides(parts: readonly Part[], inner: Box, before: number, after: number): readonly Wide[] {
+  const reaches = after <= Math.max(before * 1.5, 32) && after >= -1;
+  const firm = parts.map((each) => firmWide(each));
+  if (!reaches) return firm;
+  let main: number | null = null;
+  parts.forEach((each, at) => {
+    const isRoomy =
+      each.box.width >= MAIN_SHARE * inner.width && (!canHug(each) || each.box.width >= 0.5 * inner.width);
+    const isPlainText = isText(each) && each.node.lines.length < 2;
+    if (!isRoomy || isPlainText || each.node.kind === 'picture') return;
+    if (main === null || each.box.width > parts[main]!.box.width) main = at;
+  });
+  return firm.map((wide, at) => (at === main ? 'fill' : wide));
+}
+
+/** Common practice, no source: px between parts that belong together at most; more is free space. */
+const TOGETHER = 56;
+
+function justifyRow(gaps: readonly number[], before: number, after: number, inner: Box): Layout['justify'] {
+  if (Math.abs(before - after) <= MIDDLE * 1.5 && before > 0) {
+    const isTight = gaps.every((gap) => gap <= TOGETHER);
+    if (isTight && before > Math.max(16, inner.height * 0.5)) return 'middle';
+  }
+  if (gaps.length === 1 && gaps[0]! > TOGETHER && after <= Math.max(before * 1.5, 40)) return 'between';
+  if (after >= -1 && after * 2 < before && before > TOGETHER) return 'end';
+  return 'start';
+}
+
+/** The gap that takes what is free when the row is wider: the only large one. */
+function freeGap(gaps: readonly number[], before: number, after: number): number | null {
+  if (after > Math.max(before * 1.5, 40)) return null;
+  const largest = Math.max(0, ...gaps);
+  const others = gaps.filter((gap) => gap !== largest);
+  const isLone = others.length === gaps.length - 1 && others.every((gap) => gap * 1.5 <= largest);
+  return isLone && largest >= 16 ? gaps.indexOf(largest) : null;
+}

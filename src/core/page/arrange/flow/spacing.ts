@@ -1,0 +1,81 @@
+import { bottom, type Box } from '../../../mockup/box';
+import type { Edges, FlowPlace } from '../../node';
+import { aroundAll, isText, type Part } from './parts';
+import { paddingBox } from './widths';
+
+/** How much more padding there may be below than above before it is free space. */
+const DEEP = 1.6;
+
+export interface Insets {
+  readonly top: number;
+  readonly bottom: number;
+  /** Px by which the content sticks out of its box, above and below: padding cannot be negative. */
+  readonly over: { readonly top: number; readonly bottom: number };
+}
+
+/** The padding above and below; free space beneath the content is no padding. */
+export function insets(part: Part, inside: Box): Insets {
+  const inner = paddingBox(part);
+  const top = extra(inside.y - inner.y);
+  const below = extra(bottom(inner) - bottom(inside));
+  return {
+    top: Math.max(0, top),
+    bottom: Math.max(0, isDeep(part, inside) ? Math.min(top, below) : below),
+    over: { top: Math.min(0, top), bottom: Math.min(0, below) },
+  };
+}
+
+export function padded(
+  { top, bottom: below }: Insets,
+  sides: { readonly left: number; readonly right: number },
+): Edges {
+  return { top, bottom: below, left: Math.max(0, extra(sides.left)), right: Math.max(0, extra(sides.right)) };
+}
+
+function isDeep(part: Part, inside: Box): boolean {
+  if (part.node.kind === 'box' && part.node.made) return false;
+  const inner = paddingBox(part);
+  return bottom(inner) - bottom(inside) > Math.max(0, inside.y - inner.y) * DEEP + 8;
+}
+
+export function high(part: Part, stretched: boolean, height: number): FlowPlace['high'] {
+  if (part.node.kind === 'picture') return 'hug';
+  if (isText(part))
+    return !part.node.even && part.node.lines.some((line) => line.at !== null) ? 'set' : 'hug';
+  if (!part.content) return stretched && height > part.box.height + 1 ? 'hug' : 'set';
+  const inside = aroundAll(part.content.parts.map((each) => each.box));
+  return isDeep(part, inside) ? 'least' : 'hug';
+}
+
+/** Px by which a part may stand off before it gets a margin. */
+export const ACROSS_SLACK = 0.5;
+export const DOWN_SLACK = 0.3;
+
+/** What each gap has beyond the common one; small differences are left out until they add up. */
+export function spaceOut(gaps: readonly number[], common: number, slack: number): readonly number[] {
+  let off = 0;
+  return gaps.map((gap) => {
+    const needed = gap - common + off;
+    off = Math.abs(needed) <= slack ? needed : 0;
+    return off === needed ? 0 : needed;
+  });
+}
+
+/** Differences below a hundredth of a px are the file's rounding. */
+export function extra(length: number): number {
+  return Math.abs(length) < 0.011 ? 0 : length;
+}
+
+/** Px by which gaps may differ and still be meant as one. */
+const SAME_GAP = 0.5;
+/** The share of the gaps that the common one has at least. */
+const COMMON = 0.6;
+
+/** The gap that most have, else the smallest; never a negative one. */
+export function commonGap(gaps: readonly number[]): number {
+  if (gaps.length === 0) return 0;
+  const counts = gaps.map((gap) => gaps.filter((other) => Math.abs(other - gap) <= SAME_GAP).length);
+  const most = Math.max(...counts);
+  const gap = most >= COMMON * gaps.length ? gaps[counts.indexOf(most)]! : Math.min(...gaps);
+  return Math.max(0, extra(gap));
+}

@@ -1,0 +1,41 @@
+import type { FlowPlace, Layout, PageNode } from '../../node';
+import { NO_MARGIN } from '../../node';
+import type { Part } from './parts';
+
+/** Px by which edges may miss each other and still be meant as one line. */
+export const EDGE = 0.5;
+/** The same for middles, which browsers round. */
+export const MIDDLE = 1;
+
+/** What a part takes from the layout around it. */
+export type Stand = Pick<FlowPlace, 'wide' | 'high' | 'align' | 'margin'> & {
+  /** True when the box around says how wide the part is, not its content. */
+  readonly given: boolean;
+};
+
+/** As wide and high as its content. */
+export const HUGGING: Stand = { wide: 'hug', high: 'hug', align: null, margin: NO_MARGIN, given: false };
+/** As wide as the window, or the set size, around it. */
+export const WHOLE: Stand = { ...HUGGING, given: true };
+
+/** Lays out one part, with all inside of it. */
+export type LayOut = (part: Part, stand: Stand) => PageNode;
+
+/** What a box gets from laying out its content. */
+export interface Laid {
+  readonly layout: Layout;
+  readonly children: readonly PageNode[];
+}
+
+export const NO_PADDING = { top: 0, right: 0, bottom: 0, left: 0 } as const;
+
+/** Things under each other, as wide as the box. */
+export const STACK: Layout = {
+  direction: 'column',
+  tracks: [],
+  gap: 0,
+  rowGap: 0,
+  padding: NO_PADDING,
+  align: 'stretch',
+  justify: 'start',
+};
