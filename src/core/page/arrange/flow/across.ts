@@ -7,10 +7,10 @@ import { EDGE, MIDDLE } from './stand';
 
 /** How most parts stand across a row. */
 function crossAlign(parts: readonly Part[], line: Box): Align {
-  const found = parts.map(({ box, node, content }): Align | null => {
+  const found = parts.map(({ box, node }): Align | null => {
     const [above, below] = [box.y - line.y, bottom(line) - bottom(box)];
     const whole = Math.abs(above) <= EDGE && Math.abs(below) <= EDGE;
-    if (whole) return node.kind === 'box' && content ? 'stretch' : null;
+    if (whole) return node.kind === 'box' ? 'stretch' : null;
     if (Math.abs(above - below) <= MIDDLE * 1.2) return 'middle';
     if (Math.abs(above) <= EDGE) return 'start';
     return Math.abs(below) <= EDGE ? 'end' : null;

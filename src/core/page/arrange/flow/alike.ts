@@ -1,5 +1,6 @@
 import { right, type Box } from '../../../mockup/box';
 import { aroundAll, type Content, type Part } from './parts';
+import { TOGETHER } from './widths';
 
 /** Px by which the cells of a column may differ at their start, middle or end. */
 const STRAY = 1.5;
@@ -71,7 +72,9 @@ function columnsOf(rows: readonly Part[]): readonly Box[] | null {
   const gapsOf = (row: readonly Box[]) => row.slice(1).map((box, at) => box.x - right(row[at]!));
   const [gaps = []] = cells.map(gapsOf);
   const same = cells.every((row) => gapsOf(row).every((gap, at) => Math.abs(gap - gaps[at]!) <= 1));
-  return aligned && apart && !same ? boxes : null;
+  // Words at both ends of a row need no columns.
+  const atEnds = count === 2 && gaps.every((gap) => gap > TOGETHER);
+  return aligned && apart && !same && !atEnds ? boxes : null;
 }
 
 /** True for boxes of one width around words of different lengths. */

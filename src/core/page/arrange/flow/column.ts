@@ -67,6 +67,9 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
   };
 }
 
+/** Px beside centred words that count as padding whatever is above them. */
+const FREE = 8;
+
 /** Padding at the sides of a column: what its wide parts leave free; centred words need none. */
 function columnSides(
   parts: readonly Part[],
@@ -78,14 +81,12 @@ function columnSides(
   const left = inside.x - inner.x;
   const rest = right(inner) - right(inside);
   if (!given) return { left, right: rest };
-  const isBroad = (each: Part) =>
-    spans(each.box, inside) &&
-    !(isText(each) && each.node.lines.length === 1) &&
-    !(each.node.kind === 'picture') &&
-    !canHug(each);
+  const isBroad = (each: Part) => spans(each.box, inside) && each.node.kind === 'box' && !canHug(each);
   if (parts.some(isBroad)) return { left, right: rest };
   if (Math.abs(left - rest) <= MIDDLE * 1.5 && left > 0) {
-    const both = Math.min(left, rest, Math.max(top, below, 0));
+    // Far more room at the sides than above is free space, not padding.
+    const side = Math.max(top, below);
+    const both = Math.min(left, rest) > side * 2 + FREE ? 0 : Math.min(left, rest);
     return { left: both, right: both };
   }
   if (rest < left && rest >= 0 && parts.every(({ box }) => Math.abs(right(box) - right(inside)) <= EDGE))

@@ -3,13 +3,14 @@ import { placedBox } from '../../lower';
 import type { Page } from '../../node';
 import { nested } from '../nested';
 import { groundOf } from './ground';
+import { evenLineHeights } from './lineHeights';
 import { layOut } from './layOut';
 import { STACK, WHOLE } from './stand';
 import { contentOf, type Part } from './parts';
 
 /** Rows, columns and grids as the boxes stand; what overlaps on purpose lies loose in its nearest container. */
 export function flow(page: Page): Page {
-  const { page: grounded } = groundOf(nested(page));
+  const { page: grounded } = groundOf(evenLineHeights(nested(page)));
   const screen = pageBox(grounded);
   const root: Part = {
     node: {

@@ -13,7 +13,7 @@ import { textsIn } from './breaks';
 import { aroundAll, isText, type Content, type Part } from './parts';
 import { extra, high, insets, padded } from './spacing';
 import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
-import { firmWide, paddingBox } from './widths';
+import { firmWide, paddingBox, TOGETHER } from './widths';
 
 /** Lays parts out in cells. */
 export function layOutGrid(
@@ -90,6 +90,15 @@ export function layOutGrid(
     'middle',
   );
   return { layout, children: withEmptyCells(children, rows) };
+}
+
+/** Common practice, no source: px between columns whose words stand far apart by their own length. */
+const WIDE_GAP = 16;
+
+/** The space between all columns; more than belongs between two is the columns' own. */
+function columnGap(columns: readonly Box[]): number {
+  const gap = Math.min(...columns.slice(1).map(({ x }, at) => x - right(columns[at]!)));
+  return gap > TOGETHER ? WIDE_GAP : Math.max(0, gap);
 }
 
 function around(row: readonly Part[]): Box {

@@ -6,7 +6,7 @@ import { layOutGrid } from './grid';
 import { aroundAll, isText, type Content, type Part } from './parts';
 import { ACROSS_SLACK, commonGap, extra, high, insets, padded, spaceOut } from './spacing';
 import { MIDDLE, type Laid, type LayOut } from './stand';
-import { canHug, firmWide, paddingBox } from './widths';
+import { canHug, firmWide, paddingBox, TOGETHER } from './widths';
 
 /** Lays parts out beside each other. */
 export function layOutRow(part: Part, content: Content, given: boolean, layOut: LayOut): Laid {
@@ -120,9 +120,6 @@ function rowWides(parts: readonly Part[], inner: Box, before: number, after: num
   });
   return firm.map((wide, at) => (at === main ? 'fill' : wide));
 }
-
-/** Common practice, no source: px between parts that belong together at most; more is free space. */
-const TOGETHER = 56;
 
 function justifyRow(gaps: readonly number[], before: number, after: number, inner: Box): Layout['justify'] {
   if (Math.abs(before - after) <= MIDDLE * 1.5 && before > 0) {

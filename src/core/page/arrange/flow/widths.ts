@@ -19,9 +19,23 @@ export function canHug(part: Part): boolean {
   const inside = aroundAll(content.parts.map((each) => each.box));
   if (content.direction === 'column') {
     const widest = content.parts.filter(({ box }) => Math.abs(box.width - inside.width) <= 1);
-    return widest.some(isIntrinsic) && content.parts.every(isIntrinsic);
+    return (
+      widest.some(isIntrinsic) &&
+      content.parts.every(isIntrinsic) &&
+      content.parts.every(({ content: inside }) => !inside || !hasFreeSpace(inside))
+    );
   }
-  return content.parts.every(isIntrinsic);
+  return content.parts.every(isIntrinsic) && !hasFreeSpace(content);
+}
+
+/** Common practice, no source: px between parts that belong together at most; more is free space. */
+export const TOGETHER = 56;
+
+/** True for a row whose parts stand at both ends: its width comes from around. */
+function hasFreeSpace({ direction, parts }: Content): boolean {
+  return (
+    direction === 'row' && parts.slice(1).some(({ box }, at) => box.x - right(parts[at]!.box) > TOGETHER)
+  );
 }
 
 function isEven(part: Part, content: Content): boolean {

@@ -1,0 +1,105 @@
+import { contains, intersection, type Box } from '../../../mockup/box';
+import { isPlain } from '../../../look/look';
+import { placedBox } from '../../lower';
+import { walkNodes, type BoxNode, type Page, type PageNode, type TextNode } from '../../node';
+import { aroundAll } from './parts';
+
+/** Line heights that paragraphs show, px by family and size, and as a share of the size where all agree. */
+interface Shown {
+  readonly bySize: ReadonlyMap<string, number>;
+  readonly share: number | null;
+  /** Larger type is set tighter: the share holds up to this size, px. */
+  readonly largest: number;
+}
+
+/** Common practice, no source: how much larger type may be and still be set as the paragraphs are. */
+const LARGER = 1.15;
+
+/** How much the shares of two paragraphs may differ and still be one. */
+const SAME_SHARE = 0.03;
+
+/**
+ * A single line does not show its line height, but paragraphs in the same type do: single lines get theirs, where there
+ * is room, so that paddings and gaps come out as they were meant. Places are those of the screen.
+ */
+export function evenLineHeights(page: Page): Page {
+  const shown = shownIn(page);
+  if (shown.bySize.size === 0) return page;
+  const screen = { x: 0, y: 0, width: page.width, height: Infinity };
+  return { ...page, children: raiseAll(page.children, screen, shown) };
+}
+
+function shownIn(page: Page): Shown {
+  const bySize = new Map<string, number>();
+  const shares: number[] = [];
+  let largest = 0;
+  for (const node of walkNodes(page.children)) {
+    const type = node.kind === 'text' && node.lines.length > 1 ? node.look.type : undefined;
+    if (!type || type.lineHeight === null || node.place.turn) continue;
+    bySize.set(markOf(node as TextNode), type.lineHeight);
+    shares.push(type.lineHeight / type.size);
+    largest = Math.max(largest, type.size);
+  }
+  const [first = 0] = shares;
+  const agree = shares.every((share) => Math.abs(share - first) <= SAME_SHARE);
+  return { bySize, share: agree && shares.length > 0 ? first : null, largest: largest * LARGER };
+}
+
+function markOf({ look }: TextNode): string {
+  return JSON.stringify([look.type?.families, look.type?.size]);
+}
+
+function raiseAll(nodes: readonly PageNode[], around: Box, shown: Shown): readonly PageNode[] {
+  const boxes = nodes.map((node) => placedBox(node.place));
+  return nodes.map((node, at) => {
+    const raised = raise(node, around, shown);
+    if (raised === node) return node;
+    const box = placedBox(raised.place);
+    const meets = boxes.some(
+      (other, index) => index !== at && touches(other, box) && !touches(other, boxes[at]!),
+    );
+    if (meets || !contains(around, box, 0.5)) return node;
+    boxes[at] = box;
+    return raised;
+  });
+}
+
+function touches(one: Box, other: Box): boolean {
+  const shared = intersection(one, other);
+  return shared !== null && shared.width > 0.5 && shared.height > 0.5;
+}
+
+function raise(node: PageNode, around: Box, shown: Shown): PageNode {
+  if (node.kind === 'text') return raiseText(node, shown);
+  if (node.kind === 'picture' || node.children.length === 0 || node.place.turn) return node;
+  const seen = !isPlain(node.look);
+  const children = raiseAll(node.children, seen ? placedBox(node.place) : around, shown);
+  return seen ? { ...node, children } : withContentBox(node, children);
+}
+
+/** A group that shows nothing is as large as what is in it. */
+function withContentBox(node: BoxNode, children: readonly PageNode[]): BoxNode {
+  const before = aroundAll(node.children.map((child) => placedBox(child.place)));
+  const after = aroundAll(children.map((child) => placedBox(child.place)));
+  const { y, height } = node.place;
+  const top = after.y - before.y;
+  const grown = after.height - before.height;
+  return { ...node, children, place: { ...node.place, y: y + top, height: height + grown } };
+}
+
+function raiseText(node: TextNode, { bySize, share, largest }: Shown): TextNode {
+  const { type } = node.look;
+  if (!type || node.lines.length !== 1 || type.lineHeight === null || node.place.turn?.[1]) return node;
+  const height =
+    bySize.get(markOf(node)) ?? (share === null || type.size > largest ? null : share * type.size);
+  if (height === null || height <= type.lineHeight) return node;
+  // The letters' own height is halved above and below the leading, and browsers take the upper half down to whole px.
+  const above = Math.floor((height - type.lineHeight) / 2);
+  const { place } = node;
+  return {
+    ...node,
+    baseline: node.baseline + above,
+    look: { ...node.look, type: { ...type, lineHeight: height } },
+    place: { ...place, y: place.y - above, height },
+  };
+}

@@ -1,0 +1,73 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import os from 'node:os';
+import path from 'node:path';
+import type { Browser } from '@playwright/test';
+import type { Reading } from '../src/core/read/reading';
+import { buildInto } from './support/build';
+import { launchChromium } from './support/chromium';
+import { grow, offsets, openKeyed, sidewaysAt } from './support/flowPage';
+import { readCase, readDemo } from './support/mockups';
+
+/** Pages in the flow, laid out by Chromium. */
+let browser: Browser;
+let folder: string;
+
+beforeAll(async () => {
+  browser = await launchChromium();
+  folder = await mkdtemp(path.join(os.tmpdir(), 'orden-flow-'));
+});
+afterAll(async () => {
+  await browser.close();
+  await rm(folder, { recursive: true });
+});
+
+const CASES = [
+  'adminlte4-cards.svgz',
+  'bs5-pricing.svg',
+  'gentelella-widgets.svgz',
+  'm-gentelella-dashboard.svgz',
+  'm-weui-home.svgz',
+  'raw-bs5-pricing.svgz',
+  'sbadmin2-login.svgz',
+  'semantic-homepage.svgz',
+  'spectre-panels.svgz',
+  'tabler-store.svgz',
+  'uikit-card.svgz',
+  'win98-gallery.svgz',
+];
+
+const MOCKUPS: readonly { readonly name: string; readonly read: () => Reading }[] = [
+  { name: 'harbour', read: () => readDemo() },
+  { name: 'wheelhouse', read: () => readDemo('wheelhouse.svg') },
+  ...CASES.map((name) => ({ name, read: () => readCase(name) })),
+];
+
+/** Words of one sentence that are texts of their own, or set over each other in the mockup: they cannot give way. */
+const STUCK: Readonly<Record<string, number>> = {
+  'gentelella-widgets.svgz': 3,
+  'm-gentelella-dashboard.svgz': 1,
+  'semantic-homepage.svgz': 1,
+  'spectre-panels.svgz': 2,
+  'uikit-card.svgz': 8,
+  'win98-gallery.svgz': 8,
+};
+
+describe.each(MOCKUPS)('$name', ({ name, read }) => {
+  it('stands where the mockup has it, holds longer words, and fits narrower and wider windows', async () => {
+    const out = path.join(folder, name);
+    const conversion = await buildInto(out, read(), 'flow');
+    const page = await openKeyed(browser, out, conversion, 0);
+    const off = await offsets(page, conversion, 0);
+    expect(off.at(Math.floor(off.length / 2))).toBeLessThanOrEqual(0.25);
+    expect(off.at(-1)).toBeLessThanOrEqual(1.02);
+
+    const { width } = conversion.emission.screens[0]!;
+    for (const share of [0.85, 0.93, 1.07, 1.15])
+      expect(await sidewaysAt(page, Math.round(width * share))).toBeLessThanOrEqual(0);
+
+    await page.setViewportSize({ width: Math.ceil(width), height: 800 });
+    const { overlaps, cut } = await grow(page);
+    expect(overlaps.length + cut.length).toBeLessThanOrEqual(STUCK[name] ?? 0);
+    await page.close();
+  });
+});

@@ -1,0 +1,135 @@
+import { writeFile } from 'node:fs/promises';
+import path from 'node:path';
+import { pathToFileURL } from 'node:url';
+import type { Browser, Page as BrowserPage } from 'playwright-core';
+import type { Conversion } from '../../src/core/convert';
+import { TARGETS } from '../../src/core/emit/targets';
+import { isPlain } from '../../src/core/look/look';
+import { nested } from '../../src/core/page/arrange/nested';
+import { lower, placedBox } from '../../src/core/page/lower';
+import { walkNodes, type PageNode } from '../../src/core/page/node';
+
+/** Writes the pages anew with every element saying its layer, and opens one at the size of its screen. */
+export async function openKeyed(browser: Browser, folder: string, conversion: Conversion, at: number) {
+  const files = TARGETS.html.emit({ ...conversion, keyed: true });
+  await Promise.all(files.map((file) => writeFile(path.join(folder, file.path), file.text)));
+  const { width, height, file } = conversion.emission.screens[at]!;
+  const page = await browser.newPage({ viewport: { width: Math.ceil(width), height: Math.ceil(height) } });
+  await page.goto(pathToFileURL(path.join(folder, file)).href);
+  await page.evaluate(() => document.fonts.ready);
+  return page;
+}
+
+/** By how many px everything that is seen stands off from the mockup, ascending. */
+export async function offsets(
+  page: BrowserPage,
+  conversion: Conversion,
+  at: number,
+): Promise<readonly number[]> {
+  const found = await page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('[data-layer]')].map((element) => {
+      const words = document.createRange();
+      words.selectNodeContents(element);
+      const [line] = words.getClientRects();
+      const { x, y, right, bottom } = element.getBoundingClientRect();
+      return {
+        layer: element.dataset.layer!,
+        x,
+        y: y + scrollY,
+        right,
+        bottom: bottom + scrollY,
+        line: line && { x: line.x, y: line.y + scrollY, height: line.height },
+      };
+    }),
+  );
+  const wanted = new Map(drawnNodes(conversion, at).map((node) => [node.layer, node]));
+  return found
+    .flatMap(({ layer, line, ...edges }) => {
+      const node = wanted.get(layer);
+      if (!node || (node.kind === 'box' && isPlain(node.look))) return [];
+      const box = placedBox(node.place);
+      if (node.kind !== 'text')
+        return Math.max(
+          Math.abs(edges.x - box.x),
+          Math.abs(edges.y - box.y),
+          Math.abs(edges.right - box.x - box.width),
+          Math.abs(edges.bottom - box.y - box.height),
+        );
+      // Of a text, the letters of its first line: how high lines are says nothing of where they stand.
+      if (!line || node.lines.length > 1) return [];
+      return Math.max(Math.abs(line.x - box.x), Math.abs(line.y - box.y));
+    })
+    .sort((one, other) => one - other);
+}
+
+function drawnNodes({ mockup, measures, decisions, plan }: Conversion, at: number): readonly PageNode[] {
+  const screen = mockup.screens[at]!;
+  const measured = measures.get(screen.key)!;
+  return [...walkNodes(nested(lower(screen, { mockup, measures: measured, decisions, plan })).children)];
+}
+
+/** What happens to a page whose texts get longer. */
+export interface Grown {
+  /** Pairs of things that did not overlap before and now do. */
+  readonly overlaps: readonly string[];
+  /** What is cut off and was not before. */
+  readonly cut: readonly string[];
+}
+
+/** Makes every text 30% longer, by words of its own. */
+export async function grow(page: BrowserPage): Promise<Grown> {
+  return page.evaluate(() => {
+    const all = [...document.querySelectorAll<HTMLElement>('.screen *')];
+    const hasWords = (element: Element) =>
+      [...element.childNodes].some((child) => child.nodeType === Node.TEXT_NODE && child.textContent?.trim());
+    const things = all.filter(
+      (element) =>
+        !element.classList.contains('run') &&
+        (element.tagName === 'IMG' || hasWords(element) || element.childElementCount === 0),
+    );
+    const boxOf = (element: Element) => {
+      if (!hasWords(element)) return element.getBoundingClientRect();
+      const words = document.createRange();
+      words.selectNodeContents(element);
+      return words.getBoundingClientRect();
+    };
+    const meet = (one: DOMRect, other: DOMRect) =>
+      Math.min(one.right, other.right) - Math.max(one.left, other.left) > 1 &&
+      Math.min(one.bottom, other.bottom) - Math.max(one.top, other.top) > 1;
+    const isCut = (element: HTMLElement) => {
+      const box = boxOf(element);
+      for (let around = element.parentElement; around; around = around.parentElement) {
+        if (getComputedStyle(around).overflow === 'visible') continue;
+        const edge = around.getBoundingClientRect();
+        if (box.right > edge.right + 1 || box.bottom > edge.bottom + 1) return true;
+      }
+      return false;
+    };
+    const before = things.map(boxOf);
+    const cutBefore = things.map(isCut);
+    const texts = document.createTreeWalker(document.querySelector('.screen')!, NodeFilter.SHOW_TEXT);
+    const nodes: Text[] = [];
+    while (texts.nextNode()) nodes.push(texts.currentNode as Text);
+    for (const node of nodes) {
+      const text = node.data.trim();
+      if (text !== '')
+        node.data = `${text} ${text.repeat(2).slice(0, Math.max(1, Math.round(text.length * 0.3) - 1))}`;
+    }
+    const after = things.map(boxOf);
+    const nameOf = (element: HTMLElement) => element.dataset.layer ?? element.className;
+    const overlaps = things.flatMap((one, at) =>
+      things.flatMap((other, index) => {
+        if (index <= at || one.contains(other) || other.contains(one)) return [];
+        const isNew = !meet(before[at]!, before[index]!) && meet(after[at]!, after[index]!);
+        return isNew ? [`${nameOf(one)} and ${nameOf(other)}`] : [];
+      }),
+    );
+    return { overlaps, cut: things.filter((thing, at) => !cutBefore[at] && isCut(thing)).map(nameOf) };
+  });
+}
+
+/** Px by which the page is wider than a window of this width. */
+export async function sidewaysAt(page: BrowserPage, width: number): Promise<number> {
+  await page.setViewportSize({ width, height: 800 });
+  return page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+}
