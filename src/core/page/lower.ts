@@ -126,7 +126,7 @@ function lowerGroup(
 }
 
 /** The upright box that a place covers. */
-export function placedBox({ x, y, width, height, turn }: Place): Box {
+export function placedBox({ x, y, width, height, turn, shift = 0 }: Place): Box {
   if (!turn) return { x, y, width, height };
-  return transformBox([...turn, x, y], { x: 0, y: 0, width, height });
+  return transformBox([...turn, x + shift, y], { x: 0, y: 0, width, height });
 }

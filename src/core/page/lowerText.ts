@@ -60,7 +60,9 @@ export function lowerText(
 }
 
 function uprightPlace(box: Box, hugs: boolean, widened: number): Place {
-  return { kind: 'fixed', ...box, hugs, turn: widened === 1 ? null : [widened, 0, 0, 1] };
+  if (widened === 1) return { kind: 'fixed', ...box, hugs, turn: null };
+  const x = Math.floor(box.x);
+  return { kind: 'fixed', ...box, x, hugs, turn: [widened, 0, 0, 1], shift: box.x - x };
 }
 
 function turnedText(box: Box, matrix: Matrix, hugs: boolean, widened: number): Place {

@@ -16,6 +16,8 @@ interface Geometry {
   /** True when the content gives the size: width and height are what Orden measured. */
   readonly hugs: boolean;
   readonly turn: Turn | null;
+  /** Px by which what is turned is moved to the right as well: browsers drop parts of a px before they turn. */
+  readonly shift?: number;
 }
 
 /** Which edges of the box around a placed node keeps to when that box grows; `both` stretches it. */
@@ -185,7 +187,7 @@ export type Arrangement = (typeof ARRANGEMENTS)[number];
 
 /** What a place says beside the numbers that follow from others: equal ones can share a class. */
 export type Standing =
-  | Pick<FlowPlace, 'kind' | 'wide' | 'high' | 'align' | 'margin' | 'width' | 'height' | 'turn'>
+  | Pick<FlowPlace, 'kind' | 'wide' | 'high' | 'align' | 'margin' | 'width' | 'height' | 'turn' | 'shift'>
   | (Omit<FixedPlace, 'hugs' | 'holds'> & { readonly holds: NonNullable<FixedPlace['holds']> });
 
 /** How a node stands in a box that may grow; null where it has coordinates of its own, or just follows its content. */
@@ -194,7 +196,7 @@ export function standingOf({ place, kind }: PageNode): Standing | null {
     const { hugs: _, holds, ...geometry } = place;
     return holds ? { ...geometry, holds } : null;
   }
-  const { wide, high, align, margin, turn } = place;
+  const { wide, high, align, margin, turn, shift } = place;
   const sized = wide === 'set' || wide === 'firm' || wide === 'capped';
   const width = sized && !(kind === 'picture' && wide === 'firm') ? place.width : 0;
   const height = high === 'hug' ? 0 : place.height;
@@ -202,7 +204,7 @@ export function standingOf({ place, kind }: PageNode): Standing | null {
   const spaced = margin.top !== 0 || margin.left !== 0 || margin.right !== 0 || margin.bottom !== 0;
   return plain && !spaced && wide !== 'whole'
     ? null
-    : { kind: 'flow', wide, high, align, margin, turn, width, height };
+    : { kind: 'flow', wide, high, align, margin, turn, width, height, ...(shift !== undefined && { shift }) };
 }
 
 export function* walkNodes(nodes: readonly PageNode[]): Generator<PageNode> {

@@ -9,7 +9,7 @@ export function placeDeclarations(place: Place): Declaration[] {
     ['top', px(place.y)],
   ];
   if (!place.hugs) declarations.push(['width', px(place.width)], ['height', px(place.height)]);
-  if (place.turn) declarations.push(...turnDeclarations(place.turn));
+  if (place.turn) declarations.push(...turnDeclarations(place.turn, place.shift));
   return declarations;
 }
 
@@ -30,11 +30,12 @@ function isBetween(fraction: number): boolean {
   return fraction > 0.01 && fraction < 0.99;
 }
 
-export function turnDeclarations(turn: Turn): Declaration[] {
+export function turnDeclarations(turn: Turn, shift = 0): Declaration[] {
   const [a, b, c, d] = turn.map((value) => formatNumber(value, 5));
   const widened = b === '0' && c === '0' && d === '1';
+  const moved = px(shift) === '0' ? '' : `translateX(${px(shift)}) `;
   return [
-    ['transform', widened ? `scaleX(${a})` : `matrix(${a}, ${b}, ${c}, ${d}, 0, 0)`],
+    ['transform', widened ? `${moved}scaleX(${a})` : `matrix(${a}, ${b}, ${c}, ${d}, 0, 0)`],
     ['transform-origin', '0 0'],
   ];
 }
@@ -42,7 +43,7 @@ export function turnDeclarations(turn: Turn): Declaration[] {
 /** How a node stands in a box that may grow (CSS Flexbox 1, §7 and §8; CSS Grid 2, §10). */
 export function standingDeclarations(standing: Standing): Declaration[] {
   if (standing.kind === 'fixed') return heldDeclarations(standing);
-  const { wide, high, align, margin, width, height, turn } = standing;
+  const { wide, high, align, margin, width, height, turn, shift } = standing;
   const wides: Readonly<Record<typeof wide, Declaration[]>> = {
     hug: [],
     set: [['width', px(width)]],
@@ -76,7 +77,7 @@ export function standingDeclarations(standing: Standing): Declaration[] {
     margin.left === 0 ? null : ['margin-left', margin.left === null ? 'auto' : px(margin.left)],
     margin.right === 0 ? null : ['margin-right', margin.right === null ? 'auto' : px(margin.right)],
     margin.bottom === 0 ? null : ['margin-bottom', px(margin.bottom)],
-    ...(turn ? turnDeclarations(turn) : []),
+    ...(turn ? turnDeclarations(turn, shift) : []),
   ];
   return list.filter((entry) => entry !== null);
 }
@@ -90,12 +91,12 @@ const ALIGNS: Readonly<Record<Align, string>> = {
 };
 
 function heldDeclarations(place: Extract<Standing, { kind: 'fixed' }>): Declaration[] {
-  const { holds, x, y, width, height, turn } = place;
+  const { holds, x, y, width, height, turn, shift } = place;
   return [
     ['position', 'absolute'],
     ...along(holds.x, ['left', 'right', 'width'], x, holds.right, width),
     ...along(holds.y, ['top', 'bottom', 'height'], y, holds.bottom, height),
-    ...(turn ? turnDeclarations(turn) : []),
+    ...(turn ? turnDeclarations(turn, shift) : []),
   ];
 }
 

@@ -47,6 +47,8 @@ function flowPlace({ node, box }: Part, { given: _, ...standing }: Stand): FlowP
     hugs,
     turn,
     margin,
+    // Browsers put what is turned at whole px first.
+    ...(turn && { shift: box.x - Math.round(box.x) }),
   };
 }
 
