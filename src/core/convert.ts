@@ -6,12 +6,12 @@ import { fontFiles } from './fontFiles';
 import { measureMockup, type Measures } from './mockup/bounds';
 import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';
-import { lower } from './page/lower';
+import { lower, lowerVersions } from './page/lower';
 import { walkNodes, type Arrangement, type Page } from './page/node';
 import { planPictures } from './pictures/planPictures';
 import type { PicturePlan } from './pictures/picture';
 import type { Outliner } from './pictures/standaloneSvg';
-import { decide } from './sort/decide';
+import { decide, decideVersions } from './sort/decide';
 import { reportBeside } from './sort/report/beside';
 import { reportPastEdge } from './sort/report/geometry';
 import { reportStates } from './sort/report/states';
@@ -71,11 +71,13 @@ export function convert({ mockup: read, assets, tags, options, outliner }: Conve
   const plan = planPictures(mockup, measures, decisions, outliner, report);
   clock.lap('pictures');
 
+  const versions = decideVersions(mockup, measures, tags);
   const pages = mockup.screens.map((screen) => {
     const measured = measures.get(screen.key) ?? new Map<string, never>();
-    const page = lower(screen, { mockup, measures: measured, decisions, plan });
+    const context = { mockup, measures: measured, decisions, plan };
+    const page = lower(screen, context);
     reportInexactBorders(page, report);
-    return arrange(page, options.arrangement);
+    return arrange(page, options.arrangement, lowerVersions(versions, context));
   });
   clock.lap('page');
 

@@ -6,10 +6,12 @@ import type { Mockup, Screen } from '../mockup/mockup';
 import { shadowBearer } from '../look/boxShadows';
 import { isPlain } from '../look/look';
 import type { PicturePlan } from '../pictures/picture';
+import type { Version } from '../sort/decide';
 import type { Decision, Decisions } from '../sort/decision';
 import { dressLook, groupClip } from './dress';
 import { lowerShape } from './lowerShape';
 import { lowerText } from './lowerText';
+import type { StateNode } from './states';
 import type { BoxNode, FixedPlace, Page, PageNode, PictureNode, Place } from './node';
 
 export interface LowerContext {
@@ -24,6 +26,15 @@ export function lower(screen: Screen, context: LowerContext): Page {
   const { key, name, width, height, ground } = screen;
   const children = screen.root.layers.flatMap((layer) => lowerLayer(layer, context) ?? []);
   return { screen: key, name, width, height, ground, children };
+}
+
+/** The versions of things on a screen as nodes; places are those of the screen. */
+export function lowerVersions(versions: readonly Version[], context: LowerContext): readonly StateNode[] {
+  return versions.flatMap(({ base, state, layer, decisions }) => {
+    if (!context.measures.has(layer.key)) return [];
+    const node = lowerLayer(layer, { ...context, decisions });
+    return node ? [{ base, state, node }] : [];
+  });
 }
 
 function lowerLayer(layer: Layer, context: LowerContext): PageNode | null {

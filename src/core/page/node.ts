@@ -2,7 +2,7 @@ import type { Look } from '../look/look';
 import type { LayerKey } from '../mockup/layer';
 import type { Colour } from '../mockup/paint';
 import type { FaceId } from '../mockup/type';
-import type { Role, Scroll } from '../sort/vocabulary';
+import type { Role, Scroll, State } from '../sort/vocabulary';
 
 /** The linear part of a transform about the node's top left corner: a turn, slant or stretch. */
 export type Turn = readonly [a: number, b: number, c: number, d: number];
@@ -98,6 +98,16 @@ export interface Layout {
   readonly justify: 'start' | 'middle' | 'end' | 'between';
 }
 
+/** How a node looks while it, or the node around that has the states, is in a state. */
+export interface StateLook {
+  readonly state: State;
+  readonly look: Look;
+  /** Px by which it stands elsewhere than at rest. */
+  readonly shift: { readonly x: number; readonly y: number } | null;
+  /** What tells the node that has the states; null for that node itself. */
+  readonly within: string | null;
+}
+
 interface NodeBase {
   /** The layer that it comes from. */
   readonly layer: LayerKey;
@@ -111,6 +121,7 @@ interface NodeBase {
   readonly classes: readonly string[];
   readonly place: Place;
   readonly look: Look;
+  readonly states?: readonly StateLook[];
   /** On the page, but not shown at first. */
   readonly hidden: boolean;
   readonly href?: string;

@@ -1,6 +1,6 @@
 import type { Measures } from '../mockup/bounds';
 import type { Layer, LayerKey } from '../mockup/layer';
-import type { Mockup } from '../mockup/mockup';
+import type { Mockup, Screen } from '../mockup/mockup';
 import type { Decision, Decisions } from './decision';
 import { gatherFacts, type Facts } from './facts';
 import { findFurniture } from './furniture';
@@ -8,13 +8,13 @@ import { findMerges, spreadMerges, type Merge, type Merges } from './merges';
 import { proposeName, safeName, safePath } from './outputNames';
 import { ROLE_RULES } from './roles/roles';
 import { RULES } from './rules/rules';
-import { layersOf } from '../mockup/walk';
+import { layersOf, walk } from '../mockup/walk';
 import { namedTags } from './names/namedTags';
 import { spreadTags } from './spread';
 import { settleStates, type StatesOf } from './states';
 import type { Repeats } from './repeats';
 import { mergeTags, type Facet, type Tag, type Tags } from './tag';
-import { roleEntry, type Outcome, type Role } from './vocabulary';
+import { roleEntry, type Outcome, type Role, type State } from './vocabulary';
 
 /**
  * Decides for every layer what it becomes: a person's tag first, then what its own name says, then the first rule
@@ -22,6 +22,51 @@ import { roleEntry, type Outcome, type Role } from './vocabulary';
  */
 export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, tags: Tags): Decisions {
   const decisions = new Map<LayerKey, Decision>();
+  for (const { screen, facts, sources } of judges(mockup, measures, tags)) {
+    for (const layer of screen.root.layers)
+      decideLayer(layer, { within: null, elements: [], inFurniture: false }, facts, sources, decisions);
+  }
+  return decisions;
+}
+
+/** A layer that shows another one in a state, and what it would become if it were on the page in that one's place. */
+export interface Version {
+  readonly base: LayerKey;
+  readonly state: State;
+  readonly layer: Layer;
+  readonly decisions: Decisions;
+}
+
+/** Decides on the versions of things as if each were shown. */
+export function decideVersions(
+  mockup: Mockup,
+  measures: ReadonlyMap<string, Measures>,
+  tags: Tags,
+): readonly Version[] {
+  const versions: Version[] = [];
+  for (const { screen, facts, sources } of judges(mockup, measures, tags)) {
+    if (facts.states.size === 0) continue;
+    const stateless = { ...facts, states: new Map<LayerKey, never>() };
+    for (const layer of walk(screen.root)) {
+      const version = facts.states.get(layer.key);
+      if (!version) continue;
+      const decisions = new Map<LayerKey, Decision>();
+      const around = { within: null, elements: [], inFurniture: false, asShown: true };
+      decideLayer(layer, around, stateless, sources, decisions);
+      versions.push({ base: version.base.key, state: version.state, layer, decisions });
+    }
+  }
+  return versions;
+}
+
+interface Judge {
+  readonly screen: Screen;
+  readonly facts: ScreenFacts;
+  readonly sources: TagSources;
+}
+
+/** What is known and said of each screen. */
+function* judges(mockup: Mockup, measures: ReadonlyMap<string, Measures>, tags: Tags): Generator<Judge> {
   const said = { person: tags, name: namedTags(layersOf(mockup)) };
   const isOff = (key: LayerKey) => (said.person.get(key)?.outcome ?? said.name.get(key)?.outcome) === 'aside';
   const furniture = findFurniture(mockup, measures);
@@ -42,10 +87,8 @@ export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, 
       merges: spreadMerges(findMerges(screen, all), found.repeats, (key) => measured.has(key)),
       opened: openedGroups(sources.alike),
     };
-    for (const layer of screen.root.layers)
-      decideLayer(layer, { within: null, elements: [], inFurniture: false }, facts, sources, decisions);
+    yield { screen, facts, sources };
   }
-  return decisions;
 }
 
 /** The facts of a screen, with what people and names say of them. */
@@ -93,6 +136,8 @@ interface Around {
   /** The elements around, outermost first. */
   readonly elements: readonly string[];
   readonly inFurniture: boolean;
+  /** True for what is decided on as if it were shown. */
+  readonly asShown?: boolean;
 }
 
 function decideLayer(
@@ -118,7 +163,7 @@ function decideLayer(
   const elements = [...around.elements, roleEntry(decision.role).element];
   const inFurniture = around.inFurniture || facts.places.has(layer.key);
   for (const child of layer.layers)
-    decideLayer(child, { within, elements, inFurniture }, facts, sources, into);
+    decideLayer(child, { ...around, within, elements, inFurniture }, facts, sources, into);
 }
 
 function decideOne(layer: Layer, around: Around, facts: ScreenFacts, said: Said): Decision {
@@ -166,7 +211,7 @@ function mergedOutcome({ name, layers }: Merge): Pick<Decision, 'outcome' | 'rea
 
 function decideOutcome(
   layer: Layer,
-  { within }: Around,
+  { within, asShown = false }: Around,
   facts: ScreenFacts,
   { tag, who }: Said,
 ): Pick<Decision, 'outcome' | 'reason' | 'origin'> {
@@ -188,7 +233,7 @@ function decideOutcome(
   for (const rule of RULES) {
     const verdict = rule.judge(layer, facts);
     // A layer that is to start hidden is on the page, although it is not seen in the mockup.
-    const starts = tag.hidden === true && (rule.name === 'unseen' || rule.name === 'state');
+    const starts = (tag.hidden === true || asShown) && (rule.name === 'unseen' || rule.name === 'state');
     const isOpened = rule.name === 'icon' && facts.opened.has(layer.key);
     if (verdict && !starts && !isOpened) return { ...verdict, origin: rule.name };
   }

@@ -1,10 +1,20 @@
 import { isPlain, type Look } from '../look/look';
-import { standingOf, walkNodes, type Layout, type Page, type PageNode, type Standing } from '../page/node';
+import { stateMark } from '../page/states';
+import {
+  standingOf,
+  walkNodes,
+  type Layout,
+  type Page,
+  type PageNode,
+  type Standing,
+  type StateLook,
+} from '../page/node';
 import type { StyleClass, StyleSheet } from './styleSheet';
 
 interface Use {
   readonly look: Look;
   readonly layout: Layout | null;
+  readonly states: readonly StateLook[];
   /** How often each name asks for it; names that Orden made up count as none. */
   readonly names: Map<string, number>;
   /** The ways in which its wearers stand, as text. */
@@ -20,7 +30,7 @@ export function factorClasses(pages: readonly Page[]): StyleSheet {
   const given = new Set<string>(RESERVED);
   const note = (
     mark: string | null,
-    node: Pick<Use, 'look' | 'layout'>,
+    node: Pick<Use, 'look' | 'layout' | 'states'>,
     standing: Standing | null,
     name: string | null,
   ) => {
@@ -35,39 +45,53 @@ export function factorClasses(pages: readonly Page[]): StyleSheet {
     node.classes.forEach((name) => given.add(name));
     if (node.kind === 'text')
       for (const line of node.lines)
-        for (const { look } of line.spans) note(lookMark(look, null), { look, layout: null }, null, null);
+        for (const { look } of line.spans)
+          note(lookMark(look), { look, layout: null, states: [] }, null, null);
   }
   const known = new Map<string, StyleClass>();
-  for (const [mark, { look, layout, names, standings }] of uses) {
+  for (const [mark, { look, layout, states, names, standings }] of uses) {
     // A bare row or column that many different things share is not one of them.
     const isShared = isPlain(look) && names.size > 1;
     const name = freeName((isShared ? null : commonest(names)) ?? describe(look, layout), given);
     const standing = standings.size === 1 ? ([...standings.values()][0] ?? null) : null;
-    known.set(mark, { name, look, layout, standing });
+    known.set(mark, { name, look, layout, standing, states });
+  }
+  const roots = new Map<string, string[]>();
+  for (const { name, look, states } of known.values()) {
+    const own = states.filter((each) => each.within === null);
+    if (own.length === 0) continue;
+    const mark = stateMark(look, own);
+    roots.set(mark, [...(roots.get(mark) ?? []), name]);
   }
   return {
     classes: [...known.values()],
-    classFor: (look) => known.get(lookMark(look, null) ?? '')?.name ?? null,
+    classFor: (look) => known.get(lookMark(look) ?? '')?.name ?? null,
+    classesWithin: (within) => roots.get(within) ?? [],
     classOf: (node) => known.get(markOf(node) ?? '') ?? null,
   };
 }
 
-function partsOf(node: PageNode): Pick<Use, 'look' | 'layout'> {
-  return { look: node.look, layout: (node.kind === 'box' ? node.layout : null) ?? null };
+function partsOf(node: PageNode): Pick<Use, 'look' | 'layout' | 'states'> {
+  const layout = (node.kind === 'box' ? node.layout : null) ?? null;
+  return { look: node.look, layout, states: node.states ?? [] };
 }
 
 /** What makes two nodes wear one class; null for what needs none. */
 function markOf(node: PageNode): string | null {
-  const { look, layout } = partsOf(node);
-  const mark = lookMark(look, layout);
+  const { look, layout, states } = partsOf(node);
+  const mark = lookMark(look, layout, states);
   if (mark !== null) return mark;
   // What has nothing else to say shares a class with what stands alike.
   const standing = standingOf(node);
   return standing && `standing ${JSON.stringify(standing)}`;
 }
 
-function lookMark(look: Look, layout: Layout | null): string | null {
-  return isPlain(look) && !layout ? null : JSON.stringify([look, layout]);
+function lookMark(
+  look: Look,
+  layout: Layout | null = null,
+  states: readonly StateLook[] = [],
+): string | null {
+  return isPlain(look) && !layout && states.length === 0 ? null : JSON.stringify([look, layout, states]);
 }
 
 /** A layer's own name without its number, else what it is to the page. */

@@ -1,5 +1,5 @@
 import type { Look } from '../look/look';
-import type { Layout, PageNode, Standing } from '../page/node';
+import type { Layout, PageNode, Standing, StateLook } from '../page/node';
 
 /** A class: a look, and where boxes may grow, how it lays out what is inside and how it stands itself. */
 export interface StyleClass {
@@ -8,6 +8,7 @@ export interface StyleClass {
   readonly layout: Layout | null;
   /** Null where those that wear the class stand in different ways: it is then said of each. */
   readonly standing: Standing | null;
+  readonly states: readonly StateLook[];
 }
 
 export interface StyleSheet {
@@ -15,5 +16,7 @@ export interface StyleSheet {
   /** The class of letters inside a text; null for what looks like the text itself. */
   readonly classFor: (look: Look) => string | null;
   /** The class of a node; null when it has nothing to say. */
+  /** The classes of the nodes that states are told by; see `StateLook.within`. */
+  readonly classesWithin: (within: string) => readonly string[];
   readonly classOf: (node: PageNode) => StyleClass | null;
 }

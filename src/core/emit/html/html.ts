@@ -8,6 +8,7 @@ import type { EmitInput, FontFile, Target } from '../target';
 import { baseRules } from './base';
 import { classDeclarations } from './declarations';
 import { pageMarkup } from './pageMarkup';
+import { stateRules } from './stateRules';
 
 /** HTML and CSS: a file a screen, one style sheet for all. */
 export const html: Target = {
@@ -39,11 +40,12 @@ function printPage(page: Page, input: EmitInput): string {
   return `<!doctype html>\n${printHtml([element('html', { lang: 'en' }, [head, body])])}`;
 }
 
-function sheetRules({ fonts, pages, sheet }: EmitInput): CssRule[] {
-  const classes = sheet.classes.map((each) => ({
-    selector: `.${each.name}`,
-    declarations: classDeclarations(each),
-  }));
+function sheetRules({ fonts, pages, sheet, keyed = false }: EmitInput): CssRule[] {
+  const classes = sheet.classes.flatMap((each): CssRule[] => {
+    const declarations = classDeclarations(each);
+    const rules = stateRules(each, sheet, keyed);
+    return declarations.length > 0 ? [{ selector: `.${each.name}`, declarations }, ...rules] : [...rules];
+  });
   return [...fonts.map(fontRule), ...baseRules(pages), ...classes];
 }
 

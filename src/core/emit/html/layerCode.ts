@@ -5,6 +5,7 @@ import type { LayerKey } from '../../mockup/layer';
 import { walkNodes, type PageNode } from '../../page/node';
 import { classDeclarations } from './declarations';
 import { nodeMarkup } from './pageMarkup';
+import { stateRules } from './stateRules';
 
 /** The code that a layer gives. */
 export interface LayerCode {
@@ -36,7 +37,10 @@ export function layerCode(
   }
   const rules = conversion.sheet.classes
     .filter(({ name }) => looks.has(name))
-    .map((each) => ({ selector: `.${each.name}`, declarations: classDeclarations(each) }));
+    .flatMap((each) => [
+      { selector: `.${each.name}`, declarations: classDeclarations(each) },
+      ...stateRules(each, conversion.sheet, false),
+    ]);
   return { shown: node.layer, markup: printHtml([nodeMarkup(shallow, conversion)]), css: printCss(rules) };
 }
 

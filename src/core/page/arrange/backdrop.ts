@@ -5,10 +5,11 @@ import type { BoxNode, PageNode } from '../node';
 /**
  * When the lowest child of a group is a box that holds all the others, it is the group's own background:
  * the group takes its look and its place. Places are those of the screen.
+ * @param alone true to do so where there is nothing but the box: a version that shares its words with the others
  */
-export function mergeBackdrop(group: BoxNode): BoxNode {
+export function mergeBackdrop(group: BoxNode, alone = false): BoxNode {
   const [lowest, ...others] = group.children;
-  if (!lowest || others.length === 0 || !isBackdrop(lowest)) return group;
+  if (!lowest || (others.length === 0 && !alone) || !isBackdrop(lowest)) return group;
   const box = placedBox(lowest.place);
   if (!others.every((node) => contains(box, placedBox(node.place), 1))) return group;
   // A clip that is another box than the backdrop stays one; blended or filtered groups would blend twice.

@@ -1,9 +1,10 @@
 import { isPlain } from '../../look/look';
 import type { BoxNode, Page, PageNode } from '../node';
+import { withStates, type StateNode } from '../states';
 
 /** Everything stands on the screen itself; groups stay only where they do something to what is inside. */
-export function fixed(page: Page): Page {
-  return { ...page, children: page.children.flatMap(flatten) };
+export function fixed(page: Page, versions: readonly StateNode[] = []): Page {
+  return { ...page, children: withStates(page.children, versions).flatMap(flatten) };
 }
 
 function flatten(node: PageNode): readonly PageNode[] {
@@ -21,6 +22,7 @@ export function isPurposeless(node: BoxNode): boolean {
     node.href !== undefined ||
     node.slot !== undefined ||
     node.scroll !== undefined ||
-    node.note !== undefined;
+    node.note !== undefined ||
+    node.states !== undefined;
   return isPlain(node.look) && !meant;
 }

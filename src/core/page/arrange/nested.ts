@@ -1,11 +1,16 @@
 import type { BoxNode, Page, PageNode } from '../node';
+import { withStates, type StateNode } from '../states';
 import { mergeCoats } from './coats';
 import { mergeBackdrop } from './backdrop';
 import { isPurposeless } from './fixed';
 
 /** Everything stands in its group; wrappers without a purpose vanish, and a backdrop becomes its group's own. */
-export function nested(page: Page): Page {
-  return { ...page, children: mergeCoats(page.children.flatMap(nest)) };
+export function nested(page: Page, versions: readonly StateNode[] = []): Page {
+  const children = mergeCoats(page.children.flatMap(nest));
+  const shaped = versions.flatMap(({ node, ...version }) =>
+    nest(node).map((each) => ({ ...version, node: each.kind === 'box' ? mergeBackdrop(each, true) : each })),
+  );
+  return { ...page, children: withStates(children, shaped) };
 }
 
 function nest(node: PageNode): readonly PageNode[] {
