@@ -110,7 +110,7 @@ describe('orden convert', () => {
       'an unknown arrangement',
       ['convert', DEMO, '--out', 'x', '--arrange', 'heap'],
       2,
-      expect.stringMatching(/^orden: --arrange takes fixed or nested, not "heap"\./),
+      expect.stringMatching(/^orden: --arrange takes fixed or nested or flow, not "heap"\./),
     ],
     ['an unknown flag', ['convert', DEMO, '--fast'], 2, expect.stringMatching(/^orden: Unknown option/)],
   ])('answers %s with one sentence', async (_, args, status, message) => {

@@ -2,7 +2,15 @@ import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { TARGET_NAMES, type TargetName } from '../core/emit/target';
 import type { Reading } from '../core/read/reading';
-import { ARRANGEMENTS, type Arrangement } from '../core/page/node';
+import {
+  ARRANGEMENTS,
+  FRAME_WORDS,
+  plainFrame,
+  UNITS,
+  type Arrangement,
+  type PageFrame,
+  type Unit,
+} from '../core/page/node';
 import type { Tags } from '../core/sort/tag';
 import { tagsFileSchema } from '../core/sort/tagSchema';
 import { createFontBook } from '../engine/fonts/fontBook';
@@ -15,6 +23,9 @@ export interface ConvertFlags {
   readonly arrange: string;
   readonly target: string;
   readonly tags?: string;
+  readonly unit?: string;
+  /** Words of the page's frame, such as `centred,content`. */
+  readonly frame?: string;
   readonly json: boolean;
 }
 
@@ -41,7 +52,12 @@ export async function convertFile(files: readonly string[], flags: ConvertFlags)
   const reading = await readMockup(bytes, path.basename(file), { book: createFontBook() });
   const readMs = performance.now() - start;
   const { mockup, assets, findings, book } = reading;
-  const options = { arrangement, target };
+  const options = {
+    arrangement,
+    target,
+    ...(flags.unit !== undefined && { unit: oneOf<Unit>(flags.unit, UNITS, '--unit') }),
+    ...(flags.frame !== undefined && { frame: readFrame(flags.frame, arrangement) }),
+  };
   const product = await produce({ mockup, assets, tags, options, book, readFindings: findings });
   return { bytes, reading, product, readMs };
 }
@@ -50,6 +66,19 @@ function oneOf<T extends string>(value: string, allowed: readonly T[], flag: str
   const found = allowed.find((candidate) => candidate === value);
   if (found === undefined) throw new UsageError(`${flag} takes ${allowed.join(' or ')}, not "${value}".`);
   return found;
+}
+
+function readFrame(words: string, arrangement: Arrangement): PageFrame {
+  const allowed = Object.values(FRAME_WORDS).flat();
+  const given = words.split(',').map((word) => oneOf(word.trim(), allowed, '--frame'));
+  const pick = <K extends keyof PageFrame>(key: K): PageFrame[K] | undefined =>
+    FRAME_WORDS[key].find((word) => given.includes(word)) as PageFrame[K] | undefined;
+  const plain = plainFrame(arrangement);
+  return {
+    stands: pick('stands') ?? plain.stands,
+    edge: pick('edge') ?? plain.edge,
+    reaches: pick('reaches') ?? plain.reaches,
+  };
 }
 
 async function readInput(file: string): Promise<Uint8Array> {

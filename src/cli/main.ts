@@ -3,12 +3,16 @@ import { ReadError } from '../core/read/readError';
 import type { ConvertFlags } from './convertFile';
 import { InputError, UsageError } from './errors';
 
-const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested] [--target html] [--tags TAGS.json] [--json]
+const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json]
+              [--unit px|rem] [--frame WORDS] [--json]
 
   Reads the mockup FILE and writes its page into DIR: index.html, styles.css,
-  pictures/, fonts/ and orden.json, the list of what was written.
+  pictures/, fonts/ and orden.json, the list of what was written. WORDS say how the page
+  stands in its window: left or centred, clipped or spilling, screen or content (how high
+  it is), such as --frame centred,content.
 
-orden proof FILE [--arrange fixed|nested] [--target html] [--tags TAGS.json] [--out DIR] [--json]
+orden proof FILE [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json] [--out DIR]
+            [--unit px|rem] [--frame WORDS] [--json]
 
   Builds the page of FILE, draws page and mockup with Chromium at the mockup's size and
   says what differs, by screen and by layer. With --out it keeps the page, and in proof/
@@ -31,6 +35,8 @@ async function main(argv: readonly string[]): Promise<number> {
         arrange: { type: 'string', default: 'nested' },
         target: { type: 'string', default: 'html' },
         tags: { type: 'string' },
+        unit: { type: 'string' },
+        frame: { type: 'string' },
         json: { type: 'boolean', default: false },
         help: { type: 'boolean', short: 'h', default: false },
       },

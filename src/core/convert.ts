@@ -7,7 +7,7 @@ import { measureMockup, type Measures } from './mockup/bounds';
 import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';
 import { lower, lowerVersions } from './page/lower';
-import { walkNodes, type Arrangement, type Page } from './page/node';
+import { plainFrame, walkNodes, type Arrangement, type Page, type PageFrame, type Unit } from './page/node';
 import { planPictures } from './pictures/planPictures';
 import type { PicturePlan } from './pictures/picture';
 import type { Outliner } from './pictures/standaloneSvg';
@@ -25,6 +25,10 @@ import type { StyleSheet } from './style/styleSheet';
 export interface ConvertOptions {
   readonly arrangement: Arrangement;
   readonly target: TargetName;
+  /** Absent for what the arrangement asks for. */
+  readonly frame?: PageFrame;
+  /** Absent for px. */
+  readonly unit?: Unit;
 }
 
 export interface ConvertInput {
@@ -75,7 +79,7 @@ export function convert({ mockup: read, assets, tags, options, outliner }: Conve
   const pages = mockup.screens.map((screen) => {
     const measured = measures.get(screen.key) ?? new Map<string, never>();
     const context = { mockup, measures: measured, decisions, plan };
-    const page = lower(screen, context);
+    const page = lower(screen, context, options.frame ?? plainFrame(options.arrangement));
     reportInexactBorders(page, report);
     return arrange(page, options.arrangement, lowerVersions(versions, context));
   });
@@ -85,7 +89,14 @@ export function convert({ mockup: read, assets, tags, options, outliner }: Conve
   const fonts = fontFiles(pages, mockup, assets);
   clock.lap('style');
 
-  const emission = emit(TARGETS[options.target], { mockup, pages, sheet, plan, fonts });
+  const emission = emit(TARGETS[options.target], {
+    mockup,
+    pages,
+    sheet,
+    plan,
+    fonts,
+    unit: options.unit ?? 'px',
+  });
   clock.lap('emit');
 
   return { mockup, measures, decisions, plan, pages, sheet, fonts, emission, findings, ms: clock.ms };

@@ -7,11 +7,11 @@ import { TARGETS } from '../../src/core/emit/targets';
 import { isPlain } from '../../src/core/look/look';
 import { nested } from '../../src/core/page/arrange/nested';
 import { lower, placedBox } from '../../src/core/page/lower';
-import { walkNodes, type PageNode } from '../../src/core/page/node';
+import { plainFrame, walkNodes, type PageNode } from '../../src/core/page/node';
 
 /** Writes the pages anew with every element saying its layer, and opens one at the size of its screen. */
 export async function openKeyed(browser: Browser, folder: string, conversion: Conversion, at: number) {
-  const files = TARGETS.html.emit({ ...conversion, keyed: true });
+  const files = TARGETS.html.emit({ ...conversion, unit: 'px', keyed: true });
   await Promise.all(files.map((file) => writeFile(path.join(folder, file.path), file.text)));
   const { width, height, file } = conversion.emission.screens[at]!;
   const page = await browser.newPage({ viewport: { width: Math.ceil(width), height: Math.ceil(height) } });
@@ -65,7 +65,8 @@ export async function offsets(
 function drawnNodes({ mockup, measures, decisions, plan }: Conversion, at: number): readonly PageNode[] {
   const screen = mockup.screens[at]!;
   const measured = measures.get(screen.key)!;
-  return [...walkNodes(nested(lower(screen, { mockup, measures: measured, decisions, plan })).children)];
+  const page = lower(screen, { mockup, measures: measured, decisions, plan }, plainFrame('nested'));
+  return [...walkNodes(nested(page).children)];
 }
 
 /** What happens to a page whose texts get longer. */

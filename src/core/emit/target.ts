@@ -1,6 +1,6 @@
 import type { Mockup } from '../mockup/mockup';
 import type { FaceId } from '../mockup/type';
-import type { Page } from '../page/node';
+import type { Page, Unit } from '../page/node';
 import type { PicturePlan } from '../pictures/picture';
 import type { StyleSheet } from '../style/styleSheet';
 
@@ -23,6 +23,7 @@ export interface EmitInput {
   readonly sheet: StyleSheet;
   readonly plan: PicturePlan;
   readonly fonts: readonly FontFile[];
+  readonly unit: Unit;
   /** True to have every element say which layer it comes from, in `data-layer`. */
   readonly keyed?: boolean;
 }

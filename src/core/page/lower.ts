@@ -12,7 +12,7 @@ import { dressLook, groupClip } from './dress';
 import { lowerShape } from './lowerShape';
 import { lowerText } from './lowerText';
 import type { StateNode } from './states';
-import type { BoxNode, FixedPlace, Page, PageNode, PictureNode, Place } from './node';
+import type { BoxNode, FixedPlace, Page, PageFrame, PageNode, PictureNode, Place } from './node';
 
 export interface LowerContext {
   readonly mockup: Mockup;
@@ -22,10 +22,10 @@ export interface LowerContext {
 }
 
 /** Turns a screen's layers and their decisions into a page tree that follows the groups; places are those of the screen. */
-export function lower(screen: Screen, context: LowerContext): Page {
+export function lower(screen: Screen, context: LowerContext, frame: PageFrame): Page {
   const { key, name, width, height, ground } = screen;
   const children = screen.root.layers.flatMap((layer) => lowerLayer(layer, context) ?? []);
-  return { screen: key, name, width, height, ground, children };
+  return { screen: key, name, width, height, ground, frame, children };
 }
 
 /** The versions of things on a screen as nodes; places are those of the screen. */

@@ -181,12 +181,29 @@ export interface PictureNode extends NodeBase {
 export type PageNode = BoxNode | TextNode | PictureNode;
 
 /** One screen as a target-neutral tree. */
+/** How a page stands in its window. */
+export interface PageFrame {
+  /** From the left edge, or centred and no wider than the mockup. */
+  readonly stands: 'left' | 'centred';
+  /** What happens to what lies past the screen's edges. */
+  readonly edge: 'clipped' | 'spilling';
+  /** As high as the screen of the mockup, or as what is on it. */
+  readonly reaches: 'screen' | 'content';
+}
+
+export const FRAME_WORDS = {
+  stands: ['left', 'centred'],
+  edge: ['clipped', 'spilling'],
+  reaches: ['screen', 'content'],
+} as const satisfies { readonly [K in keyof PageFrame]: readonly PageFrame[K][] };
+
 export interface Page {
   readonly screen: string;
   readonly name: string;
   readonly width: number;
   readonly height: number;
   readonly ground: Colour | null;
+  readonly frame: PageFrame;
   /** Absent where everything stands at its coordinates. */
   readonly layout?: Layout;
   readonly children: readonly PageNode[];
@@ -195,6 +212,15 @@ export interface Page {
 /** How nodes are placed. */
 export const ARRANGEMENTS = ['fixed', 'nested', 'flow'] as const;
 export type Arrangement = (typeof ARRANGEMENTS)[number];
+
+/** How a page stands where nobody says otherwise: what flows is as high as its content. */
+export function plainFrame(arrangement: Arrangement): PageFrame {
+  return { stands: 'left', edge: 'clipped', reaches: arrangement === 'flow' ? 'content' : 'screen' };
+}
+
+/** The length that sizes are written in; `rem` follows the reader's own type size. */
+export const UNITS = ['px', 'rem'] as const;
+export type Unit = (typeof UNITS)[number];
 
 /** What a place says beside the numbers that follow from others: equal ones can share a class. */
 export type Standing =

@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { strToU8, zipSync } from 'fflate';
 import { TARGET_NAMES } from '../../core/emit/target';
 import type { ConvertOptions } from '../../core/convert';
-import { ARRANGEMENTS } from '../../core/page/node';
+import { ARRANGEMENTS, FRAME_WORDS, UNITS, type PageFrame } from '../../core/page/node';
 import { pool } from '../db/pool';
 import * as builds from '../db/tables/builds';
 import { newestRevision } from '../db/tables/revisions';
@@ -18,6 +18,12 @@ export const buildSchema = Joi.object<ConvertOptions>({
   target: Joi.string()
     .valid(...TARGET_NAMES)
     .default('html'),
+  unit: Joi.string().valid(...UNITS),
+  frame: Joi.object<PageFrame>({
+    stands: Joi.valid(...FRAME_WORDS.stands).required(),
+    edge: Joi.valid(...FRAME_WORDS.edge).required(),
+    reaches: Joi.valid(...FRAME_WORDS.reaches).required(),
+  }),
 });
 
 export type BuildView = Omit<builds.BuildRow, 'tags' | 'revision_id'>;

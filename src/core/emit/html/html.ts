@@ -1,7 +1,8 @@
 import { element } from '../../markup/element';
 import { printCss, type CssRule } from '../../markup/printCss';
+import { inRem } from '../../markup/units';
 import { printHtml } from '../../markup/printHtml';
-import type { Page } from '../../page/node';
+import type { Page, Unit } from '../../page/node';
 import { safeName } from '../../sort/outputNames';
 import { quoteFamily } from '../../markup/families';
 import type { EmitInput, FontFile, Target } from '../target';
@@ -15,10 +16,15 @@ export const html: Target = {
   name: 'html',
   emit: (input) => [
     ...input.pages.map((page, at) => ({ path: pageFile(input.pages, at), text: printPage(page, input) })),
-    { path: 'styles.css', text: printCss(sheetRules(input)) },
+    { path: 'styles.css', text: printCss(inUnit(sheetRules(input), input.unit)) },
   ],
   pageFile,
 };
+
+function inUnit(rules: readonly CssRule[], unit: Unit): readonly CssRule[] {
+  if (unit === 'px') return rules;
+  return rules.map((rule) => ({ ...rule, declarations: rule.declarations.map(inRem) }));
+}
 
 /** The first screen is the index; the others have their own names. */
 function pageFile(pages: readonly Page[], at: number): string {

@@ -1,15 +1,20 @@
 import { element, inlineElement, type MarkupElement, type MarkupNode } from '../../markup/element';
 import { formatNumber, px } from '../../markup/numbers';
+import { inRem } from '../../markup/units';
 import { printInlineCss, type Declaration } from '../../markup/printCss';
-import type { BoxNode, Page, PageNode, PictureNode, Place, TextNode, TextNodeLine } from '../../page/node';
-import { standingOf } from '../../page/node';
 import {
-  bareBoxDeclarations,
-  layoutDeclarations,
-  placeDeclarations,
-  standingDeclarations,
-  turnDeclarations,
-} from './placing';
+  standingOf,
+  type BoxNode,
+  type Page,
+  type PageNode,
+  type PictureNode,
+  type Place,
+  type TextNode,
+  type TextNodeLine,
+  type Unit,
+} from '../../page/node';
+import { frameDeclarations } from './frame';
+import { bareBoxDeclarations, placeDeclarations, standingDeclarations, turnDeclarations } from './placing';
 import type { PicturePlan } from '../../pictures/picture';
 import { roleEntry, type Role, type Scroll } from '../../sort/vocabulary';
 import type { StyleSheet } from '../../style/styleSheet';
@@ -18,24 +23,23 @@ export interface MarkupContext {
   readonly sheet: StyleSheet;
   readonly plan: PicturePlan;
   readonly keyed?: boolean;
+  readonly unit?: Unit;
+}
+
+/** Declarations for a `style` attribute, in the page's unit; null for none. */
+function inline(declarations: readonly Declaration[], { unit }: MarkupContext): string | null {
+  if (declarations.length === 0) return null;
+  return printInlineCss(unit === 'rem' ? declarations.map(inRem) : declarations);
 }
 
 /** The page's body as HTML elements. */
 export function pageMarkup(page: Page, context: MarkupContext): MarkupElement {
-  const attributes = { class: 'screen', style: printInlineCss(screenSize(page)) };
+  const attributes = { class: 'screen', style: inline(frameDeclarations(page), context) };
   return element(
     'div',
     attributes,
     page.children.map((node) => nodeMarkup(node, context, FLOW)),
   );
-}
-
-function screenSize({ width, height, layout }: Page): Declaration[] {
-  if (layout) return [['min-height', px(height)], ...layoutDeclarations(layout)];
-  return [
-    ['width', px(width)],
-    ['height', px(height)],
-  ];
 }
 
 /** What the elements around allow inside (HTML, §3.2.5.2). */
@@ -163,15 +167,15 @@ function lineMarkup(
   if (!line.at) return spans;
   const { x, y, stretch } = line.at;
   if (node.even && node.wraps)
-    return [inlineElement('span', { style: printInlineCss(evenLine(node, stretch)) }, spans)];
-  const style = printInlineCss([
+    return [inlineElement('span', { style: inline(evenLine(node, stretch), context) }, spans)];
+  const placed: Declaration[] = [
     ['position', 'absolute'],
     ['left', px(x)],
     ['top', px(y)],
     ['white-space', 'nowrap'],
     ...(stretch === 1 ? [] : turnDeclarations([stretch, 0, 0, 1])),
-  ]);
-  return [inlineElement('span', { style }, spans)];
+  ];
+  return [inlineElement('span', { style: inline(placed, context) }, spans)];
 }
 
 /** A line of its own that breaks where its letters, as stretched, have no more room. */
@@ -231,16 +235,16 @@ function elementName(role: Role, inside: Inside): string {
 /** The place of a node, where its class does not say it. */
 function placeStyle(
   node: PageNode,
-  { sheet }: MarkupContext,
+  context: MarkupContext,
   others: readonly Declaration[] = [],
 ): string | null {
   const standing = standingOf(node);
   if (standing || node.place.kind === 'flow') {
-    const said = sheet.classOf(node)?.standing;
+    const said = context.sheet.classOf(node)?.standing;
     const own = standing && !said ? standingDeclarations(standing) : [];
-    return own.length + others.length > 0 ? printInlineCss([...own, ...others]) : null;
+    return inline([...own, ...others], context);
   }
   const isBare = node.kind === 'box' && node.children.length === 0;
   const place = isBare ? bareBoxDeclarations(node.place) : placeDeclarations(node.place);
-  return printInlineCss([...place, ...others]);
+  return inline([...place, ...others], context);
 }

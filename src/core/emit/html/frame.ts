@@ -1,0 +1,37 @@
+import { px } from '../../markup/numbers';
+import type { Declaration } from '../../markup/printCss';
+import type { Page } from '../../page/node';
+import { layoutDeclarations } from './placing';
+
+/** How the page's own element stands in the window. */
+export function frameDeclarations(page: Page): Declaration[] {
+  const { frame, width, layout } = page;
+  const isCentred = frame.stands === 'centred';
+  const list: (Declaration | null)[] = [
+    ...(layout ? flowing(page) : placed(page)),
+    layout && isCentred ? ['max-width', px(width)] : null,
+    isCentred ? ['margin', '0 auto'] : null,
+    frame.edge === 'spilling' ? ['overflow', 'visible'] : null,
+    ...(layout ? layoutDeclarations(layout) : []),
+  ];
+  return list.filter((entry) => entry !== null);
+}
+
+function flowing({ frame, height }: Page): Declaration[] {
+  return frame.reaches === 'content'
+    ? [['min-height', px(height)]]
+    : [['height', px(height)], ...(frame.edge === 'clipped' ? [['overflow', 'hidden'] as const] : [])];
+}
+
+function placed(page: Page): Declaration[] {
+  const { frame, width, height } = page;
+  return [
+    ['width', px(width)],
+    ['height', px(frame.reaches === 'content' ? contentHeight(page) : height)],
+  ];
+}
+
+/** How far down things on the page itself reach, px; no less than the screen. */
+function contentHeight({ children, height }: Page): number {
+  return Math.max(height, ...children.map(({ place }) => place.y + place.height));
+}
