@@ -12,7 +12,6 @@ import { layersOf, walk } from '../mockup/walk';
 import { namedTags } from './names/namedTags';
 import { spreadTags } from './spread';
 import { settleStates, type StatesOf } from './states';
-import type { Repeats } from './repeats';
 import { mergeTags, type Facet, type Tag, type Tags } from './tag';
 import { roleEntry, type Outcome, type Role, type State } from './vocabulary';
 

@@ -39,7 +39,10 @@ export interface ProofInput {
 }
 
 /** What a page is held against: an SVG as it was given, of other files a drawing of what was read. */
-export function proofSheet(bytes: Uint8Array, reading: Reading): ProofInput['sheet'] {
+export function proofSheet(
+  bytes: Uint8Array,
+  reading: Pick<Reading, 'mockup' | 'assets' | 'book'>,
+): ProofInput['sheet'] {
   const { width = 0, height = 0 } = reading.mockup.screens[0] ?? {};
   const isSvg = reading.mockup.format === 'svg';
   return { svg: isSvg ? svgBytes(bytes) : new TextEncoder().encode(sheetSvg(reading)), width, height };

@@ -1,7 +1,11 @@
 import PgBoss from 'pg-boss';
+import { pool } from '../db/pool';
+import { orderProof } from '../db/tables/proofs';
 import { runBuild } from './runBuild';
+import { runProof } from './runProof';
 
 const QUEUE = 'build';
+const PROOFS = 'proof';
 const shared = globalThis as { ordenBoss?: Promise<PgBoss> };
 
 async function startBoss(): Promise<PgBoss> {
@@ -10,7 +14,12 @@ async function startBoss(): Promise<PgBoss> {
   await boss.start();
   await boss.createQueue(QUEUE);
   await boss.work<{ id: string }>(QUEUE, { batchSize: 1, pollingIntervalSeconds: 0.5 }, async ([job]) => {
-    if (job) await runBuild(job.data.id);
+    if (!job) return;
+    if (await runBuild(job.data.id)) await sendProof(boss, job.data.id);
+  });
+  await boss.createQueue(PROOFS);
+  await boss.work<{ id: string }>(PROOFS, { batchSize: 1, pollingIntervalSeconds: 0.5 }, async ([job]) => {
+    if (job) await runProof(job.data.id);
   });
   return boss;
 }
@@ -24,4 +33,14 @@ function boss(): Promise<PgBoss> {
 /** Puts a build in the queue; one whose worker dies is taken up again by another. */
 export async function queueBuild(id: string): Promise<void> {
   await (await boss()).send(QUEUE, { id }, { retryLimit: 2, expireInMinutes: 10 });
+}
+
+async function sendProof(boss: PgBoss, id: string): Promise<void> {
+  await orderProof(pool(), id);
+  await boss.send(PROOFS, { id }, { retryLimit: 2, expireInMinutes: 10 });
+}
+
+/** Puts the proof of a build in the queue. */
+export async function queueProof(id: string): Promise<void> {
+  await sendProof(await boss(), id);
 }

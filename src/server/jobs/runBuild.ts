@@ -5,12 +5,12 @@ import { getRevision, revisionAssets } from '../db/tables/revisions';
 import { buildInWorker } from '../workers/workers';
 import { beginRunning, endRunning, stopRunning } from './runningBuilds';
 
-/** Runs a build from its record. Its files are kept all at once at the end, or not at all. */
-export async function runBuild(id: string): Promise<void> {
+/** Runs a build from its record; true when it is done. Its files are kept all at once at the end, or not at all. */
+export async function runBuild(id: string): Promise<boolean> {
   const db = pool();
   const build = await builds.getBuild(db, id);
   const revision = build && (await getRevision(db, build.revision_id));
-  if (!build || !revision || !(await builds.startBuild(db, id))) return;
+  if (!build || !revision || !(await builds.startBuild(db, id))) return false;
   const { signal } = beginRunning(id);
   try {
     const job = {
@@ -21,8 +21,8 @@ export async function runBuild(id: string): Promise<void> {
       findings: revision.findings,
     };
     const { files, result } = await buildInWorker(job, { signal, onProgress: reporter(id) });
-    await inTransaction(async (client) => {
-      if (!(await builds.finishBuild(client, id, result))) return;
+    return await inTransaction(async (client) => {
+      if (!(await builds.finishBuild(client, id, result))) return false;
       for (const file of files) {
         await builds.insertBuildFile(
           client,
@@ -32,9 +32,11 @@ export async function runBuild(id: string): Promise<void> {
           file.bytes.length,
         );
       }
+      return true;
     });
   } catch (error) {
     await builds.failBuild(db, id, error instanceof Error ? error.message : String(error));
+    return false;
   } finally {
     endRunning(id);
   }

@@ -4,9 +4,9 @@ import { useState } from 'react';
 import type { Arrangement } from '../../core/page/node';
 import type { BuildView } from '../../server/useCases/builds';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
-import { ArrangementToggle } from '../shared/ArrangementToggle';
 import { TopBar } from '../shared/TopBar';
 import { useResource } from '../shared/useResource';
+import { BuildOptions, type BuildChoice } from './BuildOptions';
 import { Built } from './Built';
 import { useBuild } from './useBuild';
 
@@ -20,8 +20,8 @@ const SAYS: Readonly<Record<Arrangement, string>> = {
 export function BuildStep({ mockupId }: { readonly mockupId: string }) {
   const opened = useResource<OpenedMockup>(`/api/mockups/${mockupId}`);
   const earlier = useResource<{ builds: BuildView[] }>(`/api/mockups/${mockupId}/builds`);
-  const { build, problem, start, stop } = useBuild(mockupId, earlier.data?.builds ?? null);
-  const [arrangement, setArrangement] = useState<Arrangement>('nested');
+  const { build, builds, problem, start, stop } = useBuild(mockupId, earlier.data?.builds ?? null);
+  const [choice, setChoice] = useState<BuildChoice>({ arrangement: 'flow' });
   const running = build?.state === 'waiting' || build?.state === 'running';
   return (
     <>
@@ -38,10 +38,12 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
             borderColor: 'divider',
           }}
         >
-          <ArrangementToggle value={arrangement} onChange={setArrangement} />
-          <Typography sx={{ fontSize: 12, color: 'text.secondary', flex: 1 }}>{SAYS[arrangement]}</Typography>
+          <BuildOptions value={choice} onChange={setChoice} />
+          <Typography sx={{ fontSize: 12, color: 'text.secondary', flex: 1 }}>
+            {SAYS[choice.arrangement]}
+          </Typography>
           {running && <Button onClick={() => void stop()}>Stop</Button>}
-          <Button variant="contained" disabled={running} onClick={() => void start(arrangement)}>
+          <Button variant="contained" disabled={running} onClick={() => void start(choice)}>
             Build the page
           </Button>
         </Box>
@@ -52,7 +54,7 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
           <Alert severity="info">The build was stopped; nothing of it was kept.</Alert>
         )}
         {build?.state === 'done' && build.result && opened.data && (
-          <Built build={build} result={build.result} opened={opened.data} />
+          <Built key={build.id} build={build} result={build.result} opened={opened.data} earlier={builds} />
         )}
         {!build && earlier.data && (
           <Typography sx={{ p: 3, color: 'text.secondary' }}>

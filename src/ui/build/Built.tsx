@@ -6,18 +6,22 @@ import type { BuildView } from '../../server/useCases/builds';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
 import { SideBySide } from './SideBySide';
 import { BuiltFiles } from './BuiltFiles';
+import { LinkedView } from './LinkedView';
+import { ProofView } from './ProofView';
 import { BuiltFindings } from './BuiltFindings';
 
 interface BuiltProps {
   readonly build: BuildView;
   readonly result: BuildResult;
   readonly opened: OpenedMockup;
+  /** Builds before this one, the newest first. */
+  readonly earlier: readonly BuildView[];
 }
 
-type View = 'page' | 'files' | 'findings';
+type View = 'page' | 'proof' | 'links' | 'files' | 'findings';
 
 /** A finished build: the page beside the mockup, its files, and what is to be known. */
-export function Built({ build, result, opened }: BuiltProps) {
+export function Built({ build, result, opened, earlier }: BuiltProps) {
   const [view, setView] = useState<View>('page');
   return (
     <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
@@ -29,6 +33,8 @@ export function Built({ build, result, opened }: BuiltProps) {
           sx={{ flex: 1, minHeight: 36, '& .MuiTab-root': { minHeight: 36, py: 0 } }}
         >
           <Tab value="page" id="tab-page" aria-controls="panel-page" label="Page and mockup" />
+          <Tab value="proof" id="tab-proof" aria-controls="panel-proof" label="Proof" />
+          <Tab value="links" id="tab-links" aria-controls="panel-links" label="Layers, code, page" />
           <Tab
             value="files"
             id="tab-files"
@@ -53,7 +59,9 @@ export function Built({ build, result, opened }: BuiltProps) {
         sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}
       >
         {view === 'page' && <SideBySide build={build} result={result} opened={opened} />}
-        {view === 'files' && <BuiltFiles build={build} result={result} />}
+        {view === 'proof' && <ProofView build={build} />}
+        {view === 'links' && <LinkedView build={build} result={result} opened={opened} />}
+        {view === 'files' && <BuiltFiles build={build} result={result} earlier={earlier} />}
         {view === 'findings' && <BuiltFindings findings={result.findings} />}
       </Box>
     </Box>

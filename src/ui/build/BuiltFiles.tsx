@@ -1,16 +1,34 @@
 'use client';
-import { Alert, Box, List, ListItemButton, ListItemText } from '@mui/material';
-import { useEffect, useState } from 'react';
+import { Alert, Box, List, NativeSelect, ListItemButton, ListItemText } from '@mui/material';
+import { useState } from 'react';
 import type { BuildResult } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
-import { CodeBlock } from '../shared/CodeBlock';
+import { CodeView } from '../shared/CodeView';
 import { MONO } from '../shared/theme';
+import { useText } from '../shared/useText';
+import { CompareView } from './CompareView';
+
+interface BuiltFilesProps {
+  readonly build: BuildView;
+  readonly result: BuildResult;
+  readonly earlier: readonly BuildView[];
+}
 
 /** Every file of the build with its size; code is read here, pictures are shown. */
-export function BuiltFiles({ build, result }: { readonly build: BuildView; readonly result: BuildResult }) {
+export function BuiltFiles({ build, result, earlier }: BuiltFilesProps) {
+  const others = earlier.filter((each) => each.id !== build.id && each.state === 'done');
+  const [other, setOther] = useState<BuildView | null>(null);
   const [path, setPath] = useState(result.files[0]?.path ?? '');
   return (
-    <Box sx={{ flex: 1, minHeight: 0, display: 'grid', gridTemplateColumns: '300px 1fr' }}>
+    <Box
+      sx={{
+        flex: 1,
+        minHeight: 0,
+        display: 'grid',
+        gridTemplateColumns: '300px 1fr',
+        gridTemplateRows: 'minmax(0, 1fr)',
+      }}
+    >
       <List dense aria-label="Files" sx={{ overflow: 'auto', borderRight: 1, borderColor: 'divider', py: 0 }}>
         {result.files.map((file) => (
           <li key={file.path}>
@@ -29,32 +47,65 @@ export function BuiltFiles({ build, result }: { readonly build: BuildView; reado
           </li>
         ))}
       </List>
-      <FileView
-        key={path}
-        address={`/api/builds/${build.id}/files/${path.split('/').map(encodeURIComponent).join('/')}`}
-        path={path}
-      />
+      <Box sx={{ minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+        {others.length > 0 && (
+          <Box sx={{ px: 1, py: 0.5, borderBottom: 1, borderColor: 'divider' }}>
+            <NativeSelect
+              value={other?.id ?? ''}
+              onChange={(event) => setOther(others.find(({ id }) => id === event.target.value) ?? null)}
+              inputProps={{ 'aria-label': 'Compare with an earlier build' }}
+              sx={{ fontSize: 12 }}
+            >
+              <option value="">this build alone</option>
+              {others.map((each) => (
+                <option key={each.id} value={each.id}>
+                  beside the one of {sayTime(each.created_at)}, {each.options.arrangement}
+                </option>
+              ))}
+            </NativeSelect>
+          </Box>
+        )}
+        <Box sx={{ flex: 1, minHeight: 0 }}>
+          <FileView key={path} build={build} path={path} against={other} />
+        </Box>
+      </Box>
     </Box>
   );
+}
+
+function sayTime(time: Date | string): string {
+  return new Date(time).toLocaleTimeString(undefined, {
+    hour: '2-digit',
+    minute: '2-digit',
+    second: '2-digit',
+  });
 }
 
 function sayBytes(bytes: number): string {
   return bytes < 1000 ? `${bytes} B` : `${(bytes / 1000).toFixed(1)} kB`;
 }
 
-function FileView({ address, path }: { readonly address: string; readonly path: string }) {
-  const [text, setText] = useState<string | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
+interface FileViewProps {
+  readonly build: BuildView;
+  readonly path: string;
+  readonly against: BuildView | null;
+}
+
+function FileView({ build, path, against }: FileViewProps) {
   const isCode = /\.(html|css|json)$/.test(path);
-  useEffect(() => {
-    if (!isCode) return;
-    fetch(address).then(
-      async (response) => setText(await response.text()),
-      () => setProblem('The file could not be loaded; check that Orden is running.'),
-    );
-  }, [address, isCode]);
+  const address = fileAddress(build, path);
+  const { text, problem } = useText(isCode ? address : null);
   if (problem) return <Alert severity="error">{problem}</Alert>;
-  if (isCode) return <CodeBlock title={path} code={text ?? ''} />;
+  if (isCode && against)
+    return (
+      <CompareView
+        path={path}
+        language={languageOf(path)}
+        before={fileAddress(against, path)}
+        after={text ?? ''}
+      />
+    );
+  if (isCode) return <CodeView title={path} code={text ?? ''} language={languageOf(path)} />;
   if (!/\.(png|svg)$/.test(path)) return <Box sx={{ p: 2 }}>{path} goes along with the page.</Box>;
   return (
     <Box sx={{ p: 2, overflow: 'auto' }}>
@@ -66,4 +117,13 @@ function FileView({ address, path }: { readonly address: string; readonly path: 
       />
     </Box>
   );
+}
+
+function fileAddress({ id }: BuildView, path: string): string {
+  return `/api/builds/${id}/files/${path.split('/').map(encodeURIComponent).join('/')}`;
+}
+
+function languageOf(path: string): 'html' | 'css' | 'text' {
+  if (path.endsWith('.html')) return 'html';
+  return path.endsWith('.css') ? 'css' : 'text';
 }

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { Arrangement } from '../../core/page/node';
+import type { BuildChoice } from './BuildOptions';
 import type { BuildView } from '../../server/useCases/builds';
 import { postJson, request, sentence } from '../shared/request';
 
@@ -8,7 +8,9 @@ const BETWEEN_LOOKS_MS = 300;
 interface Building {
   readonly build: BuildView | null;
   readonly problem: string | null;
-  readonly start: (arrangement: Arrangement) => Promise<void>;
+  /** All that are known, the newest first. */
+  readonly builds: readonly BuildView[];
+  readonly start: (choice: BuildChoice) => Promise<void>;
   readonly stop: () => Promise<void>;
 }
 
@@ -17,6 +19,10 @@ export function useBuild(mockupId: string, earlier: readonly BuildView[] | null)
   const [ordered, setOrdered] = useState<BuildView | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const build = ordered ?? earlier?.[0] ?? null;
+  const [past, setPast] = useState<readonly BuildView[]>([]);
+  const builds = [...(ordered ? [ordered] : []), ...past, ...(earlier ?? [])].filter(
+    ({ id }, at, all) => all.findIndex((each) => each.id === id) === at,
+  );
   const running = build?.state === 'waiting' || build?.state === 'running';
   const id = build?.id;
 
@@ -41,9 +47,11 @@ export function useBuild(mockupId: string, earlier: readonly BuildView[] | null)
   return {
     build,
     problem,
-    start: (arrangement) =>
+    builds,
+    start: (choice) =>
       attempt(async () => {
-        const order = await postJson<{ id: string }>(`/api/mockups/${mockupId}/builds`, { arrangement });
+        if (ordered) setPast([ordered, ...past]);
+        const order = await postJson<{ id: string }>(`/api/mockups/${mockupId}/builds`, choice);
         return request<BuildView>(`/api/builds/${order.id}`);
       }),
     stop: () => attempt(() => request<BuildView>(`/api/builds/${id}`, { method: 'DELETE' })),

@@ -33,9 +33,7 @@ export function layOutGrid(
   const align = commonAlign(filled.map((row) => alignLine(row, around(row)).align));
   const aligned = filled.map((row) => alignLine(row, around(row), align));
   const lines = aligned.map(({ line }) => line);
-  const gap = pitch
-    ? 0
-    : Math.max(0, Math.min(...columns.slice(1).map(({ x }, at) => x - right(columns[at]!))));
+  const gap = pitch ? 0 : columnGap(columns);
   const rowGaps = lines.slice(1).map(({ y }, at) => y - bottom(lines[at]!));
   const rowGap = rowGaps.length === 0 ? gap : Math.min(...rowGaps);
   const before = columns[0]!.x - inner.x;

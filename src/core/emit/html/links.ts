@@ -1,0 +1,57 @@
+import type { LayerKey } from '../../mockup/layer';
+
+/** Where a layer is in a page: its element, and the lines of code that write it. */
+export interface ElementLink {
+  readonly layer: LayerKey;
+  /** The element's place among all elements of the page's screen, in document order. */
+  readonly element: number;
+  /** From 1, both counted in. */
+  readonly line: number;
+  readonly lastLine: number;
+}
+
+/** Finds the layers in a page whose elements say theirs in `data-layer`, and which is printed an element a line. */
+export function linkElements(page: string): readonly ElementLink[] {
+  const lines = page.split('\n');
+  const links: ElementLink[] = [];
+  // The elements of the screen begin after the screen itself.
+  let element = -1;
+  let isInside = false;
+  for (const [at, line] of lines.entries()) {
+    for (const [tag, name] of line.matchAll(/<([a-z][a-z0-9]*)(?: [^\s="<>]+(?:="[^"]*")?)*>/g)) {
+      if (isInside) element += 1;
+      if (name === 'div' && tag.includes('class="screen"')) isInside = true;
+      const layer = / data-layer="([^"]*)"/.exec(tag)?.[1];
+      if (layer !== undefined)
+        links.push({ layer: unescape(layer), element, line: at + 1, lastLine: endOf(lines, at) + 1 });
+    }
+  }
+  return links;
+}
+
+/** The line on which the element ends: the next one that closes something at the same depth. */
+function endOf(lines: readonly string[], at: number): number {
+  const line = lines[at] ?? '';
+  const margin = /^ */.exec(line)![0];
+  const name = /<([a-z][a-z0-9]*)/.exec(line)?.[1] ?? '';
+  if (line.includes(`</${name}>`)) return at;
+  const closing = `${margin}</${name}>`;
+  const next = lines[at + 1] ?? '';
+  // Elements without content have no end.
+  if (!next.startsWith(`${margin} `) && next !== closing) return at;
+  const end = lines.indexOf(closing, at);
+  return end < 0 ? at : end;
+}
+
+/** Attribute values are printed with these only (HTML, §13.3). */
+const ENTITIES: Readonly<Record<string, string>> = {
+  '&amp;': '&',
+  '&quot;': '"',
+  '&lt;': '<',
+  '&gt;': '>',
+  '&nbsp;': '\u00a0',
+};
+
+function unescape(value: string): string {
+  return value.replace(/&(?:amp|quot|lt|gt|nbsp);/g, (entity) => ENTITIES[entity] ?? entity);
+}

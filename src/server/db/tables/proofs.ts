@@ -1,0 +1,64 @@
+import type { Queryable } from '../pool';
+import type { ProofScreen, ProofState } from '../../proofTypes';
+
+export interface ProofRow {
+  readonly build_id: string;
+  readonly state: ProofState;
+  readonly problem: string | null;
+  readonly screens: readonly ProofScreen[] | null;
+}
+
+const ORDER = `
+  insert into proofs (build_id) values ($1)
+  on conflict (build_id) do update set state = 'waiting', problem = null where proofs.state = 'failed'`;
+const SELECT = 'select build_id, state, problem, screens from proofs where build_id = $1';
+const START = `update proofs set state = 'running' where build_id = $1 and state in ('waiting', 'running')`;
+const FINISH = `update proofs set state = 'done', screens = $2 where build_id = $1 and state = 'running'`;
+const FAIL = `update proofs set state = 'failed', problem = $2 where build_id = $1 and state = 'running'`;
+const INSERT_PICTURE = `
+  insert into proof_pictures (build_id, path, digest) values ($1, $2, $3)
+  on conflict (build_id, path) do update set digest = excluded.digest`;
+const PICTURE = `
+  select b.bytes from proof_pictures p join blobs b on b.digest = p.digest where p.build_id = $1 and p.path = $2`;
+
+/** Notes that a proof is wanted; one that failed is wanted again. */
+export async function orderProof(db: Queryable, buildId: string): Promise<void> {
+  await db.query(ORDER, [buildId]);
+}
+
+export async function getProof(db: Queryable, buildId: string): Promise<ProofRow | null> {
+  const { rows } = await db.query<ProofRow>(SELECT, [buildId]);
+  return rows[0] ?? null;
+}
+
+/** False when the proof is there already. */
+export async function startProof(db: Queryable, buildId: string): Promise<boolean> {
+  const { rowCount } = await db.query(START, [buildId]);
+  return rowCount === 1;
+}
+
+export async function finishProof(
+  db: Queryable,
+  buildId: string,
+  screens: readonly ProofScreen[],
+): Promise<void> {
+  await db.query(FINISH, [buildId, JSON.stringify(screens)]);
+}
+
+export async function failProof(db: Queryable, buildId: string, problem: string): Promise<void> {
+  await db.query(FAIL, [buildId, problem]);
+}
+
+export async function insertProofPicture(
+  db: Queryable,
+  buildId: string,
+  path: string,
+  digest: string,
+): Promise<void> {
+  await db.query(INSERT_PICTURE, [buildId, path, digest]);
+}
+
+export async function proofPicture(db: Queryable, buildId: string, path: string): Promise<Uint8Array | null> {
+  const { rows } = await db.query<{ bytes: Buffer }>(PICTURE, [buildId, path]);
+  return rows[0]?.bytes ?? null;
+}

@@ -1,0 +1,70 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { parentPort, workerData } from 'node:worker_threads';
+import { convert, type ConvertOptions } from '../../core/convert';
+import type { Assets, Mockup } from '../../core/mockup/mockup';
+import type { Tags } from '../../core/sort/tag';
+import { createFontBook } from '../../engine/fonts/fontBook';
+import { givenFonts } from '../../engine/fonts/givenFonts';
+import { outlinerOf, type OutputFile } from '../../engine/produce';
+import { launchChromium } from '../../engine/proof/chromium';
+import { proofSheet, pullProof } from '../../engine/proof/proof';
+import { writeFiles } from '../../engine/writeFiles';
+import type { ProofScreen } from '../proofTypes';
+import type { WorkerMessage } from './runWorker';
+
+export interface ProofJob {
+  readonly mockup: Mockup;
+  readonly assets: Assets;
+  readonly tags: Tags;
+  readonly options: ConvertOptions;
+  /** The mockup file as it was given. */
+  readonly source: Uint8Array;
+  /** The files of the build. */
+  readonly files: readonly OutputFile[];
+}
+
+export interface ProofOutput {
+  readonly screens: readonly ProofScreen[];
+  readonly pictures: readonly OutputFile[];
+}
+
+function say(message: WorkerMessage<ProofOutput>): void {
+  parentPort?.postMessage(message);
+}
+
+async function prove({ mockup, assets, tags, options, source, files }: ProofJob): Promise<ProofOutput> {
+  const browser = await launchChromium();
+  const folder = await mkdtemp(path.join(tmpdir(), 'orden-proof-'));
+  try {
+    await writeFiles(folder, files);
+    const { book } = createFontBook().withFonts(givenFonts(mockup, assets));
+    const conversion = convert({ mockup, assets, tags, options, outliner: outlinerOf(book) });
+    const sheet = proofSheet(source, { mockup, assets, book });
+    const proofs = await pullProof({ browser, conversion, folder, sheet });
+    const pictures: OutputFile[] = [];
+    const screens = proofs.map(({ pictures: pulled, worst, ...proof }, at): ProofScreen => {
+      const nameOf = (what: keyof typeof pulled) => `${at}/${what}.png`;
+      for (const what of ['mockup', 'page', 'difference'] as const)
+        pictures.push({ path: nameOf(what), bytes: pulled[what] });
+      const key = conversion.mockup.screens[at]?.key ?? '';
+      const boxOf = (layer: string) => conversion.measures.get(key)?.get(layer)?.painted ?? null;
+      return {
+        ...proof,
+        worst: worst.map((each) => ({ ...each, box: boxOf(each.layer) })),
+        pictures: { mockup: nameOf('mockup'), page: nameOf('page'), difference: nameOf('difference') },
+      };
+    });
+    return { screens, pictures };
+  } finally {
+    await browser.close();
+    await rm(folder, { recursive: true, force: true });
+  }
+}
+
+prove(workerData as ProofJob).then(
+  (result) => say({ kind: 'result', result }),
+  (error: unknown) =>
+    say({ kind: 'failed', message: error instanceof Error ? error.message : String(error) }),
+);

@@ -1,0 +1,68 @@
+'use client';
+import { Box, NativeSelect } from '@mui/material';
+import type { ConvertOptions } from '../../core/convert';
+import { FRAME_WORDS, plainFrame, UNITS, type PageFrame, type Unit } from '../../core/page/node';
+import { ArrangementToggle } from '../shared/ArrangementToggle';
+
+export type BuildChoice = Omit<ConvertOptions, 'target'>;
+
+interface BuildOptionsProps {
+  readonly value: BuildChoice;
+  readonly onChange: (next: BuildChoice) => void;
+}
+
+const SAYS: Readonly<Record<string, string>> = {
+  left: 'from the left',
+  centred: 'centred',
+  clipped: 'clipped at its edges',
+  spilling: 'spilling over its edges',
+  screen: 'as high as the screen',
+  content: 'as high as its content',
+};
+
+const LABELS: Readonly<Record<keyof PageFrame, string>> = {
+  stands: 'Where the page stands',
+  edge: 'What lies past its edges',
+  reaches: 'How high the page is',
+};
+
+/** How the page is arranged, how it stands in its window, and the unit of its sizes. */
+export function BuildOptions({ value, onChange }: BuildOptionsProps) {
+  const frame = value.frame ?? plainFrame(value.arrangement);
+  const keys = Object.keys(FRAME_WORDS) as (keyof PageFrame)[];
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap' }}>
+      <ArrangementToggle
+        value={value.arrangement}
+        onChange={(arrangement) => onChange({ arrangement, ...(value.unit && { unit: value.unit }) })}
+      />
+      {keys.map((key) => (
+        <NativeSelect
+          key={key}
+          value={frame[key]}
+          onChange={(event) => onChange({ ...value, frame: { ...frame, [key]: event.target.value } })}
+          inputProps={{ 'aria-label': LABELS[key] }}
+          sx={{ fontSize: 12 }}
+        >
+          {FRAME_WORDS[key].map((word) => (
+            <option key={word} value={word}>
+              {SAYS[word]}
+            </option>
+          ))}
+        </NativeSelect>
+      ))}
+      <NativeSelect
+        value={value.unit ?? 'px'}
+        onChange={(event) => onChange({ ...value, unit: event.target.value as Unit })}
+        inputProps={{ 'aria-label': 'Unit of sizes' }}
+        sx={{ fontSize: 12 }}
+      >
+        {UNITS.map((unit) => (
+          <option key={unit} value={unit}>
+            in {unit}
+          </option>
+        ))}
+      </NativeSelect>
+    </Box>
+  );
+}

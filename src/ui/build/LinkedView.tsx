@@ -1,0 +1,259 @@
+'use client';
+import { Alert, Box, Button, NativeSelect, Slider, ToggleButton, Typography } from '@mui/material';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { ElementLink } from '../../core/emit/html/links';
+import { layerTitle } from '../../core/look/layerTitle';
+import type { Layer, LayerKey } from '../../core/mockup/layer';
+import { settleMockup } from '../../core/sort/settle';
+import type { BuildResult } from '../../server/buildTypes';
+import type { BuildView } from '../../server/useCases/builds';
+import type { OpenedMockup } from '../../server/useCases/openMockup';
+import type { PageLinks } from '../../server/workers/linksWorker';
+import { CodeView } from '../shared/CodeView';
+import { useResource } from '../shared/useResource';
+import { useText } from '../shared/useText';
+import { LivePage, type LivePageHandle } from './LivePage';
+
+interface LinkedViewProps {
+  readonly build: BuildView;
+  readonly result: BuildResult;
+  readonly opened: OpenedMockup;
+}
+
+/** Layers, code and the live page: what is chosen in one is lit in the other two. */
+export function LinkedView({ build, result, opened }: LinkedViewProps) {
+  const [at, setAt] = useState(0);
+  const [chosen, setChosen] = useState<LayerKey | null>(null);
+  const screen = result.screens[at];
+  const links = useResource<PageLinks>(`/api/builds/${build.id}/links`);
+  const address = `/api/builds/${build.id}/files/${screen?.file}`;
+  const code = useText(address);
+  const page = useRef<LivePageHandle>(null);
+  const own = useMemo(() => links.data?.[screen?.file ?? ''] ?? [], [links.data, screen]);
+  const link = own.find(({ layer }) => layer === chosen) ?? null;
+  const [width, setWidth] = useState(screen?.width ?? 1280);
+  const [outlines, setOutlines] = useState(false);
+
+  useEffect(() => page.current?.light(link?.element ?? null), [link]);
+  const pickLine = useCallback(
+    (line: number) => setChosen(innermost(own, (each) => each.line <= line && line <= each.lastLine)),
+    [own],
+  );
+  const pickElement = useCallback(
+    (element: number) =>
+      setChosen(innermost(own, (each) => each.element <= element && element <= lastElement(own, each))),
+    [own],
+  );
+
+  if (!screen) return null;
+  if (links.problem ?? code.problem) return <Alert severity="error">{links.problem ?? code.problem}</Alert>;
+  return (
+    <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          gap: 2,
+          px: 2,
+          py: 0.5,
+          borderBottom: 1,
+          borderColor: 'divider',
+        }}
+      >
+        {result.screens.length > 1 && (
+          <NativeSelect
+            value={at}
+            onChange={(event) => {
+              setAt(Number(event.target.value));
+              setChosen(null);
+            }}
+            inputProps={{ 'aria-label': 'Screen' }}
+          >
+            {result.screens.map(({ name, file }, index) => (
+              <option key={file} value={index}>
+                {name}
+              </option>
+            ))}
+          </NativeSelect>
+        )}
+        <Typography id="window-width" sx={{ fontSize: 12, whiteSpace: 'nowrap' }}>
+          Window {width} px
+        </Typography>
+        <Slider
+          size="small"
+          min={320}
+          max={Math.max(1600, Math.round(screen.width * 1.3))}
+          step={10}
+          value={width}
+          onChange={(_, next) => setWidth(next as number)}
+          aria-labelledby="window-width"
+          sx={{ maxWidth: 260 }}
+        />
+        <Button onClick={() => setWidth(screen.width)}>As the mockup</Button>
+        <ToggleButton
+          value="outlines"
+          size="small"
+          selected={outlines}
+          onChange={() => setOutlines(!outlines)}
+          sx={{ py: 0.25 }}
+        >
+          hidden things too
+        </ToggleButton>
+        <StateChoice onChoose={(state) => page.current?.show(state)} />
+        <Typography noWrap sx={{ fontSize: 12, color: 'text.secondary', flex: 1, textAlign: 'right' }}>
+          {link
+            ? `lines ${link.line}–${link.lastLine}`
+            : chosen
+              ? 'no element of its own'
+              : 'Choose a layer, a line or a part of the page'}
+        </Typography>
+      </Box>
+      <Box
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: 'grid',
+          gridTemplateColumns: '240px minmax(0, 1fr) minmax(0, 1.2fr)',
+          gridTemplateRows: 'minmax(0, 1fr)',
+        }}
+      >
+        <Layers opened={opened} name={screen.name} chosen={chosen} onChoose={setChosen} />
+        <Box sx={{ minHeight: 0, minWidth: 0, borderRight: 1, borderLeft: 1, borderColor: 'divider' }}>
+          <CodeView title={screen.file} code={code.text ?? ''} language="html" lit={link} onPick={pickLine} />
+        </Box>
+        <LivePage
+          ref={page}
+          address={address}
+          width={width}
+          height={screen.height}
+          hiddenToo={outlines}
+          onPick={pickElement}
+        />
+      </Box>
+    </Box>
+  );
+}
+
+/** The deepest of those that hold it. */
+function innermost(links: readonly ElementLink[], holds: (link: ElementLink) => boolean): LayerKey | null {
+  return links.findLast(holds)?.layer ?? null;
+}
+
+/** The last element inside of a link's: all of those on its lines. */
+function lastElement(links: readonly ElementLink[], link: ElementLink): number {
+  const next = links.find(({ line }) => line > link.lastLine);
+  return next ? next.element - 1 : Infinity;
+}
+
+const STATES = ['hover', 'active', 'focus', 'disabled', 'checked', 'selected', 'open'] as const;
+
+function StateChoice({ onChoose }: { readonly onChoose: (state: string | null) => void }) {
+  return (
+    <NativeSelect
+      defaultValue=""
+      onChange={(event) => onChoose(event.target.value || null)}
+      inputProps={{ 'aria-label': 'State that is shown' }}
+      sx={{ fontSize: 12 }}
+    >
+      <option value="">at rest</option>
+      {STATES.map((state) => (
+        <option key={state} value={state}>
+          {state}
+        </option>
+      ))}
+    </NativeSelect>
+  );
+}
+
+const ROW = 24;
+
+interface LayersProps {
+  readonly opened: OpenedMockup;
+  readonly name: string;
+  readonly chosen: LayerKey | null;
+  readonly onChoose: (layer: LayerKey) => void;
+}
+
+function Layers({ opened, name, chosen, onChoose }: LayersProps) {
+  const rows = useMemo(() => {
+    const settled = settleMockup(opened.mockup, new Map(Object.entries(opened.tags)));
+    const screen = settled.screens.find((each) => each.name === name);
+    return screen ? rowsOf(screen.root.layers, 0) : [];
+  }, [opened, name]);
+  const pane = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => pane.current,
+    estimateSize: () => ROW,
+    overscan: 12,
+  });
+  const index = rows.findIndex(({ layer }) => layer.key === chosen);
+  useEffect(() => {
+    if (index >= 0) virtual.scrollToIndex(index, { align: 'auto' });
+  }, [index, virtual]);
+  const move = (by: number) => {
+    const next = rows[Math.min(rows.length - 1, Math.max(0, index + by))];
+    if (next) onChoose(next.layer.key);
+  };
+  return (
+    <Box
+      ref={pane}
+      role="listbox"
+      aria-label="Layers"
+      aria-activedescendant={index >= 0 ? `linked-${index}` : undefined}
+      tabIndex={0}
+      onKeyDown={(event) => {
+        const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+        if (by === 0) return;
+        event.preventDefault();
+        move(by);
+      }}
+      sx={{ minHeight: 0, overflow: 'auto' }}
+    >
+      <Box sx={{ position: 'relative', height: virtual.getTotalSize() }}>
+        {virtual.getVirtualItems().map((item) => {
+          const { layer, depth } = rows[item.index]!;
+          return (
+            <Box
+              key={layer.key}
+              id={`linked-${item.index}`}
+              role="option"
+              aria-selected={layer.key === chosen}
+              onClick={() => onChoose(layer.key)}
+              style={{ top: item.start, paddingLeft: 8 + depth * 10 }}
+              sx={{
+                position: 'absolute',
+                left: 0,
+                right: 0,
+                height: ROW,
+                lineHeight: `${ROW}px`,
+                fontSize: 12,
+                whiteSpace: 'nowrap',
+                cursor: 'default',
+                '&[aria-selected=true]': {
+                  bgcolor: 'action.selected',
+                  boxShadow: 'inset 3px 0 0 var(--mui-palette-primary-main)',
+                },
+              }}
+            >
+              {layerTitle(layer).text}
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
+
+interface Row {
+  readonly layer: Layer;
+  readonly depth: number;
+}
+
+function rowsOf(layers: readonly Layer[], depth: number): readonly Row[] {
+  return layers.flatMap((layer) => [
+    { layer, depth },
+    ...(layer.kind === 'group' ? rowsOf(layer.layers, depth + 1) : []),
+  ]);
+}

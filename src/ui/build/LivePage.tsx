@@ -1,0 +1,141 @@
+'use client';
+import { Box } from '@mui/material';
+import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
+
+export interface LivePageHandle {
+  /** Lights an element by its place among those of the screen; null for none. */
+  readonly light: (element: number | null) => void;
+  /** Shows everything in a state, by the page's own rules for it; null for none. */
+  readonly show: (state: string | null) => void;
+}
+
+interface LivePageProps {
+  readonly ref: Ref<LivePageHandle>;
+  readonly address: string;
+  /** Of the window that the page is shown in, px. */
+  readonly width: number;
+  readonly height: number;
+  /** True to show what starts hidden. */
+  readonly hiddenToo: boolean;
+  readonly onPick: (element: number) => void;
+}
+
+const LIT = '[data-lit] { outline: 2px solid #c2410c !important; outline-offset: 1px; }';
+const HIDDEN_TOO =
+  '.screen [hidden] { display: revert !important; opacity: 0.6; outline: 1px dashed #5b554b; }';
+
+/** The built page itself, without scripts, scaled to the room there is. */
+export function LivePage({ ref, address, width, height, hiddenToo, onPick }: LivePageProps) {
+  const frame = useRef<HTMLIFrameElement>(null);
+  const pane = useRef<HTMLDivElement>(null);
+  const [room, setRoom] = useState(600);
+  const [loads, setLoads] = useState(0);
+  const pick = useRef(onPick);
+  useEffect(() => {
+    pick.current = onPick;
+  }, [onPick]);
+  useEffect(() => {
+    const element = pane.current;
+    if (!element) return;
+    const observer = new ResizeObserver(() => setRoom(element.clientWidth));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+
+  const scale = Math.min(1, room / width);
+  useImperativeHandle(ref, () => ({
+    light: (element) => {
+      const all = elementsOf(frame.current);
+      for (const each of all) delete each.dataset.lit;
+      const lit = element === null ? undefined : all[element];
+      if (!lit) return;
+      lit.dataset.lit = '';
+      // Only this pane is to scroll, not all around it.
+      const { y, height: high } = lit.getBoundingClientRect();
+      const view = pane.current;
+      const top = y * scale;
+      if (view && (top < view.scrollTop || top + high * scale > view.scrollTop + view.clientHeight))
+        view.scrollTop = top - view.clientHeight / 3;
+    },
+    show: (state) => showState(frame.current?.contentDocument ?? null, state),
+  }));
+
+  useEffect(() => {
+    const page = frame.current?.contentDocument;
+    if (!page || loads === 0) return;
+    const sheet = page.createElement('style');
+    sheet.textContent = hiddenToo ? LIT + HIDDEN_TOO : LIT;
+    page.head.append(sheet);
+    const onClick = (event: MouseEvent) => {
+      event.preventDefault();
+      const at = elementsOf(frame.current).indexOf(event.target as HTMLElement);
+      if (at >= 0) pick.current(at);
+    };
+    page.addEventListener('click', onClick);
+    return () => {
+      sheet.remove();
+      page.removeEventListener('click', onClick);
+    };
+  }, [loads, hiddenToo]);
+
+  return (
+    <Box
+      ref={pane}
+      tabIndex={0}
+      role="group"
+      aria-label="The live page"
+      sx={{ minWidth: 0, minHeight: 0, overflow: 'auto', bgcolor: 'background.default' }}
+    >
+      <Box sx={{ width: width * scale, height: height * scale, overflow: 'hidden', bgcolor: '#fff' }}>
+        <iframe
+          ref={frame}
+          title="The built page"
+          src={address}
+          sandbox="allow-same-origin"
+          onLoad={() => setLoads((count) => count + 1)}
+          style={{ width, height, border: 0, transform: `scale(${scale})`, transformOrigin: '0 0' }}
+        />
+      </Box>
+    </Box>
+  );
+}
+
+function elementsOf(frame: HTMLIFrameElement | null): HTMLElement[] {
+  return [...(frame?.contentDocument?.querySelectorAll<HTMLElement>('.screen *') ?? [])];
+}
+
+/** Attributes that stand for what scripts switch; pseudo-classes are shown by copies of their rules. */
+const ATTRIBUTES: Readonly<Record<string, string>> = {
+  disabled: 'aria-disabled',
+  checked: 'aria-pressed',
+  selected: 'aria-selected',
+  open: 'aria-expanded',
+};
+const PSEUDO: Readonly<Record<string, string>> = {
+  hover: ':hover',
+  active: ':active',
+  focus: ':focus-visible',
+};
+
+function showState(page: Document | null, state: string | null): void {
+  if (!page) return;
+  page.querySelector('style[data-state-shown]')?.remove();
+  for (const attribute of Object.values(ATTRIBUTES))
+    for (const element of page.querySelectorAll(`.screen [${attribute}]`)) element.removeAttribute(attribute);
+  if (state === null) return;
+  const pseudo = PSEUDO[state];
+  if (pseudo) {
+    const rules = [...page.styleSheets].flatMap((sheet) => [...sheet.cssRules]);
+    const shown = rules
+      .filter((rule) => rule.cssText.includes(pseudo))
+      .map((rule) => rule.cssText.replaceAll(pseudo, ''));
+    const sheet = page.createElement('style');
+    sheet.dataset.stateShown = '';
+    sheet.textContent = shown.join('\n');
+    page.head.append(sheet);
+    return;
+  }
+  const attribute = ATTRIBUTES[state];
+  if (attribute)
+    for (const element of page.querySelectorAll('.screen *')) element.setAttribute(attribute, 'true');
+}
