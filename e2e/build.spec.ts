@@ -1,14 +1,27 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { unzipSync } from 'fflate';
 import { readFile } from 'node:fs/promises';
 import { expectAccessible } from './support/axe';
 import { openDemo, readMockup, svgOf } from './support/shelf';
 
+/** Builds, and waits for the new page: an earlier one may be shown meanwhile. */
+async function build(page: Page, arrangement: string): Promise<void> {
+  const done = page.waitForResponse(
+    async (response) =>
+      /\/api\/builds\/[^/]+$/.test(response.url()) && (await response.text()).includes('"state":"done"'),
+    { timeout: 40_000 },
+  );
+  await page.getByRole('button', { name: 'Build the page' }).click();
+  await done;
+  await expect(page.getByRole('heading', { name: `The page, arranged ${arrangement}` })).toBeVisible();
+}
+
 test('the page is built, shown beside the mockup, read, and taken away as a ZIP', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('link', { name: 'Build' }).click();
+  await page.waitForURL(/\/build$/);
   await page.getByRole('button', { name: 'Build the page' }).click();
-  await expect(page.getByRole('heading', { name: 'The page, arranged nested' })).toBeVisible({
+  await expect(page.getByRole('heading', { name: 'The page, arranged flow' })).toBeVisible({
     timeout: 30_000,
   });
   const built = page.frameLocator('iframe[title="The built page"]');
@@ -17,7 +30,7 @@ test('the page is built, shown beside the mockup, read, and taken away as a ZIP'
   await expectAccessible(page);
 
   await page.getByRole('tab', { name: /^Files/ }).click();
-  await expect(page.getByLabel('index.html code')).toContainText('<h1 class=');
+  await expect(page.getByRole('region', { name: 'index.html' })).toContainText('<h1 class=');
   await page.getByRole('button', { name: /^pictures\/ferry-mark\.svg/ }).click();
   await expect(page.getByRole('img', { name: 'pictures/ferry-mark.svg' })).toBeVisible();
   await expectAccessible(page);
@@ -40,6 +53,80 @@ test('the page is built, shown beside the mockup, read, and taken away as a ZIP'
   for (const { path, bytes } of manifest.files) expect([path, files[path]?.length]).toEqual([path, bytes]);
 });
 
+test('the proof says how much differs, and wipes from mockup to page by keyboard', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.waitForURL(/\/build$/);
+  await page.getByRole('button', { name: 'nested' }).click();
+  await build(page, 'nested');
+  await page.getByRole('tab', { name: 'Proof' }).click();
+  await expect(page.getByText('of the pixels of harbour differ')).toBeVisible({ timeout: 40_000 });
+  expect(parseFloat(await page.getByRole('heading', { name: /%$/ }).innerText())).toBeLessThan(0.2);
+  await expect(page.getByRole('img', { name: 'The mockup' })).toBeVisible();
+  await page.getByRole('slider').focus();
+  await page.keyboard.press('End');
+  await expect(page.getByRole('slider')).toHaveAttribute('aria-valuenow', '100');
+  await page.getByRole('button', { name: 'mockup and difference' }).click();
+  await expect(page.getByRole('img', { name: 'The difference' })).toBeVisible();
+  const first = page
+    .getByRole('list', { name: /Layers that differ/ })
+    .getByRole('button')
+    .first();
+  await first.focus();
+  await page.keyboard.press('Enter');
+  await expect(first).toHaveClass(/Mui-selected/);
+  await expectAccessible(page);
+});
+
+test('layers, code and the live page light each other up', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.waitForURL(/\/build$/);
+  await build(page, 'flow');
+  await page.getByRole('tab', { name: 'Layers, code, page' }).click();
+  const built = page.frameLocator('iframe[title="The built page"]');
+  await page.getByRole('option', { name: 'book-button', exact: true }).click();
+  await expect(built.locator('[data-lit]')).toHaveText('Book a crossing');
+  await expect(page.locator('.cm-lit').first()).toContainText('<button class=');
+
+  await built.getByRole('heading', { name: 'Departures from Ternholm' }).click();
+  await expect(page.locator('.cm-lit')).toContainText('Departures from Ternholm');
+  await expect(
+    page.getByRole('listbox', { name: 'Layers' }).getByRole('option', { selected: true }),
+  ).toHaveText('serif');
+
+  await page.locator('.cm-line', { hasText: 'class="weather-strip"' }).click();
+  await expect(
+    page.getByRole('listbox', { name: 'Layers' }).getByRole('option', { selected: true }),
+  ).toHaveText('weather-strip');
+
+  await page.getByLabel('State that is shown').selectOption('hover');
+  await expect(built.getByRole('button', { name: 'Book a crossing' })).toHaveCSS(
+    'background-color',
+    'rgb(156, 53, 34)',
+  );
+  await page.getByRole('slider').focus();
+  await page.keyboard.press('Home');
+  await expect(page.getByText('Window 320 px')).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('two builds are compared line by line', async ({ page }) => {
+  await openDemo(page);
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.waitForURL(/\/build$/);
+  await build(page, 'flow');
+  await page.getByLabel('Unit of sizes').selectOption('rem');
+  await build(page, 'flow');
+  await page.getByRole('tab', { name: /^Files/ }).click();
+  await expect(page.getByRole('region', { name: 'index.html' })).toContainText('min-height: 50rem');
+  await page.getByRole('button', { name: /^styles\.css/ }).click();
+  await page.getByLabel('Compare with an earlier build').selectOption({ index: 1 });
+  const compared = page.getByRole('region', { name: 'styles.css of two builds' });
+  await expect(compared.locator('.cm-changedLine').first()).toBeVisible();
+  await expectAccessible(page);
+});
+
 test('a build keeps to the tags of its moment, and the newest is there after a reload', async ({ page }) => {
   await readMockup(
     page,
@@ -53,6 +140,7 @@ test('a build keeps to the tags of its moment, and the newest is there after a r
   await page.keyboard.press('-');
   await expect(page.getByText('aside: you said so').first()).toBeVisible();
   await page.getByRole('link', { name: 'Build' }).click();
+  await page.waitForURL(/\/build$/);
   await expect(page.getByText('Nothing is built yet.')).toBeVisible();
   await page.getByRole('button', { name: 'fixed' }).click();
   await page.getByRole('button', { name: 'Build the page' }).click();
@@ -84,6 +172,7 @@ test('a running build is stopped, and nothing of it is kept', async ({ page, req
     ),
   );
   await page.getByRole('link', { name: 'Build' }).click();
+  await page.waitForURL(/\/build$/);
   await page.getByRole('button', { name: 'Build the page' }).click();
   await expect(page.getByRole('progressbar')).toBeVisible();
   await page.getByRole('button', { name: 'Stop' }).click();

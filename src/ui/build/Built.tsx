@@ -59,9 +59,9 @@ export function Built({ build, result, opened, earlier }: BuiltProps) {
         sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}
       >
         {view === 'page' && <SideBySide build={build} result={result} opened={opened} />}
-        {view === 'proof' && <ProofView build={build} />}
-        {view === 'links' && <LinkedView build={build} result={result} opened={opened} />}
-        {view === 'files' && <BuiltFiles build={build} result={result} earlier={earlier} />}
+        {view === 'proof' && <ProofView key={build.id} build={build} />}
+        {view === 'links' && <LinkedView key={build.id} build={build} result={result} opened={opened} />}
+        {view === 'files' && <BuiltFiles key={build.id} build={build} result={result} earlier={earlier} />}
         {view === 'findings' && <BuiltFindings findings={result.findings} />}
       </Box>
     </Box>
