@@ -58,7 +58,18 @@ function lowerLayer(layer: Layer, context: LowerContext): PageNode | null {
 /** What every node takes over from its layer and decision. */
 export type SharedParts = Pick<
   PageNode,
-  'layer' | 'name' | 'named' | 'role' | 'classes' | 'hidden' | 'href' | 'label' | 'slot' | 'scroll' | 'note'
+  | 'layer'
+  | 'name'
+  | 'named'
+  | 'role'
+  | 'classes'
+  | 'hidden'
+  | 'href'
+  | 'label'
+  | 'slot'
+  | 'scroll'
+  | 'note'
+  | 'wish'
 >;
 
 function sharedParts(layer: Layer, decision: Decision): SharedParts {
@@ -74,6 +85,7 @@ function sharedParts(layer: Layer, decision: Decision): SharedParts {
     ...(layer.hints.label !== undefined && { label: layer.hints.label }),
     ...(decision.slot !== null && { slot: decision.slot }),
     ...(decision.scroll !== null && { scroll: decision.scroll }),
+    ...(Object.keys(decision.wish).length > 0 && { wish: decision.wish }),
     ...(decision.note !== null && { note: decision.note }),
   };
 }

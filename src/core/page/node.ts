@@ -2,6 +2,7 @@ import type { Look } from '../look/look';
 import type { LayerKey } from '../mockup/layer';
 import type { Colour } from '../mockup/paint';
 import type { FaceId } from '../mockup/type';
+import type { Wish } from '../sort/decision';
 import type { Role, Scroll, State } from '../sort/vocabulary';
 
 /** The linear part of a transform about the node's top left corner: a turn, slant or stretch. */
@@ -130,6 +131,8 @@ interface NodeBase {
   readonly slot?: string;
   /** The direction in which the content scrolls. */
   readonly scroll?: Scroll;
+  /** What a person says of its layout. */
+  readonly wish?: Wish;
   /** A remark for the developer. */
   readonly note?: string;
 }

@@ -196,6 +196,11 @@ function decideOne(layer: Layer, around: Around, facts: ScreenFacts, said: Said)
     slot: tag.slot ?? null,
     href: tag.href ?? layer.hints.href ?? null,
     scroll: tag.scroll ?? null,
+    wish: {
+      ...(tag.contents !== undefined && { contents: tag.contents }),
+      ...(tag.gap !== undefined && { gap: tag.gap }),
+      ...(tag.wide !== undefined && { wide: tag.wide }),
+    },
     note: tag.note ?? null,
   };
 }

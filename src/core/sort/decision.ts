@@ -1,3 +1,4 @@
+import type { Tag } from './tag';
 import type { LayerKey } from '../mockup/layer';
 import type { Repeat } from './repeats';
 import type { Merge } from './merges';
@@ -33,9 +34,14 @@ export interface Decision {
   /** Where it leads; null for nowhere. */
   readonly href: string | null;
   readonly scroll: Scroll | null;
+  /** What was said of how it is laid out; empty where the flow finds it. */
+  readonly wish: Wish;
   /** A remark for the developer. */
   readonly note: string | null;
 }
+
+/** What a person says of a layer's layout. */
+export type Wish = Pick<Tag, 'contents' | 'gap' | 'wide'>;
 
 export type RuleName = string;
 export type Decisions = ReadonlyMap<LayerKey, Decision>;

@@ -1,6 +1,6 @@
 import type { Box } from '../mockup/box';
 import type { LayerKey } from '../mockup/layer';
-import type { Outcome, Role, Scroll, State } from './vocabulary';
+import type { Contents, Outcome, Role, Scroll, State, Width } from './vocabulary';
 
 /** What a person says a layer should become. What is left out is decided by the rules. */
 export interface Tag {
@@ -18,6 +18,12 @@ export interface Tag {
   readonly href?: string;
   /** The direction in which its content scrolls. */
   readonly scroll?: Scroll;
+  /** How what is inside of it stands. */
+  readonly contents?: Contents;
+  /** Px between what is inside of it, in a row or column. */
+  readonly gap?: number;
+  /** How wide it is in the row or column around. */
+  readonly wide?: Width;
   /** A remark for the developer. */
   readonly note?: string;
   /** The picture that it becomes together with all other layers of its screen that name the same one. */
@@ -47,6 +53,9 @@ export const FACETS: readonly Facet[] = [
   'slot',
   'href',
   'scroll',
+  'contents',
+  'gap',
+  'wide',
   'note',
   'merge',
   'state',

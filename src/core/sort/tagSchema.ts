@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { isSafeHref } from '../mockup/href';
-import { OUTCOME_NAMES, ROLE_NAMES, SCROLLS, STATES } from './vocabulary';
+import { CONTENTS, MOST_GAP, OUTCOME_NAMES, ROLE_NAMES, SCROLLS, STATES, WIDTHS } from './vocabulary';
 import { LIMITS } from '../read/limits';
 import type { Region, Tag } from './tag';
 
@@ -33,6 +33,11 @@ export const tagSchema = Joi.object<Tag>({
       'string.pattern.base': '{#value} is no address for a link: write #name, a file, or https://…',
     }),
   scroll: Joi.string().valid(...SCROLLS),
+  contents: Joi.string().valid(...CONTENTS),
+  gap: Joi.number().min(0).max(MOST_GAP).messages({
+    'number.base': '{#value} is no gap: write px, such as 12',
+  }),
+  wide: Joi.string().valid(...WIDTHS),
   note: Joi.string().trim().max(400),
   merge: Joi.string().trim().max(64),
   state: Joi.string().valid(...STATES, 'none'),

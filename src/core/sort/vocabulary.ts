@@ -30,6 +30,25 @@ export function isScroll(value: string): value is Scroll {
   return (SCROLLS as readonly string[]).includes(value);
 }
 
+/** How what is inside of a container stands: at its coordinates, or beside or under each other. */
+export const CONTENTS = ['row', 'column', 'nested'] as const;
+export type Contents = (typeof CONTENTS)[number];
+
+export function isContents(value: string): value is Contents {
+  return (CONTENTS as readonly string[]).includes(value);
+}
+
+/** How wide a layer is in a row or column: as its content, as what is left, or as it is drawn. */
+export const WIDTHS = ['hug', 'fill', 'set'] as const;
+export type Width = (typeof WIDTHS)[number];
+
+export function isWidth(value: string): value is Width {
+  return (WIDTHS as readonly string[]).includes(value);
+}
+
+/** Px between neighbours at most. */
+export const MOST_GAP = 1000;
+
 /** Headings and paragraphs hold no further ones (HTML, §4.3.6 and §4.4.1: their content is phrasing). */
 const NOT_AROUND_HEADINGS = ['h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'p', 'button'];
 

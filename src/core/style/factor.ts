@@ -22,7 +22,7 @@ interface Use {
 }
 
 /** Names that the base style sheet uses itself. */
-const RESERVED = ['screen', 'run'];
+const RESERVED = ['screen', 'run', 'flow'];
 
 /** Gives every look one class, shared by all that look and are laid out alike, named after the layers that wear it. */
 export function factorClasses(pages: readonly Page[]): StyleSheet {

@@ -121,6 +121,7 @@ function Field({ facet, value, differs, settled }: FieldProps) {
 
 function shown(facet: HandFacet, value: unknown): string {
   if (facet === 'hidden') return value === true ? 'hidden' : 'shown';
+  if (facet === 'contents' || facet === 'wide') return value === null ? 'as Orden finds' : String(value);
   return value === null ? 'none' : String(value);
 }
 

@@ -85,6 +85,31 @@ export const HAND_FACETS: Readonly<Record<HandFacet, FacetEntry>> = {
       { value: null, label: 'not at all' },
     ],
   },
+  contents: {
+    label: 'Inside',
+    now: ({ wish }) => wish.contents ?? null,
+    choices: [
+      { value: 'row', label: 'a row: beside each other' },
+      { value: 'column', label: 'a column: under each other' },
+      { value: 'nested', label: 'nested: at their coordinates' },
+      AUTOMATIC,
+    ],
+  },
+  gap: {
+    label: 'Gap, px',
+    now: ({ wish }) => wish.gap ?? null,
+    hint: 'Px between what is inside, in a row or column. Empty: as it is drawn.',
+  },
+  wide: {
+    label: 'Wide',
+    now: ({ wish }) => wish.wide ?? null,
+    choices: [
+      { value: 'hug', label: 'as its content' },
+      { value: 'fill', label: 'what is left of the row or column' },
+      { value: 'set', label: 'as it is drawn' },
+      AUTOMATIC,
+    ],
+  },
   note: {
     label: 'Note',
     now: ({ note }) => note,
@@ -98,6 +123,7 @@ export const HAND_FACET_NAMES = Object.keys(HAND_FACETS) as HandFacet[];
 export function parseLine(facet: HandFacet, text: string): FacetValue | null {
   const written = text.trim();
   if (written === '') return null;
+  if (facet === 'gap') return Number.isFinite(Number(written)) ? Number(written) : null;
   return facet === 'classes' ? written.split(/\s+/) : written;
 }
 

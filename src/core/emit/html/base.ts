@@ -1,6 +1,6 @@
 import { printColour } from '../../markup/colours';
 import type { CssRule } from '../../markup/printCss';
-import type { Page } from '../../page/node';
+import { walkNodes, type Page } from '../../page/node';
 
 /** Everything stands at its coordinates. */
 const PLACED: readonly CssRule[] = [
@@ -20,6 +20,17 @@ const PLACED: readonly CssRule[] = [
       ['padding', '0'],
     ],
   },
+];
+
+/** A page of coordinates in which some box lays out what is inside of it. */
+function flowsWithin({ layout, children }: Page): boolean {
+  return !layout && [...walkNodes(children)].some((node) => node.kind === 'box' && node.layout !== undefined);
+}
+
+const FLOWING_WITHIN: readonly CssRule[] = [
+  { selector: '.flow', declarations: [['white-space', 'normal']] },
+  { selector: ':where(.flow > *)', declarations: [['position', 'relative']] },
+  { selector: ':where(.flow > img)', declarations: [['flex', 'none']] },
 ];
 
 /** Everything stands where its box lays it out, and is painted in the order of the code. */
@@ -59,6 +70,7 @@ export function baseRules(pages: readonly Page[]): CssRule[] {
       declarations: [['margin', '0'], ...(ground ? [['background', printColour(ground)] as const] : [])],
     },
     ...(pages.some((page) => page.layout) ? FLOWING : PLACED),
+    ...(pages.some(flowsWithin) ? FLOWING_WITHIN : []),
     { selector: ':where(.screen .run, .screen br)', declarations: [['position', 'static']] },
     {
       selector: ':where(.screen a)',

@@ -24,6 +24,8 @@ export interface MarkupContext {
   readonly plan: PicturePlan;
   readonly keyed?: boolean;
   readonly unit?: Unit;
+  /** True where things stand at their coordinates unless a box around them says otherwise. */
+  readonly placed?: boolean;
 }
 
 /** Declarations for a `style` attribute, in the page's unit; null for none. */
@@ -33,7 +35,8 @@ function inline(declarations: readonly Declaration[], { unit }: MarkupContext): 
 }
 
 /** The page's body as HTML elements. */
-export function pageMarkup(page: Page, context: MarkupContext): MarkupElement {
+export function pageMarkup(page: Page, input: MarkupContext): MarkupElement {
+  const context = { ...input, placed: !page.layout };
   const attributes = { class: 'screen', style: inline(frameDeclarations(page), context) };
   return element(
     'div',
@@ -210,9 +213,10 @@ function pictureMarkup(node: PictureNode, context: MarkupContext): MarkupElement
   return element('a', { ...sharedAttributes(node, context), style: placeStyle(node, context) }, [image]);
 }
 
-function sharedAttributes(node: PageNode, { sheet, keyed }: MarkupContext) {
+function sharedAttributes(node: PageNode, { sheet, keyed, placed }: MarkupContext) {
   const own = sheet.classOf(node)?.name;
-  const classes = [...node.classes, ...(own === undefined ? [] : [own])];
+  const flows = placed && node.kind === 'box' && node.layout !== undefined;
+  const classes = [...node.classes, ...(own === undefined ? [] : [own]), ...(flows ? ['flow'] : [])];
   const link = node.role === 'link' || node.kind === 'picture' ? node.href : undefined;
   return {
     class: classes.length > 0 ? classes.join(' ') : null,

@@ -1,10 +1,11 @@
 import { isPlain } from '../../look/look';
 import type { BoxNode, Page, PageNode } from '../node';
+import { flowInside } from './flow/inside';
 import { withStates, type StateNode } from '../states';
 
 /** Everything stands on the screen itself; groups stay only where they do something to what is inside. */
 export function fixed(page: Page, versions: readonly StateNode[] = []): Page {
-  return { ...page, children: withStates(page.children, versions).flatMap(flatten) };
+  return flowInside({ ...page, children: withStates(page.children, versions).flatMap(flatten) });
 }
 
 function flatten(node: PageNode): readonly PageNode[] {
@@ -23,6 +24,7 @@ export function isPurposeless(node: BoxNode): boolean {
     node.slot !== undefined ||
     node.scroll !== undefined ||
     node.note !== undefined ||
-    node.states !== undefined;
+    node.states !== undefined ||
+    node.wish !== undefined;
   return isPlain(node.look) && !meant;
 }

@@ -35,6 +35,8 @@ const FIELDS: Readonly<Record<string, (candidate: Candidate) => readonly string[
   furniture: ({ decision }) => (decision.furniture ? [`${decision.furniture.count}`] : []),
   link: ({ decision }) => (decision.href === null ? [] : [decision.href]),
   scroll: ({ decision }) => (decision.scroll === null ? [] : [decision.scroll]),
+  contents: ({ decision }) => (decision.wish.contents ? [decision.wish.contents] : []),
+  wide: ({ decision }) => (decision.wish.wide ? [decision.wish.wide] : []),
   note: ({ decision }) => (decision.note === null ? [] : [decision.note]),
   slot: ({ decision }) => (decision.slot === null ? [] : [decision.slot]),
   repeat: ({ decision }) => (decision.repeat ? [decision.repeat.pattern, `${decision.repeat.count}`] : []),

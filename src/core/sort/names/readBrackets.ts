@@ -1,5 +1,16 @@
 import { isSafeHref } from '../../mockup/href';
-import { isOutcome, isRole, isScroll, isState, ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
+import {
+  MOST_GAP,
+  ROLE_NAMES,
+  isContents,
+  isOutcome,
+  isRole,
+  isScroll,
+  isState,
+  isWidth,
+  roleEntry,
+  type Role,
+} from '../vocabulary';
 import type { Tag } from '../tag';
 
 /** Elements that mean an outcome rather than a role. */
@@ -58,6 +69,15 @@ function readAttribute(token: string, tag: { -readonly [K in keyof Tag]: Tag[K] 
       break;
     case 'data-scroll':
       if (isScroll(value)) tag.scroll = value;
+      break;
+    case 'data-contents':
+      if (isContents(value)) tag.contents = value;
+      break;
+    case 'data-gap':
+      if (/^\d+(\.\d+)?$/.test(value) && Number(value) <= MOST_GAP) tag.gap = Number(value);
+      break;
+    case 'data-wide':
+      if (isWidth(value)) tag.wide = value;
       break;
     case 'data-note':
       if (value !== '') tag.note = value.slice(0, 400);

@@ -20,11 +20,12 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
   const tendencies = widened.map((each) => tendency(each, room));
   const align = commonest(tendencies);
   const gaps = parts.slice(1).map(({ box }, at) => box.y - bottom(parts[at]!.box));
-  const gap = commonGap(gaps);
+  const said = part.node.wish?.gap;
+  const gap = said ?? commonGap(gaps);
   const defines =
     widened.some((each) => spans(each.box, room) && isIntrinsic(each) && each.content !== null) ||
     widened.some((each) => isText(each) && spans(each.box, room));
-  const spaces = spaceOut(gaps, gap, DOWN_SLACK);
+  const spaces = said === undefined ? spaceOut(gaps, gap, DOWN_SLACK) : gaps.map(() => 0);
   const children = widened.map((each, at) => {
     const top = at === 0 ? vertical.over.top : spaces[at - 1]!;
     const below = at === widened.length - 1 ? vertical.over.bottom : 0;
@@ -109,6 +110,7 @@ type Tendency = Exclude<Align, 'baseline'> | 'text' | 'any' | 'off';
 
 /** How a part stands across its column: `text` starts at the edge, `any` leaves the choice, `off` is out of line. */
 function tendency(part: Part, room: Box): Tendency {
+  if (part.node.wish?.wide === 'fill') return 'stretch';
   const [before, after] = [part.box.x - room.x, right(room) - right(part.box)];
   if (spans(part.box, room)) return isText(part) ? 'any' : 'stretch';
   if (Math.abs(before) <= EDGE) return isText(part) ? 'text' : 'start';
@@ -153,7 +155,7 @@ function columnWide(
     return stretched && given && part.box.width >= 120 && Math.abs(part.box.width - room.width) <= EDGE
       ? 'whole'
       : 'firm';
-  if (stretched) return given || defines || canHug(part) ? 'hug' : 'set';
+  if (stretched) return given || defines || canHug(part) || node.wish?.wide === 'fill' ? 'hug' : 'set';
   if (isText(part)) return firmWide(part);
   if (!content) return firmWide(part);
   const isBody = part.box.width >= Math.max(BODY_WIDTH, BODY_SHARE * room.width);

@@ -2,7 +2,7 @@ import { bottom, type Box } from '../../../mockup/box';
 import { placedBox } from '../../lower';
 import type { Page } from '../../node';
 import type { StateNode } from '../../states';
-import { nested } from '../nested';
+import { groupPage } from '../nested';
 import { groundOf } from './ground';
 import { evenLineHeights } from './lineHeights';
 import { layOut } from './layOut';
@@ -11,7 +11,7 @@ import { contentOf, type Part } from './parts';
 
 /** Rows, columns and grids as the boxes stand; what overlaps on purpose lies loose in its nearest container. */
 export function flow(page: Page, versions: readonly StateNode[] = []): Page {
-  const { page: grounded } = groundOf(evenLineHeights(nested(page, versions)));
+  const { page: grounded } = groundOf(evenLineHeights(groupPage(page, versions)));
   const screen = pageBox(grounded);
   const root: Part = {
     node: {

@@ -43,6 +43,10 @@ export function partOf(node: PageNode): Part {
   if (node.kind !== 'box' || node.children.length === 0)
     return { node, box, content: null, below: [], above: [] };
   const inner = innerBox(node);
+  const said = node.wish?.contents;
+  if (said === 'nested') return { node, box, content: null, below: [], above: node.children };
+  if (said !== undefined)
+    return { node, box, content: saidContent(said, node.children), below: [], above: [] };
   return { node, box, ...contentOf(node.children, inner, node, node.role !== 'field') };
 }
 
@@ -56,6 +60,13 @@ export function innerBox(node: BoxNode): Box {
     width: box.width - left - rightEdge,
     height: box.height - top - bottomEdge,
   };
+}
+
+/** All children beside or under each other, as a person said, in the order in which they stand. */
+function saidContent(direction: 'row' | 'column', children: readonly PageNode[]): Content {
+  const start = ({ box }: Part) => (direction === 'row' ? box.x : box.y);
+  const parts = children.map(partOf).toSorted((one, other) => start(one) - start(other));
+  return { direction, parts, rows: [] };
 }
 
 /** Sorts children in drawing order into what flows and what lies loose. */

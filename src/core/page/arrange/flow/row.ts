@@ -15,17 +15,21 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
   const inside = aroundAll(parts.map(({ box }) => box));
   const [before, after] = [inside.x - inner.x, right(inner) - right(inside)];
   const gaps = parts.slice(1).map(({ box }, at) => box.x - right(parts[at]!.box));
+  const said = part.node.wish;
   const pitch = arePitched(parts, gaps);
-  if (pitch || (given && areEven(parts, inner, before, after)))
+  const isSaid =
+    said?.contents === 'row' || said?.gap !== undefined || parts.some(({ node }) => node.wish?.wide);
+  if (!isSaid && (pitch || (given && areEven(parts, inner, before, after))))
     return layOutGrid(part, { direction: 'grid', parts, rows: [parts], pitch }, given, layOut);
   const wides = given ? rowWides(parts, inner, before, after) : parts.map((each) => firmWide(each));
   const filled = wides.includes('fill');
   const justify = given && !filled ? justifyRow(gaps, before, after, inner) : 'start';
-  const free = justify === 'start' && given && !filled ? freeGap(gaps, before, after) : null;
-  const gap = commonGap(gaps.filter((_, at) => at !== free && justify !== 'between'));
+  const free =
+    justify === 'start' && given && !filled && said?.gap === undefined ? freeGap(gaps, before, after) : null;
+  const gap = said?.gap ?? commonGap(gaps.filter((_, at) => at !== free && justify !== 'between'));
   const { align, line, owns } = alignLine(parts, inside);
   const vertical = insets(part, line);
-  const spaces = spaceOut(gaps, gap, ACROSS_SLACK);
+  const spaces = said?.gap === undefined ? spaceOut(gaps, gap, ACROSS_SLACK) : gaps.map(() => 0);
   const children = parts.map((each, at) => {
     const wide = wides[at]!;
     const own = owns[at]!;
@@ -109,7 +113,7 @@ function arePitched(parts: readonly Part[], gaps: readonly number[]): boolean {
 function rowWides(parts: readonly Part[], inner: Box, before: number, after: number): readonly Wide[] {
   const reaches = after <= Math.max(before * 1.5, 32) && after >= -1;
   const firm = parts.map((each) => firmWide(each));
-  if (!reaches) return firm;
+  if (firm.includes('fill') || !reaches) return firm;
   let main: number | null = null;
   parts.forEach((each, at) => {
     const isRoomy =

@@ -14,7 +14,8 @@ export function isIntrinsic(part: Part): boolean {
 /** True for a box whose padding is even and whose content gives the width inside of it. */
 export function canHug(part: Part): boolean {
   const { node, content } = part;
-  if (node.kind !== 'box' || !content || node.role === 'field' || part.sized) return false;
+  if (node.wish?.wide === 'hug') return true;
+  if (node.kind !== 'box' || !content || node.role === 'field' || part.sized || node.wish?.wide) return false;
   if (!isEven(part, content)) return false;
   const inside = aroundAll(content.parts.map((each) => each.box));
   if (content.direction === 'column') {
@@ -72,6 +73,8 @@ export function isUnseen({ node }: Part): boolean {
 
 /** The width of what does not grow. */
 export function firmWide(part: Part): Wide {
+  const said = part.node.wish?.wide;
+  if (said !== undefined) return said;
   if (part.node.kind === 'picture' || isSmallDrawing(part)) return 'firm';
   if (isText(part))
     return part.node.even ? 'set' : part.node.lines.some((line) => line.at !== null) ? 'firm' : 'hug';

@@ -1,0 +1,153 @@
+import { convertReading, emitted, readInside } from '../../../../../tests/support/mockups';
+import type { Tag } from '../../../sort/tag';
+import { walkNodes, type BoxNode } from '../../node';
+
+const box = (id: string, x: number, y: number, width: number, height: number, inside = '') =>
+  `<g id="${id}"><rect x="${x}" y="${y}" width="${width}" height="${height}" fill="#fff"/>${inside}</g>`;
+const word = (x: number, y: number, text: string) =>
+  `<text x="${x}" y="${y}" font-size="10" font-family="Commissioner">${text}</text>`;
+
+function converted(content: string, tags: Record<string, Tag> = {}, arrangement: 'flow' | 'nested' = 'flow') {
+  const conversion = convertReading(readInside(content), arrangement, new Map(Object.entries(tags)));
+  const nodes = [...walkNodes(conversion.pages[0]!.children)];
+  const node = (name: string): BoxNode => {
+    const found = nodes.find((each) => each.layer.endsWith(`/${name}`) && each.kind === 'box' && !each.made);
+    if (found?.kind !== 'box') throw new Error(`There is no box ${name}`);
+    return found;
+  };
+  return {
+    html: emitted(conversion, 'index.html'),
+    css: emitted(conversion, 'styles.css'),
+    node,
+    page: conversion.pages[0]!,
+  };
+}
+
+describe('rows, columns and grids', () => {
+  const deck = `<g id="deck"><rect width="200" height="60" fill="#eee"/>${[0, 1, 2]
+    .map((at) =>
+      box(`cabin${at}x`, 8 + at * 63, 8, 58, 44, word(14 + at * 63, 30, ['Sund', 'Holm', 'Lunn'][at]!)),
+    )
+    .join('')}</g>`;
+
+  it('boxes of one width share out what there is', () => {
+    const { layout } = converted(deck).node('deck');
+    expect(layout).toMatchObject({
+      direction: 'grid',
+      gap: 5,
+      padding: { top: 8, left: 8, right: 8, bottom: 8 },
+    });
+    expect(layout?.tracks).toEqual([{ kind: 'share' }, { kind: 'share' }, { kind: 'share' }]);
+  });
+
+  it('are read in the order in which they stand, whatever was drawn first', () => {
+    const { html } = converted(
+      `<g id="list">${word(10, 60, 'third')}${word(10, 20, 'first')}${word(10, 40, 'second')}</g>`,
+    );
+    expect(html.indexOf('first')).toBeLessThan(html.indexOf('second'));
+    expect(html.indexOf('second')).toBeLessThan(html.indexOf('third'));
+  });
+
+  it('what overlaps on purpose lies loose, by the edges it is near to', () => {
+    const card = box('card', 10, 10, 120, 60, `${word(20, 30, 'Day ticket')}${word(20, 50, 'All harbours')}`);
+    const { node } = converted(
+      `<g id="stall">${card}<g id="seal"><circle cx="130" cy="12" r="9" fill="#d33"/></g></g>`,
+    );
+    expect(node('card').place.kind).toBe('flow');
+    expect(node('circle').place).toMatchObject({ kind: 'fixed', holds: { x: 'end', y: 'start' } });
+  });
+
+  it('a plain box behind everything is the ground of the page', () => {
+    const { page, html } = converted(
+      `<rect width="200" height="100" fill="#f6f1e7"/>${word(10, 20, 'Sund')}`,
+    );
+    expect(page.ground).toEqual({ r: 246, g: 241, b: 231, alpha: 1 });
+    expect(html).not.toContain('fill');
+  });
+
+  it('the last thing at the far end is pushed there by free space', () => {
+    const { css } = converted(
+      `<g id="bar"><rect width="200" height="30" fill="#135"/>${word(10, 20, 'Sund')}${word(150, 20, 'Fares')}</g>`,
+    );
+    expect(css).toContain('justify-content: space-between');
+  });
+});
+
+describe('what a person says of a layout', () => {
+  const pair = `<g id="pair"><rect width="200" height="60" fill="#eee"/>${box('one', 10, 10, 40, 20)}${box('two', 60, 34, 40, 20)}</g>`;
+
+  it('direction and gap are kept to', () => {
+    const { layout } = converted(pair, { '/test/pair': { contents: 'row', gap: 24 } }).node('pair');
+    expect(layout).toMatchObject({ direction: 'row', gap: 24 });
+  });
+
+  it('coordinates inside of one container, in a page that flows', () => {
+    const { node, html } = converted(pair, { '/test/pair': { contents: 'nested' } });
+    expect(node('pair').layout).toBeUndefined();
+    expect(node('two/rect').place).toMatchObject({ kind: 'fixed', holds: { x: 'start' } });
+    expect(html).toContain('class="pair"');
+  });
+
+  it('a row inside of a page of coordinates', () => {
+    const { node, html, css } = converted(pair, { '/test/pair': { contents: 'row' } }, 'nested');
+    expect(node('pair').place.kind).toBe('fixed');
+    expect(node('one/rect').place.kind).toBe('flow');
+    expect(html).toContain('pair flow');
+    expect(css).toContain(':where(.flow > *)');
+  });
+
+  it('what is to fill takes what is left', () => {
+    const { css } = converted(pair, {
+      '/test/pair': { contents: 'row' },
+      '/test/pair/two': { wide: 'fill' },
+    });
+    expect(css).toMatch(/flex: 1;\n {2}min-width: 0/);
+  });
+
+  it('comes from brackets in names too', () => {
+    const { layout } = converted(
+      pair.replace('id="pair"', 'data-name="pair [data-contents=column data-gap=7]"'),
+    ).node('pair');
+    expect(layout).toMatchObject({ direction: 'column', gap: 7 });
+  });
+});
+
+describe('boxes of several shapes', () => {
+  it('a blurred shape beneath is the shadow, a frame the border, a bar along an edge the border of that side', () => {
+    const { css, html } = converted(
+      `<filter id="b"><feGaussianBlur stdDeviation="3"/></filter><g id="card"><rect x="20" y="22" width="100" height="50" fill="#000" fill-opacity=".2" filter="url(#b)"/><rect x="20" y="20" width="100" height="50" fill="#fff"/><rect x="20" y="69" width="100" height="1" fill="#ccc"/>${word(30, 40, 'Sund')}</g>`,
+      {},
+      'nested',
+    );
+    expect(css).toContain('box-shadow: 0 2px 6px rgb(0 0 0 / 20%)');
+    expect(css).toContain('border-bottom: 1px solid #ccc');
+    expect(html.match(/<(div|article)/g)).toHaveLength(2);
+  });
+});
+
+describe('states', () => {
+  const lamp = `<g id="lamp [button]"><rect width="60" height="30" rx="6" fill="#246"/>${word(12, 20, 'Light')}</g><g id="lamp hover" display="none"><rect width="60" height="30" rx="6" fill="#579"/></g>`;
+
+  it('become pseudo-classes with what differs alone', () => {
+    expect(converted(lamp).css).toMatch(/:hover \{\n {2}background: #579;\n\}/);
+  });
+
+  it('of parts are told by the thing that has them', () => {
+    const knob = (x: number) =>
+      `<rect width="60" height="30" rx="15" fill="#123"/><circle cx="${x}" cy="15" r="10" fill="#eee"/>`;
+    const { css } = converted(
+      `<g id="switch off">${knob(15)}</g><g id="switch on" display="none">${knob(45)}</g>`,
+    );
+    expect(css).toMatch(/\[aria-pressed="true"\] \.[\w-]+,[^{]*\{\n {2}translate: 30px 0;/);
+  });
+});
+
+it('a developer moves an element and changes a caption without breaking the rest', () => {
+  const row = (at: number, text: string) =>
+    box(`row${at}x`, 10, 6 + at * 30, 120, 24, word(20, 22 + at * 30, text));
+  const { html } = converted(`<g id="berths">${row(0, 'Sund')}${row(1, 'Holm')}${row(2, 'Lunn')}</g>`);
+  // Rows stand without coordinates of their own, so that their order is all that places them.
+  const items = html.match(/<li [\s\S]*?<\/li>/g) ?? [];
+  expect(items).toHaveLength(3);
+  for (const item of items) expect(item).not.toMatch(/(left|top|width|height):/);
+});

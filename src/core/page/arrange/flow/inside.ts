@@ -1,0 +1,17 @@
+import type { Page, PageNode } from '../../node';
+import { layOut } from './layOut';
+import { partOf } from './parts';
+import { WHOLE } from './stand';
+
+/** Containers of which a person said that they are a row or a column are one, wherever they stand themselves. */
+export function flowInside(page: Page): Page {
+  return { ...page, children: page.children.map(flowWhereSaid) };
+}
+
+function flowWhereSaid(node: PageNode): PageNode {
+  if (node.kind !== 'box') return node;
+  const { contents } = node.wish ?? {};
+  if (contents === 'row' || contents === 'column')
+    return { ...layOut(partOf(node), WHOLE), place: node.place };
+  return { ...node, children: node.children.map(flowWhereSaid) };
+}
