@@ -13,7 +13,7 @@ import { textTable } from './table';
  */
 const ROUNDS = 5;
 const SIZES = [500, 5000, 20_000] as const;
-const ROWS = ['read', ...STAGES, 'total'] as const;
+const ROWS = ['read', ...STAGES, 'total', 'page in flow', 'total in flow'] as const;
 type Row = (typeof ROWS)[number];
 type Times = Readonly<Record<Row | 'reference', number>>;
 
@@ -24,13 +24,22 @@ function once(svg: string): Times {
   let start = performance.now();
   const { mockup, assets, book } = read(bytes, 'bench.svg', fonts);
   const readMs = performance.now() - start;
-  const options = { arrangement: 'nested', target: 'html' } as const;
-  const { ms } = convert({ mockup, assets, tags: new Map(), options, outliner: outlinerOf(book) });
+  const input = { mockup, assets, tags: new Map(), outliner: outlinerOf(book) };
+  const { ms } = convert({ ...input, options: { arrangement: 'nested', target: 'html' } });
+  const flow = convert({ ...input, options: { arrangement: 'flow', target: 'html' } }).ms;
   start = performance.now();
   optimize(svg);
   const reference = performance.now() - start;
-  const total = readMs + STAGES.reduce((sum, stage: Stage) => sum + ms[stage], 0);
-  return { read: readMs, ...ms, total, reference };
+  const sum = (times: Readonly<Record<Stage, number>>) =>
+    STAGES.reduce((all, stage) => all + times[stage], readMs);
+  return {
+    read: readMs,
+    ...ms,
+    total: sum(ms),
+    'page in flow': flow.page,
+    'total in flow': sum(flow),
+    reference,
+  };
 }
 
 /** The median of several rounds, after one that warms up. */

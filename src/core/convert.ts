@@ -75,7 +75,7 @@ export function convert({ mockup: read, assets, tags, options, outliner }: Conve
   const plan = planPictures(mockup, measures, decisions, outliner, report);
   clock.lap('pictures');
 
-  const versions = decideVersions(mockup, measures, tags);
+  const versions = decideVersions(mockup, measures, tags, decisions);
   const pages = mockup.screens.map((screen) => {
     const measured = measures.get(screen.key) ?? new Map<string, never>();
     const context = { mockup, measures: measured, decisions, plan };

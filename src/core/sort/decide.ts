@@ -41,7 +41,9 @@ export function decideVersions(
   mockup: Mockup,
   measures: ReadonlyMap<string, Measures>,
   tags: Tags,
+  decisions: Decisions,
 ): readonly Version[] {
+  if ([...decisions.values()].every(({ state }) => state === null)) return [];
   const versions: Version[] = [];
   for (const { screen, facts, sources } of judges(mockup, measures, tags)) {
     if (facts.states.size === 0) continue;

@@ -56,24 +56,15 @@ function axis(kind: 'row' | 'column', groups: readonly (readonly Item[])[]): Cut
 
 /** Rows that follow each other and whose cells stand under each other are one grid. */
 function withGrids(rows: readonly (readonly Item[])[]): readonly (Cut | null)[] {
+  const cells = rows.map(cellsOf);
   const parts: (Cut | null)[] = [];
   for (let at = 0; at < rows.length;) {
+    const first = cells[at];
     let end = at + 1;
-    const cells = cellsOf(rows[at] ?? []);
-    while (
-      cells &&
-      end < rows.length &&
-      standUnder(rows.slice(at, end).map(cellsOf), cellsOf(rows[end] ?? []))
-    )
-      end += 1;
-    if (cells && end - at > 1) {
-      const found = rows.slice(at, end).map((row) => (cellsOf(row) ?? []).map((item) => item.at));
-      parts.push({ kind: 'grid', rows: found });
-    } else {
-      end = at + 1;
-      parts.push(cutItems(rows[at] ?? []));
-    }
-    at = end;
+    while (first && end < rows.length && standUnder(first, cells[end] ?? null)) end += 1;
+    const found = cells.slice(at, end).map((row) => (row ?? []).map((item) => item.at));
+    parts.push(first && end - at > 1 ? { kind: 'grid', rows: found } : cutItems(rows[at] ?? []));
+    at = first && end - at > 1 ? end : at + 1;
   }
   return parts;
 }
@@ -84,16 +75,12 @@ function cellsOf(row: readonly Item[]): readonly Item[] | null {
   return columns.length > 1 && columns.length === row.length ? columns.flat() : null;
 }
 
-function standUnder(above: readonly (readonly Item[] | null)[], row: readonly Item[] | null): boolean {
-  const [first] = above;
-  if (!first || row?.length !== first.length) return false;
+function standUnder(first: readonly Item[], row: readonly Item[] | null): boolean {
+  if (row?.length !== first.length) return false;
   return row.every(({ box }, at) => {
-    const others = above.map((cells) => cells?.[at]?.box ?? box);
+    const above = first[at]?.box ?? box;
     const next = first[at + 1]?.box.x ?? Infinity;
-    return (
-      right(box) <= next &&
-      ANCHORS.some((anchor) => others.every((other) => near(anchor(other), anchor(box))))
-    );
+    return right(box) <= next && ANCHORS.some((anchor) => near(anchor(above), anchor(box)));
   });
 }
 

@@ -74,6 +74,7 @@ function raise(node: PageNode, around: Box, shown: Shown): PageNode {
   if (node.kind === 'picture' || node.children.length === 0 || node.place.turn) return node;
   const seen = !isPlain(node.look);
   const children = raiseAll(node.children, seen ? placedBox(node.place) : around, shown);
+  if (children.every((child, at) => child === node.children[at])) return node;
   return seen ? { ...node, children } : withContentBox(node, children);
 }
 

@@ -13,6 +13,17 @@ export function isIntrinsic(part: Part): boolean {
 
 /** True for a box whose padding is even and whose content gives the width inside of it. */
 export function canHug(part: Part): boolean {
+  const before = known.get(part);
+  if (before !== undefined) return before;
+  const found = findWhetherHugs(part);
+  known.set(part, found);
+  return found;
+}
+
+/** Every container around asks anew; what a part is does not change. */
+const known = new WeakMap<Part, boolean>();
+
+function findWhetherHugs(part: Part): boolean {
   const { node, content } = part;
   if (node.wish?.wide === 'hug') return true;
   if (node.kind !== 'box' || !content || node.role === 'field' || part.sized || node.wish?.wide) return false;
