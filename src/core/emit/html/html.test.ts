@@ -10,12 +10,17 @@ const MOCKUPS = [
   ['w3c-styling-css-04-f', () => readCase('w3c-styling-css-04-f.svg')],
   ['w3c-pservers-grad-09-b', () => readCase('w3c-pservers-grad-09-b.svg')],
   ['oc-dartboard-use', () => readCase('oc-dartboard-use.svg')],
+  ['the wheelhouse', () => readDemo('wheelhouse.svg')],
+  ['gentelella-widgets', () => readCase('gentelella-widgets.svgz')],
+  ['tabler-store', () => readCase('tabler-store.svgz')],
+  ['spectre-panels', () => readCase('spectre-panels.svgz')],
+  ['win98-gallery', () => readCase('win98-gallery.svgz')],
 ] as const;
 
 describe.each(MOCKUPS)('code of %s', (_, readMockup) => {
   const reading = readMockup();
 
-  it.each(['fixed', 'nested'] as const)(
+  it.each(['fixed', 'nested', 'flow'] as const)(
     '%s: an outside validator finds no error in the HTML',
     async (arrangement) => {
       // Source: html-validate's rules for the HTML standard. Left out: rules of taste and of a whole site.
@@ -44,26 +49,35 @@ describe.each(MOCKUPS)('code of %s', (_, readMockup) => {
     },
   );
 
-  it('an outside CSS grammar knows every declaration', () => {
-    // Source: css-tree's lexer, built from the syntaxes of the CSS specifications (mdn-data).
-    const css = emitted(convertReading(reading), 'styles.css');
-    const problems: string[] = [];
-    cssTree.walk(cssTree.parse(css, { onParseError: (error) => problems.push(error.message) }), {
-      visit: 'Declaration',
-      enter(node) {
-        if (this.atrule?.name === 'font-face' || node.property.startsWith('-webkit-')) return;
-        const match = cssTree.lexer.matchDeclaration(node);
-        if (match.error)
-          problems.push(
-            `${node.property}: ${cssTree.generate(node.value)}: ${match.error.message.split('\n')[0]}`,
-          );
-      },
-    });
-    expect(problems).toEqual([]);
-  });
+  it.each(['nested', 'flow'] as const)(
+    '%s: an outside CSS grammar knows every declaration',
+    (arrangement) => {
+      // Source: css-tree's lexer, built from the syntaxes of the CSS specifications (mdn-data).
+      const conversion = convertReading(reading, arrangement);
+      const inline = [...emitted(conversion, 'index.html').matchAll(/ style="([^"]*)"/g)].map(
+        ([, declarations]) => `a { ${declarations!.replaceAll('&quot;', "'")} }`,
+      );
+      const css = `${emitted(conversion, 'styles.css')}\n${inline.join('\n')}`;
+      const problems: string[] = [];
+      cssTree.walk(cssTree.parse(css, { onParseError: (error) => problems.push(error.message) }), {
+        visit: 'Declaration',
+        enter(node) {
+          if (this.atrule?.name === 'font-face' || node.property.startsWith('-webkit-')) return;
+          const match = cssTree.lexer.matchDeclaration(node);
+          if (match.error)
+            problems.push(
+              `${node.property}: ${cssTree.generate(node.value)}: ${match.error.message.split('\n')[0]}`,
+            );
+        },
+      });
+      expect(problems).toEqual([]);
+    },
+  );
 
-  it('gives the same bytes for the same input', () => {
-    expect(convertReading(reading).emission).toEqual(convertReading(reading).emission);
+  it.each(['nested', 'flow'] as const)('%s: gives the same bytes for the same input', (arrangement) => {
+    expect(convertReading(reading, arrangement).emission).toEqual(
+      convertReading(reading, arrangement).emission,
+    );
   });
 
   it('refers only to pictures and classes that there are', () => {

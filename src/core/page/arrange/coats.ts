@@ -1,5 +1,5 @@
-import type { Border, Look, LookShadow, Sides } from '../../look/look';
-import { bottom, right, sameBox } from '../../mockup/box';
+import { isPlain, type Border, type Look, type LookShadow, type Sides } from '../../look/look';
+import { bottom, intersection, right, sameBox } from '../../mockup/box';
 import { hasRadii, NO_RADII } from '../../mockup/outline';
 import type { Colour } from '../../mockup/paint';
 import { placedBox } from '../lower';
@@ -22,6 +22,48 @@ export function mergeCoats(children: readonly PageNode[]): readonly PageNode[] {
     merged.push(top);
   }
   return merged;
+}
+
+/**
+ * A thin bar along the whole upper or lower edge of a group that shows nothing by itself is the group's border there.
+ * Places are those of the screen.
+ */
+export function absorbBars(group: BoxNode): BoxNode {
+  if (!isPlain(group.look) || group.place.turn || group.children.length < 2) return group;
+  const children = [...group.children];
+  let sides: Sides = {};
+  const merged = [...(group.merged ?? [])];
+  for (const side of ['top', 'bottom'] as const) {
+    const at = children.findIndex(
+      (child) => isLeafBox(child) && isBare(child) && isBarAt(child, group, side),
+    );
+    const bar = at < 0 ? undefined : children[at];
+    const colour = bar && soleColour(bar.look);
+    // A border is painted beneath what is inside: nothing else may lie there.
+    const isFree = bar && children.every((child) => child === bar || !meets(child, bar));
+    if (!bar || !colour || !isFree || children.length < 2) continue;
+    sides = { ...sides, [side]: { width: bar.place.height, colour } };
+    merged.push(bar.layer, ...(bar.merged ?? []));
+    children.splice(at, 1);
+  }
+  return Object.keys(sides).length === 0 ? group : { ...group, merged, look: { sides }, children };
+}
+
+/** Px: thicker bars are things of their own. */
+const THICKEST_BAR = 2;
+
+function isBarAt({ place }: PageNode, { place: around }: BoxNode, side: 'top' | 'bottom'): boolean {
+  const near = (one: number, other: number) => Math.abs(one - other) <= EDGE_SLACK;
+  const spans = near(place.x, around.x) && near(place.x + place.width, around.x + around.width);
+  const at =
+    side === 'top' ? near(place.y, around.y) : near(place.y + place.height, around.y + around.height);
+  const isWhole = near(place.height, Math.round(place.height)) && near(place.y, Math.round(place.y));
+  return spans && at && isWhole && place.height <= THICKEST_BAR;
+}
+
+function meets(one: PageNode, other: PageNode): boolean {
+  const shared = intersection(placedBox(one.place), placedBox(other.place));
+  return shared !== null && shared.width > 0 && shared.height > 0;
 }
 
 function isLeafBox(node: PageNode): node is BoxNode {

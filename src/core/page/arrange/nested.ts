@@ -1,6 +1,6 @@
 import type { BoxNode, Page, PageNode } from '../node';
 import { withStates, type StateNode } from '../states';
-import { mergeCoats } from './coats';
+import { absorbBars, mergeCoats } from './coats';
 import { flowInside } from './flow/inside';
 import { mergeBackdrop } from './backdrop';
 import { isPurposeless } from './fixed';
@@ -22,7 +22,7 @@ export function groupPage(page: Page, versions: readonly StateNode[] = []): Page
 function nest(node: PageNode): readonly PageNode[] {
   if (node.kind !== 'box') return [node];
   const children = mergeCoats(node.children.flatMap(nest));
-  const kept = mergeBackdrop({ ...node, children });
+  const kept = absorbBars(mergeBackdrop({ ...node, children }));
   if (!isWrapper(kept)) return [kept];
   const [only, ...more] = kept.children;
   return only && more.length === 0 && kept.named && !only.named ? [named(only, kept)] : kept.children;

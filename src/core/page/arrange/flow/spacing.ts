@@ -33,7 +33,8 @@ export function padded(
 }
 
 function isDeep(part: Part, inside: Box): boolean {
-  if (part.node.kind === 'box' && part.node.made) return false;
+  // Rows and grids would share out what is free among their lines.
+  if (part.content?.direction !== 'column' || (part.node.kind === 'box' && part.node.made)) return false;
   const inner = paddingBox(part);
   return bottom(inner) - bottom(inside) > Math.max(0, inside.y - inner.y) * DEEP + 8;
 }

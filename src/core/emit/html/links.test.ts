@@ -1,0 +1,42 @@
+import { convertReading, readDemo, readInside } from '../../../../tests/support/mockups';
+import { TARGETS } from '../targets';
+import { linkElements } from './links';
+
+function linked(reading: ReturnType<typeof readInside>) {
+  const conversion = convertReading(reading, 'flow');
+  const emit = (keyed: boolean) => TARGETS.html.emit({ ...conversion, unit: 'px', keyed })[0]!.text;
+  return { page: emit(false), links: linkElements(emit(true)) };
+}
+
+it('every layer leads to the lines that write its element', () => {
+  const { page, links } = linked(readDemo());
+  const lines = page.split('\n');
+  const linesOf = (name: string) => {
+    const link = links.find(({ layer }) => layer.endsWith(`/${name}`))!;
+    return lines.slice(link.line - 1, link.lastLine).map((line) => line.trim());
+  };
+  expect(linesOf('book-button')).toEqual([
+    expect.stringMatching(/^<button class="book-button"/),
+    '<span class="strong">Book a crossing</span>',
+    '</button>',
+  ]);
+  expect(linesOf('ferry-mark')).toEqual([expect.stringMatching(/^<img class="ferry-mark"/)]);
+});
+
+it('every layer leads to its element, counted as the document has them', () => {
+  const { page, links } = linked(readDemo());
+  const tags = [...page.slice(page.indexOf('class="screen"')).matchAll(/<([a-z][a-z0-9]*)/g)].map(
+    ([, name]) => name,
+  );
+  const link = links.find(({ layer }) => layer.endsWith('/book-button'))!;
+  expect(tags[link.element]).toBe('button');
+});
+
+it('names that have to be escaped are found again', () => {
+  const { links } = linked(
+    readInside('<g id="a&quot;b&lt;c"><rect width="20" height="9"/><text y="40">Sund</text></g>'),
+  );
+  expect(links.map(({ layer }) => layer).some((layer) => layer.includes('a') && layer.includes('c'))).toBe(
+    true,
+  );
+});

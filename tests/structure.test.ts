@@ -1,0 +1,78 @@
+import { convertReading, readCase, readDemo } from './support/mockups';
+import { isAside } from './support/onPage';
+import { unsayable } from '../src/core/look/sayable';
+import { boxForm } from '../src/core/look/boxForm';
+import { walk } from '../src/core/mockup/walk';
+import { walkNodes, type PageNode } from '../src/core/page/node';
+import type { Reading } from '../src/core/read/reading';
+
+/** What the code of whole pages is made of, over the demo mockups and the pages among the cases. */
+const MOCKUPS: readonly (readonly [string, () => Reading])[] = [
+  ['harbour', () => readDemo()],
+  ['wheelhouse', () => readDemo('wheelhouse.svg')],
+  ...[
+    'adminlte4-cards.svgz',
+    'bs5-pricing.svg',
+    'gentelella-widgets.svgz',
+    'm-gentelella-dashboard.svgz',
+    'm-weui-home.svgz',
+    'raw-bs5-pricing.svgz',
+    'sbadmin2-login.svgz',
+    'semantic-homepage.svgz',
+    'spectre-panels.svgz',
+    'tabler-store.svgz',
+    'uikit-card.svgz',
+    'win98-gallery.svgz',
+  ].map((name) => [name, () => readCase(name)] as const),
+];
+
+function depthOf(nodes: readonly PageNode[]): number {
+  return nodes.reduce(
+    (most, node) => Math.max(most, 1 + (node.kind === 'box' ? depthOf(node.children) : 0)),
+    0,
+  );
+}
+
+describe.each(MOCKUPS)('%s', (_, read) => {
+  const reading = read();
+
+  it.each(['fixed', 'nested', 'flow'] as const)(
+    '%s: few elements, no deeper than the groups',
+    (arrangement) => {
+      const { pages, mockup, decisions } = convertReading(reading, arrangement);
+      const [page] = pages;
+      const [screen] = mockup.screens;
+      const onPage = [...walk(screen!.root)].filter(
+        ({ key }) => key !== screen!.root.key && !isAside(key, decisions),
+      );
+      const elements = [...walkNodes(page!.children)].length;
+      expect(elements / onPage.length).toBeLessThanOrEqual(1.1);
+      const deepest =
+        Math.max(...onPage.map(({ key }) => key.split('/').length)) - screen!.root.key.split('/').length;
+      // In the flow, rows of columns need boxes that no group stands for.
+      expect(depthOf(page!.children)).toBeLessThanOrEqual(deepest + (arrangement === 'flow' ? 2 : 1));
+    },
+  );
+
+  it('letters stay letters, and what CSS can say is CSS', () => {
+    const { mockup, measures, decisions } = convertReading(reading);
+    const [screen] = mockup.screens;
+    let [texts, kept, sayable, said] = [0, 0, 0, 0];
+    for (const layer of walk(screen!.root)) {
+      if (!layer.visible || isAside(layer.key, decisions)) continue;
+      const outcome = decisions.get(layer.key)?.outcome;
+      if (layer.kind === 'text') {
+        texts += 1;
+        if (outcome === 'element') kept += 1;
+      }
+      const matrix = measures.get(screen!.key)?.get(layer.key)?.matrix;
+      const isIcon = decisions.get(layer.key)?.within !== null;
+      if (layer.kind !== 'shape' || !matrix || isIcon || !boxForm(layer) || unsayable(layer, matrix) !== null)
+        continue;
+      sayable += 1;
+      if (outcome === 'element') said += 1;
+    }
+    if (texts > 0) expect(kept / texts).toBeGreaterThanOrEqual(0.95);
+    if (sayable > 0) expect(said / sayable).toBeGreaterThanOrEqual(0.9);
+  });
+});
