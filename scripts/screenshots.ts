@@ -28,7 +28,18 @@ await page.getByRole('heading', { name: /^The page, arranged/ }).waitFor();
 await page.waitForTimeout(3000);
 await shoot('build');
 
+await page.getByRole('tab', { name: 'Proof' }).click();
+await page.getByRole('img', { name: 'The mockup' }).waitFor();
+await page.getByRole('list', { name: /^Layers that differ/ }).getByRole('button').first().click();
+await page.waitForLoadState('networkidle');
+await shoot('proof');
+
+await page.getByRole('tab', { name: 'Layers, code, page' }).click();
+await page.getByRole('option', { name: 'book-button', exact: true }).click();
+await page.waitForTimeout(1000);
+await shoot('links');
+
 await page.getByRole('tab', { name: /^Files/ }).click();
-await page.getByText('<!doctype html>').waitFor();
+await page.getByText('doctype').waitFor();
 await shoot('files');
 await browser.close();

@@ -81,7 +81,7 @@ export function convert({ mockup: read, assets, tags, options, outliner }: Conve
     const context = { mockup, measures: measured, decisions, plan };
     const page = lower(screen, context, options.frame ?? plainFrame(options.arrangement));
     reportInexactBorders(page, report);
-    return arrange(page, options.arrangement, lowerVersions(versions, context));
+    return arrange(page, options.arrangement, lowerVersions(versions, context, report));
   });
   clock.lap('page');
 

@@ -172,6 +172,11 @@ export const WORDING = {
     severity: 'warning',
     text: 'It is said to show the state {state}, but no layer of its size lies beside it; put both into one group.',
   },
+  'state-picture': {
+    title: 'States that are pictures',
+    severity: 'note',
+    text: 'Its state {state} is a picture; the page switches looks with a state, not pictures.',
+  },
   'picture-name-shared': {
     title: 'Pictures of the same name',
     severity: 'note',

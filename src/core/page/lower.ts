@@ -1,4 +1,5 @@
 import type { Measure, Measures } from '../mockup/bounds';
+import type { Report } from '../findings/finding';
 import { transformBox, union, type Box } from '../mockup/box';
 import type { GroupLayer, Layer } from '../mockup/layer';
 import type { Matrix } from '../mockup/matrix';
@@ -29,11 +30,17 @@ export function lower(screen: Screen, context: LowerContext, frame: PageFrame): 
 }
 
 /** The versions of things on a screen as nodes; places are those of the screen. */
-export function lowerVersions(versions: readonly Version[], context: LowerContext): readonly StateNode[] {
+export function lowerVersions(
+  versions: readonly Version[],
+  context: LowerContext,
+  report: Report,
+): readonly StateNode[] {
   return versions.flatMap(({ base, state, layer, decisions }) => {
     if (!context.measures.has(layer.key)) return [];
     const node = lowerLayer(layer, { ...context, decisions });
-    return node ? [{ base, state, node }] : [];
+    // Only what CSS says can change with a state.
+    if (decisions.get(layer.key)?.outcome === 'picture') report('state-picture', layer.key, { state });
+    return node && node.kind !== 'picture' ? [{ base, state, node }] : [];
   });
 }
 
@@ -73,7 +80,9 @@ export type SharedParts = Pick<
 >;
 
 function sharedParts(layer: Layer, decision: Decision): SharedParts {
-  const { outputName: name, named, role, classes, hidden } = decision;
+  const { outputName: name, named, role, classes, hidden, furniture } = decision;
+  const shared = furniture ? `Furniture: the same on ${furniture.count} screens.` : '';
+  const note = [decision.note ?? '', shared].filter((part) => part !== '').join(' ');
   return {
     layer: layer.key,
     name,
@@ -86,7 +95,7 @@ function sharedParts(layer: Layer, decision: Decision): SharedParts {
     ...(decision.slot !== null && { slot: decision.slot }),
     ...(decision.scroll !== null && { scroll: decision.scroll }),
     ...(Object.keys(decision.wish).length > 0 && { wish: decision.wish }),
-    ...(decision.note !== null && { note: decision.note }),
+    ...(note !== '' && { note }),
   };
 }
 

@@ -144,7 +144,10 @@ describe('furniture', () => {
   it('is what stands on several screens at the same place; a tag on one holds for all', () => {
     const reading = sheet('<text y="200">One</text>', '<text x="460" y="200">Other</text>');
     const tags = new Map<string, Tag>([['/test/quay/top', { classes: ['bar'] }]]);
-    const { decisions } = convertReading(reading, 'nested', tags);
+    const conversion = convertReading(reading, 'nested', tags);
+    const { decisions } = conversion;
+    for (const { path } of conversion.emission.files.filter((file) => file.path.endsWith('.html')))
+      expect(emitted(conversion, path)).toContain('<!-- Furniture: the same on 2 screens. -->');
     expect(decisions.get('/test/deck/top')).toMatchObject({
       classes: ['bar'],
       furniture: { pattern: '/test/quay/top', index: 1, count: 2 },
