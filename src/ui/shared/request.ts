@@ -8,11 +8,26 @@ export class RequestError extends Error {
   }
 }
 
+declare global {
+  interface Window {
+    /** What the page asked for before its scripts were there; see `EarlyRequest`. */
+    ordenEarly?: { readonly address: string; readonly answer: Promise<Response> };
+  }
+}
+
+/** The answer that is on its way already; taken once. */
+function takeEarly(address: string, { method }: RequestInit): Promise<Response> | null {
+  const early = window.ordenEarly;
+  if (method !== undefined || early?.address !== address) return null;
+  delete window.ordenEarly;
+  return early.answer;
+}
+
 /** Asks the server and gives the JSON of its answer. */
 export async function request<T>(address: string, init: RequestInit = {}): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(address, init);
+    response = await (takeEarly(address, init) ?? fetch(address, init));
   } catch {
     throw new RequestError(0, 'The server cannot be reached; check that Orden is running.');
   }

@@ -1,6 +1,6 @@
 'use client';
 import { Box, Button, NativeSelect, Typography } from '@mui/material';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { BLEED } from '../../../core/pictures/drawings';
 import { ScreenPicture } from '../../shared/ScreenPicture';
 import { useSort } from '../SortContext';
@@ -101,6 +101,19 @@ function ZoomButton({ label, text, onClick }: ZoomButtonProps) {
   );
 }
 
+/** Ms after which the picture is asked for, whatever else goes on. */
+const LONGEST = 1500;
+
+/** False until the worksheet stands: drawing thousands of shapes would keep its rows waiting. */
+function useIsFree(): boolean {
+  const [isFree, setFree] = useState(false);
+  useEffect(() => {
+    const id = requestIdleCallback(() => setFree(true), { timeout: LONGEST });
+    return () => cancelIdleCallback(id);
+  }, []);
+  return isFree;
+}
+
 /** The screen as it was read, or a drawing of some of it. */
 function Picture() {
   const { id, mockup: sheet, picture } = useSort((state) => state.opened);
@@ -111,7 +124,8 @@ function Picture() {
   const edited = useSort((state) => (state.shown === 'pictures' ? state.lastEdit : ''));
   const whole = sheet.screens[0];
   const { width, height, origin, name } = screen;
-  if (!whole) return null;
+  const isFree = useIsFree();
+  if (!whole || !isFree) return null;
   if (shown === 'screen') {
     return (
       <ScreenPicture
