@@ -228,13 +228,19 @@ export type Unit = (typeof UNITS)[number];
 /** What a place says beside the numbers that follow from others: equal ones can share a class. */
 export type Standing =
   | Pick<FlowPlace, 'kind' | 'wide' | 'high' | 'align' | 'margin' | 'width' | 'height' | 'turn' | 'shift'>
-  | (Omit<FixedPlace, 'hugs' | 'holds'> & { readonly holds: NonNullable<FixedPlace['holds']> });
+  | (Omit<FixedPlace, 'hugs' | 'holds'> & {
+      readonly holds: NonNullable<FixedPlace['holds']>;
+      /** True for a box without anything inside. */
+      readonly bare: boolean;
+    });
 
 /** How a node stands in a box that may grow; null where it has coordinates of its own, or just follows its content. */
-export function standingOf({ place, kind }: PageNode): Standing | null {
+export function standingOf(node: PageNode): Standing | null {
+  const { place, kind } = node;
   if (place.kind === 'fixed') {
     const { hugs: _, holds, ...geometry } = place;
-    return holds ? { ...geometry, holds } : null;
+    const bare = node.kind === 'box' && node.children.length === 0;
+    return holds ? { ...geometry, holds, bare } : null;
   }
   const { wide, high, align, margin, turn, shift } = place;
   const sized = wide === 'set' || wide === 'firm' || wide === 'capped';

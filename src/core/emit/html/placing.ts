@@ -18,12 +18,17 @@ export function placeDeclarations(place: Place): Declaration[] {
  * whole size keeps its fuzzy edges when it is moved there by a transform.
  */
 export function bareBoxDeclarations(place: Place): Declaration[] {
-  const [x, y] = [Math.floor(place.x), Math.floor(place.y)];
-  const between = isBetween(place.x - x) || isBetween(place.y - y);
-  const whole = !isBetween(place.width % 1) && !isBetween(place.height % 1);
-  if (!between || !whole || place.turn) return placeDeclarations(place);
-  const rest: Declaration = ['translate', `${px(place.x - x)} ${px(place.y - y)}`];
-  return [...placeDeclarations({ ...place, x, y }), rest];
+  const rest = restOf(place);
+  if (!rest) return placeDeclarations(place);
+  return [...placeDeclarations({ ...place, x: Math.floor(place.x), y: Math.floor(place.y) }), rest];
+}
+
+/** The part of a px by which a box of whole size is moved; null for one that stands at whole px or has none. */
+function restOf({ x, y, width, height, turn }: Omit<Place, 'kind' | 'hugs'>): Declaration | null {
+  const [left, top] = [x - Math.floor(x), y - Math.floor(y)];
+  const whole = !isBetween(width % 1) && !isBetween(height % 1);
+  if (!(isBetween(left) || isBetween(top)) || !whole || turn) return null;
+  return ['translate', `${px(left)} ${px(top)}`];
 }
 
 function isBetween(fraction: number): boolean {
@@ -91,11 +96,14 @@ const ALIGNS: Readonly<Record<Align, string>> = {
 };
 
 function heldDeclarations(place: Extract<Standing, { kind: 'fixed' }>): Declaration[] {
-  const { holds, x, y, width, height, turn, shift } = place;
+  const { holds, width, height, turn, shift } = place;
+  const rest = place.bare ? restOf(place) : null;
+  const [x, y] = rest ? [Math.floor(place.x), Math.floor(place.y)] : [place.x, place.y];
   return [
     ['position', 'absolute'],
-    ...along(holds.x, ['left', 'right', 'width'], x, holds.right, width),
-    ...along(holds.y, ['top', 'bottom', 'height'], y, holds.bottom, height),
+    ...along(holds.x, ['left', 'right', 'width'], x, holds.right + place.x - x, width),
+    ...along(holds.y, ['top', 'bottom', 'height'], y, holds.bottom + place.y - y, height),
+    ...(rest ? [rest] : []),
     ...(turn ? turnDeclarations(turn, shift) : []),
   ];
 }

@@ -155,6 +155,8 @@ function columnWide(
     return stretched && given && part.box.width >= 120 && Math.abs(part.box.width - room.width) <= EDGE
       ? 'whole'
       : 'firm';
+  // What is wider than the room would be squeezed into it.
+  if (content && part.box.width > room.width + EDGE) return 'set';
   if (stretched) return given || defines || canHug(part) || node.wish?.wide === 'fill' ? 'hug' : 'set';
   if (isText(part)) return firmWide(part);
   if (!content) return firmWide(part);

@@ -15,13 +15,20 @@ export function layOut(part: Part, standing: Stand): PageNode {
   if (node.kind !== 'box') return { ...node, place };
   const loose = [...part.below, ...part.above];
   if (!content) return { ...node, place, children: loose.map((each) => hold(each, part)) };
+  // Rows of items are no items themselves: the list is then boxes.
+  const isCut =
+    node.role === 'list' && content.parts.some((each) => each.node.kind === 'box' && each.node.made);
   const laid = LAY_OUT[content.direction](part, content, standing.given, layOut);
   const children = [
     ...part.below.map((each) => hold(each, part)),
-    ...(node.role === 'list' ? laid.children.map(asItem) : laid.children),
+    ...(node.role === 'list' && !isCut
+      ? laid.children.map(asItem)
+      : isCut
+        ? laid.children.map(asPlain)
+        : laid.children),
     ...part.above.map((each) => hold(each, part)),
   ];
-  return { ...node, place, layout: laid.layout, children };
+  return { ...node, ...(isCut && { role: 'box' }), place, layout: laid.layout, children };
 }
 
 const LAY_OUT: Readonly<
@@ -59,7 +66,10 @@ function hold(node: PageNode, around: Part): PageNode {
   // What is turned has its corner somewhere else.
   const isTurned = node.place.turn !== null;
   const x = isTurned ? 'start' : holdAlong(box.x - inner.x, right(inner) - right(box), inner.width);
-  const y = isTurned ? 'start' : holdAlong(box.y - inner.y, bottom(inner) - bottom(box), inner.height);
+  // The page itself is as high as it comes out: only its upper edge is sure.
+  const isPage = around.node.kind === 'box' && around.node.made === true;
+  const y =
+    isTurned || isPage ? 'start' : holdAlong(box.y - inner.y, bottom(inner) - bottom(box), inner.height);
   const holds = {
     x,
     y: y === 'middle' ? 'start' : y,
@@ -75,6 +85,13 @@ function holdAlong(before: number, after: number, length: number): Hold {
   if (Math.abs(before) + Math.abs(after) <= length * 0.04 + 1) return 'both';
   if (Math.abs(before - after) <= MIDDLE) return 'middle';
   return before <= after ? 'start' : 'end';
+}
+
+/** What was an item of a list that is none. */
+function asPlain(node: PageNode): PageNode {
+  if (node.kind !== 'box') return node;
+  if (node.made) return { ...node, children: node.children.map(asPlain) };
+  return node.role === 'item' ? { ...node, role: 'box' } : node;
 }
 
 /** A list holds items only (HTML, §4.4.8): anything else is put into one that stands in its place. */

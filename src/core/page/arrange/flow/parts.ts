@@ -2,7 +2,7 @@ import Flatbush from 'flatbush';
 import { area, bottom, contains, intersection, right, type Box } from '../../../mockup/box';
 import { borderInsets } from '../../../look/look';
 import { placedBox } from '../../lower';
-import type { BoxNode, PageNode, TextNode } from '../../node';
+import { walkNodes, type BoxNode, type PageNode, type TextNode } from '../../node';
 import { cutBoxes, type Cut } from './cut';
 
 /** A node with what is inside of it sorted into what flows and what lies loose. Boxes are those of the screen. */
@@ -76,6 +76,7 @@ export function contentOf(
   around: { readonly layer: string },
   holds = true,
 ): Pick<Part, 'content' | 'below' | 'above'> {
+  if (isDrawing(children)) return { content: null, below: [], above: children };
   const held = holds ? holdContained(children) : children;
   const { flowing, below, above } = separate(held, inner);
   const parts = flowing.map(partOf);
@@ -91,6 +92,14 @@ export function contentOf(
     loose.push(smallest.node);
     left = left.filter((part) => part !== smallest);
   }
+}
+
+/** Shapes that lie over each other without a word among them are a drawing: each stands where it was drawn. */
+function isDrawing(children: readonly PageNode[]): boolean {
+  if (children.length < 2 || [...walkNodes(children)].some(({ kind }) => kind === 'text')) return false;
+  const boxes = children.map((child) => placedBox(child.place));
+  const index = indexOf(boxes);
+  return boxes.some((box, at) => index(box).some((other) => other > at && overlaps(box, boxes[other]!)));
 }
 
 function contentOfCut(cut: Cut, parts: readonly Part[], around: { readonly layer: string }): Content {
@@ -205,7 +214,10 @@ function separate(children: readonly PageNode[], inner: Box): Separated {
       if (loose.has(upper) || !overlaps(low, high)) continue;
       const isGround =
         contains(low, high, TOUCH) && isGroundBox(children[lower]!, area(low) * 2 >= area(inner));
+      // A frame over all of something lies on it.
+      const isFrame = contains(high, low, TOUCH) && isGroundBox(children[upper]!, true);
       if (isGround) loose.set(lower, 'below');
+      else if (isFrame) loose.set(upper, 'above');
       else if (contains(low, high, TOUCH) || area(high) <= area(low)) loose.set(upper, 'above');
       else loose.set(lower, 'below');
     }
