@@ -2,11 +2,10 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
 import type { Browser } from '@playwright/test';
-import type { Reading } from '../src/core/read/reading';
 import { buildInto } from './support/build';
 import { launchChromium } from './support/chromium';
 import { grow, offsets, openKeyed, sidewaysAt } from './support/flowPage';
-import { readCase, readDemo } from './support/mockups';
+import { PAGE_MOCKUPS } from './support/mockups';
 
 /** Pages in the flow, laid out by Chromium. */
 let browser: Browser;
@@ -21,27 +20,6 @@ afterAll(async () => {
   await rm(folder, { recursive: true });
 });
 
-const CASES = [
-  'adminlte4-cards.svgz',
-  'bs5-pricing.svg',
-  'gentelella-widgets.svgz',
-  'm-gentelella-dashboard.svgz',
-  'm-weui-home.svgz',
-  'raw-bs5-pricing.svgz',
-  'sbadmin2-login.svgz',
-  'semantic-homepage.svgz',
-  'spectre-panels.svgz',
-  'tabler-store.svgz',
-  'uikit-card.svgz',
-  'win98-gallery.svgz',
-];
-
-const MOCKUPS: readonly { readonly name: string; readonly read: () => Reading }[] = [
-  { name: 'harbour', read: () => readDemo() },
-  { name: 'wheelhouse', read: () => readDemo('wheelhouse.svg') },
-  ...CASES.map((name) => ({ name, read: () => readCase(name) })),
-];
-
 /** Words of one sentence that are texts of their own, or set over each other in the mockup: they cannot give way. */
 const STUCK: Readonly<Record<string, number>> = {
   'gentelella-widgets.svgz': 3,
@@ -52,7 +30,7 @@ const STUCK: Readonly<Record<string, number>> = {
   'win98-gallery.svgz': 8,
 };
 
-describe.each(MOCKUPS)('$name', ({ name, read }) => {
+describe.each(PAGE_MOCKUPS)('$name', ({ name, read }) => {
   it('stands where the mockup has it, holds longer words, and fits narrower and wider windows', async () => {
     const out = path.join(folder, name);
     const conversion = await buildInto(out, read(), 'flow');

@@ -1,31 +1,11 @@
-import { convertReading, readCase, readDemo } from './support/mockups';
+import { convertReading, PAGE_MOCKUPS } from './support/mockups';
 import { isAside } from './support/onPage';
 import { unsayable } from '../src/core/look/sayable';
 import { boxForm } from '../src/core/look/boxForm';
 import { walk } from '../src/core/mockup/walk';
 import { walkNodes, type PageNode } from '../src/core/page/node';
-import type { Reading } from '../src/core/read/reading';
 
-/** What the code of whole pages is made of, over the demo mockups and the pages among the cases. */
-const MOCKUPS: readonly (readonly [string, () => Reading])[] = [
-  ['harbour', () => readDemo()],
-  ['wheelhouse', () => readDemo('wheelhouse.svg')],
-  ...[
-    'adminlte4-cards.svgz',
-    'bs5-pricing.svg',
-    'gentelella-widgets.svgz',
-    'm-gentelella-dashboard.svgz',
-    'm-weui-home.svgz',
-    'raw-bs5-pricing.svgz',
-    'sbadmin2-login.svgz',
-    'semantic-homepage.svgz',
-    'spectre-panels.svgz',
-    'tabler-store.svgz',
-    'uikit-card.svgz',
-    'win98-gallery.svgz',
-  ].map((name) => [name, () => readCase(name)] as const),
-];
-
+/** What the code of whole pages is made of. */
 function depthOf(nodes: readonly PageNode[]): number {
   return nodes.reduce(
     (most, node) => Math.max(most, 1 + (node.kind === 'box' ? depthOf(node.children) : 0)),
@@ -33,7 +13,7 @@ function depthOf(nodes: readonly PageNode[]): number {
   );
 }
 
-describe.each(MOCKUPS)('%s', (_, read) => {
+describe.each(PAGE_MOCKUPS)('$name', ({ read }) => {
   const reading = read();
 
   it.each(['fixed', 'nested', 'flow'] as const)(

@@ -81,3 +81,23 @@ export function emitted(conversion: Conversion, path: string): string {
   if (!file) throw new Error(`${path} was not emitted`);
   return file.text;
 }
+
+/** The demo mockups and the pages among the cases. */
+export const PAGE_MOCKUPS: readonly { readonly name: string; readonly read: () => Reading }[] = [
+  { name: 'harbour', read: () => readDemo() },
+  { name: 'wheelhouse', read: () => readDemo('wheelhouse.svg') },
+  ...[
+    'adminlte4-cards.svgz',
+    'bs5-pricing.svg',
+    'gentelella-widgets.svgz',
+    'm-gentelella-dashboard.svgz',
+    'm-weui-home.svgz',
+    'raw-bs5-pricing.svgz',
+    'sbadmin2-login.svgz',
+    'semantic-homepage.svgz',
+    'spectre-panels.svgz',
+    'tabler-store.svgz',
+    'uikit-card.svgz',
+    'win98-gallery.svgz',
+  ].map((name) => ({ name, read: () => readCase(name) })),
+];

@@ -1,44 +1,12 @@
 'use client';
-import { Box, Button, Typography } from '@mui/material';
-import { useSnackbar } from 'notistack';
+import { Box } from '@mui/material';
+import { CodeFrame } from './CodeFrame';
 import { MONO } from './theme';
 
 /** Code to read and to copy. */
 export function CodeBlock({ title, code }: { readonly title: string; readonly code: string }) {
-  const { enqueueSnackbar } = useSnackbar();
-  const copy = async () => {
-    try {
-      await navigator.clipboard.writeText(code);
-      enqueueSnackbar(`${title} copied.`);
-    } catch {
-      enqueueSnackbar('The browser does not let Orden use the clipboard; select the code and copy it.', {
-        variant: 'warning',
-      });
-    }
-  };
   return (
-    <Box
-      component="section"
-      aria-label={title}
-      sx={{ display: 'flex', flexDirection: 'column', minWidth: 0, minHeight: 0, height: '100%' }}
-    >
-      <Box
-        sx={{
-          display: 'flex',
-          alignItems: 'center',
-          px: 1,
-          height: 28,
-          borderBottom: 1,
-          borderColor: 'divider',
-        }}
-      >
-        <Typography noWrap sx={{ fontSize: 12, fontWeight: 600, flex: 1 }}>
-          {title}
-        </Typography>
-        <Button color="inherit" onClick={() => void copy()} sx={{ py: 0 }} aria-label={`Copy ${title}`}>
-          Copy
-        </Button>
-      </Box>
+    <CodeFrame title={title} code={code}>
       <Box
         component="pre"
         tabIndex={0}
@@ -57,6 +25,6 @@ export function CodeBlock({ title, code }: { readonly title: string; readonly co
       >
         {code}
       </Box>
-    </Box>
+    </CodeFrame>
   );
 }

@@ -6,10 +6,10 @@ import { search } from '@codemirror/search';
 import { EditorState, StateEffect, StateField, type Extension } from '@codemirror/state';
 import { Decoration, EditorView, type DecorationSet } from '@codemirror/view';
 import { tags } from '@lezer/highlight';
-import { Box, Button, Typography } from '@mui/material';
+import { Box } from '@mui/material';
 import CodeMirror, { type ReactCodeMirrorRef } from '@uiw/react-codemirror';
-import { useSnackbar } from 'notistack';
 import { useEffect, useMemo, useRef } from 'react';
+import { CodeFrame } from './CodeFrame';
 import { MONO } from './theme';
 
 /** Lines of code, from 1, both counted in. */
@@ -29,7 +29,6 @@ interface CodeViewProps {
 
 /** Code to read, to search in (Ctrl+F while it has the focus) and to copy. */
 export function CodeView({ title, code, language, lit = null, onPick }: CodeViewProps) {
-  const { enqueueSnackbar } = useSnackbar();
   const editor = useRef<ReactCodeMirrorRef>(null);
   const extensions = useMemo(
     (): Extension[] => [...readingExtensions(language), ...(onPick ? [picking(onPick)] : [])],
@@ -39,39 +38,8 @@ export function CodeView({ title, code, language, lit = null, onPick }: CodeView
     const view = editor.current?.view;
     if (view) light(view, lit);
   }, [lit, code]);
-  const copy = async () => {
-    try {
-      await navigator.clipboard.writeText(code);
-      enqueueSnackbar(`${title} copied.`);
-    } catch {
-      enqueueSnackbar('The browser does not let Orden use the clipboard; select the code and copy it.', {
-        variant: 'warning',
-      });
-    }
-  };
   return (
-    <Box
-      component="section"
-      aria-label={title}
-      sx={{ display: 'flex', flexDirection: 'column', minWidth: 0, minHeight: 0, height: '100%' }}
-    >
-      <Box
-        sx={{
-          display: 'flex',
-          alignItems: 'center',
-          px: 1,
-          height: 28,
-          borderBottom: 1,
-          borderColor: 'divider',
-        }}
-      >
-        <Typography noWrap sx={{ fontSize: 12, fontWeight: 600, flex: 1 }}>
-          {title}
-        </Typography>
-        <Button color="inherit" onClick={() => void copy()} sx={{ py: 0 }} aria-label={`Copy ${title}`}>
-          Copy
-        </Button>
-      </Box>
+    <CodeFrame title={title} code={code}>
       <Box sx={{ flex: 1, minHeight: 0, overflow: 'hidden', '& > div, & .cm-editor': { height: '100%' } }}>
         <CodeMirror
           ref={editor}
@@ -83,7 +51,7 @@ export function CodeView({ title, code, language, lit = null, onPick }: CodeView
           onCreateEditor={(view) => light(view, lit)}
         />
       </Box>
-    </Box>
+    </CodeFrame>
   );
 }
 
