@@ -1,3 +1,4 @@
+import type { Edges } from '../mockup/box';
 import type { BlendMode, FunctionEffect, Shadow } from '../mockup/layer';
 import type { Point } from '../mockup/matrix';
 import type { Radii } from '../mockup/outline';
@@ -92,12 +93,7 @@ export function isPlain(look: Look): boolean {
 }
 
 /** How far the look's borders reach into the node's box, px. */
-export function borderInsets({ border, sides }: Look): {
-  readonly top: number;
-  readonly right: number;
-  readonly bottom: number;
-  readonly left: number;
-} {
+export function borderInsets({ border, sides }: Look): Edges {
   const all = border?.width ?? 0;
   const { top, right, bottom, left } = sides ?? {};
   return {

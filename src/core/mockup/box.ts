@@ -8,6 +8,14 @@ export interface Box {
   readonly height: number;
 }
 
+/** Lengths at the four sides of a box, px. */
+export interface Edges {
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+  readonly left: number;
+}
+
 export function right(box: Box): number {
   return box.x + box.width;
 }
@@ -33,6 +41,18 @@ export function union(one: Box | null, other: Box | null): Box | null {
     Math.min(one.y, other.y),
     Math.max(right(one), right(other)),
     Math.max(bottom(one), bottom(other)),
+  );
+}
+
+/** The smallest box around all of several. */
+export function boxAround(boxes: readonly Box[]): Box {
+  const xs = boxes.map(({ x }) => x);
+  const ys = boxes.map(({ y }) => y);
+  return boxOf(
+    Math.min(...xs),
+    Math.min(...ys),
+    Math.max(...boxes.map(right)),
+    Math.max(...boxes.map(bottom)),
   );
 }
 

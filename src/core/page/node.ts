@@ -1,4 +1,5 @@
 import type { Look } from '../look/look';
+import type { Edges } from '../mockup/box';
 import type { LayerKey } from '../mockup/layer';
 import type { Colour } from '../mockup/paint';
 import type { FaceId } from '../mockup/type';
@@ -75,13 +76,6 @@ export type Place = FixedPlace | FlowPlace;
 /** One column of a grid: px that may shrink to its content, a share of what is left, or as wide as its content. */
 export type Track =
   { readonly kind: 'px'; readonly width: number } | { readonly kind: 'share' } | { readonly kind: 'hug' };
-
-export interface Edges {
-  readonly top: number;
-  readonly right: number;
-  readonly bottom: number;
-  readonly left: number;
-}
 
 /** How a box lays out what is inside of it. */
 export interface Layout {

@@ -1,25 +1,18 @@
 import { inTransaction, pool } from '../db/pool';
 import { putBlob } from '../db/tables/blobs';
 import * as builds from '../db/tables/builds';
-import { getRevision, revisionAssets } from '../db/tables/revisions';
+import { buildInput } from '../useCases/buildInput';
 import { buildInWorker } from '../workers/workers';
 import { beginRunning, endRunning, stopRunning } from './runningBuilds';
 
 /** Runs a build from its record; true when it is done. Its files are kept all at once at the end, or not at all. */
 export async function runBuild(id: string): Promise<boolean> {
   const db = pool();
-  const build = await builds.getBuild(db, id);
-  const revision = build && (await getRevision(db, build.revision_id));
-  if (!build || !revision || !(await builds.startBuild(db, id))) return false;
+  const known = await buildInput(db, id);
+  if (!known || !(await builds.startBuild(db, id))) return false;
   const { signal } = beginRunning(id);
   try {
-    const job = {
-      mockup: revision.tree,
-      assets: await revisionAssets(db, revision.id),
-      tags: new Map(Object.entries(build.tags)),
-      options: build.options,
-      findings: revision.findings,
-    };
+    const job = { ...known.input, findings: known.revision.findings };
     const { files, result } = await buildInWorker(job, { signal, onProgress: reporter(id) });
     return await inTransaction(async (client) => {
       if (!(await builds.finishBuild(client, id, result))) return false;

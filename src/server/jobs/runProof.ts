@@ -1,26 +1,22 @@
 import { inTransaction, pool } from '../db/pool';
 import { getBlob, putBlob } from '../db/tables/blobs';
-import * as builds from '../db/tables/builds';
+import { buildFiles } from '../db/tables/builds';
 import * as proofs from '../db/tables/proofs';
-import { getRevision, revisionAssets } from '../db/tables/revisions';
+import { buildInput } from '../useCases/buildInput';
 import { proveInWorker } from '../workers/workers';
 
 /** Holds a finished build against its mockup. Figures and pictures are kept all at once, or not at all. */
 export async function runProof(buildId: string): Promise<void> {
   const db = pool();
-  const build = await builds.getBuild(db, buildId);
-  const revision = build && (await getRevision(db, build.revision_id));
-  if (build?.state !== 'done' || !revision || !(await proofs.startProof(db, buildId))) return;
+  const known = await buildInput(db, buildId);
+  if (known?.build.state !== 'done' || !(await proofs.startProof(db, buildId))) return;
   try {
-    const source = await getBlob(db, revision.source_digest);
+    const source = await getBlob(db, known.revision.source_digest);
     if (!source) throw new Error('The mockup file is not kept any more.');
     const { screens, pictures } = await proveInWorker({
-      mockup: revision.tree,
-      assets: await revisionAssets(db, revision.id),
-      tags: new Map(Object.entries(build.tags)),
-      options: build.options,
+      ...known.input,
       source,
-      files: (await builds.buildFiles(db, buildId)).map((file) => ({
+      files: (await buildFiles(db, buildId)).map((file) => ({
         ...file,
         bytes: new Uint8Array(file.bytes),
       })),

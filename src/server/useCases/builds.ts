@@ -5,12 +5,13 @@ import type { ConvertOptions } from '../../core/convert';
 import { ARRANGEMENTS, FRAME_WORDS, UNITS, type PageFrame } from '../../core/page/node';
 import { pool } from '../db/pool';
 import * as builds from '../db/tables/builds';
-import { getRevision, newestRevision, revisionAssets } from '../db/tables/revisions';
+import { newestRevision } from '../db/tables/revisions';
 import { NOT_FOUND, Refusal } from '../http';
 import { queueBuild } from '../jobs/buildQueue';
 import { stopRunning } from '../jobs/runningBuilds';
 import type { PageLinks } from '../workers/linksWorker';
 import { linkInWorker } from '../workers/workers';
+import { buildInput } from './buildInput';
 import { currentTags } from './currentTags';
 
 export const buildSchema = Joi.object<ConvertOptions>({
@@ -58,16 +59,9 @@ export async function listBuilds(mockupId: string): Promise<readonly BuildView[]
 
 /** Which layer is which element and which lines of code, by page file. Follows from the build's record. */
 export async function seeLinks(id: string): Promise<PageLinks> {
-  const db = pool();
-  const build = await builds.getBuild(db, id);
-  const revision = build && (await getRevision(db, build.revision_id));
-  if (build?.state !== 'done' || !revision) throw NOT_FOUND('This build');
-  return linkInWorker({
-    mockup: revision.tree,
-    assets: await revisionAssets(db, revision.id),
-    tags: new Map(Object.entries(build.tags)),
-    options: build.options,
-  });
+  const known = await buildInput(pool(), id);
+  if (known?.build.state !== 'done') throw NOT_FOUND('This build');
+  return linkInWorker(known.input);
 }
 
 export async function stopBuild(id: string): Promise<BuildView> {

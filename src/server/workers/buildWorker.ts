@@ -1,8 +1,6 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import type { ConvertOptions } from '../../core/convert';
+import type { ConvertInput } from '../../core/convert';
 import type { Finding } from '../../core/findings/finding';
-import type { Assets, Mockup } from '../../core/mockup/mockup';
-import type { Tags } from '../../core/sort/tag';
 import { createFontBook } from '../../engine/fonts/fontBook';
 import { givenFonts } from '../../engine/fonts/givenFonts';
 import { plainFinding } from '../../engine/manifest';
@@ -10,11 +8,7 @@ import { produce, type OutputFile } from '../../engine/produce';
 import type { BuildResult } from '../buildTypes';
 import type { WorkerMessage } from './runWorker';
 
-export interface BuildJob {
-  readonly mockup: Mockup;
-  readonly assets: Assets;
-  readonly tags: Tags;
-  readonly options: ConvertOptions;
+export interface BuildJob extends Omit<ConvertInput, 'outliner'> {
   readonly findings: readonly Finding[];
 }
 

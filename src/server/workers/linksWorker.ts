@@ -1,17 +1,10 @@
 import { parentPort, workerData } from 'node:worker_threads';
-import { convert, type ConvertOptions } from '../../core/convert';
+import { convert, type ConvertInput } from '../../core/convert';
 import { linkElements, type ElementLink } from '../../core/emit/html/links';
 import { TARGETS } from '../../core/emit/targets';
-import type { Assets, Mockup } from '../../core/mockup/mockup';
-import type { Tags } from '../../core/sort/tag';
 import type { WorkerMessage } from './runWorker';
 
-export interface LinksJob {
-  readonly mockup: Mockup;
-  readonly assets: Assets;
-  readonly tags: Tags;
-  readonly options: ConvertOptions;
-}
+export type LinksJob = Omit<ConvertInput, 'outliner'>;
 
 /** By page file. */
 export type PageLinks = Readonly<Record<string, readonly ElementLink[]>>;

@@ -2,9 +2,7 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { parentPort, workerData } from 'node:worker_threads';
-import { convert, type ConvertOptions } from '../../core/convert';
-import type { Assets, Mockup } from '../../core/mockup/mockup';
-import type { Tags } from '../../core/sort/tag';
+import { convert, type ConvertInput } from '../../core/convert';
 import { createFontBook } from '../../engine/fonts/fontBook';
 import { givenFonts } from '../../engine/fonts/givenFonts';
 import { outlinerOf, type OutputFile } from '../../engine/produce';
@@ -14,11 +12,7 @@ import { writeFiles } from '../../engine/writeFiles';
 import type { ProofScreen } from '../proofTypes';
 import type { WorkerMessage } from './runWorker';
 
-export interface ProofJob {
-  readonly mockup: Mockup;
-  readonly assets: Assets;
-  readonly tags: Tags;
-  readonly options: ConvertOptions;
+export interface ProofJob extends Omit<ConvertInput, 'outliner'> {
   /** The mockup file as it was given. */
   readonly source: Uint8Array;
   /** The files of the build. */

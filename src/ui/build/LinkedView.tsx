@@ -5,6 +5,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { ElementLink } from '../../core/emit/html/links';
 import { layerTitle } from '../../core/look/layerTitle';
 import type { Layer, LayerKey } from '../../core/mockup/layer';
+import { STATES, type State } from '../../core/sort/vocabulary';
 import { settleMockup } from '../../core/sort/settle';
 import type { BuildResult } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
@@ -33,7 +34,7 @@ export function LinkedView({ build, result, opened }: LinkedViewProps) {
   const own = useMemo(() => links.data?.[screen?.file ?? ''] ?? [], [links.data, screen]);
   const link = own.find(({ layer }) => layer === chosen) ?? null;
   const [width, setWidth] = useState(screen?.width ?? 1280);
-  const [outlines, setOutlines] = useState(false);
+  const [hiddenToo, setHiddenToo] = useState(false);
 
   useEffect(() => page.current?.light(link?.element ?? null), [link]);
   const pickLine = useCallback(
@@ -92,10 +93,10 @@ export function LinkedView({ build, result, opened }: LinkedViewProps) {
         />
         <Button onClick={() => setWidth(screen.width)}>As the mockup</Button>
         <ToggleButton
-          value="outlines"
+          value="hidden"
           size="small"
-          selected={outlines}
-          onChange={() => setOutlines(!outlines)}
+          selected={hiddenToo}
+          onChange={() => setHiddenToo(!hiddenToo)}
           sx={{ py: 0.25 }}
         >
           hidden things too
@@ -127,7 +128,7 @@ export function LinkedView({ build, result, opened }: LinkedViewProps) {
           address={address}
           width={width}
           height={screen.height}
-          hiddenToo={outlines}
+          hiddenToo={hiddenToo}
           onPick={pickElement}
         />
       </Box>
@@ -146,13 +147,11 @@ function lastElement(links: readonly ElementLink[], link: ElementLink): number {
   return next ? next.element - 1 : Infinity;
 }
 
-const STATES = ['hover', 'active', 'focus', 'disabled', 'checked', 'selected', 'open'] as const;
-
-function StateChoice({ onChoose }: { readonly onChoose: (state: string | null) => void }) {
+function StateChoice({ onChoose }: { readonly onChoose: (state: State | null) => void }) {
   return (
     <NativeSelect
       defaultValue=""
-      onChange={(event) => onChoose(event.target.value || null)}
+      onChange={(event) => onChoose(STATES.find((state) => state === event.target.value) ?? null)}
       inputProps={{ 'aria-label': 'State that is shown' }}
       sx={{ fontSize: 12 }}
     >

@@ -1,12 +1,14 @@
 'use client';
 import { Box } from '@mui/material';
 import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
+import { STATE_MARKS } from '../../core/emit/html/stateRules';
+import type { State } from '../../core/sort/vocabulary';
 
 export interface LivePageHandle {
   /** Lights an element by its place among those of the screen; null for none. */
   readonly light: (element: number | null) => void;
   /** Shows everything in a state, by the page's own rules for it; null for none. */
-  readonly show: (state: string | null) => void;
+  readonly show: (state: State | null) => void;
 }
 
 interface LivePageProps {
@@ -104,38 +106,17 @@ function elementsOf(frame: HTMLIFrameElement | null): HTMLElement[] {
   return [...(frame?.contentDocument?.querySelectorAll<HTMLElement>('.screen *') ?? [])];
 }
 
-/** Attributes that stand for what scripts switch; pseudo-classes are shown by copies of their rules. */
-const ATTRIBUTES: Readonly<Record<string, string>> = {
-  disabled: 'aria-disabled',
-  checked: 'aria-pressed',
-  selected: 'aria-selected',
-  open: 'aria-expanded',
-};
-const PSEUDO: Readonly<Record<string, string>> = {
-  hover: ':hover',
-  active: ':active',
-  focus: ':focus-visible',
-};
-
-function showState(page: Document | null, state: string | null): void {
+/** Shows a state by copies of the rules for it that ask for no state any more. */
+function showState(page: Document | null, state: State | null): void {
   if (!page) return;
   page.querySelector('style[data-state-shown]')?.remove();
-  for (const attribute of Object.values(ATTRIBUTES))
-    for (const element of page.querySelectorAll(`.screen [${attribute}]`)) element.removeAttribute(attribute);
   if (state === null) return;
-  const pseudo = PSEUDO[state];
-  if (pseudo) {
-    const rules = [...page.styleSheets].flatMap((sheet) => [...sheet.cssRules]);
-    const shown = rules
-      .filter((rule) => rule.cssText.includes(pseudo))
-      .map((rule) => rule.cssText.replaceAll(pseudo, ''));
-    const sheet = page.createElement('style');
-    sheet.dataset.stateShown = '';
-    sheet.textContent = shown.join('\n');
-    page.head.append(sheet);
-    return;
-  }
-  const attribute = ATTRIBUTES[state];
-  if (attribute)
-    for (const element of page.querySelectorAll('.screen *')) element.setAttribute(attribute, 'true');
+  const rules = [...page.styleSheets].flatMap((sheet) => [...sheet.cssRules]).map((rule) => rule.cssText);
+  const shown = STATE_MARKS[state].flatMap((mark) =>
+    rules.filter((rule) => rule.includes(mark)).map((rule) => rule.replaceAll(mark, '')),
+  );
+  const sheet = page.createElement('style');
+  sheet.dataset.stateShown = '';
+  sheet.textContent = shown.join('\n');
+  page.head.append(sheet);
 }

@@ -46,10 +46,10 @@ function printPage(page: Page, input: EmitInput): string {
   return `<!doctype html>\n${printHtml([element('html', { lang: 'en' }, [head, body])])}`;
 }
 
-function sheetRules({ fonts, pages, sheet, keyed = false }: EmitInput): CssRule[] {
+function sheetRules({ fonts, pages, sheet }: EmitInput): CssRule[] {
   const classes = sheet.classes.flatMap((each): CssRule[] => {
     const declarations = classDeclarations(each);
-    const rules = stateRules(each, sheet, keyed);
+    const rules = stateRules(each, sheet);
     return declarations.length > 0 ? [{ selector: `.${each.name}`, declarations }, ...rules] : [...rules];
   });
   return [...fonts.map(fontRule), ...baseRules(pages), ...classes];

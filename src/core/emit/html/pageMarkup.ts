@@ -48,12 +48,11 @@ export function pageMarkup(page: Page, input: MarkupContext): MarkupElement {
 /** What the elements around allow inside (HTML, §3.2.5.2). */
 interface Inside {
   readonly phrasing: boolean;
-  readonly list: boolean;
   /** True inside a link or button. */
   readonly interactive: boolean;
 }
 
-const FLOW: Inside = { phrasing: false, list: false, interactive: false };
+const FLOW: Inside = { phrasing: false, interactive: false };
 
 /** One node as HTML elements. */
 export function nodeMarkup(node: PageNode, context: MarkupContext, inside: Inside = FLOW): MarkupElement {
@@ -65,7 +64,6 @@ function withNote({ note }: PageNode, markup: MarkupElement): MarkupElement {
 }
 
 function bareMarkup(node: PageNode, context: MarkupContext, inside: Inside): MarkupElement {
-  if (inside.list && node.role !== 'item') return wrapItem(node, context);
   switch (node.kind) {
     case 'box':
       return boxMarkup(node, context, inside);
@@ -76,18 +74,10 @@ function bareMarkup(node: PageNode, context: MarkupContext, inside: Inside): Mar
   }
 }
 
-/** A list holds items only: other elements become one, or are put into one that takes over their place. */
-function wrapItem(node: PageNode, context: MarkupContext): MarkupElement {
-  if (node.kind === 'box' && node.role === 'box') return bareMarkup({ ...node, role: 'item' }, context, FLOW);
-  const inner = bareMarkup({ ...node, place: { ...node.place, x: 0, y: 0, turn: null } }, context, FLOW);
-  return element('li', { style: placeStyle(node, context) }, [inner]);
-}
-
 function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
   const name = elementName(node.role, inside);
   const within = {
     phrasing: inside.phrasing || roleEntry(node.role).phrasing,
-    list: name === 'ul',
     interactive: inside.interactive || isInteractive(name),
   };
   const style = placeStyle(node, context, node.children.length === 0 ? [] : scrollDeclarations(node.scroll));

@@ -1,6 +1,7 @@
+import type { Edges } from '../../mockup/box';
 import { formatNumber, px } from '../../markup/numbers';
 import type { Declaration } from '../../markup/printCss';
-import type { Align, Edges, Hold, Layout, Place, Standing, Track, Turn } from '../../page/node';
+import type { Align, Hold, Layout, Place, Standing, Track, Turn } from '../../page/node';
 
 /** The place of a node at its coordinates. */
 export function placeDeclarations(place: Place): Declaration[] {

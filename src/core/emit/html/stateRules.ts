@@ -5,7 +5,7 @@ import type { State } from '../../sort/vocabulary';
 import { lookDeclarations } from './declarations';
 
 /** How CSS tells a state: pseudo-classes (Selectors 4, §9 and §10), and ARIA's attributes for what scripts switch. */
-const SELECTORS: Readonly<Record<State, readonly string[]>> = {
+export const STATE_MARKS: Readonly<Record<State, readonly string[]>> = {
   hover: [':hover'],
   active: [':active'],
   focus: [':focus-visible'],
@@ -28,21 +28,17 @@ const INITIAL: ReadonlyMap<string, string> = new Map([
   ['text-decoration', 'none'],
 ]);
 
-/**
- * The rules for the states of a class: only what differs from its look at rest.
- * @param shown true to have `data-state` show a state too, so that it can be looked at
- */
-export function stateRules(style: StyleClass, sheet: StyleSheet, shown: boolean): readonly CssRule[] {
+/** The rules for the states of a class: only what differs from its look at rest. */
+export function stateRules(style: StyleClass, sheet: StyleSheet): readonly CssRule[] {
   return style.states.flatMap(({ state, look, shift, within }) => {
     const declarations = [
       ...changes(lookDeclarations(style.look), lookDeclarations(look)),
       ...(shift ? [['translate', `${px(shift.x)} ${px(shift.y)}`] as const] : []),
     ];
     if (declarations.length === 0) return [];
-    const marks = [...SELECTORS[state], ...(shown ? [`[data-state="${state}"]`] : [])];
     const roots = within === null ? [style.name] : sheet.classesWithin(within);
     const part = within === null ? '' : ` .${style.name}`;
-    const selectors = roots.flatMap((root) => marks.map((mark) => `.${root}${mark}${part}`));
+    const selectors = roots.flatMap((root) => STATE_MARKS[state].map((mark) => `.${root}${mark}${part}`));
     return selectors.length === 0 ? [] : [{ selector: selectors.join(',\n'), declarations }];
   });
 }

@@ -2,6 +2,7 @@ import type { Arrangement, Page } from '../node';
 import type { StateNode } from '../states';
 import { fixed } from './fixed';
 import { flow } from './flow/flow';
+import { itemsInLists } from './items';
 import { nested } from './nested';
 import { relate } from './relate';
 
@@ -14,5 +15,5 @@ const ARRANGE: Readonly<Record<Arrangement, (page: Page, versions: readonly Stat
 
 /** Arranges a page whose places are those of the screen; afterwards they are those of the node around. */
 export function arrange(page: Page, arrangement: Arrangement, versions: readonly StateNode[] = []): Page {
-  return relate(ARRANGE[arrangement](page, versions));
+  return relate(itemsInLists(ARRANGE[arrangement](page, versions)));
 }

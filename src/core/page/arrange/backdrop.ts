@@ -1,6 +1,7 @@
 import { contains, sameBox } from '../../mockup/box';
 import { placedBox } from '../lower';
 import type { BoxNode, PageNode } from '../node';
+import { isMeant } from './meaning';
 
 /**
  * When the lowest child of a group is a box that holds all the others, it is the group's own background:
@@ -28,15 +29,9 @@ export function mergeBackdrop(group: BoxNode, alone = false): BoxNode {
 }
 
 function isBackdrop(node: PageNode): node is BoxNode {
-  if (node.kind !== 'box' || node.children.length > 0 || node.role !== 'box') return false;
-  const { opacity, blend, filters, clip } = node.look;
+  if (node.kind !== 'box' || node.children.length > 0 || node.place.turn !== null || isMeant(node))
+    return false;
+  const { opacity, blend, filters, clip, fills, border, sides } = node.look;
   const dressed = opacity !== undefined || blend !== undefined || filters !== undefined || clip !== undefined;
-  return (
-    !dressed &&
-    node.classes.length === 0 &&
-    !node.hidden &&
-    node.note === undefined &&
-    node.place.turn === null &&
-    (node.look.fills ?? node.look.border ?? node.look.sides) !== undefined
-  );
+  return !dressed && (fills ?? border ?? sides) !== undefined;
 }

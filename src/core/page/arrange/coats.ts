@@ -4,6 +4,7 @@ import { hasRadii, NO_RADII } from '../../mockup/outline';
 import type { Colour } from '../../mockup/paint';
 import { placedBox } from '../lower';
 import type { BoxNode, PageNode } from '../node';
+import { isMeant } from './meaning';
 
 /**
  * Several shapes that make one box become one element: a blurred shape beneath a box is its shadow, a frame around it
@@ -35,7 +36,7 @@ export function absorbBars(group: BoxNode): BoxNode {
   const merged = [...(group.merged ?? [])];
   for (const side of ['top', 'bottom'] as const) {
     const at = children.findIndex(
-      (child) => isLeafBox(child) && isBare(child) && isBarAt(child, group, side),
+      (child) => isLeafBox(child) && !isMeant(child) && isBarAt(child, group, side),
     );
     const bar = at < 0 ? undefined : children[at];
     const colour = bar && soleColour(bar.look);
@@ -71,22 +72,15 @@ function isLeafBox(node: PageNode): node is BoxNode {
 }
 
 function mergeTwo(under: BoxNode, over: BoxNode): BoxNode | null {
-  if (isBare(under)) {
+  if (!isMeant(under)) {
     const shadow = shadowOf(under, over);
     if (shadow) return absorb(over, under, { shadows: [...(over.look.shadows ?? []), shadow] });
   }
-  if (!isBare(over)) return null;
+  if (isMeant(over)) return null;
   const frame = frameOf(under, over);
   if (frame) return absorb(under, over, { border: frame });
   const sides = sidesOf(under, over);
   return sides && absorb(under, over, { sides: { ...under.look.sides, ...sides } });
-}
-
-/** True for what has no meaning of its own and can be taken into another box. */
-function isBare(node: BoxNode): boolean {
-  const { role, classes, href, slot, note, label } = node;
-  const meant = href !== undefined || slot !== undefined || note !== undefined || label !== undefined;
-  return role === 'box' && classes.length === 0 && !meant;
 }
 
 function absorb(box: BoxNode, coat: BoxNode, look: Look): BoxNode {

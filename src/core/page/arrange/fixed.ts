@@ -1,5 +1,5 @@
-import { isPlain } from '../../look/look';
-import type { BoxNode, Page, PageNode } from '../node';
+import type { Page, PageNode } from '../node';
+import { isPurposeless } from './meaning';
 import { flowInside } from './flow/inside';
 import { withStates, type StateNode } from '../states';
 
@@ -12,19 +12,4 @@ function flatten(node: PageNode): readonly PageNode[] {
   if (node.kind !== 'box') return [node];
   const children = node.children.flatMap(flatten);
   return isPurposeless(node) ? children : [{ ...node, children }];
-}
-
-/** True for a container that neither shows nor means anything by itself. */
-export function isPurposeless(node: BoxNode): boolean {
-  const meant =
-    node.role !== 'box' ||
-    node.classes.length > 0 ||
-    node.hidden ||
-    node.href !== undefined ||
-    node.slot !== undefined ||
-    node.scroll !== undefined ||
-    node.note !== undefined ||
-    node.states !== undefined ||
-    node.wish !== undefined;
-  return isPlain(node.look) && !meant;
 }

@@ -3,7 +3,7 @@ import { withStates, type StateNode } from '../states';
 import { absorbBars, mergeCoats } from './coats';
 import { flowInside } from './flow/inside';
 import { mergeBackdrop } from './backdrop';
-import { isPurposeless } from './fixed';
+import { isPurposeless } from './meaning';
 
 /** Everything stands in its group; wrappers without a purpose vanish, and a backdrop becomes its group's own. */
 export function nested(page: Page, versions: readonly StateNode[] = []): Page {

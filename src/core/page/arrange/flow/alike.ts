@@ -1,9 +1,8 @@
-import { right, type Box } from '../../../mockup/box';
-import { aroundAll, type Content, type Part } from './parts';
+import { boxAround, right, type Box } from '../../../mockup/box';
+import { standInLine } from './cut';
+import type { Content, Part } from './parts';
 import { TOGETHER } from './widths';
 
-/** Px by which the cells of a column may differ at their start, middle or end. */
-const STRAY = 1.5;
 /** How deep in the parts rows are looked for. */
 const DEEPEST = 3;
 
@@ -49,12 +48,6 @@ function rowsIn(part: Part, path: Path): readonly { readonly path: Path; readonl
   return direction === 'column' ? parts.flatMap((each, at) => rowsIn(each, [...path, at])) : [];
 }
 
-const ANCHORS: readonly ((box: Box) => number)[] = [
-  (box) => box.x,
-  (box) => box.x + box.width / 2,
-  (box) => right(box),
-];
-
 /** The columns that the rows' cells stand in; null when they do not, or when even gaps say the same. */
 function columnsOf(rows: readonly Part[]): readonly Box[] | null {
   const [first] = rows;
@@ -63,11 +56,8 @@ function columnsOf(rows: readonly Part[]): readonly Box[] | null {
   if (rows.length < 2 || count < 2 || rows.length + count < 5) return null;
   const cells = rows.map((row) => row.content!.parts.map(({ box }) => box));
   const columns = Array.from({ length: count }, (_, at) => cells.map((row) => row[at]!));
-  const near = (one: number, other: number) => Math.abs(one - other) <= STRAY;
-  const aligned = columns.every((column) =>
-    ANCHORS.some((anchor) => column.every((box) => near(anchor(box), anchor(column[0]!)))),
-  );
-  const boxes = columns.map(aroundAll);
+  const aligned = columns.every(standInLine);
+  const boxes = columns.map(boxAround);
   const apart = boxes.every((box, at) => at === 0 || box.x >= right(boxes[at - 1]!));
   const gapsOf = (row: readonly Box[]) => row.slice(1).map((box, at) => box.x - right(row[at]!));
   const [gaps = []] = cells.map(gapsOf);

@@ -1,8 +1,8 @@
-import { bottom, right, type Box } from '../../../mockup/box';
+import { boxAround, bottom, right, type Box } from '../../../mockup/box';
 import type { Align, Layout, Margin, Wide } from '../../node';
 import { shareColumns } from './alike';
 import { textsIn } from './breaks';
-import { aroundAll, isText, type Content, type Part } from './parts';
+import { isText, type Content, type Part } from './parts';
 import { commonGap, DOWN_SLACK, extra, high, insets, padded, spaceOut } from './spacing';
 import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
 import { canHug, firmWide, isIntrinsic, isTight, isUnseen, paddingBox } from './widths';
@@ -11,7 +11,7 @@ import { canHug, firmWide, isIntrinsic, isTight, isUnseen, paddingBox } from './
 export function layOutColumn(part: Part, content: Content, given: boolean, layOut: LayOut): Laid {
   const parts = given ? shareColumns(content.parts) : content.parts;
   const inner = paddingBox(part);
-  const inside = aroundAll(parts.map(({ box }) => box));
+  const inside = boxAround(parts.map(({ box }) => box));
   const vertical = insets(part, inside);
   const free = columnSides(parts, inner, inside, vertical, given);
   const sides = { left: Math.max(0, free.left), right: Math.max(0, free.right) };
@@ -158,7 +158,6 @@ function columnWide(
   // What is wider than the room would be squeezed into it.
   if (content && part.box.width > room.width + EDGE) return 'set';
   if (stretched) return given || defines || canHug(part) || node.wish?.wide === 'fill' ? 'hug' : 'set';
-  if (isText(part)) return firmWide(part);
   if (!content) return firmWide(part);
   const isBody = part.box.width >= Math.max(BODY_WIDTH, BODY_SHARE * room.width);
   if (centred && given && (isBody || (!canHug(part) && !isTight(part)))) return 'capped';

@@ -80,7 +80,7 @@ function standUnder(first: readonly Item[], row: readonly Item[] | null): boolea
   return row.every(({ box }, at) => {
     const above = first[at]?.box ?? box;
     const next = first[at + 1]?.box.x ?? Infinity;
-    return right(box) <= next && ANCHORS.some((anchor) => near(anchor(above), anchor(box)));
+    return right(box) <= next && standInLine([above, box]);
   });
 }
 
@@ -90,8 +90,11 @@ const ANCHORS: readonly ((box: Box) => number)[] = [
   (box) => right(box),
 ];
 
-function near(one: number, other: number): boolean {
-  return Math.abs(one - other) <= STRAY;
+/** True for boxes under each other whose starts, middles or ends are one line. */
+export function standInLine(boxes: readonly Box[]): boolean {
+  const [first] = boxes;
+  if (!first) return false;
+  return ANCHORS.some((anchor) => boxes.every((box) => Math.abs(anchor(box) - anchor(first)) <= STRAY));
 }
 
 /** Cells that each stand in one row and one column. */
@@ -111,11 +114,7 @@ function gridOf(
   });
   const filled = rows.reduce((sum, row) => sum + row.length, 0);
   const whole = cells.filter((line) => line !== null);
-  const aligned = columns.every((column) => {
-    const boxes = column.map(({ box }) => box);
-    const [first] = boxes;
-    return first && ANCHORS.some((anchor) => boxes.every((box) => near(anchor(box), anchor(first))));
-  });
+  const aligned = columns.every((column) => standInLine(column.map(({ box }) => box)));
   if (!aligned || whole.length < rows.length || filled < FILLED * rows.length * columns.length) return null;
   return { kind: 'grid', rows: whole };
 }

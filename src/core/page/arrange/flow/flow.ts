@@ -1,9 +1,10 @@
 import { bottom, type Box } from '../../../mockup/box';
 import { placedBox } from '../../lower';
+import { madeBox } from '../../made';
 import type { Page } from '../../node';
 import type { StateNode } from '../../states';
 import { groupPage } from '../nested';
-import { groundOf } from './ground';
+import { withGround } from './ground';
 import { evenLineHeights } from './lineHeights';
 import { layOut } from './layOut';
 import { STACK, WHOLE } from './stand';
@@ -11,22 +12,10 @@ import { contentOf, type Part } from './parts';
 
 /** Rows, columns and grids as the boxes stand; what overlaps on purpose lies loose in its nearest container. */
 export function flow(page: Page, versions: readonly StateNode[] = []): Page {
-  const { page: grounded } = groundOf(evenLineHeights(groupPage(page, versions)));
+  const grounded = withGround(evenLineHeights(groupPage(page, versions)));
   const screen = pageBox(grounded);
   const root: Part = {
-    node: {
-      kind: 'box',
-      layer: page.screen,
-      made: true,
-      name: page.name,
-      named: true,
-      role: 'box',
-      classes: [],
-      place: { kind: 'fixed', ...screen, hugs: false, turn: null },
-      look: {},
-      hidden: false,
-      children: [],
-    },
+    node: madeBox(page.name, page.screen, screen),
     box: screen,
     ...contentOf(
       grounded.children,

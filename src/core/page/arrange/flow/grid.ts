@@ -1,4 +1,4 @@
-import { bottom, right, type Box } from '../../../mockup/box';
+import { boxAround, bottom, right, type Box } from '../../../mockup/box';
 import {
   NO_MARGIN,
   type BoxNode,
@@ -8,10 +8,11 @@ import {
   type Track,
   type Wide,
 } from '../../node';
+import { madeBox } from '../../made';
 import { alignLine, commonAlign } from './across';
 import { textsIn } from './breaks';
-import { aroundAll, isText, type Content, type Part } from './parts';
-import { extra, high, insets, padded } from './spacing';
+import { isText, type Content, type Part } from './parts';
+import { extra, high, insets, padded, reachesEnd } from './spacing';
 import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
 import { firmWide, paddingBox, TOGETHER } from './widths';
 
@@ -27,7 +28,7 @@ export function layOutGrid(
   const columns =
     shared ??
     Array.from({ length: count }, (_, at) =>
-      aroundAll(rows.flatMap((row) => (row[at] ? [row[at].box] : []))),
+      boxAround(rows.flatMap((row) => (row[at] ? [row[at].box] : []))),
     );
   const filled = rows.map((row) => row.filter((cell) => cell !== null));
   const align = commonAlign(filled.map((row) => alignLine(row, around(row)).align));
@@ -38,13 +39,13 @@ export function layOutGrid(
   const rowGap = rowGaps.length === 0 ? gap : Math.min(...rowGaps);
   const before = columns[0]!.x - inner.x;
   const after = right(inner) - right(columns.at(-1)!);
-  const reaches = given && after >= -1 && after <= Math.max(before * 1.5, 32);
+  const reaches = given && reachesEnd(before, after);
   const cells = columns.map(({ x, width }, at) => {
     const next = columns[at + 1];
     return { x, width: next ? next.x - x - gap : width };
   });
   const tracks = pitch ? pitchTracks(cells) : gridTracks(cells, reaches);
-  const vertical = insets(part, aroundAll(lines));
+  const vertical = insets(part, boxAround(lines));
   const laid = rows.flatMap((row, at) =>
     row.flatMap((cell, column): [PageNode, Part][] => {
       if (!cell) return [];
@@ -100,7 +101,7 @@ function columnGap(columns: readonly Box[]): number {
 }
 
 function around(row: readonly Part[]): Box {
-  return aroundAll(row.map(({ box }) => box));
+  return boxAround(row.map(({ box }) => box));
 }
 
 /** Columns of one width share what there is; else the widest takes what the others leave. */
@@ -135,6 +136,8 @@ function acrossCell(
   return { stretch: false, margin: { left: extra(before), right: null } };
 }
 
+const NOWHERE: Box = { x: 0, y: 0, width: 0, height: 0 };
+
 /** An empty cell is a box without anything in it. */
 function withEmptyCells(
   children: readonly PageNode[],
@@ -150,19 +153,10 @@ function withEmptyCells(
 }
 
 const EMPTY_CELL: BoxNode = {
-  kind: 'box',
-  layer: '',
-  made: true,
-  name: 'empty',
-  named: false,
-  role: 'box',
-  classes: [],
+  ...madeBox('empty', '', NOWHERE),
   place: {
     kind: 'flow',
-    x: 0,
-    y: 0,
-    width: 0,
-    height: 0,
+    ...NOWHERE,
     hugs: true,
     turn: null,
     wide: 'hug',
@@ -170,7 +164,4 @@ const EMPTY_CELL: BoxNode = {
     align: null,
     margin: NO_MARGIN,
   },
-  look: {},
-  hidden: false,
-  children: [],
 };

@@ -1,11 +1,12 @@
 import { bottom, right } from '../../../mockup/box';
-import { NO_MARGIN, type FlowPlace, type Hold, type Margin, type PageNode } from '../../node';
+import { isMade } from '../../made';
+import type { FlowPlace, Hold, Margin, PageNode } from '../../node';
 import { placedBox } from '../../lower';
 import { layOutColumn } from './column';
 import { layOutGrid } from './grid';
 import { partOf, type Content, type Part } from './parts';
 import { layOutRow } from './row';
-import { MIDDLE, STACK, WHOLE, type Laid, type LayOut, type Stand } from './stand';
+import { MIDDLE, WHOLE, type Laid, type LayOut, type Stand } from './stand';
 import { paddingBox } from './widths';
 
 /** Lays out what is inside of a box that stands in the flow. */
@@ -15,20 +16,13 @@ export function layOut(part: Part, standing: Stand): PageNode {
   if (node.kind !== 'box') return { ...node, place };
   const loose = [...part.below, ...part.above];
   if (!content) return { ...node, place, children: loose.map((each) => hold(each, part)) };
-  // Rows of items are no items themselves: the list is then boxes.
-  const isCut =
-    node.role === 'list' && content.parts.some((each) => each.node.kind === 'box' && each.node.made);
   const laid = LAY_OUT[content.direction](part, content, standing.given, layOut);
   const children = [
     ...part.below.map((each) => hold(each, part)),
-    ...(node.role === 'list' && !isCut
-      ? laid.children.map(asItem)
-      : isCut
-        ? laid.children.map(asPlain)
-        : laid.children),
+    ...laid.children,
     ...part.above.map((each) => hold(each, part)),
   ];
-  return { ...node, ...(isCut && { role: 'box' }), place, layout: laid.layout, children };
+  return { ...node, place, layout: laid.layout, children };
 }
 
 const LAY_OUT: Readonly<
@@ -67,9 +61,10 @@ function hold(node: PageNode, around: Part): PageNode {
   const isTurned = node.place.turn !== null;
   const x = isTurned ? 'start' : holdAlong(box.x - inner.x, right(inner) - right(box), inner.width);
   // The page itself is as high as it comes out: only its upper edge is sure.
-  const isPage = around.node.kind === 'box' && around.node.made === true;
   const y =
-    isTurned || isPage ? 'start' : holdAlong(box.y - inner.y, bottom(inner) - bottom(box), inner.height);
+    isTurned || isMade(around.node)
+      ? 'start'
+      : holdAlong(box.y - inner.y, bottom(inner) - bottom(box), inner.height);
   const holds = {
     x,
     y: y === 'middle' ? 'start' : y,
@@ -85,33 +80,4 @@ function holdAlong(before: number, after: number, length: number): Hold {
   if (Math.abs(before) + Math.abs(after) <= length * 0.04 + 1) return 'both';
   if (Math.abs(before - after) <= MIDDLE) return 'middle';
   return before <= after ? 'start' : 'end';
-}
-
-/** What was an item of a list that is none. */
-function asPlain(node: PageNode): PageNode {
-  if (node.kind !== 'box') return node;
-  if (node.made) return { ...node, children: node.children.map(asPlain) };
-  return node.role === 'item' ? { ...node, role: 'box' } : node;
-}
-
-/** A list holds items only (HTML, §4.4.8): anything else is put into one that stands in its place. */
-function asItem(node: PageNode): PageNode {
-  if (node.role === 'item' || node.place.kind !== 'flow') return node;
-  if (node.kind === 'box' && node.role === 'box') return { ...node, role: 'item' };
-  const { place } = node;
-  const inside: FlowPlace = { ...place, wide: 'hug', high: 'hug', align: null, margin: NO_MARGIN };
-  return {
-    kind: 'box',
-    layer: node.layer,
-    made: true,
-    name: 'item',
-    named: false,
-    role: 'item',
-    classes: [],
-    place: { ...place, turn: null },
-    look: {},
-    hidden: false,
-    layout: { ...STACK, align: node.kind === 'picture' ? 'start' : 'stretch' },
-    children: [{ ...node, place: inside }],
-  };
 }

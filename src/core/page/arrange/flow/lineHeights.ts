@@ -1,8 +1,7 @@
-import { contains, intersection, type Box } from '../../../mockup/box';
+import { boxAround, contains, intersection, type Box } from '../../../mockup/box';
 import { isPlain } from '../../../look/look';
 import { placedBox } from '../../lower';
 import { walkNodes, type BoxNode, type Page, type PageNode, type TextNode } from '../../node';
-import { aroundAll } from './parts';
 
 /** Line heights that paragraphs show, px by family and size, and as a share of the size where all agree. */
 interface Shown {
@@ -80,8 +79,8 @@ function raise(node: PageNode, around: Box, shown: Shown): PageNode {
 
 /** A group that shows nothing is as large as what is in it. */
 function withContentBox(node: BoxNode, children: readonly PageNode[]): BoxNode {
-  const before = aroundAll(node.children.map((child) => placedBox(child.place)));
-  const after = aroundAll(children.map((child) => placedBox(child.place)));
+  const before = boxAround(node.children.map((child) => placedBox(child.place)));
+  const after = boxAround(children.map((child) => placedBox(child.place)));
   const { y, height } = node.place;
   const top = after.y - before.y;
   const grown = after.height - before.height;

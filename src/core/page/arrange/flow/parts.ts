@@ -1,8 +1,9 @@
 import Flatbush from 'flatbush';
-import { area, bottom, contains, intersection, right, type Box } from '../../../mockup/box';
+import { area, bottom, boxAround, contains, intersection, right, type Box } from '../../../mockup/box';
 import { borderInsets } from '../../../look/look';
 import { placedBox } from '../../lower';
 import { walkNodes, type BoxNode, type PageNode, type TextNode } from '../../node';
+import { madeBox } from '../../made';
 import { cutBoxes, type Cut } from './cut';
 
 /** A node with what is inside of it sorted into what flows and what lies loose. Boxes are those of the screen. */
@@ -127,28 +128,8 @@ function partOfCut(cut: Cut, parts: readonly Part[], around: { readonly layer: s
 }
 
 function madePart(content: Content, { layer }: { readonly layer: string }): Part {
-  const box = aroundAll(content.parts.map((part) => part.box));
-  const name = content.direction === 'grid' ? 'grid' : content.direction;
-  const node: BoxNode = {
-    kind: 'box',
-    layer,
-    made: true,
-    name,
-    named: false,
-    role: 'box',
-    classes: [],
-    place: { kind: 'fixed', ...box, hugs: false, turn: null },
-    look: {},
-    hidden: false,
-    children: [],
-  };
-  return { node, box, content, below: [], above: [] };
-}
-
-export function aroundAll(boxes: readonly Box[]): Box {
-  const x = Math.min(...boxes.map((box) => box.x));
-  const y = Math.min(...boxes.map((box) => box.y));
-  return { x, y, width: Math.max(...boxes.map(right)) - x, height: Math.max(...boxes.map(bottom)) - y };
+  const box = boxAround(content.parts.map((part) => part.box));
+  return { node: madeBox(content.direction, layer, box), box, content, below: [], above: [] };
 }
 
 /** Boxes hold what is drawn on them, when nothing that lies between in drawing order would change places with it. */

@@ -1,10 +1,10 @@
-import { right, type Box } from '../../../mockup/box';
+import { boxAround, right, type Box } from '../../../mockup/box';
 import type { Layout, Wide } from '../../node';
 import { alignLine } from './across';
 import { textsIn } from './breaks';
 import { layOutGrid } from './grid';
-import { aroundAll, isText, type Content, type Part } from './parts';
-import { ACROSS_SLACK, commonGap, extra, high, insets, padded, spaceOut } from './spacing';
+import { isText, type Content, type Part } from './parts';
+import { ACROSS_SLACK, commonGap, extra, high, insets, padded, reachesEnd, spaceOut } from './spacing';
 import { MIDDLE, type Laid, type LayOut } from './stand';
 import { canHug, firmWide, paddingBox, TOGETHER } from './widths';
 
@@ -12,14 +12,14 @@ import { canHug, firmWide, paddingBox, TOGETHER } from './widths';
 export function layOutRow(part: Part, content: Content, given: boolean, layOut: LayOut): Laid {
   const { parts } = content;
   const inner = paddingBox(part);
-  const inside = aroundAll(parts.map(({ box }) => box));
+  const inside = boxAround(parts.map(({ box }) => box));
   const [before, after] = [inside.x - inner.x, right(inner) - right(inside)];
   const gaps = parts.slice(1).map(({ box }, at) => box.x - right(parts[at]!.box));
   const said = part.node.wish;
   const pitch = arePitched(parts, gaps);
   const isSaid =
     said?.contents === 'row' || said?.gap !== undefined || parts.some(({ node }) => node.wish?.wide);
-  if (!isSaid && (pitch || (given && areEven(parts, inner, before, after))))
+  if (!isSaid && (pitch || (given && areEven(parts, gaps, inner, before, after))))
     return layOutGrid(part, { direction: 'grid', parts, rows: [parts], pitch }, given, layOut);
   const wides = given ? rowWides(parts, inner, before, after) : parts.map((each) => firmWide(each));
   const filled = wides.includes('fill');
@@ -43,13 +43,12 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
             : spaces[at - 1]!;
     const { over } = vertical;
     const margin = { top: own.top + over.top, left, right: 0, bottom: over.bottom };
-    const isGiven = wide !== 'hug' || (given && wide !== 'hug');
     return layOut(each, {
       wide,
       high: high(each, own.align === 'stretch' || (own.align === null && align === 'stretch'), line.height),
       align: own.align,
       margin,
-      given: isGiven,
+      given: wide !== 'hug',
     });
   });
   const sides =
@@ -85,14 +84,19 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
 const MAIN_SHARE = 0.3;
 
 /** True for boxes of one width that share a row out between them. */
-function areEven(parts: readonly Part[], inner: Box, before: number, after: number): boolean {
+function areEven(
+  parts: readonly Part[],
+  gaps: readonly number[],
+  inner: Box,
+  before: number,
+  after: number,
+): boolean {
   const first = parts[0]!.box.width;
-  const gaps = parts.slice(1).map(({ box }, at) => box.x - right(parts[at]!.box));
   const alike =
     parts.every(({ box, node }) => node.kind === 'box' && Math.abs(box.width - first) <= 1) &&
     gaps.every((gap) => Math.abs(gap - gaps[0]!) <= 1);
   const filling = parts.reduce((sum, { box }) => sum + box.width, 0) >= inner.width * 0.5;
-  return parts.length > 1 && alike && filling && after <= Math.max(before * 1.5, 32) && after >= -1;
+  return parts.length > 1 && alike && filling && reachesEnd(before, after);
 }
 
 /** Px by which the steps from part to part may differ. */
@@ -111,9 +115,8 @@ function arePitched(parts: readonly Part[], gaps: readonly number[]): boolean {
 }
 
 function rowWides(parts: readonly Part[], inner: Box, before: number, after: number): readonly Wide[] {
-  const reaches = after <= Math.max(before * 1.5, 32) && after >= -1;
   const firm = parts.map((each) => firmWide(each));
-  if (firm.includes('fill') || !reaches) return firm;
+  if (firm.includes('fill') || !reachesEnd(before, after)) return firm;
   let main: number | null = null;
   parts.forEach((each, at) => {
     const isRoomy =

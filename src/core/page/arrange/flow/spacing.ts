@@ -1,6 +1,7 @@
-import { bottom, type Box } from '../../../mockup/box';
-import type { Edges, FlowPlace } from '../../node';
-import { aroundAll, isText, type Part } from './parts';
+import { boxAround, bottom, type Box, type Edges } from '../../../mockup/box';
+import { isMade } from '../../made';
+import type { FlowPlace } from '../../node';
+import { isText, type Part } from './parts';
 import { paddingBox } from './widths';
 
 /** How much more padding there may be below than above before it is free space. */
@@ -34,7 +35,7 @@ export function padded(
 
 function isDeep(part: Part, inside: Box): boolean {
   // Rows and grids would share out what is free among their lines.
-  if (part.content?.direction !== 'column' || (part.node.kind === 'box' && part.node.made)) return false;
+  if (part.content?.direction !== 'column' || isMade(part.node)) return false;
   const inner = paddingBox(part);
   return bottom(inner) - bottom(inside) > Math.max(0, inside.y - inner.y) * DEEP + 8;
 }
@@ -44,8 +45,13 @@ export function high(part: Part, stretched: boolean, height: number): FlowPlace[
   if (isText(part))
     return !part.node.even && part.node.lines.some((line) => line.at !== null) ? 'set' : 'hug';
   if (!part.content) return stretched && height > part.box.height + 1 ? 'hug' : 'set';
-  const inside = aroundAll(part.content.parts.map((each) => each.box));
+  const inside = boxAround(part.content.parts.map((each) => each.box));
   return isDeep(part, inside) ? 'least' : 'hug';
+}
+
+/** True when content goes up to the end of its box: what is left after it is no more than padding. */
+export function reachesEnd(before: number, after: number): boolean {
+  return after >= -1 && after <= Math.max(before * 1.5, 32);
 }
 
 /** Px by which a part may stand off before it gets a margin. */

@@ -14,7 +14,7 @@ export type Stand = Pick<FlowPlace, 'wide' | 'high' | 'align' | 'margin'> & {
 };
 
 /** As wide and high as its content. */
-export const HUGGING: Stand = { wide: 'hug', high: 'hug', align: null, margin: NO_MARGIN, given: false };
+const HUGGING: Stand = { wide: 'hug', high: 'hug', align: null, margin: NO_MARGIN, given: false };
 /** As wide as the window, or the set size, around it. */
 export const WHOLE: Stand = { ...HUGGING, given: true };
 
@@ -27,15 +27,13 @@ export interface Laid {
   readonly children: readonly PageNode[];
 }
 
-export const NO_PADDING = { top: 0, right: 0, bottom: 0, left: 0 } as const;
-
 /** Things under each other, as wide as the box. */
 export const STACK: Layout = {
   direction: 'column',
   tracks: [],
   gap: 0,
   rowGap: 0,
-  padding: NO_PADDING,
+  padding: { top: 0, right: 0, bottom: 0, left: 0 },
   align: 'stretch',
   justify: 'start',
 };

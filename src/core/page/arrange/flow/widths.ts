@@ -1,6 +1,6 @@
-import { right } from '../../../mockup/box';
+import { boxAround, right } from '../../../mockup/box';
 import { walkNodes, type Wide } from '../../node';
-import { aroundAll, innerBox, isText, type Content, type Part } from './parts';
+import { innerBox, isText, type Content, type Part } from './parts';
 
 /** Px by which two paddings may differ and still be meant as the same. */
 const EVEN = 1.5;
@@ -28,7 +28,7 @@ function findWhetherHugs(part: Part): boolean {
   if (node.wish?.wide === 'hug') return true;
   if (node.kind !== 'box' || !content || node.role === 'field' || part.sized || node.wish?.wide) return false;
   if (!isEven(part, content)) return false;
-  const inside = aroundAll(content.parts.map((each) => each.box));
+  const inside = boxAround(content.parts.map((each) => each.box));
   if (content.direction === 'column') {
     const widest = content.parts.filter(({ box }) => Math.abs(box.width - inside.width) <= 1);
     return (
@@ -51,7 +51,7 @@ function hasFreeSpace({ direction, parts }: Content): boolean {
 }
 
 function isEven(part: Part, content: Content): boolean {
-  const inside = aroundAll(content.parts.map((each) => each.box));
+  const inside = boxAround(content.parts.map((each) => each.box));
   const inner = paddingBox(part);
   return Math.abs(inside.x - inner.x - (right(inner) - right(inside))) <= EVEN;
 }
