@@ -22,6 +22,8 @@ const shared = {
 
 export default {
   testTimeout: 60_000,
+  // Jest leaves one processor to the terminal; on two that would mean one test file at a time.
+  maxWorkers: '100%',
   projects: [
     {
       ...shared,

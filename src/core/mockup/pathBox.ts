@@ -1,8 +1,11 @@
 import svgpath from 'svgpath';
 import { boxOf, type Box } from './box';
+import { remember } from './remember';
 
 /** The exact box around a path's geometry, curves by their extrema; null for a path that draws nothing finite. */
-export function pathBox(d: string): Box | null {
+export const pathBox = remember(measurePath);
+
+function measurePath(d: string): Box | null {
   const xs = new Extent();
   const ys = new Extent();
   svgpath(d)

@@ -1,0 +1,21 @@
+import { hostileFiles } from './hostile';
+import { HARM, readSafely, type SafeReading } from './readSafely';
+
+/**
+ * Reads every hostile file and prints what came of each as a line of JSON. A program of its own: inside of Jest's
+ * sandbox the same reading takes three times as long.
+ */
+export interface HostileReading extends Omit<SafeReading, 'written'> {
+  readonly name: string;
+  readonly harmful: boolean;
+}
+
+async function readAll(): Promise<void> {
+  for (const { name, bytes } of await hostileFiles()) {
+    const { written, ...reading } = await readSafely(bytes, name);
+    const line: HostileReading = { name, ...reading, harmful: HARM.test(written) };
+    process.stdout.write(`${JSON.stringify(line)}\n`);
+  }
+}
+
+void readAll();
