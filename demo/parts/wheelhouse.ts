@@ -19,6 +19,8 @@ const STATIONS: readonly Station[] = [
   { name: 'Ramp winch', slot: 'ramp-winch', reading: '0', unit: 'm', lever: 0, on: false },
 ];
 
+const QUIET = ' data-tags=".quiet"';
+
 const FACES = [
   ['Commissioner', 400],
   ['Commissioner', 600],
@@ -39,21 +41,53 @@ text{font-family:Commissioner,sans-serif;font-size:14px;fill:#dfe8ea}
   <linearGradient id="plate" x1="0" y1="0" x2="0" y2="1"><stop offset="0" stop-color="#24404c"/><stop offset="1" stop-color="#1b323d"/></linearGradient>
   <linearGradient id="brass" x1="0" y1="0" x2="0" y2="1"><stop offset="0" stop-color="#f3d493"/><stop offset="1" stop-color="#b98a34"/></linearGradient>
 </defs>
-${box(0, 0, 1024, 768, 'id="panel-ground" fill="#122530"')}
+${box(0, 0, 1024, 768, 'id="panel-ground" fill="#122530" data-tags=".ground"')}
 ${header()}
 ${gauges()}
 ${group('station-list', STATIONS.map(station).join(''))}
 ${alarm()}
+${samples()}
 ${group('Guides', Array.from({ length: 9 }, (_, at) => box(24 + at * 122, 0, 1, 768, 'fill="#f0f"')).join(''), ' opacity=".2" display="none"')}
 </svg>
 `;
 }
 
+/** The looks of plates, bars and letters as classes, and again for the three themes. They lie hidden, off the page. */
+function samples(): string {
+  const looks = (
+    ground: string,
+    plate: string,
+    bar: string,
+    letters: string,
+    quiet: string,
+    readOut: string,
+  ) =>
+    `<rect id="ground" x="1064" width="80" height="40" fill="${ground}"/>` +
+    `<rect id="plate" x="1064" y="50" width="80" height="40" rx="10" fill="${plate}"/>` +
+    `<rect id="bar" x="1064" y="100" width="80" height="40" fill="${bar}"/>` +
+    `<text id="name" x="1064" y="160" style="font-size:16px;font-weight:600;fill:${letters}">Name</text>` +
+    `<text id="quiet" x="1064" y="180" style="font-size:13px;fill:${quiet}">Quiet</text>` +
+    `<text id="read-out" x="1064" y="210" class="read-out" style="fill:${readOut}">38</text>`;
+  const theme = (name: string, inside: string) => `<g id="theme-${name}" data-name=".${name}">${inside}</g>`;
+  return `<g id="samples" data-name="Samples [style]" display="none">
+${looks('#122530', 'url(#plate)', '#0c1a22', '#dfe8ea', '#8fa7ae', '#ffd98c')}
+${theme('fair', looks('#dbe7ea', '#f7fafa', '#c3d3d8', '#14303b', '#476470', '#8a5a00'))}
+${theme('fog', looks('#5d6a70', '#6d7a80', '#4a565b', '#f4f6f7', '#d4dbde', '#ffe9b8'))}
+${theme('night', looks('#120a0a', '#221111', '#0a0505', '#d98a7a', '#9a5a50', '#ff7a5c'))}
+</g>`;
+}
+
 function header(): string {
-  const clock = text(984, 44, 'read-out', '07:38', ' text-anchor="end" data-slot="clock"');
+  const clock = text(
+    984,
+    44,
+    'read-out',
+    '07:38',
+    ' text-anchor="end" data-slot="clock" data-tags=".read-out"',
+  );
   return group(
     'header',
-    `${box(0, 0, 1024, 64, 'fill="#0c1a22"')}${text(40, 40, 'strong', 'MV Auk, wheelhouse', ' style="font-size:20px"')}${clock}`,
+    `${box(0, 0, 1024, 64, 'fill="#0c1a22" data-tags=".bar"')}${text(40, 40, 'strong', 'MV Auk, wheelhouse', ' style="font-size:20px"')}${clock}`,
   );
 }
 
@@ -78,11 +112,11 @@ function gauges(): string {
     );
     return group(
       `gauge-${slot}`,
-      box(x, 84, 212, 120, 'rx="10" fill="url(#plate)"') +
+      box(x, 84, 212, 120, 'rx="10" fill="url(#plate)" data-tags=".plate"') +
         dial +
-        text(x + 120, 124, 'quiet', name) +
-        text(x + 120, 154, 'read-out', reading, ` data-slot="${slot}"`) +
-        text(x + 120, 178, 'quiet', unit),
+        text(x + 120, 124, 'quiet', name, QUIET) +
+        text(x + 120, 154, 'read-out', reading, ` data-slot="${slot}" data-tags=".read-out"`) +
+        text(x + 120, 178, 'quiet', unit, QUIET),
     );
   });
   return group('gauges', drawn.join(''));
@@ -106,11 +140,17 @@ function station({ name, slot, reading, unit, lever, on }: Station, at: number):
   );
   return group(
     `station-${at + 1}`,
-    box(x, y, 448, 116, 'rx="10" fill="url(#plate)"') +
-      text(x + 24, y + 41, 'strong', name, ' style="font-size:16px"') +
-      text(x + 304, y + 42, 'read-out', reading, ` text-anchor="end" data-slot="${slot}"`) +
+    box(x, y, 448, 116, 'rx="10" fill="url(#plate)" data-tags=".plate"') +
+      text(x + 24, y + 41, 'strong', name, ' style="font-size:16px" data-tags=".name"') +
+      text(
+        x + 304,
+        y + 42,
+        'read-out',
+        reading,
+        ` text-anchor="end" data-slot="${slot}" data-tags=".read-out"`,
+      ) +
       track +
-      text(x + 348, y + 93, 'quiet', unit) +
+      text(x + 348, y + 93, 'quiet', unit, QUIET) +
       toggle('off') +
       toggle('on'),
   );
@@ -125,7 +165,7 @@ function alarm(): string {
     );
   return group(
     'footer',
-    `${box(0, 636, 1024, 132, 'fill="#0c1a22"')}${text(40, 676, 'strong', 'Oldness Quay in 26 minutes', ' style="font-size:20px"')}${text(40, 702, 'quiet', 'Speed limit 8 knots from the second buoy')}` +
+    `${box(0, 636, 1024, 132, 'fill="#0c1a22" data-tags=".bar"')}${text(40, 676, 'strong', 'Oldness Quay in 26 minutes', ' style="font-size:20px"')}${text(40, 702, 'quiet', 'Speed limit 8 knots from the second buoy', QUIET)}` +
       button('silence-button', '#b5442e', false) +
       button('silence-button pressed', '#8c3322', true),
   );

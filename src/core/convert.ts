@@ -20,6 +20,7 @@ import { reportMerges } from './sort/merges';
 import { settleMockup } from './sort/settle';
 import type { Tags } from './sort/tag';
 import { factorClasses } from './style/factor';
+import { wearSamples } from './style/wear';
 import type { StyleSheet } from './style/styleSheet';
 
 export interface ConvertOptions {
@@ -45,7 +46,7 @@ export const STAGES = ['sort', 'pictures', 'page', 'style', 'emit'] as const;
 export type Stage = (typeof STAGES)[number];
 
 export interface Conversion {
-  /** The mockup as its tags arrange it. */
+  /** The mockup as its tags arrange it, each layer in the look of its class's sample. */
   readonly mockup: Mockup;
   readonly measures: ReadonlyMap<string, Measures>;
   readonly decisions: Decisions;
@@ -63,11 +64,13 @@ export function convert({ mockup: read, assets, tags, options, outliner }: Conve
   const { findings, report } = findingList();
   const clock = stopwatch();
 
-  const mockup = settleMockup(read, tags);
-  const measures = measureMockup(mockup);
-  reportBeside(read, mockup, report);
-  reportPastEdge(mockup, measures, report);
-  const decisions = decide(mockup, measures, tags);
+  const settled = settleMockup(read, tags);
+  const drawn = measureMockup(settled);
+  reportBeside(read, settled, report);
+  const decisions = decide(settled, drawn, tags);
+  reportPastEdge(settled, drawn, decisions, report);
+  const mockup = wearSamples(settled, drawn, decisions, null);
+  const measures = mockup === settled ? drawn : measureMockup(mockup);
   reportStates(decisions, tags, report);
   reportMerges(mockup, measures, decisions, report);
   clock.lap('sort');

@@ -133,7 +133,7 @@ const SAYS: Readonly<Record<Speaker, string>> = {
 };
 
 interface Around {
-  readonly within: { readonly key: LayerKey; readonly outcome: Outcome } | null;
+  readonly within: { readonly key: LayerKey; readonly outcome: Exclude<Outcome, 'element'> } | null;
   /** The elements around, outermost first. */
   readonly elements: readonly string[];
   readonly inFurniture: boolean;
@@ -159,8 +159,8 @@ function decideLayer(
   const decision = decideOne(layer, around, facts, { tag, who });
   into.set(layer.key, decision);
   if (layer.kind !== 'group') return;
-  const takesIn = decision.outcome === 'picture' || decision.outcome === 'aside';
-  const within = around.within ?? (takesIn ? { key: layer.key, outcome: decision.outcome } : null);
+  const { outcome } = decision;
+  const within = around.within ?? (outcome === 'element' ? null : { key: layer.key, outcome });
   const elements = [...around.elements, roleEntry(decision.role).element];
   const inFurniture = around.inFurniture || facts.places.has(layer.key);
   for (const child of layer.layers)
@@ -215,16 +215,20 @@ function mergedOutcome({ name, layers }: Merge): Pick<Decision, 'outcome' | 'rea
   };
 }
 
+/** Why a layer becomes what the group around it becomes. */
+const PART_OF: Readonly<Record<Exclude<Outcome, 'element'>, string>> = {
+  picture: 'part of the picture around it',
+  sample: 'one of the samples around it',
+  aside: 'put aside with its group',
+};
+
 function decideOutcome(
   layer: Layer,
   { within, asShown = false }: Around,
   facts: ScreenFacts,
   { tag, who }: Said,
 ): Pick<Decision, 'outcome' | 'reason' | 'origin'> {
-  if (within) {
-    const part = within.outcome === 'picture' ? 'part of the picture around it' : 'put aside with its group';
-    return { outcome: within.outcome, reason: part, origin: 'within' };
-  }
+  if (within) return { outcome: within.outcome, reason: PART_OF[within.outcome], origin: 'within' };
   if (tag.outcome !== undefined) {
     const origin = who('outcome');
     return { outcome: tag.outcome, reason: `${tag.outcome}: ${SAYS[origin]}`, origin };

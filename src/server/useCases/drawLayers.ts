@@ -15,8 +15,10 @@ import {
 } from '../../core/pictures/drawings';
 import type { Outliner, StandaloneOptions } from '../../core/pictures/standaloneSvg';
 import { decide } from '../../core/sort/decide';
+import type { Decisions } from '../../core/sort/decision';
 import { arrangementMark, settleMockup } from '../../core/sort/settle';
 import type { Tags } from '../../core/sort/tag';
+import { wearSamples } from '../../core/style/wear';
 import { createFontBook } from '../../engine/fonts/fontBook';
 import { givenFonts } from '../../engine/fonts/givenFonts';
 import { dataUri } from '../../engine/pictures/renderPicture';
@@ -31,6 +33,8 @@ export interface DrawingWish {
   readonly of: DrawingKind;
   /** The layers to show, for `layers`. */
   readonly layer: readonly LayerKey[];
+  /** Absent for what is drawn; else layers wear the looks of their samples: `all` for no theme, `.fog` for that one. */
+  readonly worn?: string;
 }
 
 export const drawingSchema = Joi.object<DrawingWish>({
@@ -39,6 +43,7 @@ export const drawingSchema = Joi.object<DrawingWish>({
     .valid(...DRAWINGS)
     .required(),
   layer: Joi.array().items(Joi.string().max(2000)).max(2000).default([]),
+  worn: Joi.string().pattern(/^(all|\.[\w-]{1,64})$/),
 });
 
 /** A mockup ready to be drawn from. */
@@ -58,15 +63,26 @@ const drawables = new LRUCache<string, Promise<Drawable>>({ max: 3 });
 /** A screen of a mockup as SVG: all of it with what lies past its edge, or only some of it on empty ground. */
 export async function drawScreen(mockupId: string, wish: DrawingWish): Promise<string> {
   const { drawable, tags } = await open(mockupId);
-  const { mockup, assets, measures, outliner } = drawable;
+  const { assets, outliner } = drawable;
+  const decisions =
+    wish.worn || wish.of === 'pictures' ? decide(drawable.mockup, drawable.measures, tags) : null;
+  const { mockup, measures } = wish.worn && decisions ? dressed(drawable, decisions, wish.worn) : drawable;
   const screen = mockup.screens.find(({ key }) => key === wish.screen);
   const measured = screen && measures.get(screen.key);
   if (!screen || !measured) throw NOT_FOUND('This screen');
   const options = { mockup, outliner, bitmapAddress: (name: string) => dataUri(name, mockup, assets) };
   if (wish.of === 'all' || wish.of === 'hidden') return screenDrawing(screen, wish.of === 'hidden', options);
-  const keys =
-    wish.of === 'layers' ? new Set(wish.layer) : pictureKeys(screen, decide(mockup, measures, tags));
+  const keys = decisions && wish.of === 'pictures' ? pictureKeys(screen, decisions) : new Set(wish.layer);
   return layersDrawing(screen, keys, measured, options);
+}
+
+function dressed(
+  { mockup, measures }: Drawable,
+  decisions: Decisions,
+  worn: string,
+): Pick<Drawable, 'mockup' | 'measures'> {
+  const shown = wearSamples(mockup, measures, decisions, worn === 'all' ? null : worn.slice(1));
+  return { mockup: shown, measures: shown === mockup ? measures : measureMockup(shown) };
 }
 
 export interface SmallDrawing {

@@ -56,6 +56,7 @@ export const ACTIONS: readonly Action[] = [
   { name: 'Show pictures alone', keys: '', run: (state) => state.show('pictures') },
   { name: 'Show hidden layers too', keys: '', run: (state) => state.show('hidden') },
   { name: 'Show what lies past the edge', keys: '', run: (state) => state.show('all') },
+  { name: 'Show the mockup in its next theme, or as drawn', keys: 'Y', run: (state) => state.dressNext() },
   { name: 'Copy the tags of this layer', keys: 'C', run: (state) => state.copyTags() },
   { name: 'Put the copied tags on all that is chosen', keys: 'V', run: (state) => state.pasteTags() },
   { name: 'Choose all layers of the worksheet', keys: 'Ctrl A', run: (state) => state.selectAll() },

@@ -12,6 +12,7 @@ import { decide } from '../../core/sort/decide';
 import { reportMerges } from '../../core/sort/merges';
 import { reportSharedNames } from '../../core/sort/sharedNames';
 import type { Tags } from '../../core/sort/tag';
+import { findSamples, themesOf } from '../../core/style/samples';
 
 /** What the Sort step shows of a conversion. */
 export interface Settled {
@@ -20,6 +21,8 @@ export interface Settled {
   readonly boxes: ReadonlyMap<LayerKey, Box>;
   /** What the decisions lead to and is better known before the page is built. */
   readonly findings: readonly Finding[];
+  /** The themes that the samples have; null when there are no samples. */
+  readonly themes: readonly string[] | null;
 }
 
 interface Loaded {
@@ -53,7 +56,8 @@ const api = {
     const { findings, report } = findingList();
     reportMerges(mockup, measures, decisions, report);
     reportSharedNames(decisions, report);
-    return { decisions, boxes, findings };
+    const samples = findSamples(mockup, decisions);
+    return { decisions, boxes, findings, themes: samples.length > 0 ? themesOf(samples) : null };
   },
 
   code(key: LayerKey): LayerCode | null {

@@ -277,7 +277,7 @@ describe('the store', () => {
         { ...decision, role: key === 'b2' ? 'link' : 'box' } as unknown as Decision,
       ]),
     );
-    store.getState().settle({ decisions, boxes: new Map(), findings: [] });
+    store.getState().settle({ decisions, boxes: new Map(), findings: [], themes: null });
     store.getState().look('role:link');
     expect(store.getState().found).toEqual(['b2']);
     store.getState().seek(1);

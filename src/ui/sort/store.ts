@@ -37,6 +37,7 @@ export type CellFacet = Exclude<Column, 'layer' | 'findings' | 'reason'>;
 
 /** The screen as it is seen, or a drawing of it. */
 export type Shown = 'screen' | DrawingKind;
+export type Worn = 'drawn' | 'all' | `.${string}`;
 
 export interface SortState {
   readonly opened: OpenedMockup;
@@ -80,6 +81,8 @@ export interface SortState {
   readonly conflicts: readonly Conflict[];
   /** What the mockup beside the worksheet shows. */
   readonly shown: Shown;
+  /** The looks it is shown in: as drawn, in those of the samples (`all`), or in a theme (`.fog`). */
+  readonly worn: Worn;
   /** What was asked last of the view of the mockup; a new object each time. */
   readonly zoomWish: { readonly kind: ZoomWish } | null;
   /** The dialog that is open. */
@@ -102,6 +105,9 @@ export interface SortState {
   /** Chooses these layers, or adds them to what is chosen. */
   readonly choose: (keys: readonly LayerKey[], more: boolean) => void;
   readonly show: (shown: Shown) => void;
+  readonly dressIn: (worn: Worn) => void;
+  /** Goes on through as drawn, as the samples, and the themes. */
+  readonly dressNext: () => void;
   readonly askZoom: (kind: ZoomWish) => void;
   readonly open: (dialog: SortState['dialog']) => void;
   readonly look: (query: string) => void;
@@ -227,6 +233,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       problem: null,
       conflicts: [],
       shown: 'screen',
+      worn: 'drawn',
       zoomWish: null,
       dialog: null,
 
@@ -298,6 +305,12 @@ export function createSortStore(opened: OpenedMockup): SortStore {
         set({ selection: new Set([...before, ...keys]) });
       },
       show: (shown) => set({ shown }),
+      dressIn: (worn) => set({ worn }),
+      dressNext: () =>
+        set(({ worn, settled }) => {
+          const all = wornChoices(settled?.themes ?? null);
+          return { worn: all[(all.indexOf(worn) + 1) % all.length] ?? 'drawn' };
+        }),
       askZoom: (kind) => set({ zoomWish: { kind } }),
       open: (dialog) => set({ dialog }),
       look: (query) => refind({ query }),
@@ -402,6 +415,11 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       dismiss: () => set({ problem: null }),
     };
   });
+}
+
+/** The looks that a mockup can be shown in; without samples there are those as drawn only. */
+export function wornChoices(themes: readonly string[] | null): readonly Worn[] {
+  return themes ? ['drawn', 'all', ...themes.map((theme): Worn => `.${theme}`)] : ['drawn'];
 }
 
 /** The chosen layers that lie in no other chosen one, in drawing order. */

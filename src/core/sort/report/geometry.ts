@@ -6,16 +6,20 @@ import { bottom, right, transformBox, type Box } from '../../mockup/box';
 import type { Layer, LayerKey } from '../../mockup/layer';
 import { isUpright, meanScale } from '../../mockup/matrix';
 import type { Mockup, Screen } from '../../mockup/mockup';
+import type { Decisions } from '../decision';
 
 /** Layers that the screen cuts off keep their true sizes; that they do is said of the outermost ones. */
 export function reportPastEdge(
   mockup: Mockup,
   measures: ReadonlyMap<string, Measures>,
+  decisions: Decisions,
   report: Report,
 ): void {
   for (const screen of mockup.screens) {
     const measured = measures.get(screen.key);
-    if (measured) for (const layer of screen.root.layers) pastEdge(layer, screen, measured, 2, report);
+    // Samples are commonly drawn beside the screen, since they are not on the page.
+    const onPage = screen.root.layers.filter(({ key }) => decisions.get(key)?.outcome !== 'sample');
+    if (measured) for (const layer of onPage) pastEdge(layer, screen, measured, 2, report);
   }
 }
 

@@ -69,7 +69,7 @@ export function readingReport(read: Mockup, found: readonly Finding[], tags: Tag
       report('beyond-css', layer.key, { why: decision.reason.replace(/^[^:]*: /, '') });
   }
   reportBeside(read, mockup, report);
-  reportPastEdge(mockup, measures, report);
+  reportPastEdge(mockup, measures, decisions, report);
   reportHalfPixels(mockup, measures, report);
   for (const screen of mockup.screens) {
     for (const [name, keys] of namesOf(screen.root)) {

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import { BLEED } from '../../../core/pictures/drawings';
 import { ScreenPicture } from '../../shared/ScreenPicture';
 import { useSort } from '../SortContext';
-import type { Shown } from '../store';
+import { wornChoices, type Shown, type Worn } from '../store';
 import { Readout } from './Readout';
 import { ScreenChoice } from './ScreenChoice';
 import { Stage } from './Stage';
@@ -52,6 +52,7 @@ export function MockupView() {
             </option>
           ))}
         </NativeSelect>
+        <ThemeChoice />
       </Box>
       <Stage onScale={setScale}>
         <Picture />
@@ -78,6 +79,28 @@ export function MockupView() {
       </Box>
       <Readout />
     </Box>
+  );
+}
+
+/** The looks that the mockup is shown in, where it has samples. */
+function ThemeChoice() {
+  const themes = useSort((state) => state.settled?.themes ?? null);
+  const worn = useSort((state) => state.worn);
+  const dressIn = useSort((state) => state.dressIn);
+  if (!themes) return null;
+  return (
+    <NativeSelect
+      value={worn}
+      onChange={(event) => dressIn(event.target.value as Worn)}
+      inputProps={{ 'aria-label': 'Looks of the mockup' }}
+      sx={{ fontSize: 12 }}
+    >
+      {wornChoices(themes).map((choice) => (
+        <option key={choice} value={choice}>
+          {choice === 'drawn' ? 'As drawn' : choice === 'all' ? 'As its samples' : `Theme ${choice.slice(1)}`}
+        </option>
+      ))}
+    </NativeSelect>
   );
 }
 
@@ -119,14 +142,17 @@ function Picture() {
   const { id, mockup: sheet, picture } = useSort((state) => state.opened);
   const screen = useSort((state) => state.screen);
   const shown = useSort((state) => state.shown);
-  // Only a drawing of the chosen changes with what is chosen, one of pictures with the edits.
+  // Only a drawing of the chosen changes with what is chosen, one of pictures or samples with the edits.
   const chosen = useSort((state) => (state.shown === 'layers' ? state.selection : null));
-  const edited = useSort((state) => (state.shown === 'pictures' ? state.lastEdit : ''));
+  const worn = useSort((state) => (state.settled?.themes ? state.worn : 'drawn'));
+  const edited = useSort((state) =>
+    state.shown === 'pictures' || state.worn !== 'drawn' ? state.lastEdit : '',
+  );
   const whole = sheet.screens[0];
   const { width, height, origin, name } = screen;
   const isFree = useIsFree();
   if (!whole || !isFree) return null;
-  if (shown === 'screen') {
+  if (shown === 'screen' && worn === 'drawn') {
     return (
       <ScreenPicture
         src={`/api/mockups/${id}/picture?reading=${picture}`}
@@ -136,7 +162,9 @@ function Picture() {
       />
     );
   }
-  const asked = new URLSearchParams({ screen: screen.key, of: shown, reading: picture, edited });
+  const of = shown === 'screen' ? 'all' : shown;
+  const asked = new URLSearchParams({ screen: screen.key, of, reading: picture, edited });
+  if (worn !== 'drawn') asked.set('worn', worn);
   for (const key of [...(chosen ?? [])].slice(0, 200)) asked.append('layer', key);
   return (
     <ScreenPicture
@@ -144,7 +172,7 @@ function Picture() {
       sheet={{ width: width + 2 * BLEED, height: height + 2 * BLEED }}
       part={{ x: BLEED, y: BLEED, width, height }}
       alt={`The mockup ${name}`}
-      spills
+      spills={shown !== 'screen'}
     />
   );
 }

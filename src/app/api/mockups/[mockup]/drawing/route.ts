@@ -16,6 +16,7 @@ export function GET(
         screen: searchParams.get('screen') ?? undefined,
         of: searchParams.get('of') ?? undefined,
         layer: searchParams.getAll('layer'),
+        worn: searchParams.get('worn') ?? undefined,
       },
       drawingSchema,
     ) as DrawingWish;

@@ -1,0 +1,69 @@
+import { layerTitle } from '../look/layerTitle';
+import type { Layer, ShapeLayer, TextLayer } from '../mockup/layer';
+import { splitName } from '../mockup/layerName';
+import type { Mockup } from '../mockup/mockup';
+import type { Decisions } from '../sort/decision';
+import { safeName } from '../sort/outputNames';
+
+/** A layer whose look a class stands for: a shape for boxes, a text for letters. */
+export interface Sample {
+  readonly layer: ShapeLayer | TextLayer;
+  /** The class, and before it those that it has to stand inside of, outermost first. */
+  readonly path: readonly string[];
+  /** The theme in which it counts; null for all of them. */
+  readonly theme: string | null;
+}
+
+/**
+ * The samples of a mockup in drawing order. What lies in a samples group defines a class by its look; a group inside is
+ * a class around the others (`.ticket .price`), or, when its name begins with a full stop, a theme.
+ */
+export function findSamples(mockup: Mockup, decisions: Decisions): readonly Sample[] {
+  const samples: Sample[] = [];
+  for (const { root } of mockup.screens) for (const layer of root.layers) search(layer, decisions, samples);
+  return samples;
+}
+
+/** The themes in the order in which they are drawn. */
+export function themesOf(samples: readonly Sample[]): readonly string[] {
+  return [...new Set(samples.flatMap(({ theme }) => theme ?? []))];
+}
+
+function search(layer: Layer, decisions: Decisions, into: Sample[]): void {
+  const decision = decisions.get(layer.key);
+  if (decision?.outcome === 'sample') collect(layer, { path: [], theme: null }, true, decisions, into);
+  else if (layer.kind === 'group') for (const child of layer.layers) search(child, decisions, into);
+}
+
+function collect(
+  layer: Layer,
+  around: Pick<Sample, 'path' | 'theme'>,
+  isOuter: boolean,
+  decisions: Decisions,
+  into: Sample[],
+): void {
+  if (layer.kind === 'bitmap') return;
+  const name = className(layer, decisions);
+  if (layer.kind !== 'group') {
+    if (name !== '') into.push({ ...around, layer, path: [...around.path, name] });
+    return;
+  }
+  const inside = isOuter || name === '' ? around : groupAround(layer, name, around);
+  for (const child of layer.layers) collect(child, inside, false, decisions, into);
+}
+
+function groupAround(
+  { sourceName }: Layer,
+  name: string,
+  { path, theme }: Pick<Sample, 'path' | 'theme'>,
+): Pick<Sample, 'path' | 'theme'> {
+  const isTheme = splitName(sourceName ?? '').bare.startsWith('.');
+  return isTheme ? { path, theme: name } : { path: [...path, name], theme };
+}
+
+/** A sample's class: the one that is said of it, else its own name; empty for what nobody named. */
+function className(layer: Layer, decisions: Decisions): string {
+  const [said] = decisions.get(layer.key)?.classes ?? [];
+  const { text, own } = layerTitle(layer);
+  return said ?? (own ? safeName(text) : '');
+}
