@@ -65,6 +65,7 @@ function samples(): string {
     `<rect id="ground" x="1064" width="80" height="40" fill="${ground}"/>` +
     `<rect id="plate" x="1064" y="50" width="80" height="40" rx="10" fill="${plate}"/>` +
     `<rect id="bar" x="1064" y="100" width="80" height="40" fill="${bar}"/>` +
+    `<text id="title" x="1064" y="250" style="font-size:20px;font-weight:600;fill:${letters}">Title</text>` +
     `<text id="name" x="1064" y="160" style="font-size:16px;font-weight:600;fill:${letters}">Name</text>` +
     `<text id="quiet" x="1064" y="180" style="font-size:13px;fill:${quiet}">Quiet</text>` +
     `<text id="read-out" x="1064" y="210" class="read-out" style="fill:${readOut}">38</text>`;
@@ -87,7 +88,7 @@ function header(): string {
   );
   return group(
     'header',
-    `${box(0, 0, 1024, 64, 'fill="#0c1a22" data-tags=".bar"')}${text(40, 40, 'strong', 'MV Auk, wheelhouse', ' style="font-size:20px"')}${clock}`,
+    `${box(0, 0, 1024, 64, 'fill="#0c1a22" data-tags=".bar"')}${text(40, 40, 'strong', 'MV Auk, wheelhouse', ' style="font-size:20px" data-tags=".title"')}${clock}`,
   );
 }
 
@@ -165,7 +166,7 @@ function alarm(): string {
     );
   return group(
     'footer',
-    `${box(0, 636, 1024, 132, 'fill="#0c1a22" data-tags=".bar"')}${text(40, 676, 'strong', 'Oldness Quay in 26 minutes', ' style="font-size:20px"')}${text(40, 702, 'quiet', 'Speed limit 8 knots from the second buoy', QUIET)}` +
+    `${box(0, 636, 1024, 132, 'fill="#0c1a22" data-tags=".bar"')}${text(40, 676, 'strong', 'Oldness Quay in 26 minutes', ' style="font-size:20px" data-tags=".title"')}${text(40, 702, 'quiet', 'Speed limit 8 knots from the second buoy', QUIET)}` +
       button('silence-button', '#b5442e', false) +
       button('silence-button pressed', '#8c3322', true),
   );

@@ -1,4 +1,5 @@
 import type { Measure, Measures } from '../mockup/bounds';
+import { intersection } from '../mockup/box';
 import { wordsOf } from '../look/layerTitle';
 import type { Layer, LayerKey, TextLayer } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
@@ -72,7 +73,7 @@ function gatherLasting(
   const places = findPlaces(screen, measures, furniture);
   const sizes = textSizes(screen, measures);
   const bodySize = commonest(sizes);
-  const headingSizes = titleSizes(screen.root, measures, places)
+  const headingSizes = titleSizes(screen.root, screen, measures, places)
     .filter((size) => size >= bodySize * 1.2)
     .sort((one, other) => other - one);
   return {
@@ -114,7 +115,7 @@ function countContents(layer: Layer, into: Map<LayerKey, Contents>): Contents {
 function textSizes(screen: Screen, measures: Measures): ReadonlyMap<number, number> {
   const sizes = new Map<number, number>();
   for (const layer of walk(screen.root)) {
-    if (layer.kind !== 'text' || !layer.visible) continue;
+    if (layer.kind !== 'text' || !isOnScreen(layer, screen, measures)) continue;
     for (const run of layer.lines.flatMap((line) => line.runs)) {
       const scale = measures.get(layer.key)?.matrix[3] ?? 1;
       const size = Math.round(run.style.size * Math.abs(scale));
@@ -122,6 +123,12 @@ function textSizes(screen: Screen, measures: Measures): ReadonlyMap<number, numb
     }
   }
   return sizes;
+}
+
+/** What is hidden or drawn beside the screen (samples, notes) says nothing about the page. */
+function isOnScreen({ key, visible }: Layer, { width, height }: Screen, measures: Measures): boolean {
+  const painted = measures.get(key)?.painted;
+  return visible && Boolean(painted && intersection(painted, { x: 0, y: 0, width, height }));
 }
 
 /** Common practice, no source: a heading is short. */
@@ -142,9 +149,15 @@ export function sizeOnScreen(text: TextLayer, measures: Measures): number {
 }
 
 /** The sizes of what can be titles; the page's furniture has names, not titles. */
-function titleSizes(layer: Layer, measures: Measures, places: ReadonlyMap<LayerKey, PlaceRole>): number[] {
-  if (!layer.visible || places.has(layer.key)) return [];
-  if (layer.kind === 'group') return layer.layers.flatMap((child) => titleSizes(child, measures, places));
+function titleSizes(
+  layer: Layer,
+  screen: Screen,
+  measures: Measures,
+  places: ReadonlyMap<LayerKey, PlaceRole>,
+): number[] {
+  if (!isOnScreen(layer, screen, measures) || places.has(layer.key)) return [];
+  if (layer.kind === 'group')
+    return layer.layers.flatMap((child) => titleSizes(child, screen, measures, places));
   return layer.kind === 'text' && canTitle(layer) ? [sizeOnScreen(layer, measures)] : [];
 }
 
