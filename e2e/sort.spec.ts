@@ -351,3 +351,58 @@ test('a query is kept as a view, and dropped again', async ({ page }) => {
   await page.getByRole('button', { name: 'Drop this view' }).click();
   await expect(page.getByRole('button', { name: 'Keep as a view' })).toBeVisible();
 });
+
+test('the mockup is shown in the looks of its samples and in every theme, as its tags are now', async ({
+  page,
+}) => {
+  const samples = `<g data-name="Samples [style]"><rect id="plank" x="500" width="9" height="9" fill="#00f"/>
+    <g data-name=".fog"><rect id="plank" x="500" y="20" width="9" height="9" fill="#888"/></g></g>`;
+  await readMockup(page, 'pier.svg', PIER.replace('</svg>', `${samples}</svg>`));
+  const looks = page.getByLabel('Looks of the mockup');
+  const picture = page.getByRole('img', { name: /^The mockup/ });
+  await expect(looks).toHaveValue('drawn');
+  await page.getByRole('treegrid').focus();
+  await page.keyboard.press('y');
+  await expect(looks).toHaveValue('all');
+  await page.keyboard.press('y');
+  await expect(looks).toHaveValue('.fog');
+  const fill = async () => {
+    const address = await picture.getAttribute('src');
+    const drawn = await page.request.get(address ?? '');
+    return /width="400" height="40"[^>]*fill="(#\w+)"/.exec(await drawn.text())?.[1];
+  };
+  await expect.poll(fill).toBe('#864');
+  // The deck wears the plank as soon as a person says so.
+  await looks.focus();
+  await page.getByRole('treegrid').focus();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('t');
+  await page.getByRole('textbox', { name: 'Classes' }).fill('plank');
+  await page.keyboard.press('Enter');
+  await expect.poll(fill, { timeout: 5000 }).toBe('#888');
+  await page.getByRole('treegrid').focus();
+  await page.keyboard.press('y');
+  await expect(looks).toHaveValue('drawn');
+});
+
+test('the page is shown as it is now, and an edit changes only what it changes', async ({ page }) => {
+  await readMockup(page, 'pier.svg', PIER);
+  await page.getByRole('treegrid').focus();
+  await page.keyboard.press('l');
+  await expect(page.getByLabel('What the mockup shows')).toHaveValue('page');
+  const shown = page.frameLocator('iframe[title="The page of pier"]');
+  await expect(shown.getByText('Mind the gap')).toBeVisible();
+  await expect(shown.locator('.deck')).toHaveCSS('background-color', 'rgb(136, 102, 68)');
+  const gull = shown.locator('img');
+  await expect.poll(() => gull.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(10);
+  // What stays is the same element, not one like it.
+  await shown.getByText('Mind the gap').evaluate((text) => text.setAttribute('data-seen', ''));
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('-');
+  await expect(shown.locator('.deck')).toHaveCount(0);
+  await expect(shown.locator('[data-seen]')).toHaveText('Mind the gap');
+  await page.keyboard.press('l');
+  await expect(page.getByLabel('What the mockup shows')).toHaveValue('screen');
+  await expectAccessible(page);
+});

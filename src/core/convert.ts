@@ -59,8 +59,21 @@ export interface Conversion {
   readonly ms: Readonly<Record<Stage, number>>;
 }
 
+/** Everything but the files of a target: what code is written from. */
+export type Shaped = Omit<Conversion, 'emission'>;
+
 /** The whole job after reading: what every layer becomes, its pictures, the pages, their classes, the files. */
-export function convert({ mockup: read, assets, tags, options, outliner }: ConvertInput): Conversion {
+export function convert(input: ConvertInput): Conversion {
+  const shaped = shape(input);
+  const clock = stopwatch(shaped.ms);
+  const { target, unit = 'px' } = input.options;
+  const emission = emit(TARGETS[target], { ...shaped, unit });
+  clock.lap('emit');
+  return { ...shaped, emission, ms: clock.ms };
+}
+
+/** The job up to the pages and their classes, for who needs code of some layers only, or with addresses of its own. */
+export function shape({ mockup: read, assets, tags, options, outliner }: ConvertInput): Shaped {
   const { findings, report } = findingList();
   const clock = stopwatch();
 
@@ -92,21 +105,11 @@ export function convert({ mockup: read, assets, tags, options, outliner }: Conve
   const fonts = fontFiles(pages, mockup, assets);
   clock.lap('style');
 
-  const emission = emit(TARGETS[options.target], {
-    mockup,
-    pages,
-    sheet,
-    plan,
-    fonts,
-    unit: options.unit ?? 'px',
-  });
-  clock.lap('emit');
-
-  return { mockup, measures, decisions, plan, pages, sheet, fonts, emission, findings, ms: clock.ms };
+  return { mockup, measures, decisions, plan, pages, sheet, fonts, findings, ms: clock.ms };
 }
 
-function stopwatch() {
-  const ms: Record<Stage, number> = { sort: 0, pictures: 0, page: 0, style: 0, emit: 0 };
+function stopwatch(taken: Readonly<Partial<Record<Stage, number>>> = {}) {
+  const ms: Record<Stage, number> = { sort: 0, pictures: 0, page: 0, style: 0, emit: 0, ...taken };
   let last = performance.now();
   return {
     ms,

@@ -1,5 +1,5 @@
 import type { Measures } from '../mockup/bounds';
-import { grow, snapOut, type Box } from '../mockup/box';
+import { grow, snapOut, union, type Box } from '../mockup/box';
 import type { GroupLayer, Layer, LayerKey } from '../mockup/layer';
 import { IDENTITY } from '../mockup/matrix';
 import type { Screen } from '../mockup/mockup';
@@ -34,6 +34,27 @@ export function layersDrawing(
   };
   visit(screen.root);
   return standaloneSvg(placed, drawingBox(screen), options);
+}
+
+/** Single layers as the picture that they become: as large as what they paint, one alone at full opacity; null for nothing. */
+export function pictureDrawing(
+  screen: Screen,
+  keys: ReadonlySet<LayerKey>,
+  measures: Measures,
+  options: StandaloneOptions,
+): string | null {
+  const layers = [...walk(screen.root)].filter(({ key }) => keys.has(key));
+  const painted = layers.reduce<Box | null>(
+    (all, { key }) => union(all, measures.get(key)?.painted ?? null),
+    null,
+  );
+  if (!painted) return null;
+  const placed = layers.flatMap((layer): PlacedLayer[] => {
+    const measure = measures.get(layer.key);
+    const full = keys.size === 1 ? ({ ...layer, opacity: 1, blend: 'normal' } satisfies Layer) : layer;
+    return measure ? [{ layer: bare(full), matrix: measure.matrix }] : [];
+  });
+  return standaloneSvg(placed, snapOut(painted), options);
 }
 
 /** The whole screen with what lies past its edge; `withHidden` shows hidden layers too. */

@@ -9,6 +9,7 @@ import {
   DRAWINGS,
   layerDrawing,
   layersDrawing,
+  pictureDrawing,
   pictureKeys,
   screenDrawing,
   type DrawingKind,
@@ -33,6 +34,8 @@ export interface DrawingWish {
   readonly of: DrawingKind;
   /** The layers to show, for `layers`. */
   readonly layer: readonly LayerKey[];
+  /** For `layers`: true for the picture that they become, no larger than they are. */
+  readonly fit: boolean;
   /** Absent for what is drawn; else layers wear the looks of their samples: `all` for no theme, `.fog` for that one. */
   readonly worn?: string;
 }
@@ -43,6 +46,7 @@ export const drawingSchema = Joi.object<DrawingWish>({
     .valid(...DRAWINGS)
     .required(),
   layer: Joi.array().items(Joi.string().max(2000)).max(2000).default([]),
+  fit: Joi.boolean().default(false),
   worn: Joi.string().pattern(/^(all|\.[\w-]{1,64})$/),
 });
 
@@ -73,7 +77,10 @@ export async function drawScreen(mockupId: string, wish: DrawingWish): Promise<s
   const options = { mockup, outliner, bitmapAddress: (name: string) => dataUri(name, mockup, assets) };
   if (wish.of === 'all' || wish.of === 'hidden') return screenDrawing(screen, wish.of === 'hidden', options);
   const keys = decisions && wish.of === 'pictures' ? pictureKeys(screen, decisions) : new Set(wish.layer);
-  return layersDrawing(screen, keys, measured, options);
+  if (!wish.fit) return layersDrawing(screen, keys, measured, options);
+  const picture = pictureDrawing(screen, keys, measured, options);
+  if (picture === null) throw NOT_FOUND('This layer');
+  return picture;
 }
 
 function dressed(

@@ -60,7 +60,7 @@ export function SortStep({ mockupId }: { readonly mockupId: string }) {
 }
 
 function Bench() {
-  const code = useConversion();
+  const { code, page } = useConversion();
   useFollowing();
   const problem = useSort((state) => state.problem);
   const dismiss = useSort((state) => state.dismiss);
@@ -83,7 +83,7 @@ function Bench() {
               </Panel>
               <Separator aria-label="Width of the worksheet" style={{ width: 5 }} />
               <Panel minSize="15%">
-                <MockupView />
+                <MockupView page={page} />
               </Panel>
             </Group>
           </Panel>

@@ -53,6 +53,11 @@ export const ACTIONS: readonly Action[] = [
     keys: 'I',
     run: (state) => state.show(state.shown === 'layers' ? 'screen' : 'layers'),
   },
+  {
+    name: 'Show the page that it gives, or the mockup again',
+    keys: 'L',
+    run: (state) => state.show(state.shown === 'page' ? 'screen' : 'page'),
+  },
   { name: 'Show pictures alone', keys: '', run: (state) => state.show('pictures') },
   { name: 'Show hidden layers too', keys: '', run: (state) => state.show('hidden') },
   { name: 'Show what lies past the edge', keys: '', run: (state) => state.show('all') },

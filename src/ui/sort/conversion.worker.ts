@@ -1,5 +1,7 @@
 import { expose } from 'comlink';
-import { convert, type Conversion } from '../../core/convert';
+import equal from 'fast-deep-equal';
+import { shape, type Shaped } from '../../core/convert';
+import { TARGETS } from '../../core/emit/targets';
 import { layerCode, type LayerCode } from '../../core/emit/html/layerCode';
 import { measureMockup, type Measures } from '../../core/mockup/bounds';
 import { findingList, type Finding } from '../../core/findings/finding';
@@ -7,7 +9,7 @@ import type { Box } from '../../core/mockup/box';
 import type { LayerKey } from '../../core/mockup/layer';
 import type { Mockup } from '../../core/mockup/mockup';
 import type { Arrangement } from '../../core/page/node';
-import type { Decision } from '../../core/sort/decision';
+import type { Decision, Decisions } from '../../core/sort/decision';
 import { decide } from '../../core/sort/decide';
 import { reportMerges } from '../../core/sort/merges';
 import { reportSharedNames } from '../../core/sort/sharedNames';
@@ -25,49 +27,108 @@ export interface Settled {
   readonly themes: readonly string[] | null;
 }
 
+/** The same, as what differs from what was told last: copying thousands of decisions between threads takes longer than deciding. */
+export interface SettledNews extends Pick<Settled, 'findings' | 'themes'> {
+  readonly changed: Settled['decisions'];
+  /** Given the first time after a mockup was loaded; nothing that was told before holds any more. */
+  readonly boxes: Settled['boxes'] | null;
+}
+
+/** The page of a screen: its document, whose style sheet is apart. */
+export interface PageCode {
+  readonly html: string;
+  readonly css: string;
+}
+
+/** What is shown of a layer and of the page around it. */
+export interface ShownCode {
+  readonly code: LayerCode | null;
+  readonly page: PageCode | null;
+}
+
 interface Loaded {
+  /** Of the mockup on the server, for its pictures and fonts. */
+  readonly address: string;
   readonly mockup: Mockup;
   readonly measures: ReadonlyMap<string, Measures>;
 }
 
 let loaded: Loaded | null = null;
+/** The decisions that the tab knows; null when it knows nothing of this mockup. */
+let told: Decisions | null = null;
 let wanted: { readonly tags: Tags; readonly arrangement: Arrangement } | null = null;
-let conversion: Conversion | null = null;
+let shaped: Shaped | null = null;
 
 /** The same stages as the server's, in a worker of the browser: what the tags give right now. */
 const api = {
   /** Takes the mockup as its tags arrange it. */
-  load(mockup: Mockup): void {
-    loaded = { mockup, measures: measureMockup(mockup) };
-    conversion = null;
+  load(mockup: Mockup, address: string): void {
+    loaded = { address, mockup, measures: measureMockup(mockup) };
+    told = null;
+    shaped = null;
   },
 
   /** Decides anew. The page itself is made when someone asks for its code. */
-  settle(tags: Tags, arrangement: Arrangement): Settled {
+  settle(tags: Tags, arrangement: Arrangement): SettledNews {
     if (!loaded) throw new Error('No mockup is loaded.');
     wanted = { tags, arrangement };
-    conversion = null;
+    shaped = null;
     const { mockup, measures } = loaded;
-    const boxes = new Map<LayerKey, Box>();
-    for (const screen of measures.values()) {
-      for (const [key, { painted }] of screen) if (painted) boxes.set(key, painted);
-    }
     const decisions = decide(mockup, measures, tags);
     const { findings, report } = findingList();
     reportMerges(mockup, measures, decisions, report);
     reportSharedNames(decisions, report);
     const samples = findSamples(mockup, decisions);
-    return { decisions, boxes, findings, themes: samples.length > 0 ? themesOf(samples) : null };
+    const boxes = told ? null : paintedBoxes(measures);
+    const changed = new Map([...decisions].filter(([key, decision]) => !equal(told?.get(key), decision)));
+    told = decisions;
+    return { changed, boxes, findings, themes: samples.length > 0 ? themesOf(samples) : null };
   },
 
-  code(key: LayerKey): LayerCode | null {
-    if (!loaded || !wanted) return null;
+  /** The code of a layer, and the page of a screen, as the tags are that were settled last. */
+  show(key: LayerKey | null, screen: string | null): ShownCode {
+    if (!loaded || !wanted || (key === null && screen === null)) return { code: null, page: null };
     const { tags, arrangement } = wanted;
     const options = { arrangement, target: 'html' } as const;
-    conversion ??= convert({ mockup: loaded.mockup, assets: new Map(), tags, options, outliner: null });
-    return layerCode(conversion, key);
+    shaped ??= shape({ mockup: loaded.mockup, assets: new Map(), tags, options, outliner: null });
+    return {
+      code: key === null ? null : layerCode(shaped, key),
+      page: screen === null ? null : pageCode(screen, shaped, loaded),
+    };
   },
 };
+
+function pageCode(screen: string, made: Shaped, { address, measures }: Loaded): PageCode {
+  const screenOf = (key: LayerKey) => [...measures].find(([, measured]) => measured.has(key))?.[0] ?? screen;
+  const pictures = made.plan.pictures.map((picture) => {
+    const [first = ''] = picture.layers;
+    const asked = new URLSearchParams({ screen: screenOf(first), of: 'layers', fit: 'true' });
+    for (const key of made.decisions.get(first)?.merge?.layers ?? [first]) asked.append('layer', key);
+    const files = picture.files.slice(0, 1).map((file) => ({ ...file, path: `${address}/drawing?${asked}` }));
+    return { ...picture, files };
+  });
+  const fonts = made.fonts.map((font) => {
+    const asked = new URLSearchParams({ source: font.source, file: font.file });
+    return { ...font, path: `${address}/font?${asked}` };
+  });
+  const pages = made.pages.filter((page) => page.screen === screen);
+  const [page, sheet] = TARGETS.html.emit({
+    ...made,
+    pages,
+    fonts,
+    plan: { ...made.plan, pictures },
+    unit: 'px',
+  });
+  return { html: page?.text ?? '', css: sheet?.text ?? '' };
+}
+
+function paintedBoxes(measures: ReadonlyMap<string, Measures>): ReadonlyMap<LayerKey, Box> {
+  const boxes = new Map<LayerKey, Box>();
+  for (const screen of measures.values()) {
+    for (const [key, { painted }] of screen) if (painted) boxes.set(key, painted);
+  }
+  return boxes;
+}
 
 export type ConversionApi = typeof api;
 expose(api);

@@ -35,8 +35,8 @@ export type Column = (typeof COLUMNS)[number];
 /** The facets that have a column of their own. */
 export type CellFacet = Exclude<Column, 'layer' | 'findings' | 'reason'>;
 
-/** The screen as it is seen, or a drawing of it. */
-export type Shown = 'screen' | DrawingKind;
+/** The screen as it is seen, the page that it gives, or a drawing of it. */
+export type Shown = 'screen' | 'page' | DrawingKind;
 export type Worn = 'drawn' | 'all' | `.${string}`;
 
 export interface SortState {

@@ -22,6 +22,7 @@ export function mergeBackdrop(group: BoxNode, alone = false): BoxNode {
     merged: [...(group.merged ?? []), lowest.layer, ...(lowest.merged ?? [])],
     name: group.named ? group.name : lowest.name,
     named: group.named || lowest.named,
+    classes: [...group.classes, ...lowest.classes],
     place: lowest.place,
     look: { ...lowest.look, ...group.look, ...(lowest.look.radii && { radii: lowest.look.radii }) },
     children: others,
@@ -29,8 +30,9 @@ export function mergeBackdrop(group: BoxNode, alone = false): BoxNode {
 }
 
 function isBackdrop(node: PageNode): node is BoxNode {
-  if (node.kind !== 'box' || node.children.length > 0 || node.place.turn !== null || isMeant(node))
-    return false;
+  if (node.kind !== 'box' || node.children.length > 0 || node.place.turn !== null) return false;
+  // Classes are the look's: the group wears them with it.
+  if (isMeant({ ...node, classes: [] })) return false;
   const { opacity, blend, filters, clip, fills, border, sides } = node.look;
   const dressed = opacity !== undefined || blend !== undefined || filters !== undefined || clip !== undefined;
   return !dressed && (fills ?? border ?? sides) !== undefined;

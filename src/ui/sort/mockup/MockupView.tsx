@@ -5,12 +5,15 @@ import { BLEED } from '../../../core/pictures/drawings';
 import { ScreenPicture } from '../../shared/ScreenPicture';
 import { useSort } from '../SortContext';
 import { wornChoices, type Shown, type Worn } from '../store';
+import type { PageCode } from '../conversion.worker';
+import { PagePicture } from './PagePicture';
 import { Readout } from './Readout';
 import { ScreenChoice } from './ScreenChoice';
 import { Stage } from './Stage';
 
 const SHOWN: readonly { readonly value: Shown; readonly label: string }[] = [
   { value: 'screen', label: 'All that is seen' },
+  { value: 'page', label: 'The page it gives' },
   { value: 'all', label: 'Past the edge too' },
   { value: 'hidden', label: 'Hidden layers too' },
   { value: 'pictures', label: 'Pictures alone' },
@@ -18,7 +21,7 @@ const SHOWN: readonly { readonly value: Shown; readonly label: string }[] = [
 ];
 
 /** The mockup beside the worksheet: what is pointed at or chosen here lights up there, and the other way round. */
-export function MockupView() {
+export function MockupView({ page }: { readonly page: PageCode | null }) {
   const screens = useSort((state) => state.mockup.screens);
   const screen = useSort((state) => state.screen);
   const showScreen = useSort((state) => state.showScreen);
@@ -52,10 +55,14 @@ export function MockupView() {
             </option>
           ))}
         </NativeSelect>
-        <ThemeChoice />
+        {shown !== 'page' && <ThemeChoice />}
       </Box>
       <Stage onScale={setScale}>
-        <Picture />
+        {shown === 'page' ? (
+          page && <PagePicture page={page} screen={screen} scale={scale} />
+        ) : (
+          <Picture shown={shown} />
+        )}
       </Stage>
       <Box
         sx={{
@@ -138,10 +145,9 @@ function useIsFree(): boolean {
 }
 
 /** The screen as it was read, or a drawing of some of it. */
-function Picture() {
+function Picture({ shown }: { readonly shown: Exclude<Shown, 'page'> }) {
   const { id, mockup: sheet, picture } = useSort((state) => state.opened);
   const screen = useSort((state) => state.screen);
-  const shown = useSort((state) => state.shown);
   // Only a drawing of the chosen changes with what is chosen, one of pictures or samples with the edits.
   const chosen = useSort((state) => (state.shown === 'layers' ? state.selection : null));
   const worn = useSort((state) => (state.settled?.themes ? state.worn : 'drawn'));

@@ -6,7 +6,7 @@ import { union, type Box as Rectangle } from '../../../core/mockup/box';
 import type { Point } from '../../../core/mockup/matrix';
 import { SortContext, useSort } from '../SortContext';
 import type { SortState } from '../store';
-import { hitIndex } from './hitIndex';
+import { hitIndex, type HitIndex } from './hitIndex';
 import { paintMarks } from './overlay';
 import { boxScale, clampScale, MARGIN, steppedScale, wholeScale, type Zoom, type ZoomWish } from './zoom';
 
@@ -32,7 +32,8 @@ interface StageProps {
  */
 export function Stage({ children, onScale }: StageProps) {
   const screen = useSort((state) => state.screen);
-  const settled = useSort((state) => state.settled);
+  const boxes = useSort((state) => state.settled?.boxes);
+  const decisions = useSort((state) => state.settled?.decisions);
   const cursor = useSort((state) => state.cursor);
   const selection = useSort((state) => state.selection);
   const hovered = useSort((state) => state.hovered);
@@ -55,10 +56,11 @@ export function Stage({ children, onScale }: StageProps) {
   const keep = useRef<{ readonly point: Point; readonly at: Point } | null>(null);
 
   const scale = zoom === 'whole' ? wholeScale(screen, size) : zoom;
-  const index = useMemo(
-    () => (settled ? hitIndex(screen, settled.boxes, settled.decisions) : null),
-    [screen, settled],
-  );
+  // Made when the pointer asks for it: edits by keyboard need not wait.
+  const index = useMemo(() => {
+    let made: HitIndex | null = null;
+    return () => (made ??= hitIndex(screen, boxes ?? new Map(), decisions ?? new Map()));
+  }, [screen, boxes, decisions]);
   useEffect(() => onScale(scale), [scale, onScale]);
 
   useLayoutEffect(() => {
@@ -111,14 +113,14 @@ export function Stage({ children, onScale }: StageProps) {
   const paint = useCallback(() => {
     const element = view.current;
     if (!element || !canvas.current) return;
-    const boxOf = (key: string | null) => (key === null ? undefined : settled?.boxes.get(key));
+    const boxOf = (key: string | null) => (key === null ? undefined : boxes?.get(key));
     const boxesOf = (keys: Iterable<string>) => [...keys].flatMap((key) => boxOf(key) ?? []);
     paintMarks(
       canvas.current,
       { scale, left: MARGIN - element.scrollLeft, top: MARGIN - element.scrollTop },
       { found: boxesOf(found), chosen: boxesOf(selection), pointed: boxOf(hovered) ?? null, dragged, screen },
     );
-  }, [scale, found, selection, hovered, dragged, screen, settled]);
+  }, [scale, found, selection, hovered, dragged, screen, boxes]);
   useLayoutEffect(paint, [paint, size]);
 
   useEffect(() => {
@@ -157,7 +159,7 @@ export function Stage({ children, onScale }: StageProps) {
     const point = pointOf(event);
     const { current } = drag;
     if (!current) {
-      hover(index?.at(point.x, point.y)[0] ?? null);
+      hover(index().at(point.x, point.y)[0] ?? null);
       return;
     }
     if (current.pans) {
@@ -174,10 +176,10 @@ export function Stage({ children, onScale }: StageProps) {
     if (!current || current.pans) return;
     if (dragged) {
       setDragged(null);
-      choose(index?.inside(dragged) ?? [], event.shiftKey);
+      choose(index().inside(dragged), event.shiftKey);
       return;
     }
-    const hits = index?.at(current.from.x, current.from.y) ?? [];
+    const hits = index().at(current.from.x, current.from.y);
     // A second click on the chosen layer goes to the one beneath it.
     const next = hits[(hits.indexOf(cursor ?? '') + 1) % Math.max(1, hits.length)];
     if (next !== undefined) reveal(next);

@@ -16,6 +16,7 @@ export function GET(
         screen: searchParams.get('screen') ?? undefined,
         of: searchParams.get('of') ?? undefined,
         layer: searchParams.getAll('layer'),
+        fit: searchParams.get('fit') ?? undefined,
         worn: searchParams.get('worn') ?? undefined,
       },
       drawingSchema,

@@ -1,0 +1,29 @@
+import { readFile } from 'node:fs/promises';
+import Joi from 'joi';
+import { SHIPPED, shippedPath } from '../../engine/fonts/shipped';
+import { pool } from '../db/pool';
+import { newestPicture, revisionAssets } from '../db/tables/revisions';
+import { NOT_FOUND } from '../http';
+
+export interface FontWish {
+  readonly source: 'shipped' | 'embedded' | 'added';
+  readonly file: string;
+}
+
+export const fontSchema = Joi.object<FontWish>({
+  source: Joi.string().valid('shipped', 'embedded', 'added').required(),
+  file: Joi.string().max(300).required(),
+});
+
+/** The bytes of a font that a mockup's texts are set in. */
+export async function mockupFont(mockupId: string, { source, file }: FontWish): Promise<Uint8Array> {
+  if (source === 'shipped') {
+    if (!SHIPPED.some((face) => face.file === file)) throw NOT_FOUND('This font');
+    return readFile(shippedPath(file));
+  }
+  const newest = await newestPicture(pool(), mockupId);
+  if (!newest) throw NOT_FOUND('This mockup');
+  const bytes = (await revisionAssets(pool(), newest.id)).get(file);
+  if (!bytes) throw NOT_FOUND('This font');
+  return bytes;
+}
