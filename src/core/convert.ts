@@ -65,29 +65,46 @@ export type Shaped = Omit<Conversion, 'emission'>;
 /** The whole job after reading: what every layer becomes, its pictures, the pages, their classes, the files. */
 export function convert(input: ConvertInput): Conversion {
   const shaped = shape(input);
-  const clock = stopwatch(shaped.ms);
+  const clock = stopwatch();
   const { target, unit = 'px' } = input.options;
   const emission = emit(TARGETS[target], { ...shaped, unit });
   clock.lap('emit');
-  return { ...shaped, emission, ms: clock.ms };
+  return { ...shaped, emission, ms: added(shaped.ms, clock.ms) };
 }
 
-/** The job up to the pages and their classes, for who needs code of some layers only, or with addresses of its own. */
-export function shape({ mockup: read, assets, tags, options, outliner }: ConvertInput): Shaped {
+/** A mockup as its tags arrange it, and what its layers become. */
+export interface Decided {
+  readonly mockup: Mockup;
+  readonly measures: ReadonlyMap<string, Measures>;
+  readonly decisions: Decisions;
+}
+
+/** The job up to the pages and their classes. */
+function shape({ mockup: read, assets, tags, options, outliner }: ConvertInput): Shaped {
   const { findings, report } = findingList();
   const clock = stopwatch();
-
-  const settled = settleMockup(read, tags);
-  const drawn = measureMockup(settled);
-  reportBeside(read, settled, report);
-  const decisions = decide(settled, drawn, tags);
-  reportPastEdge(settled, drawn, decisions, report);
-  const mockup = wearSamples(settled, drawn, decisions, null);
-  const measures = mockup === settled ? drawn : measureMockup(mockup);
+  const mockup = settleMockup(read, tags);
+  const measures = measureMockup(mockup);
+  reportBeside(read, mockup, report);
+  const decisions = decide(mockup, measures, tags);
+  reportPastEdge(mockup, measures, decisions, report);
   reportStates(decisions, tags, report);
   reportMerges(mockup, measures, decisions, report);
   clock.lap('sort');
+  const shaped = shapeDecided({ mockup, measures, decisions }, { assets, tags, options, outliner }, report);
+  return { ...shaped, findings, ms: added(shaped.ms, clock.ms) };
+}
 
+/** From the decisions to the pages and their classes: what code is written from. */
+export function shapeDecided(
+  { mockup: drawn, measures: drawnMeasures, decisions }: Decided,
+  { assets, tags, options, outliner }: Omit<ConvertInput, 'mockup'>,
+  report: Report,
+): Omit<Shaped, 'findings'> {
+  const clock = stopwatch();
+  const mockup = wearSamples(drawn, drawnMeasures, decisions, null);
+  const measures = mockup === drawn ? drawnMeasures : measureMockup(mockup);
+  clock.lap('style');
   const plan = planPictures(mockup, measures, decisions, outliner, report);
   clock.lap('pictures');
 
@@ -105,11 +122,11 @@ export function shape({ mockup: read, assets, tags, options, outliner }: Convert
   const fonts = fontFiles(pages, mockup, assets);
   clock.lap('style');
 
-  return { mockup, measures, decisions, plan, pages, sheet, fonts, findings, ms: clock.ms };
+  return { mockup, measures, decisions, plan, pages, sheet, fonts, ms: clock.ms };
 }
 
-function stopwatch(taken: Readonly<Partial<Record<Stage, number>>> = {}) {
-  const ms: Record<Stage, number> = { sort: 0, pictures: 0, page: 0, style: 0, emit: 0, ...taken };
+function stopwatch() {
+  const ms: Record<Stage, number> = { sort: 0, pictures: 0, page: 0, style: 0, emit: 0 };
   let last = performance.now();
   return {
     ms,
@@ -119,6 +136,13 @@ function stopwatch(taken: Readonly<Partial<Record<Stage, number>>> = {}) {
       last = now;
     },
   };
+}
+
+function added(one: Conversion['ms'], other: Conversion['ms']): Conversion['ms'] {
+  return Object.fromEntries(STAGES.map((stage) => [stage, one[stage] + other[stage]])) as Record<
+    Stage,
+    number
+  >;
 }
 
 /** CSS draws borders in whole px; where the mockup has a fraction, that is said. */

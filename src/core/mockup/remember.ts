@@ -20,3 +20,31 @@ export function remember<T>(answer: (text: string) => T): (text: string) => T {
     return value;
   };
 }
+
+/** Gives a pure function of an object that keeps its answers as long as the objects live. */
+export function rememberOf<Key extends object, Answer>(answer: (key: Key) => Answer): (key: Key) => Answer {
+  const known = new WeakMap<Key, { readonly value: Answer }>();
+  return (key) => {
+    const kept = known.get(key);
+    if (kept) return kept.value;
+    const value = answer(key);
+    known.set(key, { value });
+    return value;
+  };
+}
+
+/**
+ * Keeps, for an object, what was made of it last, as long as all that it was made from is the very same: so that what an
+ * edit leaves alone stays the same object, and the next stage can tell.
+ */
+export function lastMade<Key extends object, Made>() {
+  const known = new WeakMap<Key, { readonly from: readonly unknown[]; readonly made: Made }>();
+  return (key: Key, from: readonly unknown[], make: (last: Made | undefined) => Made): Made => {
+    const last = known.get(key);
+    if (last && last.from.length === from.length && from.every((part, at) => part === last.from[at]))
+      return last.made;
+    const made = make(last?.made);
+    known.set(key, { from, made });
+    return made;
+  };
+}

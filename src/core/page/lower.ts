@@ -4,6 +4,7 @@ import { transformBox, union, type Box } from '../mockup/box';
 import type { GroupLayer, Layer } from '../mockup/layer';
 import type { Matrix } from '../mockup/matrix';
 import type { Mockup, Screen } from '../mockup/mockup';
+import { lastMade } from '../mockup/remember';
 import { shadowBearer } from '../look/boxShadows';
 import { isPlain } from '../look/look';
 import type { PicturePlan } from '../pictures/picture';
@@ -48,19 +49,37 @@ function lowerLayer(layer: Layer, context: LowerContext): PageNode | null {
   const decision = context.decisions.get(layer.key);
   const measure = context.measures.get(layer.key);
   if (!decision || !measure || decision.outcome === 'aside' || decision.outcome === 'sample') return null;
-  if (decision.outcome === 'picture') return lowerPicture(layer, decision, measure.matrix, context.plan);
-  const shared = sharedParts(layer, decision);
+  if (decision.outcome === 'picture') {
+    const placed = context.plan.placed.get(layer.key);
+    return lastNode(layer, [decision, measure, placed?.picture], () =>
+      lowerPicture(layer, decision, measure.matrix, context.plan),
+    );
+  }
+  const shared = () => sharedParts(layer, decision);
   switch (layer.kind) {
-    case 'group':
-      return lowerGroup(layer, measure.matrix, shared, context);
+    case 'group': {
+      // The shadows of a group around a single box are that box's own.
+      const bearer = layer.effects.length > 0 ? shadowBearer(layer) : null;
+      const children = (bearer ? [bearer] : layer.layers).flatMap((part) => lowerLayer(part, context) ?? []);
+      return lastNode(layer, [decision, measure, ...children], () =>
+        lowerGroup(bearer ? { ...layer, effects: [] } : layer, measure.matrix, shared(), children),
+      );
+    }
     case 'shape':
-      return lowerShape(layer, measure.matrix, shared);
-    case 'text':
-      return lowerText(layer, measure.matrix, shared, context.mockup.faces);
+      return lastNode(layer, [decision, measure], () => lowerShape(layer, measure.matrix, shared()));
+    case 'text': {
+      const { faces } = context.mockup;
+      return lastNode(layer, [decision, measure, faces], () =>
+        lowerText(layer, measure.matrix, shared(), faces),
+      );
+    }
     case 'bitmap':
-      return lowerSlot(measure, shared);
+      return lastNode(layer, [decision, measure], () => lowerSlot(measure, shared()));
   }
 }
+
+/** What an edit leaves alone stays the same node. */
+const lastNode = lastMade<Layer, PageNode | null>();
 
 /** What every node takes over from its layer and decision. */
 export type SharedParts = Pick<
@@ -136,17 +155,12 @@ function lowerGroup(
   group: GroupLayer,
   matrix: Matrix,
   shared: SharedParts,
-  context: LowerContext,
+  children: readonly PageNode[],
 ): BoxNode | null {
-  // The shadows of a group around a single box are that box's own.
-  const bearer = group.effects.length > 0 ? shadowBearer(group) : null;
-  const layers = bearer ? [bearer] : group.layers;
-  const children = layers.flatMap((layer) => lowerLayer(layer, context) ?? []);
   const content = children.reduce<Box | null>((box, child) => union(box, placedBox(child.place)), null);
   if (!content) return null;
   const cut = group.clip?.kind === 'outline' ? groupClip(group.clip.outline, matrix, content) : null;
-  const dressed = bearer ? { ...group, effects: [] } : group;
-  const look = { ...dressLook(dressed, matrix), ...cut?.look };
+  const look = { ...dressLook(group, matrix), ...cut?.look };
   if (isPlain(look) && children.length === 0) return null;
   return {
     kind: 'box',

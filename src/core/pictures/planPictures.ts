@@ -3,6 +3,7 @@ import { sameBox, snapOut, union, type Box } from '../mockup/box';
 import type { Layer, LayerKey } from '../mockup/layer';
 import { IDENTITY, invert, isUpright, meanScale, multiply, type Matrix } from '../mockup/matrix';
 import type { Mockup, Screen } from '../mockup/mockup';
+import { lastMade } from '../mockup/remember';
 import { walk } from '../mockup/walk';
 import type { Report } from '../findings/finding';
 import type { Decision, Decisions } from '../sort/decision';
@@ -46,10 +47,13 @@ export function planPictures(
       const painted = parts.reduce<Box | null>((all, part) => union(all, part.painted), null);
       const box = snapOut(painted ?? measure.painted);
       if (box.width <= 0 || box.height <= 0) continue;
-      const source = decision.merge
-        ? drawn(parts, box, mockup, outliner)
-        : sourceOf(layer, measure.matrix, box, mockup, outliner);
-      const content = JSON.stringify([source, box.width, box.height]);
+      const from = [decision.merge, measure, mockup.definitions, mockup.bitmaps, outliner];
+      const { source, content } = lastDrawn(layer, from, () => {
+        const source = decision.merge
+          ? drawn(parts, box, mockup, outliner)
+          : sourceOf(layer, measure.matrix, box, mockup, outliner);
+        return { source, content: JSON.stringify([source, box.width, box.height]) };
+      });
       const known = byContent.get(content);
       if (known) {
         known.layers.push(layer.key);
@@ -72,6 +76,9 @@ export function planPictures(
   }
   return { pictures: [...byContent.values()] satisfies Picture[], placed };
 }
+
+/** Few edits change a picture: the others need not be drawn again. */
+const lastDrawn = lastMade<Layer, { readonly source: PictureSource; readonly content: string }>();
 
 function freeName(wanted: string, names: Set<string>): string {
   let name = wanted;

@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import type { LayerKey } from '../mockup/layer';
 import { FACETS, type Facet, type Tag, type Tags } from './tag';
 
@@ -18,12 +19,15 @@ export function reverse(changes: readonly Change[]): Change[] {
     .reverse();
 }
 
-/** The tags after the changes; the given ones stay as they are. */
+/** The tags after the changes; the given ones stay as they are, and are given back when all is so already. */
 export function applyChanges(
   tags: Tags,
   changes: readonly Pick<Change, 'layer' | 'facet' | 'after'>[],
 ): Tags {
   const next = new Map(tags);
+  const news = changes.filter(({ layer, facet, after }) => !equal(tags.get(layer)?.[facet] ?? null, after));
+  if (news.length === 0) return tags;
+  // Where a facet is said twice, the last word holds, also when it is the old one.
   for (const { layer, facet, after } of changes) {
     const { [facet]: _, ...others } = next.get(layer) ?? {};
     const tag: Tag = after === null ? others : { ...others, [facet]: after };

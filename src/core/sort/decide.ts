@@ -1,6 +1,8 @@
+import equal from 'fast-deep-equal';
 import type { Measures } from '../mockup/bounds';
 import type { Layer, LayerKey } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
+import { lastMade, rememberOf } from '../mockup/remember';
 import type { Decision, Decisions } from './decision';
 import { gatherFacts, type Facts } from './facts';
 import { findFurniture } from './furniture';
@@ -60,6 +62,9 @@ export function decideVersions(
   return versions;
 }
 
+/** What the layers' own names say. */
+const ownTags = rememberOf((mockup: Mockup) => namedTags(layersOf(mockup)));
+
 interface Judge {
   readonly screen: Screen;
   readonly facts: ScreenFacts;
@@ -68,7 +73,7 @@ interface Judge {
 
 /** What is known and said of each screen. */
 function* judges(mockup: Mockup, measures: ReadonlyMap<string, Measures>, tags: Tags): Generator<Judge> {
-  const said = { person: tags, name: namedTags(layersOf(mockup)) };
+  const said = { person: tags, name: ownTags(mockup) };
   const isOff = (key: LayerKey) => (said.person.get(key)?.outcome ?? said.name.get(key)?.outcome) === 'aside';
   const furniture = findFurniture(mockup, measures);
   for (const screen of mockup.screens) {
@@ -141,6 +146,9 @@ interface Around {
   readonly asShown?: boolean;
 }
 
+/** An edit changes what few layers become: the others keep their decision, the very same object. */
+const lastDecision = lastMade<Layer, Decision>();
+
 function decideLayer(
   layer: Layer,
   around: Around,
@@ -148,15 +156,19 @@ function decideLayer(
   sources: TagSources,
   into: Map<LayerKey, Decision>,
 ): void {
-  const person = sources.person.get(layer.key) ?? {};
-  const tag = { ...sources.name.get(layer.key), ...sources.alike.get(layer.key) };
+  const person = sources.person.get(layer.key);
+  const [name, alike] = [sources.name.get(layer.key), sources.alike.get(layer.key)];
   const who = (facet: Facet): Speaker =>
-    person[facet] !== undefined
-      ? 'person'
-      : sources.alike.get(layer.key)?.[facet] !== undefined
-        ? 'alike'
-        : 'name';
-  const decision = decideOne(layer, around, facts, { tag, who });
+    person?.[facet] !== undefined ? 'person' : alike?.[facet] !== undefined ? 'alike' : 'name';
+  const from = [
+    ...[facts.contents, name, alike, person, facts.covered.get(layer.key), facts.opened.has(layer.key)],
+    ...[facts.states.get(layer.key), facts.merges.get(layer.key), around.within?.key, around.within?.outcome],
+    ...[around.inFurniture, around.asShown, ...around.elements],
+  ];
+  const decision = lastDecision(layer, from, (last) => {
+    const made = decideOne(layer, around, facts, { tag: { ...name, ...alike }, who });
+    return equal(last, made) && last ? last : made;
+  });
   into.set(layer.key, decision);
   if (layer.kind !== 'group') return;
   const { outcome } = decision;

@@ -1,4 +1,5 @@
 import { isPlain, type Look } from '../look/look';
+import { rememberOf } from '../mockup/remember';
 import { stateMark } from '../page/states';
 import {
   standingOf,
@@ -17,6 +18,8 @@ interface Use {
   readonly states: readonly StateLook[];
   /** How often each name asks for it; names that Orden made up count as none. */
   readonly names: Map<string, number>;
+  /** The classes that a person gave to all of its wearers. */
+  common: readonly string[];
   /** The ways in which its wearers stand, as text. */
   readonly standings: Map<string, Standing | null>;
 }
@@ -28,31 +31,39 @@ const RESERVED = ['screen', 'run', 'flow'];
 export function factorClasses(pages: readonly Page[]): StyleSheet {
   const uses = new Map<string, Use>();
   const given = new Set<string>(RESERVED);
+  /** The looks that a person's classes are worn with. */
+  const wearers = new Map<string, Set<string | null>>();
   const note = (
     mark: string | null,
     node: Pick<Use, 'look' | 'layout' | 'states'>,
     standing: Standing | null,
     name: string | null,
+    classes: readonly string[],
   ) => {
+    for (const each of classes) wearers.set(each, (wearers.get(each) ?? new Set()).add(mark));
     if (mark === null) return;
-    const use = uses.get(mark) ?? { ...node, names: new Map<string, number>(), standings: new Map() };
+    const use: Use = uses.get(mark) ?? { ...node, names: new Map(), common: classes, standings: new Map() };
     uses.set(mark, use);
+    use.common = use.common.filter((each) => classes.includes(each));
     use.standings.set(JSON.stringify(standing), standing);
     if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + 1);
   };
   for (const node of pages.flatMap((page) => [...walkNodes(page.children)])) {
-    note(markOf(node), partsOf(node), standingOf(node), nameOf(node));
+    note(markOf(node), partsOf(node), standingOf(node), nameOf(node), node.classes);
     node.classes.forEach((name) => given.add(name));
     if (node.kind === 'text')
       for (const line of node.lines)
         for (const { look } of line.spans)
-          note(lookMark(look), { look, layout: null, states: [] }, null, null);
+          note(spanMark(look), { look, layout: null, states: [] }, null, null, []);
   }
   const known = new Map<string, StyleClass>();
-  for (const [mark, { look, layout, states, names, standings }] of uses) {
+  for (const [mark, { look, layout, states, names, common, standings }] of uses) {
+    // A class that a person gave to just these is the name of their look.
+    const said = common.find((each) => wearers.get(each)?.size === 1 && !RESERVED.includes(each));
     // A bare row or column that many different things share is not one of them.
     const isShared = isPlain(look) && names.size > 1;
-    const name = freeName((isShared ? null : commonest(names)) ?? describe(look, layout), given);
+    const own = (isShared ? null : commonest(names)) ?? describe(look, layout);
+    const name = said ?? freeName(own, given);
     const standing = standings.size === 1 ? ([...standings.values()][0] ?? null) : null;
     known.set(mark, { name, look, layout, standing, states });
   }
@@ -65,7 +76,7 @@ export function factorClasses(pages: readonly Page[]): StyleSheet {
   }
   return {
     classes: [...known.values()],
-    classFor: (look) => known.get(lookMark(look) ?? '')?.name ?? null,
+    classFor: (look) => known.get(spanMark(look) ?? '')?.name ?? null,
     classesWithin: (within) => roots.get(within) ?? [],
     classOf: (node) => known.get(markOf(node) ?? '') ?? null,
   };
@@ -77,14 +88,17 @@ function partsOf(node: PageNode): Pick<Use, 'look' | 'layout' | 'states'> {
 }
 
 /** What makes two nodes wear one class; null for what needs none. */
-function markOf(node: PageNode): string | null {
+const markOf = rememberOf((node: PageNode): string | null => {
   const { look, layout, states } = partsOf(node);
   const mark = lookMark(look, layout, states);
   if (mark !== null) return mark;
   // What has nothing else to say shares a class with what stands alike.
   const standing = standingOf(node);
   return standing && `standing ${JSON.stringify(standing)}`;
-}
+});
+
+/** The mark of letters inside of a text. */
+const spanMark = rememberOf((look: Look) => lookMark(look));
 
 function lookMark(
   look: Look,

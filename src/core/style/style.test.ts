@@ -38,6 +38,17 @@ describe('classes from looks', () => {
     ).toEqual(['a', 'a-2']);
   });
 
+  it('are the classes that a person gave, where just those look so', () => {
+    const both =
+      '<rect id="a-1" data-tags=".card" width="9" height="9"/><rect id="b" data-tags=".card" y="20" width="9" height="9"/>';
+    expect(names(both)).toEqual(['card']);
+    expect(names(`${both}<rect id="c" data-tags=".card" y="40" width="9" height="9" fill="red"/>`)).toEqual([
+      'a',
+      'c',
+    ]);
+    expect(names(`${both}<rect id="d" y="40" width="9" height="9"/>`)).toEqual(['a']);
+  });
+
   it('never take the names that the base sheet uses', () => {
     expect(
       names(

@@ -1,7 +1,6 @@
 import { expose } from 'comlink';
-import equal from 'fast-deep-equal';
-import { shape, type Shaped } from '../../core/convert';
-import { TARGETS } from '../../core/emit/targets';
+import { shapeDecided, type Decided, type Shaped } from '../../core/convert';
+import { livePage, type LivePage } from '../../core/emit/html/livePage';
 import { layerCode, type LayerCode } from '../../core/emit/html/layerCode';
 import { measureMockup, type Measures } from '../../core/mockup/bounds';
 import { findingList, type Finding } from '../../core/findings/finding';
@@ -34,16 +33,24 @@ export interface SettledNews extends Pick<Settled, 'findings' | 'themes'> {
   readonly boxes: Settled['boxes'] | null;
 }
 
-/** The page of a screen: its document, whose style sheet is apart. */
-export interface PageCode {
-  readonly html: string;
-  readonly css: string;
-}
-
 /** What is shown of a layer and of the page around it. */
 export interface ShownCode {
   readonly code: LayerCode | null;
-  readonly page: PageCode | null;
+  readonly page: LivePage | null;
+}
+
+/** The same, with the page as what differs from what was told last. */
+export interface ShownNews {
+  readonly code: LayerCode | null;
+  readonly page: PageNews | null;
+}
+
+export interface PageNews extends Omit<LivePage, 'parts'> {
+  /** True when nothing that was told before belongs to it. */
+  readonly isNew: boolean;
+  readonly order: readonly string[];
+  /** The parts that are otherwise than they were told. */
+  readonly changed: ReadonlyMap<string, string>;
 }
 
 interface Loaded {
@@ -56,8 +63,11 @@ interface Loaded {
 let loaded: Loaded | null = null;
 /** The decisions that the tab knows; null when it knows nothing of this mockup. */
 let told: Decisions | null = null;
-let wanted: { readonly tags: Tags; readonly arrangement: Arrangement } | null = null;
-let shaped: Shaped | null = null;
+let wanted: { readonly tags: Tags; readonly arrangement: Arrangement; readonly decided: Decided } | null =
+  null;
+let shaped: Omit<Shaped, 'findings'> | null = null;
+/** The parts of the page that the tab knows. */
+let toldPage: { readonly screen: string; readonly parts: ReadonlyMap<string, string> } | null = null;
 
 /** The same stages as the server's, in a worker of the browser: what the tags give right now. */
 const api = {
@@ -66,40 +76,44 @@ const api = {
     loaded = { address, mockup, measures: measureMockup(mockup) };
     told = null;
     shaped = null;
+    toldPage = null;
   },
 
   /** Decides anew. The page itself is made when someone asks for its code. */
   settle(tags: Tags, arrangement: Arrangement): SettledNews {
     if (!loaded) throw new Error('No mockup is loaded.');
-    wanted = { tags, arrangement };
-    shaped = null;
     const { mockup, measures } = loaded;
     const decisions = decide(mockup, measures, tags);
+    wanted = { tags, arrangement, decided: { mockup, measures, decisions } };
+    shaped = null;
     const { findings, report } = findingList();
     reportMerges(mockup, measures, decisions, report);
     reportSharedNames(decisions, report);
     const samples = findSamples(mockup, decisions);
     const boxes = told ? null : paintedBoxes(measures);
-    const changed = new Map([...decisions].filter(([key, decision]) => !equal(told?.get(key), decision)));
+    const changed = new Map([...decisions].filter(([key, decision]) => told?.get(key) !== decision));
     told = decisions;
     return { changed, boxes, findings, themes: samples.length > 0 ? themesOf(samples) : null };
   },
 
   /** The code of a layer, and the page of a screen, as the tags are that were settled last. */
-  show(key: LayerKey | null, screen: string | null): ShownCode {
+  show(key: LayerKey | null, screen: string | null): ShownNews {
     if (!loaded || !wanted || (key === null && screen === null)) return { code: null, page: null };
-    const { tags, arrangement } = wanted;
+    const { tags, arrangement, decided } = wanted;
     const options = { arrangement, target: 'html' } as const;
-    shaped ??= shape({ mockup: loaded.mockup, assets: new Map(), tags, options, outliner: null });
+    shaped ??= shapeDecided(decided, { assets: new Map(), tags, options, outliner: null }, () => {});
     return {
       code: key === null ? null : layerCode(shaped, key),
-      page: screen === null ? null : pageCode(screen, shaped, loaded),
+      page: screen === null ? null : pageNews(screen, shaped, loaded.address),
     };
   },
 };
 
-function pageCode(screen: string, made: Shaped, { address, measures }: Loaded): PageCode {
-  const screenOf = (key: LayerKey) => [...measures].find(([, measured]) => measured.has(key))?.[0] ?? screen;
+function pageNews(screen: string, made: Omit<Shaped, 'findings'>, address: string): PageNews | null {
+  const page = made.pages.find((each) => each.screen === screen);
+  if (!page) return null;
+  const screenOf = (key: LayerKey) =>
+    [...made.measures].find(([, measured]) => measured.has(key))?.[0] ?? screen;
   const pictures = made.plan.pictures.map((picture) => {
     const [first = ''] = picture.layers;
     const asked = new URLSearchParams({ screen: screenOf(first), of: 'layers', fit: 'true' });
@@ -111,15 +125,12 @@ function pageCode(screen: string, made: Shaped, { address, measures }: Loaded): 
     const asked = new URLSearchParams({ source: font.source, file: font.file });
     return { ...font, path: `${address}/font?${asked}` };
   });
-  const pages = made.pages.filter((page) => page.screen === screen);
-  const [page, sheet] = TARGETS.html.emit({
-    ...made,
-    pages,
-    fonts,
-    plan: { ...made.plan, pictures },
-    unit: 'px',
-  });
-  return { html: page?.text ?? '', css: sheet?.text ?? '' };
+  const input = { ...made, pages: [page], fonts, plan: { ...made.plan, pictures }, unit: 'px' } as const;
+  const { parts, ...around } = livePage(page, input);
+  const known = toldPage?.screen === screen ? toldPage.parts : null;
+  const changed = new Map(parts.flatMap(({ id, html }) => (known?.get(id) === html ? [] : [[id, html]])));
+  toldPage = { screen, parts: new Map(parts.map(({ id, html }) => [id, html])) };
+  return { ...around, isNew: !known, order: parts.map(({ id }) => id), changed };
 }
 
 function paintedBoxes(measures: ReadonlyMap<string, Measures>): ReadonlyMap<LayerKey, Box> {

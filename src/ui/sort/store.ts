@@ -153,6 +153,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
     const retag = (change: (state: SortState) => Tags) =>
       set((state) => {
         const next = change(state);
+        if (next === state.tags) return {};
         if (arrangementMark(next) === arrangementMark(state.tags)) return { tags: next };
         const arranged = settleMockup(opened.mockup, next);
         const shown = screenOf(arranged, state.cursor ?? state.screen.key);

@@ -5,7 +5,8 @@ import type { Mockup } from '../../core/mockup/mockup';
 import type { Arrangement } from '../../core/page/node';
 import type { Tags } from '../../core/sort/tag';
 import { latestOnly } from '../shared/latestOnly';
-import type { ConversionApi, Settled, SettledNews, ShownCode } from './conversion.worker';
+import type { ConversionApi, PageNews, Settled, SettledNews, ShownCode } from './conversion.worker';
+import type { LivePage } from '../../core/emit/html/livePage';
 import { useSort } from './SortContext';
 
 const NOTHING: ShownCode = { code: null, page: null };
@@ -27,22 +28,33 @@ export function useConversion(): ShownCode {
   const arrangement = useSort((state) => state.arrangement);
   const cursor = useSort((state) => state.cursor);
   const settle = useSort((state) => state.settle);
-  const settled = useSort((state) => state.settled);
   const paged = useSort((state) => (state.shown === 'page' ? state.screen.key : null));
   const conversions = useRef<Conversions | null>(null);
   const [code, setCode] = useState(NOTHING);
+  /** Counts what the worker decided; what is only foreseen is not shown yet. */
+  const [decided, setDecided] = useState(0);
 
   useEffect(() => {
     const thread = new Worker(new URL('./conversion.worker.ts', import.meta.url), { type: 'module' });
     const remote = wrap<ConversionApi>(thread);
     let known: Settled | null = null;
+    let page: LivePage | null = null;
     conversions.current = {
       load: (next) => void remote.load(next, `/api/mockups/${id}`),
       settle: latestOnly(
         (wish) => remote.settle(wish.tags, wish.arrangement),
-        (news) => settle((known = withNews(known, news))),
+        (news) => {
+          settle((known = withNews(known, news)));
+          setDecided((count) => count + 1);
+        },
       ),
-      show: latestOnly(({ key, screen }) => remote.show(key, screen), setCode),
+      show: latestOnly(
+        ({ key, screen }) => remote.show(key, screen),
+        ({ code: next, page: news }) => {
+          page = news ? pageWithNews(page, news) : page;
+          setCode({ code: next, page: news && page });
+        },
+      ),
     };
     return () => {
       conversions.current = null;
@@ -53,8 +65,8 @@ export function useConversion(): ShownCode {
   useEffect(() => conversions.current?.load(mockup), [mockup]);
   useEffect(() => conversions.current?.settle({ tags, arrangement }), [mockup, tags, arrangement]);
   useEffect(() => {
-    if (settled) conversions.current?.show({ key: cursor, screen: paged });
-  }, [cursor, paged, settled]);
+    if (decided > 0) conversions.current?.show({ key: cursor, screen: paged });
+  }, [cursor, paged, decided]);
   return code;
 }
 
@@ -62,4 +74,9 @@ function withNews(known: Settled | null, { changed, boxes, ...others }: SettledN
   if (boxes || !known) return { decisions: changed, boxes: boxes ?? new Map(), ...others };
   const decisions = changed.size === 0 ? known.decisions : new Map([...known.decisions, ...changed]);
   return { decisions, boxes: known.boxes, ...others };
+}
+
+function pageWithNews(known: LivePage | null, { isNew, order, changed, css, screen }: PageNews): LivePage {
+  const before = new Map(isNew || !known ? [] : known.parts.map(({ id, html }) => [id, html]));
+  return { css, screen, parts: order.map((id) => ({ id, html: changed.get(id) ?? before.get(id) ?? '' })) };
 }

@@ -87,7 +87,8 @@ describe.each(MOCKUPS)('code of %s', (_, readMockup) => {
       conversion.plan.pictures.flatMap((picture) => picture.files.map((file) => file.path)),
     );
     for (const [, src] of html.matchAll(/ src="([^"]+)"/g)) expect(files).toContain(src);
-    const classes = new Set(['screen', 'run', ...conversion.sheet.classes.map((entry) => entry.name)]);
+    const given = [...conversion.decisions.values()].flatMap((decision) => decision.classes);
+    const classes = new Set(['screen', 'run', ...given, ...conversion.sheet.classes.map(({ name }) => name)]);
     for (const [, list] of html.matchAll(/ class="([^"]+)"/g))
       for (const name of list!.split(' ')) expect(classes).toContain(name);
   });
@@ -141,12 +142,12 @@ describe('the code', () => {
     expect(source.kind === 'svg' && source.svg).not.toMatch(/opacity/);
   });
 
-  it('puts classes that a person gave before its own', () => {
+  it('takes the classes that a person gave, the first as the name of the look', () => {
     const { body } = code('<rect id="a" width="9" height="9"/>', {
       '/test/a': { classes: ['ticket', 'wide'], role: 'section', outputName: 'Pass', hidden: true },
     });
     expect(body).toBe(
-      '<section class="ticket wide pass" hidden style="left: 0; top: 0; width: 9px; height: 9px"></section>',
+      '<section class="ticket wide" hidden style="left: 0; top: 0; width: 9px; height: 9px"></section>',
     );
   });
 

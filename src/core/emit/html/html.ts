@@ -16,10 +16,15 @@ export const html: Target = {
   name: 'html',
   emit: (input) => [
     ...input.pages.map((page, at) => ({ path: pageFile(input.pages, at), text: printPage(page, input) })),
-    { path: 'styles.css', text: printCss(inUnit(sheetRules(input), input.unit)) },
+    { path: 'styles.css', text: printSheet(input) },
   ],
   pageFile,
 };
+
+/** The style sheet that all pages share. */
+export function printSheet(input: EmitInput): string {
+  return printCss(inUnit(sheetRules(input), input.unit));
+}
 
 function inUnit(rules: readonly CssRule[], unit: Unit): readonly CssRule[] {
   if (unit === 'px') return rules;

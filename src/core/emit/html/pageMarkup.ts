@@ -206,7 +206,9 @@ function pictureMarkup(node: PictureNode, context: MarkupContext): MarkupElement
 function sharedAttributes(node: PageNode, { sheet, keyed, placed }: MarkupContext) {
   const own = sheet.classOf(node)?.name;
   const flows = placed && node.kind === 'box' && node.layout !== undefined;
-  const classes = [...node.classes, ...(own === undefined ? [] : [own]), ...(flows ? ['flow'] : [])];
+  const classes = [
+    ...new Set([...node.classes, ...(own === undefined ? [] : [own]), ...(flows ? ['flow'] : [])]),
+  ];
   const link = node.role === 'link' || node.kind === 'picture' ? node.href : undefined;
   return {
     class: classes.length > 0 ? classes.join(' ') : null,

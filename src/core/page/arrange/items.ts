@@ -1,3 +1,4 @@
+import { rememberOf } from '../../mockup/remember';
 import { isMade, madeBox } from '../made';
 import { placedBox } from '../lower';
 import { NO_MARGIN, type BoxNode, type Page, type PageNode, type Place } from '../node';
@@ -8,10 +9,13 @@ export function itemsInLists(page: Page): Page {
   return { ...page, children: page.children.map(settle) };
 }
 
-function settle(node: PageNode): PageNode {
+const settle = rememberOf(settleAnew);
+
+function settleAnew(node: PageNode): PageNode {
   if (node.kind !== 'box') return node;
   const children = node.children.map(settle);
-  if (node.role !== 'list') return { ...node, children };
+  if (node.role !== 'list')
+    return children.every((child, at) => child === node.children[at]) ? node : { ...node, children };
   // A list that was cut into rows holds rows, not items: it is boxes.
   const isCut = children.some((child) => isMade(child) && child.kind === 'box' && child.children.length > 0);
   return isCut

@@ -1,3 +1,4 @@
+import { rememberOf } from '../../mockup/remember';
 import type { BoxNode, Page, PageNode } from '../node';
 import { withStates, type StateNode } from '../states';
 import { absorbBars, mergeCoats } from './coats';
@@ -19,7 +20,9 @@ export function groupPage(page: Page, versions: readonly StateNode[] = []): Page
   return { ...page, children: withStates(children, shaped) };
 }
 
-function nest(node: PageNode): readonly PageNode[] {
+const nest = rememberOf(nestAnew);
+
+function nestAnew(node: PageNode): readonly PageNode[] {
   if (node.kind !== 'box') return [node];
   const children = mergeCoats(node.children.flatMap(nest));
   const kept = absorbBars(mergeBackdrop({ ...node, children }));

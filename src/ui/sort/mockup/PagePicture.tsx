@@ -1,10 +1,10 @@
 import morphdom from 'morphdom';
 import { useEffect, useRef, useState } from 'react';
+import type { LivePage, LivePart } from '../../../core/emit/html/livePage';
 import type { Screen } from '../../../core/mockup/mockup';
-import type { PageCode } from '../conversion.worker';
 
 interface PagePictureProps {
-  readonly page: PageCode;
+  readonly page: LivePage;
   readonly screen: Screen;
   readonly scale: number;
 }
@@ -15,14 +15,18 @@ const EMPTY =
 /** The page that a screen gives right now, without scripts; an edit changes only what it changes. */
 export function PagePicture({ page, screen, scale }: PagePictureProps) {
   const frame = useRef<HTMLIFrameElement>(null);
+  const parts = useRef<ReadonlyMap<string, ShownPart>>(new Map());
   const [isLoaded, setLoaded] = useState(false);
   useEffect(() => {
     const shown = frame.current?.contentDocument;
     const sheet = shown?.querySelector('style');
     if (!isLoaded || !shown || !sheet) return;
     if (sheet.textContent !== page.css) sheet.textContent = page.css;
-    const { body } = new DOMParser().parseFromString(page.html, 'text/html');
-    morphdom(shown.body, body, { onBeforeElUpdated: (from, to) => !from.isEqualNode(to) });
+    const around = shown.body.firstElementChild ?? shown.body.appendChild(elementOf(page.screen, shown));
+    const { attributes } = elementOf(page.screen, shown);
+    for (const { name, value } of attributes)
+      if (around.getAttribute(name) !== value) around.setAttribute(name, value);
+    parts.current = putParts(around, page.parts, parts.current);
   }, [page, isLoaded]);
   return (
     <iframe
@@ -43,4 +47,41 @@ export function PagePicture({ page, screen, scale }: PagePictureProps) {
       }}
     />
   );
+}
+
+interface ShownPart {
+  readonly html: string;
+  readonly element: Element;
+}
+
+function putParts(
+  around: Element,
+  parts: readonly LivePart[],
+  before: ReadonlyMap<string, ShownPart>,
+): ReadonlyMap<string, ShownPart> {
+  const shown = new Map(
+    parts.map(({ id, html }): [string, ShownPart] => {
+      const known = before.get(id);
+      if (known?.html === html) return [id, known];
+      const made = elementOf(html, around.ownerDocument);
+      return [id, { html, element: known ? (morphdom(known.element, made, KEYED) as Element) : made }];
+    }),
+  );
+  for (const [id, { element }] of before) if (!shown.has(id)) element.remove();
+  let at: Element | null = null;
+  for (const { element } of shown.values()) {
+    const next: Element | null = at ? at.nextElementSibling : around.firstElementChild;
+    if (next !== element) around.insertBefore(element, next);
+    at = element;
+  }
+  return shown;
+}
+
+/** Elements of another document are none of this window's own classes. */
+const KEYED = { getNodeKey: (node: Node) => (node as Partial<HTMLElement>).dataset?.layer };
+
+function elementOf(html: string, page: Document): Element {
+  const template = page.createElement('template');
+  template.innerHTML = html;
+  return template.content.firstElementChild ?? template;
 }

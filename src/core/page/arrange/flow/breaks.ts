@@ -1,3 +1,4 @@
+import { lastMade } from '../../../mockup/remember';
 import type { Align, FlowPlace, PageNode, TextNode, Wide } from '../../node';
 import type { Part } from './parts';
 
@@ -12,9 +13,14 @@ export function textsIn(
   return children.map((child, at): PageNode => {
     if (child.kind !== 'text' || child.place.kind !== 'flow') return child;
     const available = room(parts[at]!);
-    return breakText(child, child.place, available, narrowed, common);
+    const { place } = child;
+    return lastBroken(child, [available, narrowed, common], () =>
+      breakText(child, place, available, narrowed, common),
+    );
   });
 }
+
+const lastBroken = lastMade<TextNode, PageNode>();
 
 function breakText(
   node: TextNode,

@@ -1,3 +1,4 @@
+import { rememberOf } from '../../../mockup/remember';
 import type { Page, PageNode } from '../../node';
 import { layOut } from './layOut';
 import { partOf } from './parts';
@@ -8,10 +9,13 @@ export function flowInside(page: Page): Page {
   return { ...page, children: page.children.map(flowWhereSaid) };
 }
 
-function flowWhereSaid(node: PageNode): PageNode {
+const flowWhereSaid = rememberOf(flowAnew);
+
+function flowAnew(node: PageNode): PageNode {
   if (node.kind !== 'box') return node;
   const { contents } = node.wish ?? {};
   if (contents === 'row' || contents === 'column')
     return { ...layOut(partOf(node), WHOLE), place: node.place };
-  return { ...node, children: node.children.map(flowWhereSaid) };
+  const children = node.children.map(flowWhereSaid);
+  return children.every((child, at) => child === node.children[at]) ? node : { ...node, children };
 }

@@ -1,4 +1,6 @@
+import equal from 'fast-deep-equal';
 import { bottom, right } from '../../../mockup/box';
+import { lastMade } from '../../../mockup/remember';
 import { isMade } from '../../made';
 import type { FlowPlace, Hold, Margin, PageNode } from '../../node';
 import { placedBox } from '../../lower';
@@ -9,8 +11,30 @@ import { layOutRow } from './row';
 import { MIDDLE, WHOLE, type Laid, type LayOut, type Stand } from './stand';
 import { paddingBox } from './widths';
 
-/** Lays out what is inside of a box that stands in the flow. */
+/** Lays out what is inside of a box that stands in the flow. What comes out as the last time stays the same node. */
 export function layOut(part: Part, standing: Stand): PageNode {
+  const made = layOutAnew(part, standing);
+  const last = lastLaid.get(part.node);
+  if (last && isLaidAlike(last, made)) return last;
+  lastLaid.set(part.node, made);
+  return made;
+}
+
+const lastLaid = new WeakMap<PageNode, PageNode>();
+
+/** Two layouts of one node, whose looks and words are the same anyway. */
+function isLaidAlike(one: PageNode, other: PageNode): boolean {
+  if (!equal(one.place, other.place) || one.kind !== 'box' || other.kind !== 'box')
+    return one.kind !== 'box' && equal(one.place, other.place);
+  const [children, others] = [one.children, other.children];
+  return (
+    children.length === others.length &&
+    children.every((child, at) => child === others[at]) &&
+    equal(one.layout, other.layout)
+  );
+}
+
+function layOutAnew(part: Part, standing: Stand): PageNode {
   const { node, content } = part;
   const place = flowPlace(part, standing);
   if (node.kind !== 'box') return { ...node, place };
@@ -73,8 +97,13 @@ function hold(node: PageNode, around: Part): PageNode {
   } as const;
   // What is inside of it flows again, within a box of a set size.
   const inside = layOut(partOf(node), WHOLE);
-  return { ...inside, place: { ...node.place, kind: 'fixed', holds } };
+  return lastHeld(node, [inside, x, holds.y, holds.right, holds.bottom], () => ({
+    ...inside,
+    place: { ...node.place, kind: 'fixed', holds },
+  }));
 }
+
+const lastHeld = lastMade<PageNode, PageNode>();
 
 function holdAlong(before: number, after: number, length: number): Hold {
   if (Math.abs(before) + Math.abs(after) <= length * 0.04 + 1) return 'both';

@@ -1,4 +1,5 @@
 import { boxAround, contains, intersection, type Box } from '../../../mockup/box';
+import { lastMade } from '../../../mockup/remember';
 import { isPlain } from '../../../look/look';
 import { placedBox } from '../../lower';
 import { walkNodes, type BoxNode, type Page, type PageNode, type TextNode } from '../../node';
@@ -9,6 +10,8 @@ interface Shown {
   readonly share: number | null;
   /** Larger type is set tighter: the share holds up to this size, px. */
   readonly largest: number;
+  /** All of it as text. */
+  readonly mark: string;
 }
 
 /** Common practice, no source: how much larger type may be and still be set as the paragraphs are. */
@@ -41,17 +44,22 @@ function shownIn(page: Page): Shown {
   }
   const [first = 0] = shares;
   const agree = shares.every((share) => Math.abs(share - first) <= SAME_SHARE);
-  return { bySize, share: agree && shares.length > 0 ? first : null, largest: largest * LARGER };
+  const share = agree && shares.length > 0 ? first : null;
+  const mark = JSON.stringify([[...bySize], share, largest]);
+  return { bySize, share, largest: largest * LARGER, mark };
 }
 
 function markOf({ look }: TextNode): string {
   return JSON.stringify([look.type?.families, look.type?.size]);
 }
 
+const lastRaised = lastMade<PageNode, PageNode>();
+
 function raiseAll(nodes: readonly PageNode[], around: Box, shown: Shown): readonly PageNode[] {
   const boxes = nodes.map((node) => placedBox(node.place));
   return nodes.map((node, at) => {
-    const raised = raise(node, around, shown);
+    const from = [around.x, around.y, around.width, around.height, shown.mark];
+    const raised = lastRaised(node, from, () => raise(node, around, shown));
     if (raised === node) return node;
     const box = placedBox(raised.place);
     const meets = boxes.some(

@@ -1,6 +1,7 @@
 import Flatbush from 'flatbush';
 import { area, bottom, boxAround, contains, intersection, right, type Box } from '../../../mockup/box';
 import { borderInsets } from '../../../look/look';
+import { rememberOf } from '../../../mockup/remember';
 import { placedBox } from '../../lower';
 import { walkNodes, type BoxNode, type PageNode, type TextNode } from '../../node';
 import { madeBox } from '../../made';
@@ -39,7 +40,10 @@ const HOLDERS: ReadonlySet<string> = new Set([
   ...['box', 'article', 'section', 'item', 'main', 'header', 'footer', 'figure', 'navigation'],
 ]);
 
-export function partOf(node: PageNode): Part {
+/** A node as a part: what is in it, sorted. */
+export const partOf = rememberOf(sortParts);
+
+function sortParts(node: PageNode): Part {
   const box = placedBox(node.place);
   if (node.kind !== 'box' || node.children.length === 0)
     return { node, box, content: null, below: [], above: [] };

@@ -1,0 +1,75 @@
+import fc from 'fast-check';
+import { convert } from '../src/core/convert';
+import { livePage } from '../src/core/emit/html/livePage';
+import { TARGETS } from '../src/core/emit/targets';
+import { layersOf } from '../src/core/mockup/walk';
+import { ARRANGEMENTS } from '../src/core/page/node';
+import type { Reading } from '../src/core/read/reading';
+import { settleMockup } from '../src/core/sort/settle';
+import type { Tag, Tags } from '../src/core/sort/tag';
+import { outlinerOf } from '../src/engine/produce';
+import { readCase, readDemo } from './support/mockups';
+
+/**
+ * The stages keep what an edit leaves alone. Whatever was edited before, the outcome has to be the one of a mockup that
+ * was never seen: a copy of it, of which nothing can be known.
+ */
+const EDITS: readonly Tag[] = [
+  { outcome: 'aside' },
+  { outcome: 'picture' },
+  { outcome: 'element', role: 'section' },
+  { role: 'heading-2' },
+  { classes: ['plate', 'wide'] },
+  { hidden: true },
+  { outputName: 'other' },
+  { contents: 'row' },
+  { contents: 'column', gap: 7 },
+  { slot: 'words' },
+  { note: 'Mind this' },
+  { merge: 'both' },
+  { state: 'hover' },
+];
+
+function build({ mockup, assets, book }: Reading, tags: Tags, arrangement: (typeof ARRANGEMENTS)[number]) {
+  const outliner = outlinerOf(book);
+  return convert({ mockup, assets, tags, options: { arrangement, target: 'html' }, outliner });
+}
+
+it.each([
+  ['harbour', () => readDemo()],
+  ['wheelhouse', () => readDemo('wheelhouse.svg')],
+  ['bs5-pricing', () => readCase('bs5-pricing.svg')],
+  ['uikit-card', () => readCase('uikit-card.svg')],
+])('%s after any edits is as if they were the first', (_, read) => {
+  const reading = read();
+  const mockup = settleMockup(reading.mockup, new Map());
+  const known = { ...reading, mockup };
+  const keys = [...layersOf(mockup)].map(({ key }) => key);
+  const edit = fc.tuple(fc.constantFrom(...keys), fc.constantFrom(...EDITS));
+  const tagged = fc.array(edit, { maxLength: 4 }).map((edits) => new Map(edits));
+  fc.assert(
+    fc.property(tagged, fc.constantFrom(...ARRANGEMENTS), (tags, arrangement) => {
+      const again = build(known, tags, arrangement);
+      const first = build({ ...reading, mockup: structuredClone(mockup) }, tags, arrangement);
+      expect(again.emission).toEqual(first.emission);
+      expect(again.findings).toEqual(first.findings);
+      expect(again.decisions).toEqual(first.decisions);
+    }),
+    { numRuns: 25 },
+  );
+});
+
+it('the page in pieces is the page', () => {
+  const reading = readDemo();
+  const lines = (html: string) => html.split('\n').map((line) => line.trim());
+  for (const arrangement of ARRANGEMENTS) {
+    for (const tags of [new Map(), new Map([['/harbour/hero', { outcome: 'aside' } as const]])]) {
+      const conversion = build(reading, tags, arrangement);
+      const input = { ...conversion, unit: 'px', keyed: true } as const;
+      const [page, sheet] = TARGETS.html.emit(input);
+      const { css, parts } = livePage(conversion.pages[0]!, input);
+      expect(css).toBe(sheet!.text);
+      expect(lines(page!.text).join('\n')).toContain(parts.flatMap(({ html }) => lines(html.trim())).join('\n'));
+    }
+  }
+});
