@@ -12,6 +12,7 @@ need_node
 install_packages
 install_modules
 npx --no-install tsx bench/stages.ts
+npx --no-install tsx bench/peak.ts
 npx --no-install tsx bench/reading.ts
 
 rm -rf .orden/bench-postgres

@@ -39,7 +39,7 @@ it.each([
   ['harbour', () => readDemo()],
   ['wheelhouse', () => readDemo('wheelhouse.svg')],
   ['bs5-pricing', () => readCase('bs5-pricing.svg')],
-  ['uikit-card', () => readCase('uikit-card.svg')],
+  ['uikit-card', () => readCase('uikit-card.svgz')],
 ])('%s after any edits is as if they were the first', (_, read) => {
   const reading = read();
   const mockup = settleMockup(reading.mockup, new Map());

@@ -184,6 +184,27 @@ describe('everything that a build gives', () => {
     expect(svg.match(/<path/g)).toHaveLength(1);
   });
 
+  it('says how many layers are done: a picture when it is drawn, all others before', async () => {
+    const { mockup, assets, book } = readInside(
+      '<rect id="a" width="9" height="9"/><g id="b"><path d="M0 20l9 3l-5 6z"/><path d="M20 20l9 3l-5 6z"/></g><path id="c" d="M40 20l9 3l-5 6z"/>',
+    );
+    const seen: (readonly [number, number])[] = [];
+    await produce({
+      mockup,
+      assets,
+      tags: new Map([['/test/b', { outcome: 'picture' as const }]]),
+      options: { arrangement: 'nested', target: 'html' },
+      book,
+      readFindings: [],
+      onProgress: (done, total) => seen.push([done, total]),
+    });
+    expect(seen).toEqual([
+      [1, 5],
+      [4, 5],
+      [5, 5],
+    ]);
+  });
+
   it('stops when it is no longer wanted', async () => {
     const { mockup, assets, book } = readDemo();
     const signal = AbortSignal.abort(new Error('enough'));

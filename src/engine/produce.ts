@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import svgpath from 'svgpath';
 import { convert, type Conversion, type ConvertOptions } from '../core/convert';
 import { findingList, type Finding } from '../core/findings/finding';
+import type { LayerKey } from '../core/mockup/layer';
 import type { Assets, Mockup } from '../core/mockup/mockup';
 import type { PictureFormat } from '../core/pictures/picture';
 import type { Outliner } from '../core/pictures/standaloneSvg';
@@ -42,6 +43,7 @@ export interface ProduceInput {
   readonly book: FontBook;
   /** Findings from reading, to go along in the manifest. */
   readonly readFindings: readonly Finding[];
+  /** Counts layers: those of a picture when it is drawn, all others when the code is written. */
   readonly onProgress?: (done: number, total: number) => void;
   readonly signal?: AbortSignal;
 }
@@ -87,9 +89,12 @@ async function drawPictures(
     picture.files.map((file) => ({ picture, file })),
   );
   const drawn: DrawnPicture[] = [];
-  for (const [done, { picture, file }] of jobs.entries()) {
+  const parts = layersOfPictures(conversion);
+  const total = conversion.decisions.size;
+  let done = total - [...parts.values()].reduce((sum, count) => sum + count, 0);
+  for (const { picture, file } of jobs) {
     signal?.throwIfAborted();
-    onProgress?.(done, jobs.length);
+    onProgress?.(done, total);
     const { path, format, width, height } = file;
     try {
       drawn.push({
@@ -103,9 +108,21 @@ async function drawPictures(
       const why = error instanceof Error ? error.message : String(error);
       report('picture-failed', picture.layers[0] ?? null, { name: picture.name, why });
     }
+    if (file === picture.files.at(-1))
+      done += picture.layers.reduce((sum, key) => sum + (parts.get(key) ?? 0), 0);
   }
-  onProgress?.(jobs.length, jobs.length);
+  onProgress?.(total, total);
   return { drawn, failed };
+}
+
+/** How many layers each layer that is a picture takes in, itself included. */
+function layersOfPictures({ decisions, plan }: Conversion): ReadonlyMap<LayerKey, number> {
+  const counts = new Map<LayerKey, number>();
+  for (const [key, { within }] of decisions) {
+    const owner = plan.placed.has(key) ? key : within;
+    if (owner !== null && plan.placed.has(owner)) counts.set(owner, (counts.get(owner) ?? 0) + 1);
+  }
+  return counts;
 }
 
 /** Outlines a run of text by the book's fonts. */

@@ -1,9 +1,12 @@
 import anyAscii from 'any-ascii';
 import { layerTitle } from '../look/layerTitle';
 import type { Layer } from '../mockup/layer';
+import { remember } from '../mockup/remember';
 
 /** A name for files and classes, from any script: lower case ASCII letters, digits and hyphens, beginning with a letter. */
-export function safeName(text: string): string {
+export const safeName = remember(writeSafely);
+
+function writeSafely(text: string): string {
   // Marks that stand on letters are dropped; letters of other scripts are written as they sound.
   const ascii = anyAscii(text.normalize('NFKD').replace(/\p{M}/gu, ''))
     .toLowerCase()

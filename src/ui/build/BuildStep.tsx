@@ -68,7 +68,7 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
 
 function Progress({ build }: { readonly build: BuildView }) {
   const share = build.total > 0 ? (build.done / build.total) * 100 : null;
-  const says = build.total > 0 ? `Drawing pictures: ${build.done} of ${build.total}` : 'Building';
+  const says = build.total > 0 ? `Building: ${build.done} of ${build.total} layers` : 'Building';
   return (
     <Box role="status" sx={{ px: 2, py: 1 }}>
       <Typography sx={{ fontSize: 12 }}>{says}</Typography>
