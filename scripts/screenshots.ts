@@ -17,6 +17,24 @@ await page.getByRole('rowheader', { name: 'book-button', exact: true }).click();
 await page.getByLabel('HTML code').getByText('button').first().waitFor();
 await shoot('sort');
 
+await page.getByRole('button', { name: 'flow', exact: true }).click();
+await page.getByLabel('What the mockup shows').selectOption('page');
+await page.frameLocator('iframe').getByText('Ternholm Ferries').first().waitFor();
+await page.waitForLoadState('networkidle');
+await page.waitForTimeout(1000);
+await shoot('live');
+
+await page.goto(address);
+await page.getByRole('link', { name: 'wheelhouse' }).last().click();
+await page.getByRole('rowheader', { name: 'gauges', exact: true }).click();
+await page.getByLabel('Looks of the mockup').selectOption('.fair');
+await page.getByRole('img', { name: /^The mockup/ }).waitFor();
+await page.waitForLoadState('networkidle');
+await page.waitForTimeout(1000);
+await shoot('themes');
+
+await page.goto(address);
+await page.getByRole('link', { name: 'harbour' }).last().click();
 await page.getByRole('link', { name: 'Read', exact: true }).click();
 await page.getByRole('region', { name: 'Screens' }).waitFor();
 await page.waitForLoadState('networkidle');
