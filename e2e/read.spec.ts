@@ -102,6 +102,11 @@ test('regions of a flat picture become layers, by dragging and by numbers', asyn
   await expect(form.getByLabel('From the left')).toHaveValue('200');
   await form.getByLabel('Region name').fill('Wake');
   await expectAccessible(page);
+  // While the server is slow, the second edit must not forget the first.
+  await page.route('**/edits', async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 600));
+    await route.continue();
+  });
   await form.getByRole('button', { name: 'Mark region' }).click();
   await page.getByRole('button', { name: 'Take back the region Buoy' }).click();
   await expect(page.getByRole('row', { name: /Buoy/ })).toHaveCount(0);

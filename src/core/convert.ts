@@ -20,6 +20,7 @@ import { reportMerges } from './sort/merges';
 import { settleMockup } from './sort/settle';
 import type { Tags } from './sort/tag';
 import { factorClasses } from './style/factor';
+import { findSamples } from './style/samples';
 import { wearSamples } from './style/wear';
 import type { StyleSheet } from './style/styleSheet';
 
@@ -118,7 +119,8 @@ export function shapeDecided(
   });
   clock.lap('page');
 
-  const sheet = factorClasses(pages);
+  const samples = new Set(findSamples(drawn, decisions).map(({ path }) => path.at(-1) ?? ''));
+  const sheet = factorClasses(pages, samples);
   const fonts = fontFiles(pages, mockup, assets);
   clock.lap('style');
 

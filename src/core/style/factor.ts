@@ -27,8 +27,11 @@ interface Use {
 /** Names that the base style sheet uses itself. */
 const RESERVED = ['screen', 'run', 'flow'];
 
-/** Gives every look one class, shared by all that look and are laid out alike, named after the layers that wear it. */
-export function factorClasses(pages: readonly Page[]): StyleSheet {
+/**
+ * Gives every look one class, shared by all that look and are laid out alike, named after the layers that wear it.
+ * @param samples classes that have a sample: they name its look
+ */
+export function factorClasses(pages: readonly Page[], samples: ReadonlySet<string>): StyleSheet {
   const uses = new Map<string, Use>();
   const given = new Set<string>(RESERVED);
   /** The looks that a person's classes are worn with. */
@@ -58,8 +61,9 @@ export function factorClasses(pages: readonly Page[]): StyleSheet {
   }
   const known = new Map<string, StyleClass>();
   for (const [mark, { look, layout, states, names, common, standings }] of uses) {
-    // A class that a person gave to just these is the name of their look.
-    const said = common.find((each) => wearers.get(each)?.size === 1 && !RESERVED.includes(each));
+    const said = common.find(
+      (each) => samples.has(each) && wearers.get(each)?.size === 1 && !RESERVED.includes(each),
+    );
     // A bare row or column that many different things share is not one of them.
     const isShared = isPlain(look) && names.size > 1;
     const own = (isShared ? null : commonest(names)) ?? describe(look, layout);

@@ -38,15 +38,18 @@ describe('classes from looks', () => {
     ).toEqual(['a', 'a-2']);
   });
 
-  it('are the classes that a person gave, where just those look so', () => {
-    const both =
-      '<rect id="a-1" data-tags=".card" width="9" height="9"/><rect id="b" data-tags=".card" y="20" width="9" height="9"/>';
-    expect(names(both)).toEqual(['card']);
-    expect(names(`${both}<rect id="c" data-tags=".card" y="40" width="9" height="9" fill="red"/>`)).toEqual([
+  it('are those of samples, where all that wear the class look so and nothing else does', () => {
+    const sample = '<g data-name="Samples [style]"><rect id="card" width="9" height="9" fill="blue"/></g>';
+    const card = (id: string, y: number, more = '') =>
+      `<rect id="${id}" y="${y}" width="9" height="9" ${more} data-tags=".card"/>`;
+    const both = card('a', 20) + card('b', 40);
+    expect(names(sample + both)).toEqual(['card']);
+    expect(names(both)).toEqual(['a']);
+    expect(names(`${sample}${both}<rect id="d" y="60" width="9" height="9" fill="blue"/>`)).toEqual(['a']);
+    expect(names(`${sample}${both}<g id="c" opacity=".5" data-tags=".card">${card('e', 80)}</g>`)).toEqual([
       'a',
       'c',
     ]);
-    expect(names(`${both}<rect id="d" y="40" width="9" height="9"/>`)).toEqual(['a']);
   });
 
   it('never take the names that the base sheet uses', () => {

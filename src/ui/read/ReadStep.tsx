@@ -1,6 +1,6 @@
 'use client';
 import { Alert, Box, CircularProgress } from '@mui/material';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { Region } from '../../core/sort/tag';
 import type { Edited, Wish } from '../../server/useCases/editTags';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
@@ -23,13 +23,25 @@ export function ReadStep({ mockupId }: { readonly mockupId: string }) {
     reopen();
   };
   const fonts = useFontAdding(`${address}/again`, refresh);
-  const send = async (work: Promise<unknown>) => {
-    setRefused(null);
-    await work.catch((error: unknown) => setRefused(sentence(error)));
-    refresh();
+  const sending = useRef({ count: 0, last: Promise.resolve() });
+  /** One after the other, so that a later word is never overtaken by an earlier one. */
+  const send = (work: () => Promise<unknown>) => {
+    const now = sending.current;
+    now.count += 1;
+    now.last = now.last.then(async () => {
+      setRefused(null);
+      await work().catch((error: unknown) => setRefused(sentence(error)));
+      now.count -= 1;
+      if (now.count === 0) refresh();
+    });
   };
-  const edit = (wish: Wish) => void send(postJson<Edited>(`${address}/edits`, { wishes: [wish] }));
+  const edit = (wish: Wish) => send(() => postJson<Edited>(`${address}/edits`, { wishes: [wish] }));
   const flat = opened?.mockup.format === 'flat' ? opened.mockup.screens[0]?.root.layers[0] : undefined;
+  /** Regions on their way to the server, and what it said before: the next change has to count them in. */
+  const [own, setOwn] = useState<{ readonly list: readonly Region[]; readonly since: typeof opened } | null>(
+    null,
+  );
+  const list = own && own.since === opened ? own.list : flat && opened?.tags[flat.key]?.regions;
   const said = problem ?? refused ?? fonts.problem;
   return (
     <>
@@ -37,8 +49,8 @@ export function ReadStep({ mockupId }: { readonly mockupId: string }) {
         <HistoryButtons
           canUndo={opened?.canUndo ?? false}
           canRedo={opened?.canRedo ?? false}
-          onUndo={() => void send(postJson(`${address}/undo`, {}))}
-          onRedo={() => void send(postJson(`${address}/redo`, {}))}
+          onUndo={() => send(() => postJson(`${address}/undo`, {}))}
+          onRedo={() => send(() => postJson(`${address}/redo`, {}))}
         />
       </TopBar>
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
@@ -55,9 +67,11 @@ export function ReadStep({ mockupId }: { readonly mockupId: string }) {
             regions={
               flat
                 ? {
-                    list: opened?.tags[flat.key]?.regions ?? [],
-                    onChange: (regions: readonly Region[]) =>
-                      edit({ layer: flat.key, facet: 'regions', value: regions.length > 0 ? regions : null }),
+                    list: list ?? [],
+                    onChange: (regions: readonly Region[]) => {
+                      setOwn({ list: regions, since: opened });
+                      edit({ layer: flat.key, facet: 'regions', value: regions.length > 0 ? regions : null });
+                    },
                   }
                 : null
             }

@@ -9,6 +9,7 @@ export function CodeBlock({ title, code }: { readonly title: string; readonly co
     <CodeFrame title={title} code={code}>
       <Box
         component="pre"
+        role="group"
         tabIndex={0}
         aria-label={`${title} code`}
         sx={{

@@ -142,12 +142,12 @@ describe('the code', () => {
     expect(source.kind === 'svg' && source.svg).not.toMatch(/opacity/);
   });
 
-  it('takes the classes that a person gave, the first as the name of the look', () => {
+  it('puts classes that a person gave before its own', () => {
     const { body } = code('<rect id="a" width="9" height="9"/>', {
       '/test/a': { classes: ['ticket', 'wide'], role: 'section', outputName: 'Pass', hidden: true },
     });
     expect(body).toBe(
-      '<section class="ticket wide" hidden style="left: 0; top: 0; width: 9px; height: 9px"></section>',
+      '<section class="ticket wide pass" hidden style="left: 0; top: 0; width: 9px; height: 9px"></section>',
     );
   });
 
