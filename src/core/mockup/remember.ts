@@ -7,23 +7,32 @@ const KEPT = 8_000_000;
  * Gives a pure function that keeps its newest answers: drawings repeat the same clip, icon or glyph a thousand times,
  * and each stage asks for its geometry again.
  */
-export function remember<T>(answer: (text: string) => T): (text: string) => T {
-  const known = new LRUCache<string, { readonly value: T }>({
-    maxSize: KEPT,
-    sizeCalculation: (_, text) => text.length + 100,
-  });
-  return (text) => {
-    const kept = known.get(text);
-    if (kept) return kept.value;
-    const value = answer(text);
-    known.set(text, { value });
-    return value;
-  };
+export function remember<Answer>(answer: (text: string) => Answer): (text: string) => Answer {
+  return keep(
+    new LRUCache<string, Kept<Answer>>({
+      maxSize: KEPT,
+      sizeCalculation: (_, text) => text.length + 100,
+    }),
+    answer,
+  );
 }
 
 /** Gives a pure function of an object that keeps its answers as long as the objects live. */
 export function rememberOf<Key extends object, Answer>(answer: (key: Key) => Answer): (key: Key) => Answer {
-  const known = new WeakMap<Key, { readonly value: Answer }>();
+  return keep(new WeakMap<Key, Kept<Answer>>(), answer);
+}
+
+/** In a box, since an answer may be nothing. */
+interface Kept<Answer> {
+  readonly value: Answer;
+}
+
+interface Store<Key, Answer> {
+  readonly get: (key: Key) => Kept<Answer> | undefined;
+  readonly set: (key: Key, kept: Kept<Answer>) => unknown;
+}
+
+function keep<Key, Answer>(known: Store<Key, Answer>, answer: (key: Key) => Answer): (key: Key) => Answer {
   return (key) => {
     const kept = known.get(key);
     if (kept) return kept.value;
