@@ -69,7 +69,9 @@ it('the page in pieces is the page', () => {
       const [page, sheet] = TARGETS.html.emit(input);
       const { css, parts } = livePage(conversion.pages[0]!, input);
       expect(css).toBe(sheet!.text);
-      expect(lines(page!.text).join('\n')).toContain(parts.flatMap(({ html }) => lines(html.trim())).join('\n'));
+      expect(lines(page!.text).join('\n')).toContain(
+        parts.flatMap(({ html }) => lines(html.trim())).join('\n'),
+      );
     }
   }
 });
