@@ -5,6 +5,12 @@ const address = process.argv[2] ?? 'http://127.0.0.1:3000';
 const browser = await launchChromium();
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 const shoot = (name: string) => page.screenshot({ path: `docs/screenshots/${name}.png` });
+/** When all pictures on it are drawn. */
+async function shootDrawn(name: string): Promise<void> {
+  await page.waitForLoadState('networkidle');
+  await page.waitForTimeout(1000);
+  await shoot(name);
+}
 
 await page.goto(address);
 await page.getByRole('row', { name: /harbour\.svg/ }).waitFor();
@@ -20,18 +26,14 @@ await shoot('sort');
 await page.getByRole('button', { name: 'flow', exact: true }).click();
 await page.getByLabel('What the mockup shows').selectOption('page');
 await page.frameLocator('iframe').getByText('Ternholm Ferries').first().waitFor();
-await page.waitForLoadState('networkidle');
-await page.waitForTimeout(1000);
-await shoot('live');
+await shootDrawn('live');
 
 await page.goto(address);
 await page.getByRole('link', { name: 'wheelhouse' }).last().click();
 await page.getByRole('rowheader', { name: 'gauges', exact: true }).click();
 await page.getByLabel('Looks of the mockup').selectOption('.fair');
 await page.getByRole('img', { name: /^The mockup/ }).waitFor();
-await page.waitForLoadState('networkidle');
-await page.waitForTimeout(1000);
-await shoot('themes');
+await shootDrawn('themes');
 
 await page.goto(address);
 await page.getByRole('link', { name: 'harbour' }).last().click();
@@ -48,7 +50,11 @@ await shoot('build');
 
 await page.getByRole('tab', { name: 'Proof' }).click();
 await page.getByRole('img', { name: 'The mockup' }).waitFor();
-await page.getByRole('list', { name: /^Layers that differ/ }).getByRole('button').first().click();
+await page
+  .getByRole('list', { name: /^Layers that differ/ })
+  .getByRole('button')
+  .first()
+  .click();
 await page.waitForLoadState('networkidle');
 await shoot('proof');
 

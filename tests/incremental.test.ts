@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { convert } from '../src/core/convert';
-import { livePage } from '../src/core/emit/html/livePage';
+import { pagePieces } from '../src/core/emit/html/pagePieces';
 import { TARGETS } from '../src/core/emit/targets';
 import { layersOf } from '../src/core/mockup/walk';
 import { ARRANGEMENTS } from '../src/core/page/node';
@@ -67,7 +67,7 @@ it('the page in pieces is the page', () => {
       const conversion = build(reading, tags, arrangement);
       const input = { ...conversion, unit: 'px', keyed: true } as const;
       const [page, sheet] = TARGETS.html.emit(input);
-      const { css, parts } = livePage(conversion.pages[0]!, input);
+      const { css, parts } = pagePieces(conversion.pages[0]!, input);
       expect(css).toBe(sheet!.text);
       expect(lines(page!.text).join('\n')).toContain(
         parts.flatMap(({ html }) => lines(html.trim())).join('\n'),

@@ -15,7 +15,7 @@ import { decide, decideVersions } from './sort/decide';
 import { reportBeside } from './sort/report/beside';
 import { reportPastEdge } from './sort/report/geometry';
 import { reportStates } from './sort/report/states';
-import type { Decisions } from './sort/decision';
+import type { Decided, Decisions } from './sort/decision';
 import { reportMerges } from './sort/merges';
 import { settleMockup } from './sort/settle';
 import type { Tags } from './sort/tag';
@@ -73,13 +73,6 @@ export function convert(input: ConvertInput): Conversion {
   return { ...shaped, emission, ms: added(shaped.ms, clock.ms) };
 }
 
-/** A mockup as its tags arrange it, and what its layers become. */
-export interface Decided {
-  readonly mockup: Mockup;
-  readonly measures: ReadonlyMap<string, Measures>;
-  readonly decisions: Decisions;
-}
-
 /** The job up to the pages and their classes. */
 function shape({ mockup: read, assets, tags, options, outliner }: ConvertInput): Shaped {
   const { findings, report } = findingList();
@@ -98,13 +91,15 @@ function shape({ mockup: read, assets, tags, options, outliner }: ConvertInput):
 
 /** From the decisions to the pages and their classes: what code is written from. */
 export function shapeDecided(
-  { mockup: drawn, measures: drawnMeasures, decisions }: Decided,
+  decided: Decided,
   { assets, tags, options, outliner }: Omit<ConvertInput, 'mockup'>,
   report: Report,
 ): Omit<Shaped, 'findings'> {
   const clock = stopwatch();
-  const mockup = wearSamples(drawn, drawnMeasures, decisions, null);
-  const measures = mockup === drawn ? drawnMeasures : measureMockup(mockup);
+  const { decisions } = decided;
+  const samples = findSamples(decided);
+  const mockup = wearSamples(decided, samples, null);
+  const measures = mockup === decided.mockup ? decided.measures : measureMockup(mockup);
   clock.lap('style');
   const plan = planPictures(mockup, measures, decisions, outliner, report);
   clock.lap('pictures');
@@ -119,8 +114,7 @@ export function shapeDecided(
   });
   clock.lap('page');
 
-  const samples = new Set(findSamples(drawn, decisions).map(({ path }) => path.at(-1) ?? ''));
-  const sheet = factorClasses(pages, samples);
+  const sheet = factorClasses(pages, new Set(samples.map(({ path }) => path.at(-1) ?? '')));
   const fonts = fontFiles(pages, mockup, assets);
   clock.lap('style');
 

@@ -22,7 +22,7 @@ export function fontFiles(pages: readonly Page[], mockup: Mockup, assets: Assets
 }
 
 /** The ending by the file's signature (WOFF2, §4; WOFF, §3; OpenType, "Organization of an OpenType Font"). */
-function fontEnding(bytes: Uint8Array | undefined): string {
+export function fontEnding(bytes: Uint8Array | undefined): string {
   const signature = String.fromCharCode(...(bytes?.subarray(0, 4) ?? []));
   return { wOF2: 'woff2', wOFF: 'woff', OTTO: 'otf' }[signature] ?? 'ttf';
 }

@@ -51,6 +51,18 @@ export async function body<T>(request: Request, schema: Joi.ObjectSchema<T>): Pr
   return Joi.attempt(value, schema) as T;
 }
 
+/** What stands after the `?`, checked: what is said twice is a list, and what the schema does not know is for caches only. */
+export function query<T>(request: Request, schema: Joi.ObjectSchema<T>): T {
+  const { searchParams } = new URL(request.url);
+  const value = Object.fromEntries(
+    [...new Set(searchParams.keys())].map((name) => {
+      const all = searchParams.getAll(name);
+      return [name, all.length > 1 ? all : all[0]];
+    }),
+  );
+  return Joi.attempt(value, schema, { stripUnknown: true }) as T;
+}
+
 const ID = Joi.string().uuid().required();
 
 /** An id from the address; anything else counts as not found. */

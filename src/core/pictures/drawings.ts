@@ -5,7 +5,7 @@ import { IDENTITY } from '../mockup/matrix';
 import type { Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
 import type { Decisions } from '../sort/decision';
-import { standaloneSvg, type PlacedLayer, type StandaloneOptions } from './standaloneSvg';
+import { asPicture, bare, standaloneSvg, type PlacedLayer, type StandaloneOptions } from './standaloneSvg';
 
 /** What a drawing of a screen shows. */
 export const DRAWINGS = ['all', 'hidden', 'pictures', 'layers'] as const;
@@ -51,8 +51,8 @@ export function pictureDrawing(
   if (!painted) return null;
   const placed = layers.flatMap((layer): PlacedLayer[] => {
     const measure = measures.get(layer.key);
-    const full = keys.size === 1 ? ({ ...layer, opacity: 1, blend: 'normal' } satisfies Layer) : layer;
-    return measure ? [{ layer: bare(full), matrix: measure.matrix }] : [];
+    const drawn = keys.size === 1 ? asPicture(layer) : bare(layer);
+    return measure ? [{ layer: drawn, matrix: measure.matrix }] : [];
   });
   return standaloneSvg(placed, snapOut(painted), options);
 }
@@ -89,11 +89,6 @@ export function layerDrawing(layer: Layer, measures: Measures, options: Standalo
   let parts = 0;
   for (const _ of walk(layer)) if (++parts > MOST_PARTS) return null;
   return standaloneSvg([{ layer: bare(layer), matrix: measure.matrix }], snapOut(measure.painted), options);
-}
-
-/** The layer without what the matrix has worked in, shown whatever it is in the mockup. */
-function bare(layer: Layer): Layer {
-  return { ...layer, visible: true, transform: IDENTITY };
 }
 
 function unhide(layer: Layer): Layer {

@@ -15,7 +15,7 @@ import {
   type PicturePlan,
   type PictureSource,
 } from './picture';
-import { standaloneSvg, type Outliner, type PlacedLayer } from './standaloneSvg';
+import { asPicture, standaloneSvg, type Outliner, type PlacedLayer } from './standaloneSvg';
 
 /** Px of a raster file's longest side; larger ones are left at 1x. */
 const LARGEST_SIDE = 8192;
@@ -91,8 +91,7 @@ function freeName(wanted: string, names: Set<string>): string {
 function sourceOf(layer: Layer, own: Matrix, box: Box, mockup: Mockup, outliner: Outliner): PictureSource {
   if (layer.kind === 'bitmap' && isPlainBitmap(layer, own, box))
     return { kind: 'bitmap', bitmap: layer.bitmap };
-  const bare: Layer = { ...layer, visible: true, opacity: 1, blend: 'normal', transform: IDENTITY };
-  return drawn([{ layer: bare, matrix: own }], box, mockup, outliner);
+  return drawn([{ layer: asPicture(layer), matrix: own }], box, mockup, outliner);
 }
 
 function drawn(layers: readonly PlacedLayer[], box: Box, mockup: Mockup, outliner: Outliner): PictureSource {

@@ -30,6 +30,16 @@ export interface PlacedLayer {
   readonly matrix: Matrix;
 }
 
+/** The layer without what the matrix has worked in, shown whatever it is in the mockup. */
+export function bare(layer: Layer): Layer {
+  return { ...layer, visible: true, transform: IDENTITY };
+}
+
+/** The layer as a picture holds it: opacity and blending stay properties of the page. */
+export function asPicture(layer: Layer): Layer {
+  return { ...bare(layer), opacity: 1, blend: 'normal' };
+}
+
 /** An SVG document that shows a whole screen and needs nothing else. */
 export function screenSvg({ root, width, height }: Screen, options: StandaloneOptions): string {
   return standaloneSvg([{ layer: root, matrix: IDENTITY }], { x: 0, y: 0, width, height }, options);

@@ -1,5 +1,7 @@
 import type { Tag } from './tag';
+import type { Measures } from '../mockup/bounds';
 import type { LayerKey } from '../mockup/layer';
+import type { Mockup } from '../mockup/mockup';
 import type { Repeat } from './repeats';
 import type { Merge } from './merges';
 import type { Outcome, Role, Scroll, State } from './vocabulary';
@@ -45,3 +47,10 @@ export type Wish = Pick<Tag, 'contents' | 'gap' | 'wide'>;
 
 export type RuleName = string;
 export type Decisions = ReadonlyMap<LayerKey, Decision>;
+
+/** A mockup as its tags arrange it, and what its layers become. */
+export interface Decided {
+  readonly mockup: Mockup;
+  readonly measures: ReadonlyMap<string, Measures>;
+  readonly decisions: Decisions;
+}

@@ -1,8 +1,7 @@
 import { layerTitle } from '../look/layerTitle';
 import type { Layer, ShapeLayer, TextLayer } from '../mockup/layer';
 import { splitName } from '../mockup/layerName';
-import type { Mockup } from '../mockup/mockup';
-import type { Decisions } from '../sort/decision';
+import type { Decided, Decisions } from '../sort/decision';
 import { safeName } from '../sort/outputNames';
 
 /** A layer whose look a class stands for: a shape for boxes, a text for letters. */
@@ -18,7 +17,7 @@ export interface Sample {
  * The samples of a mockup in drawing order. What lies in a samples group defines a class by its look; a group inside is
  * a class around the others (`.ticket .price`), or, when its name begins with a full stop, a theme.
  */
-export function findSamples(mockup: Mockup, decisions: Decisions): readonly Sample[] {
+export function findSamples({ mockup, decisions }: Pick<Decided, 'mockup' | 'decisions'>): readonly Sample[] {
   const samples: Sample[] = [];
   for (const { root } of mockup.screens) for (const layer of root.layers) search(layer, decisions, samples);
   return samples;

@@ -12,9 +12,10 @@ function dressed(content: string, theme: string | null = null) {
   const mockup = settleMockup(readInside(content).mockup, new Map());
   const measures = measureMockup(mockup);
   const decisions = decide(mockup, measures, new Map());
-  const worn = wearSamples(mockup, measures, decisions, theme);
-  const layers = layersByKey(worn);
-  return { samples: findSamples(mockup, decisions), layer: (name: string) => layers.get(`/test/${name}`) };
+  const decided = { mockup, measures, decisions };
+  const samples = findSamples(decided);
+  const layers = layersByKey(wearSamples(decided, samples, theme));
+  return { samples, layer: (name: string) => layers.get(`/test/${name}`) };
 }
 
 function fillOf(layer: Layer | undefined): string {
@@ -106,7 +107,8 @@ describe('what wears a sample', () => {
   it('stays as it is drawn without a sample of its class', () => {
     const plain = readInside('<rect id="a" data-tags=".card" width="9" height="9"/>').mockup;
     const measures = measureMockup(plain);
-    expect(wearSamples(plain, measures, decide(plain, measures, new Map()), 'fog')).toBe(plain);
+    const decided = { mockup: plain, measures, decisions: decide(plain, measures, new Map()) };
+    expect(wearSamples(decided, findSamples(decided), 'fog')).toBe(plain);
   });
 });
 
@@ -116,7 +118,8 @@ it('the wheelhouse looks as it is drawn in its own samples, and otherwise in eac
   const measures = measureMockup(mockup);
   const decisions = decide(mockup, measures, new Map());
   const paints = (theme: string | null) => {
-    const layers = layersByKey(wearSamples(mockup, measures, decisions, theme));
+    const decided = { mockup, measures, decisions };
+    const layers = layersByKey(wearSamples(decided, findSamples(decided), theme));
     return ['panel-ground', 'header/rect'].map((name) => fillOf(layers.get(`/wheelhouse/${name}`)));
   };
   expect(paints(null)).toEqual(['#122530', '#0c1a22']);

@@ -5,8 +5,8 @@ import { IDENTITY, meanScale, multiply, scaling, translation, type Matrix } from
 import type { Mockup } from '../mockup/mockup';
 import { outlineBox, type Outline, type Radius } from '../mockup/outline';
 import type { Paint, Stroke } from '../mockup/paint';
-import type { Decisions } from '../sort/decision';
-import { findSamples, type Sample } from './samples';
+import type { Decided, Decisions } from '../sort/decision';
+import type { Sample } from './samples';
 
 /**
  * The mockup with every layer that has a sample's class in that sample's look, in a theme or, for null, in none; the
@@ -14,15 +14,14 @@ import { findSamples, type Sample } from './samples';
  * letters inside that have none of their own.
  */
 export function wearSamples(
-  mockup: Mockup,
-  measures: ReadonlyMap<string, Measures>,
-  decisions: Decisions,
+  { mockup, measures, decisions }: Decided,
+  all: readonly Sample[],
   theme: string | null,
 ): Mockup {
-  const samples = findSamples(mockup, decisions).filter((sample) => (sample.theme ?? theme) === theme);
+  const samples = all.filter((sample) => (sample.theme ?? theme) === theme);
   if (samples.length === 0) return mockup;
-  const all = new Map([...measures.values()].flatMap((measured) => [...measured]));
-  const wardrobe: Wardrobe = { samples, measures: all, decisions };
+  const everywhere = new Map([...measures.values()].flatMap((measured) => [...measured]));
+  const wardrobe: Wardrobe = { samples, measures: everywhere, decisions };
   const screens = mockup.screens.map((screen) => {
     const root = wear(screen.root, { classes: [], shape: null, text: null }, wardrobe);
     return root === screen.root ? screen : { ...screen, root: root as GroupLayer };

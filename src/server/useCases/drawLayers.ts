@@ -19,6 +19,7 @@ import { decide } from '../../core/sort/decide';
 import type { Decisions } from '../../core/sort/decision';
 import { arrangementMark, settleMockup } from '../../core/sort/settle';
 import type { Tags } from '../../core/sort/tag';
+import { findSamples } from '../../core/style/samples';
 import { wearSamples } from '../../core/style/wear';
 import { createFontBook } from '../../engine/fonts/fontBook';
 import { givenFonts } from '../../engine/fonts/givenFonts';
@@ -45,7 +46,7 @@ export const drawingSchema = Joi.object<DrawingWish>({
   of: Joi.string()
     .valid(...DRAWINGS)
     .required(),
-  layer: Joi.array().items(Joi.string().max(2000)).max(2000).default([]),
+  layer: Joi.array().items(Joi.string().max(2000)).single().max(2000).default([]),
   fit: Joi.boolean().default(false),
   worn: Joi.string().pattern(/^(all|\.[\w-]{1,64})$/),
 });
@@ -88,7 +89,8 @@ function dressed(
   decisions: Decisions,
   worn: string,
 ): Pick<Drawable, 'mockup' | 'measures'> {
-  const shown = wearSamples(mockup, measures, decisions, worn === 'all' ? null : worn.slice(1));
+  const decided = { mockup, measures, decisions };
+  const shown = wearSamples(decided, findSamples(decided), worn === 'all' ? null : worn.slice(1));
   return { mockup: shown, measures: shown === mockup ? measures : measureMockup(shown) };
 }
 

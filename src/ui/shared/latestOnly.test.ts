@@ -2,25 +2,28 @@ import { latestOnly } from './latestOnly';
 
 it('asks for the newest wish only, one at a time', async () => {
   const asked: number[] = [];
-  const given: number[] = [];
+  const given: (readonly [number, boolean])[] = [];
   const answers: (() => void)[] = [];
   const wish = latestOnly(
     (number: number) => {
       asked.push(number);
       return new Promise<number>((resolve) => answers.push(() => resolve(number * 10)));
     },
-    (answer) => given.push(answer),
+    (answer, isLast) => given.push([answer, isLast]),
   );
   [1, 2, 3].forEach(wish);
   expect(asked).toEqual([1]);
   answers[0]!();
   await new Promise((resolve) => setTimeout(resolve));
-  expect([asked, given]).toEqual([[1, 3], [10]]);
+  expect([asked, given]).toEqual([[1, 3], [[10, false]]]);
   answers[1]!();
   await new Promise((resolve) => setTimeout(resolve));
   wish(4);
   expect([asked, given]).toEqual([
     [1, 3, 4],
-    [10, 30],
+    [
+      [10, false],
+      [30, true],
+    ],
   ]);
 });

@@ -1,10 +1,11 @@
 /**
  * Asks one thing at a time: what is wished for while an answer is on its way is asked for afterwards, and only the last
  * of it, so that quick wishes never pile up.
+ * @param give takes each answer; `isLast` is false where another one is asked for already
  */
 export function latestOnly<Wish, Answer>(
   ask: (wish: Wish) => Promise<Answer>,
-  give: (answer: Answer) => void,
+  give: (answer: Answer, isLast: boolean) => void,
 ): (wish: Wish) => void {
   let next: { readonly wish: Wish } | null = null;
   let isAsking = false;
@@ -13,7 +14,8 @@ export function latestOnly<Wish, Answer>(
     try {
       for (let now = next; now; now = next) {
         next = null;
-        give(await ask(now.wish));
+        const answer = await ask(now.wish);
+        give(answer, next === null);
       }
     } finally {
       isAsking = false;

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
-import { shapeDecided, type Decided, type Shaped } from '../../core/convert';
-import { livePage, type LivePage } from '../../core/emit/html/livePage';
+import { shapeDecided, type Shaped } from '../../core/convert';
+import { pagePieces, type PagePieces } from '../../core/emit/html/pagePieces';
 import { layerCode, type LayerCode } from '../../core/emit/html/layerCode';
 import { measureMockup, type Measures } from '../../core/mockup/bounds';
 import { findingList, type Finding } from '../../core/findings/finding';
@@ -8,7 +8,7 @@ import type { Box } from '../../core/mockup/box';
 import type { LayerKey } from '../../core/mockup/layer';
 import type { Mockup } from '../../core/mockup/mockup';
 import type { Arrangement } from '../../core/page/node';
-import type { Decision, Decisions } from '../../core/sort/decision';
+import type { Decided, Decision, Decisions } from '../../core/sort/decision';
 import { decide } from '../../core/sort/decide';
 import { reportMerges } from '../../core/sort/merges';
 import { reportSharedNames } from '../../core/sort/sharedNames';
@@ -36,7 +36,7 @@ export interface SettledNews extends Pick<Settled, 'findings' | 'themes'> {
 /** What is shown of a layer and of the page around it. */
 export interface ShownCode {
   readonly code: LayerCode | null;
-  readonly page: LivePage | null;
+  readonly page: PagePieces | null;
 }
 
 /** The same, with the page as what differs from what was told last. */
@@ -45,7 +45,7 @@ export interface ShownNews {
   readonly page: PageNews | null;
 }
 
-export interface PageNews extends Omit<LivePage, 'parts'> {
+export interface PageNews extends Omit<PagePieces, 'parts'> {
   /** True when nothing that was told before belongs to it. */
   readonly isNew: boolean;
   readonly order: readonly string[];
@@ -89,7 +89,7 @@ const api = {
     const { findings, report } = findingList();
     reportMerges(mockup, measures, decisions, report);
     reportSharedNames(decisions, report);
-    const samples = findSamples(mockup, decisions);
+    const samples = findSamples({ mockup, decisions });
     const boxes = told ? null : paintedBoxes(measures);
     const changed = new Map([...decisions].filter(([key, decision]) => told?.get(key) !== decision));
     told = decisions;
@@ -126,7 +126,7 @@ function pageNews(screen: string, made: Omit<Shaped, 'findings'>, address: strin
     return { ...font, path: `${address}/font?${asked}` };
   });
   const input = { ...made, pages: [page], fonts, plan: { ...made.plan, pictures }, unit: 'px' } as const;
-  const { parts, ...around } = livePage(page, input);
+  const { parts, ...around } = pagePieces(page, input);
   const known = toldPage?.screen === screen ? toldPage.parts : null;
   const changed = new Map(parts.flatMap(({ id, html }) => (known?.get(id) === html ? [] : [[id, html]])));
   toldPage = { screen, parts: new Map(parts.map(({ id, html }) => [id, html])) };

@@ -37,6 +37,7 @@ export type CellFacet = Exclude<Column, 'layer' | 'findings' | 'reason'>;
 
 /** The screen as it is seen, the page that it gives, or a drawing of it. */
 export type Shown = 'screen' | 'page' | DrawingKind;
+/** Looks to show it in; see `SortState.worn`. */
 export type Worn = 'drawn' | 'all' | `.${string}`;
 
 export interface SortState {

@@ -1,12 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
 import { wrap } from 'comlink';
+import type { PagePieces } from '../../core/emit/html/pagePieces';
 import type { LayerKey } from '../../core/mockup/layer';
 import type { Mockup } from '../../core/mockup/mockup';
 import type { Arrangement } from '../../core/page/node';
 import type { Tags } from '../../core/sort/tag';
 import { latestOnly } from '../shared/latestOnly';
 import type { ConversionApi, PageNews, Settled, SettledNews, ShownCode } from './conversion.worker';
-import type { LivePage } from '../../core/emit/html/livePage';
 import { useSort } from './SortContext';
 
 const NOTHING: ShownCode = { code: null, page: null };
@@ -38,13 +38,16 @@ export function useConversion(): ShownCode {
     const thread = new Worker(new URL('./conversion.worker.ts', import.meta.url), { type: 'module' });
     const remote = wrap<ConversionApi>(thread);
     let known: Settled | null = null;
-    let page: LivePage | null = null;
+    let page: PagePieces | null = null;
     conversions.current = {
       load: (next) => void remote.load(next, `/api/mockups/${id}`),
       settle: latestOnly(
         (wish) => remote.settle(wish.tags, wish.arrangement),
-        (news) => {
-          settle((known = withNews(known, news)));
+        (news, isLast) => {
+          // What comes too late was told all the same: the next news build on it. But it is not shown over what is foreseen.
+          known = withNews(known, news);
+          if (!isLast) return;
+          settle(known);
           setDecided((count) => count + 1);
         },
       ),
@@ -76,7 +79,10 @@ function withNews(known: Settled | null, { changed, boxes, ...others }: SettledN
   return { decisions, boxes: known.boxes, ...others };
 }
 
-function pageWithNews(known: LivePage | null, { isNew, order, changed, css, screen }: PageNews): LivePage {
+function pageWithNews(
+  known: PagePieces | null,
+  { isNew, order, changed, css, screen }: PageNews,
+): PagePieces {
   const before = new Map(isNew || !known ? [] : known.parts.map(({ id, html }) => [id, html]));
   return { css, screen, parts: order.map((id) => ({ id, html: changed.get(id) ?? before.get(id) ?? '' })) };
 }

@@ -5,7 +5,7 @@ import { BLEED } from '../../../core/pictures/drawings';
 import { ScreenPicture } from '../../shared/ScreenPicture';
 import { useSort } from '../SortContext';
 import { wornChoices, type Shown, type Worn } from '../store';
-import type { LivePage } from '../../../core/emit/html/livePage';
+import type { PagePieces } from '../../../core/emit/html/pagePieces';
 import { PagePicture } from './PagePicture';
 import { Readout } from './Readout';
 import { ScreenChoice } from './ScreenChoice';
@@ -21,7 +21,7 @@ const SHOWN: readonly { readonly value: Shown; readonly label: string }[] = [
 ];
 
 /** The mockup beside the worksheet: what is pointed at or chosen here lights up there, and the other way round. */
-export function MockupView({ page }: { readonly page: LivePage | null }) {
+export function MockupView({ page }: { readonly page: PagePieces | null }) {
   const screens = useSort((state) => state.mockup.screens);
   const screen = useSort((state) => state.screen);
   const showScreen = useSort((state) => state.showScreen);

@@ -1,10 +1,10 @@
 import morphdom from 'morphdom';
 import { useEffect, useRef, useState } from 'react';
-import type { LivePage, LivePart } from '../../../core/emit/html/livePage';
+import type { PagePieces, PagePiece } from '../../../core/emit/html/pagePieces';
 import type { Screen } from '../../../core/mockup/mockup';
 
 interface PagePictureProps {
-  readonly page: LivePage;
+  readonly page: PagePieces;
   readonly screen: Screen;
   readonly scale: number;
 }
@@ -56,7 +56,7 @@ interface ShownPart {
 
 function putParts(
   around: Element,
-  parts: readonly LivePart[],
+  parts: readonly PagePiece[],
   before: ReadonlyMap<string, ShownPart>,
 ): ReadonlyMap<string, ShownPart> {
   const shown = new Map(

@@ -1,7 +1,7 @@
-import Joi from 'joi';
+import { fontEnding } from '@/core/fontFiles';
 import { fileResponse } from '@/server/fileResponse';
-import { answer, parseId } from '@/server/http';
-import { fontSchema, mockupFont, type FontWish } from '@/server/useCases/mockupFont';
+import { answer, parseId, query } from '@/server/http';
+import { fontSchema, mockupFont } from '@/server/useCases/mockupFont';
 
 /** A font of the mockup's texts, for the page that its worksheet shows; the address names the reading, so it lasts. */
 export function GET(
@@ -10,13 +10,8 @@ export function GET(
 ): Promise<Response> {
   return answer(async () => {
     const id = parseId((await params).mockup, 'This mockup');
-    const { searchParams } = new URL(request.url);
-    const asked = {
-      source: searchParams.get('source') ?? undefined,
-      file: searchParams.get('file') ?? undefined,
-    };
-    const bytes = await mockupFont(id, Joi.attempt(asked, fontSchema) as FontWish);
-    const response = fileResponse('font.woff2', bytes);
+    const bytes = await mockupFont(id, query(request, fontSchema));
+    const response = fileResponse(`font.${fontEnding(bytes)}`, bytes);
     response.headers.set('cache-control', 'private, max-age=86400');
     return response;
   });

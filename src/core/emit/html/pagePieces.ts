@@ -6,25 +6,25 @@ import { printSheet } from './html';
 import { nodeMarkup, pageMarkup } from './pageMarkup';
 
 /** A page in pieces, so that an edit need not write all of it anew. */
-export interface LivePage {
+export interface PagePieces {
   readonly css: string;
   /** The element around everything, empty. */
   readonly screen: string;
   /** What stands in it, in order; a part that an edit leaves alone has the very same text. */
-  readonly parts: readonly LivePart[];
+  readonly parts: readonly PagePiece[];
 }
 
-export interface LivePart {
+export interface PagePiece {
   /** Not the same for two parts of a page. */
   readonly id: string;
   readonly html: string;
 }
 
 /** Writes a page in pieces; every element says which layer it comes from. */
-export function livePage(page: Page, input: EmitInput): LivePage {
+export function pagePieces(page: Page, input: EmitInput): PagePieces {
   const context = { ...input, keyed: true, placed: !page.layout };
   const ids = new Map<string, number>();
-  const parts = page.children.map((node): LivePart => {
+  const parts = page.children.map((node): PagePiece => {
     const count = (ids.get(node.layer) ?? 0) + 1;
     ids.set(node.layer, count);
     const html = lastPrinted(node, [wornBy(node, input), input.unit, context.placed], () =>
