@@ -58,13 +58,17 @@ export function isUpright(matrix: Matrix): boolean {
   return Math.abs(matrix[1]) < EPSILON && Math.abs(matrix[2]) < EPSILON && matrix[0] > 0 && matrix[3] > 0;
 }
 
+/** Scales that differ by no more than this share are alike to the eye: half a px in a width of 500. */
+const EVEN = 1e-3;
+
 /** True for a transform that only moves and scales alike in both directions. */
 export function isUniform(matrix: Matrix): boolean {
-  return isUpright(matrix) && Math.abs(matrix[0] - matrix[3]) < EPSILON * Math.max(1, matrix[0]);
+  return isUpright(matrix) && Math.abs(matrix[0] - matrix[3]) < EVEN * matrix[0];
 }
 
-export function isIdentity(matrix: Matrix): boolean {
-  return isUniform(matrix) && Math.abs(matrix[0] - 1) < EPSILON && matrix[4] === 0 && matrix[5] === 0;
+export function isIdentity([a, b, c, d, e, f]: Matrix): boolean {
+  const near = (one: number, other: number) => Math.abs(one - other) < EPSILON;
+  return near(a, 1) && near(b, 0) && near(c, 0) && near(d, 1) && e === 0 && f === 0;
 }
 
 /** How much lengths grow on average: the square root of the area's growth. */

@@ -14,7 +14,16 @@ import { dressLook, groupClip } from './dress';
 import { lowerShape } from './lowerShape';
 import { lowerText } from './lowerText';
 import type { StateNode } from './states';
-import type { BoxNode, FixedPlace, Page, PageFrame, PageNode, PictureNode, Place } from './node';
+import {
+  walkNodes,
+  type BoxNode,
+  type FixedPlace,
+  type Page,
+  type PageFrame,
+  type PageNode,
+  type PictureNode,
+  type Place,
+} from './node';
 
 export interface LowerContext {
   readonly mockup: Mockup;
@@ -162,13 +171,24 @@ function lowerGroup(
   const cut = group.clip?.kind === 'outline' ? groupClip(group.clip.outline, matrix, content) : null;
   const look = { ...dressLook(group, matrix), ...cut?.look };
   if (isPlain(look) && children.length === 0) return null;
-  return {
-    kind: 'box',
-    ...shared,
-    place: { kind: 'fixed', ...(cut?.box ?? content), hugs: false, turn: null },
-    look,
-    children,
-  };
+  const place: FixedPlace = { kind: 'fixed', ...(cut?.box ?? content), hugs: false, turn: null };
+  return namedPicture({ kind: 'box', ...shared, place, look, children });
+}
+
+/** The name of a group that holds nothing but a picture is that picture's. */
+function namedPicture(group: BoxNode): BoxNode {
+  const { label, ...others } = group;
+  const leaves = [...walkNodes(group.children)].filter((node) => node.kind !== 'box');
+  const [picture] = leaves;
+  if (label === undefined || group.role !== 'box' || leaves.length !== 1 || picture?.kind !== 'picture')
+    return group;
+  const named = (node: PageNode): PageNode =>
+    node === picture
+      ? { ...picture, alternative: label }
+      : node.kind === 'box'
+        ? { ...node, children: node.children.map(named) }
+        : node;
+  return { ...others, children: group.children.map(named) };
 }
 
 /** The upright box that a place covers. */

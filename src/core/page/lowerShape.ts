@@ -8,6 +8,7 @@ import { hasRadii, type Radii, type Radius } from '../mockup/outline';
 import type { Stroke } from '../mockup/paint';
 import { hasBoxShadows } from '../look/boxShadows';
 import { dressLook, elementClip, scaledShadow } from './dress';
+import { wholeHairlines } from './hairlines';
 import type { SharedParts } from './lower';
 import type { BoxNode, Place, Turn } from './node';
 
@@ -25,14 +26,15 @@ export function lowerShape(layer: ShapeLayer, matrix: Matrix, shared: SharedPart
   const ring = form.kind === 'ring' ? form.width * meanScale(inner) : 0;
   const border = form.kind === 'rule' ? 0 : ring || strokeWidth;
   const outer = grow(scaled.box, (border - ring) / 2);
-  const place = upright ? placeAt(outer) : turnedPlace(outer, matrix);
-  const look = {
+  const look: Look = {
     ...paintLook(layer, form, inner, outer, border),
     ...radiiLook(scaled.radii, border - ring, layer.stroke),
     ...dressShape(layer, inner),
     ...(form.kind === 'box' && form.cut ? {} : clipLook(layer, inner, outer)),
   };
-  return { kind: 'box', ...shared, place, look, children: [] };
+  if (!upright) return { kind: 'box', ...shared, place: turnedPlace(outer, matrix), look, children: [] };
+  const thin = wholeHairlines({ box: outer, look });
+  return { kind: 'box', ...shared, place: placeAt(thin.box), look: thin.look, children: [] };
 }
 
 function placeAt(box: Box): Place {

@@ -38,7 +38,13 @@ export function lowerText(
   const regular = follows && stretch !== null;
   const widened = regular ? stretch : 1;
   const height = follows ? lineHeight * layer.lines.length : spread(layer.lines) * scale + lineHeight;
-  const box = { x: start.x, y: start.y - baseline, width: ((rightEdge - left) * scale) / widened, height };
+  const nudge = baked ? toWholePx(baselinesOf(layer, start.y, scale)) : 0;
+  const box = {
+    x: start.x,
+    y: start.y + nudge - baseline,
+    width: ((rightEdge - left) * scale) / widened,
+    height,
+  };
   // A text that starts at its left end needs no width; the others are set within their measured one.
   const hugs = layer.align === 'start' && regular && !layer.rightToLeft;
   const place = baked ? uprightPlace(box, hugs, widened) : turnedText(box, matrix, hugs, widened);
@@ -57,6 +63,26 @@ export function lowerText(
     ...(follows && !regular && { even: true }),
     faces: [...new Set(layer.lines.flatMap((line) => line.runs.map((run) => run.face)))],
   };
+}
+
+function baselinesOf({ lines }: TextLayer, first: number, scale: number): readonly number[] {
+  return lines.map((line) => first + (line.baseline - lines[0]!.baseline) * scale);
+}
+
+/** Px from where a baseline would be rounded to another px. */
+const TIE = 0.1;
+
+/**
+ * By how much a text is moved down so that its first baseline lies at a whole px, as far as that leaves every line in
+ * the row of px in which it was drawn: browsers draw upright letters at whole px, in SVG and in HTML, and what is lost
+ * at every box around must not tip them over.
+ */
+function toWholePx(baselines: readonly number[]): number {
+  const strays = baselines.map((baseline) => Math.round(baseline) - baseline);
+  const least = Math.max(...strays) - 0.5 + TIE;
+  const most = Math.min(...strays) + 0.5 - TIE;
+  if (least > most) return (least + most) / 2;
+  return Math.min(Math.max(strays[0]!, least), most);
 }
 
 function uprightPlace(box: Box, hugs: boolean, widened: number): Place {

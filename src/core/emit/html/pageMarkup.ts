@@ -81,7 +81,7 @@ function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): Marku
     interactive: inside.interactive || isInteractive(name),
   };
   const style = placeStyle(node, context, node.children.length === 0 ? [] : scrollDeclarations(node.scroll));
-  const attributes = { ...sharedAttributes(node, context), style };
+  const attributes = { ...sharedAttributes(node, context), ...nameAttributes(node, name), style };
   return element(
     name,
     attributes,
@@ -136,7 +136,11 @@ function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): Mar
   ]);
   const never = node.wraps === 'never' ? NEVER : [];
   const style = placeStyle(node, context, never);
-  return inlineElement(name, { ...sharedAttributes(node, context), style }, children);
+  return inlineElement(
+    name,
+    { ...sharedAttributes(node, context), ...nameAttributes(node, name), style },
+    children,
+  );
 }
 
 /** Links and buttons hold no links (HTML, §4.5.1 and §4.10.6). */
@@ -214,11 +218,19 @@ function sharedAttributes(node: PageNode, { sheet, keyed, placed }: MarkupContex
     class: classes.length > 0 ? classes.join(' ') : null,
     href: node.role === 'link' ? (node.href ?? '#') : link,
     type: node.role === 'button' ? 'button' : null,
-    'aria-label': node.kind === 'picture' ? null : node.label,
     'data-slot': node.slot,
     'data-layer': keyed && !(node.kind === 'box' && node.made) ? node.layer : undefined,
     hidden: node.hidden,
   };
+}
+
+/** Elements that mean nothing may have no name; a box of that kind is a group when it has one (ARIA in HTML, §4). */
+const NAMELESS: ReadonlySet<string> = new Set(['div', 'span', 'p', 'label']);
+
+function nameAttributes({ label, kind }: PageNode, name: string) {
+  if (label === undefined) return {};
+  if (!NAMELESS.has(name)) return { 'aria-label': label };
+  return kind === 'box' && name !== 'label' ? { role: 'group', 'aria-label': label } : {};
 }
 
 /** The role's element, or `span` where only letters and inline elements may stand. */

@@ -43,6 +43,8 @@ export interface Here {
   readonly parentKey: LayerKey;
   /** The nearest viewport's size in its own coordinates: what percentages measure. */
   readonly viewport: { readonly width: number; readonly height: number };
+  /** Px of the screen that one px of the element's own coordinates is long, on average. */
+  readonly scale: number;
   /** The ids of the `use` targets that are being drawn, against cycles. */
   readonly using: readonly string[];
 }

@@ -8,7 +8,7 @@ import {
   type LayerKey,
   type TextLayer,
 } from '../../mockup/layer';
-import { IDENTITY, multiply, translation, type Matrix } from '../../mockup/matrix';
+import { IDENTITY, meanScale, multiply, translation, type Matrix } from '../../mockup/matrix';
 import { NO_RADII, outlineBox } from '../../mockup/outline';
 import { LIMITS } from '../limits';
 import { elementsIn, type XmlNode } from '../xml/node';
@@ -92,7 +92,8 @@ export function readElement(node: XmlNode, around: Here): Layer | null {
   context.onLayer(key, node);
   const handlers = Object.keys(node.attributes).filter((name) => /^on[a-z]/i.test(name));
   if (handlers.length > 0) context.report('handler-removed', key, { name: handlers.join(', ') });
-  return context.deeper(() => reader(node, { ...around, computed, parentKey: key }, key));
+  const scale = around.scale * meanScale(parseTransform(computed.style.transform) ?? IDENTITY);
+  return context.deeper(() => reader(node, { ...around, computed, parentKey: key, scale }, key));
 }
 
 function reportUnread(node: XmlNode, { context, parentKey }: Here): void {
@@ -210,7 +211,8 @@ function readViewport(node: XmlNode, here: Here, key: LayerKey, viewport: Box): 
   if (viewport.width <= 0 || viewport.height <= 0) return null;
   const viewBox = parseViewBox(node.attributes.viewBox);
   const { matrix } = fitViewBox(viewBox, viewport, node.attributes.preserveAspectRatio);
-  const layers = readChildren(node, { ...here, viewport: viewBox ?? viewport });
+  const scale = here.scale * meanScale(matrix);
+  const layers = readChildren(node, { ...here, viewport: viewBox ?? viewport, scale });
   const content = readGroup(node, here, key, matrix, layers);
   if (['visible', 'auto'].includes(here.computed.declared.get('overflow') ?? 'hidden') || content.clip)
     return content;

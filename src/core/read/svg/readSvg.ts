@@ -2,6 +2,7 @@ import { findingList, type Finding, type Report } from '../../findings/finding';
 import { measureScreen } from '../../mockup/bounds';
 import { bareLayer } from '../../mockup/layer';
 import { layersOf } from '../../mockup/walk';
+import { meanScale, multiply, scaling } from '../../mockup/matrix';
 import type { Mockup, Screen } from '../../mockup/mockup';
 import type { FontBook } from '../../type/fontBook';
 import { decodeText } from '../decodeText';
@@ -142,20 +143,29 @@ function readScreen(root: XmlNode, name: string, context: SvgContext): Screen {
   };
   const viewport = { x: 0, y: 0, width: said.width ?? UNSAID.width, height: said.height ?? UNSAID.height };
   const { matrix } = fitViewBox(viewBox, viewport, root.attributes.preserveAspectRatio);
+  const [width, height] = [wholePx(viewport.width), wholePx(viewport.height)];
   const key = context.newKey('', name, 'screen');
-  const here: Here = { context, computed, parentKey: key, viewport: viewBox ?? viewport, using: [] };
+  const transform = multiply(scaling(width / viewport.width, height / viewport.height), matrix);
+  const here: Here = {
+    context,
+    computed,
+    parentKey: key,
+    viewport: viewBox ?? viewport,
+    scale: meanScale(transform),
+    using: [],
+  };
   const screen: Screen = {
     key,
     name,
-    width: viewport.width,
-    height: viewport.height,
+    width,
+    height,
     origin: { x: 0, y: 0 },
     found: 'whole',
     ground: null,
     root: {
       kind: 'group',
       ...bareLayer(key, name),
-      transform: matrix,
+      transform,
       opacity: parseShare(computed.style.opacity),
       hints: readHints(root),
       isolated: true,
@@ -164,6 +174,11 @@ function readScreen(root: XmlNode, name: string, context: SvgContext): Screen {
     },
   };
   return { ...screen, ...sizeOf(screen, said, context) };
+}
+
+/** Browsers draw a picture in whole px, and stretch what is in it by the rest (common practice of theirs, no source). */
+function wholePx(side: number): number {
+  return Math.max(1, Math.round(side));
 }
 
 /** The size of browsers for what says none (CSS 2.1, §10.3.2). */
@@ -187,13 +202,13 @@ function sizeOf(
   said: { readonly width: number | null; readonly height: number | null },
   context: SvgContext,
 ) {
-  if (said.width !== null && said.height !== null) return { width: said.width, height: said.height };
+  if (said.width !== null && said.height !== null) return {};
   const painted = measureScreen(screen, Object.fromEntries(context.faces)).get(screen.key)?.painted;
   const reach = (from: number, length: number) =>
     usable(Math.ceil(from + length), 'no size; its content decides');
   return {
-    width: said.width ?? (painted ? reach(painted.x, painted.width) : UNSAID.width),
-    height: said.height ?? (painted ? reach(painted.y, painted.height) : UNSAID.height),
+    width: said.width ? screen.width : painted ? reach(painted.x, painted.width) : UNSAID.width,
+    height: said.height ? screen.height : painted ? reach(painted.y, painted.height) : UNSAID.height,
   };
 }
 

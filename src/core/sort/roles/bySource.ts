@@ -20,10 +20,12 @@ const ARIA: Readonly<Record<string, Role>> = {
 };
 
 /** The source says it: a link's address or an ARIA role. */
-export const bySource: RoleRule = (layer, outcome) => {
+export const bySource: RoleRule = (layer, outcome, facts, { parent }) => {
   if (outcome !== 'element' || layer.kind === 'shape') return null;
   if (layer.hints.href !== undefined) return { role: 'link', reason: `links to ${layer.hints.href}` };
   const said = layer.hints.role;
   const role = said === undefined ? undefined : (ARIA[said] ?? (said in ROLES ? (said as Role) : undefined));
+  // An item is one of a list: that of a menu is one of its choices.
+  if (role === 'item' && parent !== 'ul') return null;
   return role && layer.kind === 'group' ? { role, reason: `the mockup gives it the role ${said}` } : null;
 };

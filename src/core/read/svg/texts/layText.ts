@@ -13,7 +13,7 @@ export interface LaidText extends Pick<TextLayer, 'align' | 'rightToLeft' | 'odd
 /** Lays out a `text` element: anchors, positions and lengths worked in, letters in line with each other joined. */
 export function layText(node: XmlNode, here: Here): LaidText {
   const flat = lettersOf(node, here);
-  const lines = joinLines(placeSegments(flat, here.context), here.context)
+  const lines = joinLines(placeSegments(flat, here), here.context)
     .filter((line) => line.runs.some((run) => run.text.trim() !== ''))
     .map((line) => trimLine(line, here.context));
   const { 'text-anchor': anchor, direction } = here.computed.style;

@@ -90,28 +90,36 @@ export function parseFamilies(list: string): string[] {
   return names.map((name) => name.trim().replace(/^["']|["']$/g, '')).filter((name) => name !== '');
 }
 
-/** How far below the given y the alphabetic baseline lies, px (CSS Inline 3, §4.2; SVG 1.1, §10.9.2). */
-export function baselineShift(run: PlainRun | undefined, context: SvgContext): number {
+/**
+ * How far below the given y the alphabetic baseline lies, px (CSS Inline 3, §4.2; SVG 1.1, §10.9.2). Browsers take the
+ * letters' extents in whole px of the screen.
+ * @param scale px of the screen that one px is long
+ */
+export function baselineShift(run: PlainRun | undefined, context: SvgContext, scale: number): number {
   const metrics = run && context.faces.get(run.face)?.metrics;
   if (!metrics) return 0;
   const em = run.style.size / metrics.unitsPerEm;
+  const whole = (length: number) => (scale > 0 ? Math.round(length * em * scale) / scale : length * em);
+  const [ascent, descent] = [whole(metrics.ascent), whole(metrics.descent)];
   const { 'alignment-baseline': own, 'dominant-baseline': dominant } = run.computed.style;
   switch (own === 'auto' || own === 'baseline' ? dominant : own) {
     case 'middle':
       return (metrics.xHeight / 2) * em;
     case 'central':
-      return ((metrics.ascent - metrics.descent) / 2) * em;
+      return (ascent - descent) / 2;
     case 'hanging':
-      return metrics.ascent * 0.8 * em;
+      return ascent * 0.8;
+    case 'mathematical':
+      return ascent * 0.5;
     case 'text-before-edge':
     case 'before-edge':
     case 'text-top':
-      return metrics.ascent * em;
+      return ascent;
     case 'text-after-edge':
     case 'after-edge':
     case 'text-bottom':
     case 'ideographic':
-      return -metrics.descent * em;
+      return -descent;
     default:
       return 0;
   }

@@ -1,5 +1,5 @@
 import type { Computed } from '../computed';
-import type { SvgContext } from '../context';
+import type { Here } from '../context';
 import type { Flat } from './letters';
 import type { Segment } from './lines';
 import { baselineShift, measureRun, piecesOf, totalWidth, type PlainLine } from './runs';
@@ -11,7 +11,7 @@ interface Fitted {
 }
 
 /** Splits at absolute positions into chunks and at shifts into segments, measures, and works in the anchor. */
-export function placeSegments(flat: Flat, context: SvgContext): Segment[] {
+export function placeSegments(flat: Flat, here: Here): Segment[] {
   const { letters } = flat;
   const lines: Segment[] = [];
   const starts = letters.flatMap((letter, at) =>
@@ -28,7 +28,7 @@ export function placeSegments(flat: Flat, context: SvgContext): Segment[] {
       if (!shifted) continue;
       const first = letters[segmentStart];
       pen = { x: pen.x + (first?.dx ?? 0), y: pen.y + (first?.dy ?? 0) };
-      const segment = measureSegment(flat, segmentStart, at, pen, context);
+      const segment = measureSegment(flat, segmentStart, at, pen, here);
       chunk.push(segment);
       pen = { x: pen.x + segment.line.width - segment.gapAfter, y: pen.y };
       segmentStart = at;
@@ -67,13 +67,13 @@ function measureSegment(
   start: number,
   end: number,
   pen: { readonly x: number; readonly y: number },
-  context: SvgContext,
+  { context, scale }: Here,
 ): Fitted {
   const pieces = piecesOf(flat.letters.slice(start, end));
   const natural = pieces.map((piece) => measureRun(piece, context, 0));
   const { spacing, stretch } = fitLength(flat, start, end, totalWidth(natural));
   const runs = spacing === 0 ? natural : pieces.map((piece) => measureRun(piece, context, spacing));
-  const baseline = pen.y + baselineShift(runs[0], context);
+  const baseline = pen.y + baselineShift(runs[0], context, scale);
   const width = totalWidth(runs) * stretch;
   return { line: { x: pen.x, baseline, width, stretch, anchor: 'start', runs }, gapAfter: spacing };
 }
