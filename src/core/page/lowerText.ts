@@ -38,10 +38,9 @@ export function lowerText(
   const regular = follows && stretch !== null;
   const widened = regular ? stretch : 1;
   const height = follows ? lineHeight * layer.lines.length : spread(layer.lines) * scale + lineHeight;
-  const nudge = baked ? toWholePx(baselinesOf(layer, start.y, scale)) : 0;
   const box = {
     x: start.x,
-    y: start.y + nudge - baseline,
+    y: start.y - baseline,
     width: ((rightEdge - left) * scale) / widened,
     height,
   };
@@ -59,6 +58,7 @@ export function lowerText(
     place,
     look: { type, ...dressLook(layer, dressed), ...(clip && { clip }) },
     baseline,
+    nudge: baked ? toWholePx(baselinesOf(layer, start.y, scale)) : 0,
     lines: layer.lines.map((line) => lowerLine(line, main, scale, type, regular ? null : { left, first })),
     ...(follows && !regular && { even: true }),
     faces: [...new Set(layer.lines.flatMap((line) => line.runs.map((run) => run.face)))],

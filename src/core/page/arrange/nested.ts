@@ -5,6 +5,7 @@ import { absorbBars, mergeCoats } from './coats';
 import { flowInside } from './flow/inside';
 import { mergeBackdrop } from './backdrop';
 import { isPurposeless } from './meaning';
+import { trimGroups } from './trim';
 
 /** Everything stands in its group; wrappers without a purpose vanish, and a backdrop becomes its group's own. */
 export function nested(page: Page, versions: readonly StateNode[] = []): Page {
@@ -17,7 +18,7 @@ export function groupPage(page: Page, versions: readonly StateNode[] = []): Page
   const shaped = versions.flatMap(({ node, ...version }) =>
     nest(node).map((each) => ({ ...version, node: each.kind === 'box' ? mergeBackdrop(each, true) : each })),
   );
-  return { ...page, children: withStates(children, shaped) };
+  return trimGroups({ ...page, children: withStates(children, shaped) });
 }
 
 const nest = rememberOf(nestAnew);

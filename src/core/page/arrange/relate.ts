@@ -16,7 +16,8 @@ const lastRelated = lastMade<PageNode, PageNode>();
 
 function relateOne(node: PageNode, origin: Point): PageNode {
   const { place } = node;
-  const related = { ...place, x: place.x - origin.x, y: place.y - origin.y };
+  const nudge = node.kind === 'text' && place.kind === 'fixed' ? node.nudge : 0;
+  const related = { ...place, x: place.x - origin.x, y: place.y - origin.y + nudge };
   if (node.kind !== 'box') return { ...node, place: related };
   const border = borderInsets(node.look);
   const inner = { x: place.x + border.left, y: place.y + border.top };

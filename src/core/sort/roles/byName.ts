@@ -27,10 +27,10 @@ export const byName: RoleRule = (layer, outcome, facts, { parent }) => {
   const plain = words.filter((word) => !/^\d+$/.test(word));
   if (plain.length === 1 && plain[0] === 'a') return { role: 'link', reason: 'its name says "a"' };
   const heading = words.find((word) => /^h[1-6]$/.test(word));
-  if (heading && isOfTexts(layer))
+  if (heading && isOneTitle(layer))
     return { role: `heading-${heading.slice(1)}` as Role, reason: `its name says "${heading}"` };
   const word = tellingWord(words);
-  if (word !== undefined && TITLES.has(word) && isOfTexts(layer)) return titleRole(layer, word, facts);
+  if (word !== undefined && TITLES.has(word) && isOneTitle(layer)) return titleRole(layer, word, facts);
   const role = word === undefined ? undefined : WORDS.get(word);
   // Navigation has words to choose from.
   if (role === 'navigation' && facts.contents(layer).texts < 2) return null;
@@ -57,6 +57,16 @@ function titleRole(layer: GroupLayer, word: string, facts: Facts): RoleVerdict {
   const level =
     facts.headingSizes.indexOf(Math.max(0, ...sizes)) + 1 || Math.min(6, facts.headingSizes.length + 1);
   return { role: `heading-${level}` as Role, reason: `its name says "${word}"` };
+}
+
+/** What has a title among its parts is what stands over something, not the title of it. */
+function isOneTitle(group: Layer): boolean {
+  const parts = [...walk(group)].filter((layer) => layer !== group && layer.kind === 'group');
+  return isOfTexts(group) && !parts.some((part) => nameWords(part.sourceName ?? '').some(isTitleWord));
+}
+
+function isTitleWord(word: string): boolean {
+  return /^h[1-6]$/.test(word) || TITLES.has(word);
 }
 
 function isOfTexts(group: Layer): boolean {

@@ -9,13 +9,15 @@ export function textsIn(
   room: (part: Part) => number,
   narrowed: Wide,
   common: Align,
+  /** True where the width does not come from the texts themselves. */
+  given: boolean,
 ): readonly PageNode[] {
   return children.map((child, at): PageNode => {
     if (child.kind !== 'text' || child.place.kind !== 'flow') return child;
     const available = room(parts[at]!);
     const { place } = child;
-    return lastBroken(child, [available, narrowed, common], () =>
-      breakText(child, place, available, narrowed, common),
+    return lastBroken(child, [available, narrowed, common, given], () =>
+      breakText(child, place, available, narrowed, common, given),
     );
   });
 }
@@ -28,6 +30,7 @@ function breakText(
   available: number,
   narrowed: Wide,
   common: Align,
+  given: boolean,
 ): PageNode {
   if (node.lines.length === 1) {
     const seen = place.width * (place.turn?.[0] ?? 1);
@@ -35,8 +38,7 @@ function breakText(
     // Stretched letters break where they have no more room as they are drawn.
     if (seen + 1 > available) return { ...node, wraps: 'never' };
     if (narrowed === 'set') return { ...node, wraps: 'freely' };
-    const starts = ['start', 'stretch'].includes(place.align ?? common);
-    return starts && place.margin.left === 0
+    return standsAtStart(place, common) && place.margin.left === 0
       ? {
           ...node,
           wraps: 'freely',
@@ -45,9 +47,23 @@ function breakText(
       : { ...node, wraps: 'never' };
   }
   const width = freeWidth(node, available);
-  if (width === null) return { ...node, wraps: 'as-drawn' };
+  if (width === null) {
+    const seen = place.width * (place.turn?.[0] ?? 1);
+    const room = SLACK + seen * UNSURE;
+    const isTight = given && seen + room > available;
+    if (!isTight || !standsAtStart(place, common)) return { ...node, wraps: 'as-drawn' };
+    return {
+      ...node,
+      wraps: 'as-drawn',
+      place: { ...place, margin: { ...place.margin, right: (place.margin.right ?? 0) - room } },
+    };
+  }
   const isWhole = width >= available - 0.01;
   return { ...node, wraps: 'freely', place: isWhole ? place : { ...place, width, wide: narrowed } };
+}
+
+function standsAtStart({ align }: FlowPlace, common: Align): boolean {
+  return ['start', 'stretch'].includes(align ?? common);
 }
 
 /** The width of a line's first word is guessed from its letters; so much of the guess is trusted. */
@@ -55,6 +71,8 @@ const TRUSTED = 0.75;
 /** Px that letters may be wider or narrower in the browser, and that a paragraph gets more than its longest line. */
 const SLACK = 0.4;
 const ROOM = 6;
+/** The share by which letters of a stretched or oddly set line may come out wider. */
+const UNSURE = 0.005;
 /** Letters of scripts without spaces between words (CSS Text 3, §5.2). */
 const WITHOUT_SPACES = /[\u2E80-\u9FFF\uAC00-\uD7AF\uF900-\uFAFF\u3040-\u30FF]/u;
 

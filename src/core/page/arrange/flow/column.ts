@@ -16,7 +16,7 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
   const free = columnSides(parts, inner, inside, vertical, given);
   const sides = { left: Math.max(0, free.left), right: Math.max(0, free.right) };
   const room: Box = { ...inside, x: inner.x + sides.left, width: inner.width - sides.left - sides.right };
-  const widened = parts.map((each) => widen(each, room, given));
+  const widened = parts.map((each) => widen(trim(each, room), room, given));
   const tendencies = widened.map((each) => tendency(each, room));
   const align = commonest(tendencies);
   const gaps = parts.slice(1).map(({ box }, at) => box.y - bottom(parts[at]!.box));
@@ -64,7 +64,14 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
   };
   return {
     layout,
-    children: textsIn(children, widened, ({ box }) => (given ? room.width : box.width), 'capped', align),
+    children: textsIn(
+      children,
+      widened,
+      ({ box }) => (given ? room.width : box.width),
+      'capped',
+      align,
+      given,
+    ),
   };
 }
 
@@ -93,6 +100,14 @@ function columnSides(
   if (rest < left && rest >= 0 && parts.every(({ box }) => Math.abs(right(box) - right(inside)) <= EDGE))
     return { left: rest, right: rest };
   return { left, right: Math.min(Math.max(0, left), rest) };
+}
+
+/** What shows nothing by itself ends where the room does, not where a line that it holds sticks out by half its width. */
+function trim(part: Part, room: Box): Part {
+  if (!isUnseen(part) || !part.content) return part;
+  const at = (edge: number, wanted: number) => (Math.abs(edge - wanted) <= EDGE ? wanted : edge);
+  const x = at(part.box.x, room.x);
+  return { ...part, box: { ...part.box, x, width: at(right(part.box), right(room)) - x } };
 }
 
 /** What was made, or holds paragraphs and shows nothing by itself, takes the whole room: it has something to share out. */

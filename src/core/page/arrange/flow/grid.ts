@@ -87,6 +87,7 @@ export function layOutGrid(
     (cell) => widths.get(cell) ?? cell.box.width,
     'capped',
     'middle',
+    false,
   );
   return { layout, children: withEmptyCells(children, rows) };
 }

@@ -141,7 +141,12 @@ function holdContained(children: readonly PageNode[]): readonly PageNode[] {
   if (!children.some(canHold)) return children;
   const boxes = children.map((child) => placedBox(child.place));
   const index = indexOf(boxes);
-  const holder = children.map((child, at): number | null => {
+  const holder: (number | null)[] = [];
+  const isHeldBy = (held: number, by: number): boolean => {
+    const next = holder[held] ?? null;
+    return next !== null && (next === by || isHeldBy(next, by));
+  };
+  const holderOf = (child: PageNode, at: number): number | null => {
     if (child.hidden) return null;
     const box = boxes[at]!;
     const under = index(box).filter((other) => other < at);
@@ -153,8 +158,9 @@ function holdContained(children: readonly PageNode[]): readonly PageNode[] {
       .at(-1);
     if (holds === undefined) return null;
     const between = under.filter((other) => other > holds && overlaps(boxes[other]!, box));
-    return between.every((other) => contains(boxes[holds]!, boxes[other]!, TOUCH)) ? holds : null;
-  });
+    return between.every((other) => isHeldBy(other, holds)) ? holds : null;
+  };
+  children.forEach((child, at) => holder.push(holderOf(child, at)));
   if (holder.every((at) => at === null)) return children;
   const inside = children.map((): number[] => []);
   holder.forEach((at, child) => at !== null && inside[at]!.push(child));

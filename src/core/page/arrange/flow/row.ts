@@ -77,7 +77,10 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
     given && !filled
       ? Math.max(0.5, before + after - sides.left - sides.right, ...gaps.filter((_, at) => at === free))
       : 0.5;
-  return { layout, children: textsIn(children, parts, (each) => each.box.width + slack, 'set', align) };
+  return {
+    layout,
+    children: textsIn(children, parts, (each) => each.box.width + slack, 'set', align, false),
+  };
 }
 
 /** Common practice, no source: what takes up so much of a row is its main thing. */
