@@ -43,6 +43,12 @@ export async function offsets(
     }),
   );
   const wanted = new Map(drawnNodes(conversion, at).map((node) => [node.layer, node]));
+  for (const node of walkNodes(conversion.pages[at]!.children)) {
+    // Of words that were joined, the first ones begin the line.
+    const texts = [node.layer, ...(node.merged ?? [])].flatMap((layer) => wanted.get(layer) ?? []);
+    const first = texts.find((text) => text.kind === 'text');
+    if (node.kind === 'text' && first) wanted.set(node.layer, texts.reduce(firstText, first));
+  }
   return found
     .flatMap(({ layer, line, ...edges }) => {
       const node = wanted.get(layer);
@@ -60,6 +66,13 @@ export async function offsets(
       return Math.max(Math.abs(line.x - box.x), Math.abs(line.y - box.y));
     })
     .sort((one, other) => one - other);
+}
+
+function firstText(one: PageNode, other: PageNode): PageNode {
+  if (other.kind !== 'text') return one;
+  const isAbove = other.place.y + other.baseline < one.place.y + (one.kind === 'text' ? one.baseline : 0) - 1;
+  const isBeside = Math.abs(other.place.y - one.place.y) <= 4 && other.place.x < one.place.x;
+  return isAbove || isBeside ? other : one;
 }
 
 function drawnNodes({ mockup, measures, decisions, plan }: Conversion, at: number): readonly PageNode[] {

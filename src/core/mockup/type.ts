@@ -23,13 +23,15 @@ export type FaceId = string;
 /** Where a face comes from: inside the mockup, added by a person, shipped with Orden, this machine, or a table of well-known metrics. */
 export type FaceSource = 'embedded' | 'added' | 'shipped' | 'system' | 'known';
 
-/** Vertical metrics of one face, in units of its em square, y upwards: ascent positive, descent positive below. */
+/** Metrics of one face, in units of its em square, y upwards: ascent positive, descent positive below. */
 export interface FaceMetrics {
   readonly unitsPerEm: number;
   readonly ascent: number;
   readonly descent: number;
   readonly lineGap: number;
   readonly xHeight: number;
+  /** The advance of a space. */
+  readonly space: number;
 }
 
 export interface FontFace {

@@ -3,6 +3,7 @@ import type { Faces } from '../mockup/bounds';
 import type { TextLayer, TextLine, TextRun } from '../mockup/layer';
 import type { Box } from '../mockup/box';
 import { applyTo, isUniform, meanScale, type Matrix } from '../mockup/matrix';
+import type { FaceMetrics } from '../mockup/type';
 import { baselineInLine, roundedExtents } from './baselines';
 import { dressLook, elementClip } from './dress';
 import type { SharedParts } from './lower';
@@ -58,11 +59,17 @@ export function lowerText(
     place,
     look: { type, ...dressLook(layer, dressed), ...(clip && { clip }) },
     baseline,
+    space: spaceOf(face.metrics, main, scale),
     nudge: baked ? toWholePx(baselinesOf(layer, start.y, scale)) : 0,
     lines: layer.lines.map((line) => lowerLine(line, main, scale, type, regular ? null : { left, first })),
     ...(follows && !regular && { even: true }),
     faces: [...new Set(layer.lines.flatMap((line) => line.runs.map((run) => run.face)))],
   };
+}
+
+/** How wide a space is between its words, px. */
+function spaceOf({ space, unitsPerEm }: FaceMetrics, { style }: TextRun, scale: number): number {
+  return ((space / unitsPerEm) * style.size + style.letterSpacing + style.wordSpacing) * scale;
 }
 
 function baselinesOf({ lines }: TextLayer, first: number, scale: number): readonly number[] {
@@ -77,7 +84,7 @@ const TIE = 0.1;
  * the row of px in which it was drawn: browsers draw upright letters at whole px, in SVG and in HTML, and what is lost
  * at every box around must not tip them over.
  */
-function toWholePx(baselines: readonly number[]): number {
+export function toWholePx(baselines: readonly number[]): number {
   const strays = baselines.map((baseline) => Math.round(baseline) - baseline);
   const least = Math.max(...strays) - 0.5 + TIE;
   const most = Math.min(...strays) + 0.5 - TIE;

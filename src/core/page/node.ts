@@ -162,6 +162,8 @@ export interface TextNode extends NodeBase {
   readonly baseline: number;
   /** Px by which it is moved down where it stands at coordinates, so that its letters lie in the px of the mockup. */
   readonly nudge: number;
+  /** How wide a space is between its words, px. */
+  readonly space: number;
   readonly lines: readonly TextNodeLine[];
   /** True when its lines follow each other as a paragraph's do, each stretched by itself. */
   readonly even?: boolean;

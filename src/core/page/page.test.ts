@@ -103,7 +103,7 @@ describe('texts', () => {
 
   // hhea of Commissioner 400: ascent 1.017, descent 0.206 of an em; read from the font file.
   it('rounds ascent and descent as browsers do', () => {
-    const metrics = { unitsPerEm: 2000, ascent: 2034, descent: 412, lineGap: 0, xHeight: 1000 };
+    const metrics = { unitsPerEm: 2000, ascent: 2034, descent: 412, lineGap: 0, xHeight: 1000, space: 520 };
     expect(roundedExtents(metrics, 15)).toEqual({ ascent: 15, descent: 3 });
     expect(baselineInLine(metrics, 15, 18)).toBe(15);
     expect(baselineInLine(metrics, 15, 24)).toBe(18);

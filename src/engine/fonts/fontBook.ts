@@ -169,7 +169,7 @@ function knownFace(wish: FaceWish): Opened {
     weight,
     italic,
     source: 'known',
-    metrics: { unitsPerEm, ascent, descent: -descent, lineGap, xHeight },
+    metrics: { unitsPerEm, ascent, descent: -descent, lineGap, xHeight, space: xWidthAvg },
   };
   return { face, font: null, meanAdvance: xWidthAvg / unitsPerEm };
 }
@@ -240,7 +240,8 @@ function metricsOf(font: Font): FaceMetrics {
       ? [os2.typoAscender, os2.typoDescender, os2.typoLineGap]
       : [hhea.ascent, hhea.descent, hhea.lineGap];
   const xHeight = os2?.xHeight || font.glyphForCodePoint(0x78).bbox.maxY || font.unitsPerEm / 2;
-  return { unitsPerEm: font.unitsPerEm, ascent, descent: -descent, lineGap, xHeight };
+  const space = font.glyphForCodePoint(0x20).advanceWidth;
+  return { unitsPerEm: font.unitsPerEm, ascent, descent: -descent, lineGap, xHeight, space };
 }
 
 interface Os2 {

@@ -16,11 +16,29 @@ function settleAnew(node: PageNode): PageNode {
   const children = node.children.map(settle);
   if (node.role !== 'list')
     return children.every((child, at) => child === node.children[at]) ? node : { ...node, children };
+  // A ground that took all items in is the list.
+  if (children.some(holdsItems))
+    return {
+      ...node,
+      role: 'box',
+      children: children.map((child) =>
+        holdsItems(child) ? settleAnew({ ...child, role: 'list' }) : asBox(child),
+      ),
+    };
   // A list that was cut into rows holds rows, not items: it is boxes.
   const isCut = children.some((child) => isMade(child) && child.kind === 'box' && child.children.length > 0);
   return isCut
     ? { ...node, role: 'box', children: children.map(asBox) }
     : { ...node, children: children.map(asItem) };
+}
+
+function holdsItems(node: PageNode): node is BoxNode {
+  return (
+    node.kind === 'box' &&
+    node.role === 'box' &&
+    !isMade(node) &&
+    node.children.some(({ role }) => role === 'item')
+  );
 }
 
 function asBox(node: PageNode): PageNode {

@@ -5,6 +5,7 @@ import { absorbBars, mergeCoats } from './coats';
 import { flowInside } from './flow/inside';
 import { mergeBackdrop } from './backdrop';
 import { isPurposeless } from './meaning';
+import { soleText } from './soleText';
 import { trimGroups } from './trim';
 
 /** Everything stands in its group; wrappers without a purpose vanish, and a backdrop becomes its group's own. */
@@ -27,6 +28,8 @@ function nestAnew(node: PageNode): readonly PageNode[] {
   if (node.kind !== 'box') return [node];
   const children = mergeCoats(node.children.flatMap(nest));
   const kept = absorbBars(mergeBackdrop({ ...node, children }));
+  const text = soleText(kept);
+  if (text) return [text];
   if (!isWrapper(kept)) return [kept];
   const [only, ...more] = kept.children;
   return only && more.length === 0 && kept.named && !only.named ? [named(only, kept)] : kept.children;

@@ -4,6 +4,7 @@ import { madeBox } from '../../made';
 import type { Page } from '../../node';
 import type { StateNode } from '../../states';
 import { groupPage } from '../nested';
+import { joinSentences } from '../sentences';
 import { withGround } from './ground';
 import { evenLineHeights } from './lineHeights';
 import { layOut } from './layOut';
@@ -12,7 +13,7 @@ import { contentOf, type Part } from './parts';
 
 /** Rows, columns and grids as the boxes stand; what overlaps on purpose lies loose in its nearest container. */
 export function flow(page: Page, versions: readonly StateNode[] = []): Page {
-  const grounded = withGround(evenLineHeights(groupPage(page, versions)));
+  const grounded = withGround(evenLineHeights(joinSentences(groupPage(page, versions))));
   const screen = pageBox(grounded);
   const root: Part = {
     node: madeBox(page.name, page.screen, screen),

@@ -1,0 +1,276 @@
+import equal from 'fast-deep-equal';
+import { boxAround, right, type Box } from '../../mockup/box';
+import { rememberOf } from '../../mockup/remember';
+import { toWholePx } from '../lowerText';
+import type { BoxNode, Page, PageNode, TextNode, TextNodeLine, TextSpan } from '../node';
+import type { TypeLook } from '../../look/look';
+import { soleText } from './soleText';
+
+/**
+ * Words of one sentence that the mockup has as several texts, a bold word or a link among plain ones, become one text with
+ * runs: each begins in the line in which the one before it ended, a space or nothing after it. Places are those of the screen.
+ */
+export function joinSentences(page: Page): Page {
+  return { ...page, children: joinAll(page.children) };
+}
+
+const joined = rememberOf((node: PageNode): PageNode => {
+  if (node.kind !== 'box') return node;
+  const children = joinAll(node.children);
+  if (children.every((child, at) => child === node.children[at])) return node;
+  return soleText({ ...node, children }) ?? { ...node, children };
+});
+
+function joinAll(nodes: readonly PageNode[]): readonly PageNode[] {
+  const children: PageNode[] = [];
+  let run: Piece[] = [];
+  const close = () => {
+    const sentence = run.length > 1 ? sentenceOf(run) : null;
+    children.push(...(sentence ? [sentence] : run.map(({ node }) => node)));
+    run = [];
+  };
+  for (const child of nodes.map(joined)) {
+    const piece = pieceOf(child);
+    if (!piece) close();
+    if (piece) run.push(piece);
+    else children.push(child);
+  }
+  close();
+  return children;
+}
+
+/** A text that can be part of a sentence. */
+interface Piece {
+  readonly node: TextNode;
+  readonly type: TypeLook;
+  readonly lines: readonly Fragment[];
+}
+
+/** What stands of a piece in one line; px of the screen. */
+interface Fragment {
+  readonly x: number;
+  readonly width: number;
+  readonly baseline: number;
+  /** How much wider its letters are drawn than they are. */
+  readonly stretch: number;
+  readonly spans: readonly TextSpan[];
+}
+
+const ROLES: ReadonlySet<string> = new Set(['text', 'paragraph', 'link']);
+
+function pieceOf(node: PageNode): Piece | null {
+  if (node.kind !== 'text' || !ROLES.has(node.role)) return null;
+  const { type, ...dress } = node.look;
+  const { turn, shift = 0 } = node.place;
+  const isOwn =
+    node.hidden ||
+    node.classes.length > 0 ||
+    (node.label ?? node.slot ?? node.note ?? node.states ?? node.wish) !== undefined;
+  if (!type || isOwn || Object.keys(dress).length > 0) return null;
+  if (type.rightToLeft || type.keepsSpaces || type.lineHeight === null) return null;
+  if (turn && (turn[1] !== 0 || turn[2] !== 0 || turn[3] !== 1)) return null;
+  const height = type.lineHeight;
+  const left = node.place.x + shift;
+  const seen = node.place.width * (turn?.[0] ?? 1);
+  const share = { start: 0, middle: 0.5, end: 1 }[type.align];
+  const lines = node.lines.map(({ spans, width, at }, index): Fragment => ({
+    x: left + (at ? at.x : (seen - width) * share),
+    width,
+    baseline: node.place.y + node.baseline + (at ? at.y : index * height),
+    stretch: at?.stretch ?? turn?.[0] ?? 1,
+    spans: spans.map((span) => linked(span, node)),
+  }));
+  return { node, type, lines };
+}
+
+function linked(span: TextSpan, { role, href }: TextNode): TextSpan {
+  return role === 'link' && span.href === undefined ? { ...span, href: href ?? '#' } : span;
+}
+
+/** Px by which baselines of one line may differ. */
+const SAME_LINE = 1;
+/**
+ * Px by which pieces may stand apart otherwise than with or without a space between them: what stands beside each other in
+ * a single line may have a gap of its own; in a paragraph, and where letters are stretched, it is less exact.
+ */
+const EXACT = 0.06;
+const ABOUT = 0.35;
+const ROUGH = 1.5;
+/** Common practice, no source: by how much letters of one sentence may be larger than others, most of them being large. */
+const LARGER = 1.5;
+/** Px by which words may come to stand elsewhere in a line whose pieces are drawn stretched by different shares. */
+const DRIFT = 3;
+
+/** The pieces as one text; null when they are not one sentence. */
+function sentenceOf(pieces: readonly Piece[]): TextNode | null {
+  const main = mainOf(pieces);
+  const sizes = pieces.map(({ type }) => type.size);
+  if (Math.max(...sizes) > Math.min(...sizes) * LARGER || Math.max(...sizes) > main.type.size * 1.2)
+    return null;
+  const rows: { readonly baseline: number; readonly fragments: Placed[] }[] = [];
+  for (const piece of pieces) {
+    for (const [at, fragment] of piece.lines.entries()) {
+      const row = rows.at(-1);
+      const continues = row && Math.abs(row.baseline - fragment.baseline) <= SAME_LINE;
+      // A piece begins in the line in which the one before it ended.
+      if (row && at === 0 && !continues) return null;
+      if (continues) row.fragments.push({ ...fragment, piece });
+      else if (row && fragment.baseline < row.baseline) return null;
+      else rows.push({ baseline: fragment.baseline, fragments: [{ ...fragment, piece }] });
+    }
+  }
+  const lines = rows.map(({ fragments }) => joinRow(fragments, main, rows.length === 1 ? EXACT : ABOUT));
+  if (lines.some((line) => line === null)) return null;
+  const set = lines as readonly Row[];
+  // Stretched pieces beside each other stand well as they are; only in a paragraph would each line be one of its own.
+  if (set.length === 1 && set[0]!.stretch !== 1) return null;
+  const height = lineHeightOf(rows, main);
+  const align = height === null ? null : alignOf(set);
+  if (height === null || align === null) return null;
+  return textOf(pieces, main, set, { height, align });
+}
+
+interface Placed extends Fragment {
+  readonly piece: Piece;
+}
+
+/** A line of the sentence. */
+interface Row {
+  readonly box: Box;
+  readonly stretch: number;
+  readonly spans: readonly TextSpan[];
+}
+
+/** The piece whose look the sentence has: in a single line the largest, in a paragraph the longest. */
+function mainOf(pieces: readonly Piece[]): Piece {
+  const isLine = pieces.every(({ lines }) => lines.length === 1);
+  const weigh = (piece: Piece) => (isLine ? piece.type.size * 1000 : 0) + lettersIn(piece);
+  return pieces.reduce((best, piece) => (weigh(piece) > weigh(best) ? piece : best));
+}
+
+function lettersIn({ node }: Piece): number {
+  return node.lines.reduce(
+    (sum, { spans }) => sum + spans.reduce((all, { text }) => all + text.length, 0),
+    0,
+  );
+}
+
+function joinRow(fragments: readonly Placed[], main: Piece, exact: number): Row | null {
+  const spans: TextSpan[] = [];
+  const starts: number[] = [];
+  let natural = 0;
+  const isDrawn = fragments.every(({ stretch }) => stretch === 1);
+  const slack = isDrawn ? exact : ROUGH;
+  for (const [at, fragment] of fragments.entries()) {
+    const before = fragments[at - 1];
+    const own = fragment.spans.map((span) => dressed(span, fragment.piece, main));
+    if (before) {
+      const gap = fragment.x - before.x - before.width;
+      const space = Math.min(before.piece.node.space, fragment.piece.node.space);
+      const most = Math.max(before.piece.node.space, fragment.piece.node.space);
+      const isSpace = gap >= space - slack && gap <= most + slack;
+      if (!isSpace && Math.abs(gap) > slack) return null;
+      if (isSpace) addSpace(spans, own);
+      natural += isSpace ? gap : 0;
+    }
+    starts.push(natural);
+    spans.push(...own);
+    natural += fragment.width / fragment.stretch;
+  }
+  const box = boxAround(fragments.map(({ x, width, baseline }) => ({ x, width, y: baseline, height: 0 })));
+  const stretch = isDrawn ? 1 : box.width / natural;
+  const drift = fragments.map(({ x }, at) => Math.abs(box.x + starts[at]! * stretch - x));
+  return Math.max(...drift) > DRIFT ? null : { box, stretch, spans: merged(spans) };
+}
+
+/** A space stands in what is neither a link nor underlined. */
+function addSpace(spans: TextSpan[], next: TextSpan[]): void {
+  const [last, first] = [spans.at(-1), next[0]];
+  if (!last || !first || /\s$/.test(last.text) || /^\s/.test(first.text)) return;
+  if (isPlainSpan(last)) spans[spans.length - 1] = { ...last, text: `${last.text} ` };
+  else if (isPlainSpan(first)) next[0] = { ...first, text: ` ${first.text}` };
+  else spans.push({ text: ' ', look: {} });
+}
+
+function isPlainSpan({ look, href }: TextSpan): boolean {
+  return href === undefined && (look.type?.decorations.length ?? 0) === 0;
+}
+
+/** A span in the sentence's own look, or with all that is otherwise. */
+function dressed(span: TextSpan, piece: Piece, { type }: Piece): TextSpan {
+  const own = span.look.type ?? piece.type;
+  const inside: TypeLook = { ...own, lineHeight: null, align: type.align };
+  return { ...span, look: equal(inside, { ...type, lineHeight: null }) ? {} : { type: inside } };
+}
+
+function merged(spans: readonly TextSpan[]): readonly TextSpan[] {
+  const list: TextSpan[] = [];
+  for (const span of spans) {
+    const last = list.at(-1);
+    if (last && last.href === span.href && equal(last.look, span.look))
+      list[list.length - 1] = { ...last, text: last.text + span.text };
+    else list.push(span);
+  }
+  return list;
+}
+
+/** Px between the baselines; null when they are not even. A single line is as high as its letters. */
+function lineHeightOf(rows: readonly { readonly baseline: number }[], { type, node }: Piece): number | null {
+  const [first, second] = rows;
+  if (!first || !second) return type.lineHeight;
+  const spacing = (rows.at(-1)!.baseline - first.baseline) / (rows.length - 1);
+  const even = rows.every(
+    ({ baseline }, at) => Math.abs(baseline - first.baseline - spacing * at) <= SAME_LINE,
+  );
+  const isSet = node.lines.length > 1 && node.lines.every(({ at }) => at === null);
+  if (!even || (isSet && Math.abs(spacing - type.lineHeight!) > 0.1)) return null;
+  return isSet ? type.lineHeight : spacing;
+}
+
+/** How the lines stand to each other; null when in no way that CSS knows. */
+function alignOf(rows: readonly Row[]): 'start' | 'middle' | null {
+  const first = rows[0]!.box;
+  if (rows.every(({ box }) => Math.abs(box.x - first.x) <= SAME_LINE)) return 'start';
+  const middle = ({ x, width }: Box) => x + width / 2;
+  return rows.every(({ box }) => Math.abs(middle(box) - middle(first)) <= SAME_LINE) ? 'middle' : null;
+}
+
+function textOf(
+  pieces: readonly Piece[],
+  main: Piece,
+  rows: readonly Row[],
+  { height, align }: { readonly height: number; readonly align: 'start' | 'middle' },
+): TextNode {
+  const { node, type } = main;
+  const box = boxAround(rows.map((row) => row.box));
+  // The upper half of the leading goes down to whole px.
+  const baseline = node.baseline + Math.floor((height - type.lineHeight!) / 2);
+  const isEven = rows.every(({ stretch }) => stretch === 1);
+  const lines = rows.map(({ spans, stretch, box: own }, at): TextNodeLine => ({
+    spans,
+    width: own.width,
+    at: isEven ? null : { x: own.x - box.x, y: height * at, stretch },
+  }));
+  const others = pieces.filter((piece) => piece !== main).map((piece) => piece.node);
+  const { href: _, label: __, even: ___, ...rest } = node;
+  return {
+    ...rest,
+    role: rows.length > 1 ? 'paragraph' : 'text',
+    merged: [...(node.merged ?? []), ...others.flatMap(({ layer, merged: more = [] }) => [layer, ...more])],
+    place: {
+      kind: 'fixed',
+      x: box.x,
+      y: box.y - baseline,
+      width: right(box) - box.x,
+      height: height * rows.length,
+      hugs: rows.length === 1,
+      turn: null,
+    },
+    look: { type: { ...type, lineHeight: height, align } },
+    baseline,
+    nudge: toWholePx(rows.map(({ box: own }) => own.y)),
+    lines,
+    ...(!isEven && { even: true }),
+    faces: [...new Set(pieces.flatMap((piece) => piece.node.faces))],
+  };
+}
