@@ -1,76 +1,80 @@
-import { useEffect, useRef, useState } from 'react';
+import { useContext, useEffect, useState } from 'react';
 import { wrap } from 'comlink';
 import type { PagePieces } from '../../core/emit/html/pagePieces';
-import type { LayerKey } from '../../core/mockup/layer';
-import type { Mockup } from '../../core/mockup/mockup';
-import type { Arrangement } from '../../core/page/node';
-import type { Tags } from '../../core/sort/tag';
 import { latestOnly } from '../shared/latestOnly';
-import type { ConversionApi, PageNews, Settled, SettledNews, ShownCode } from './conversion.worker';
-import { useSort } from './SortContext';
+import type {
+  ConversionApi,
+  PageNews,
+  Settled,
+  SettledNews,
+  ShownCode,
+  ShownNews,
+} from './conversion.worker';
+import { SortContext } from './SortContext';
+import type { SortState, SortStore } from './store';
 
 const NOTHING: ShownCode = { code: null, page: null };
-
-interface Conversions {
-  readonly load: (mockup: Mockup) => void;
-  readonly settle: (wish: { readonly tags: Tags; readonly arrangement: Arrangement }) => void;
-  readonly show: (wish: { readonly key: LayerKey | null; readonly screen: string | null }) => void;
-}
 
 /**
  * Keeps the worker's conversion up to date with the tags, and gives the code of the layer under the cursor, and the page
  * where that is shown.
  */
 export function useConversion(): ShownCode {
-  const id = useSort((state) => state.opened.id);
-  const mockup = useSort((state) => state.mockup);
-  const tags = useSort((state) => state.tags);
-  const arrangement = useSort((state) => state.arrangement);
-  const cursor = useSort((state) => state.cursor);
-  const settle = useSort((state) => state.settle);
-  const paged = useSort((state) => (state.shown === 'page' ? state.screen.key : null));
-  const conversions = useRef<Conversions | null>(null);
+  const store = useContext(SortContext);
   const [code, setCode] = useState(NOTHING);
-  /** Counts what the worker decided; what is only foreseen is not shown yet. */
-  const [decided, setDecided] = useState(0);
-
-  useEffect(() => {
-    const thread = new Worker(new URL('./conversion.worker.ts', import.meta.url), { type: 'module' });
-    const remote = wrap<ConversionApi>(thread);
-    let known: Settled | null = null;
-    let page: PagePieces | null = null;
-    conversions.current = {
-      load: (next) => void remote.load(next, `/api/mockups/${id}`),
-      settle: latestOnly(
-        (wish) => remote.settle(wish.tags, wish.arrangement),
-        (news, isLast) => {
-          // What comes too late was told all the same: the next news build on it. But it is not shown over what is foreseen.
-          known = withNews(known, news);
-          if (!isLast) return;
-          settle(known);
-          setDecided((count) => count + 1);
-        },
-      ),
-      show: latestOnly(
-        ({ key, screen }) => remote.show(key, screen),
-        ({ code: next, page: news }) => {
-          page = news ? pageWithNews(page, news) : page;
-          setCode({ code: next, page: news && page });
-        },
-      ),
-    };
-    return () => {
-      conversions.current = null;
-      thread.terminate();
-    };
-  }, [id, settle]);
-
-  useEffect(() => conversions.current?.load(mockup), [mockup]);
-  useEffect(() => conversions.current?.settle({ tags, arrangement }), [mockup, tags, arrangement]);
-  useEffect(() => {
-    if (decided > 0) conversions.current?.show({ key: cursor, screen: paged });
-  }, [cursor, paged, decided]);
+  useEffect(() => (store ? connect(store, setCode) : undefined), [store]);
   return code;
+}
+
+/** What of the Sort step a conversion depends on. */
+function partsOf({ mockup, tags, arrangement, cursor, shown, screen }: SortState) {
+  return { mockup, tags, arrangement, cursor, paged: shown === 'page' ? screen.key : null };
+}
+
+/** Follows the store itself, not what React makes of it: an edit is on its way before anything is drawn anew. */
+function connect(store: SortStore, give: (code: ShownCode) => void): () => void {
+  const thread = new Worker(new URL('./conversion.worker.ts', import.meta.url), { type: 'module' });
+  const remote = wrap<ConversionApi>(thread);
+  let known: Settled | null = null;
+  let page: PagePieces | null = null;
+  const show = latestOnly(
+    () => {
+      const { cursor, paged } = partsOf(store.getState());
+      return remote.show(cursor, paged);
+    },
+    ({ code, page: news }: ShownNews) => {
+      page = news ? pageWithNews(page, news) : page;
+      give({ code, page: news && page });
+    },
+  );
+  const settle = latestOnly(
+    () => {
+      const { tags, arrangement } = store.getState();
+      const answer = remote.settle(tags, arrangement);
+      // Asked for at once: the worker does one after the other while the tab still takes in what was decided.
+      show(null);
+      return answer;
+    },
+    (news, isLast) => {
+      // What comes too late was told all the same: the next news build on it. But it is not shown over what is foreseen.
+      known = withNews(known, news);
+      if (isLast) store.getState().settle(known);
+    },
+  );
+  const follow = (state: SortState, before: SortState | null) => {
+    const [now, last] = [partsOf(state), before && partsOf(before)];
+    if (now.mockup !== last?.mockup) void remote.load(now.mockup, `/api/mockups/${state.opened.id}`);
+    const isEdited =
+      now.mockup !== last?.mockup || now.tags !== last.tags || now.arrangement !== last.arrangement;
+    if (isEdited) settle(null);
+    else if (now.cursor !== last.cursor || now.paged !== last.paged) show(null);
+  };
+  follow(store.getState(), null);
+  const leave = store.subscribe(follow);
+  return () => {
+    leave();
+    thread.terminate();
+  };
 }
 
 function withNews(known: Settled | null, { changed, boxes, ...others }: SettledNews): Settled {

@@ -59,17 +59,23 @@ function putParts(
   parts: readonly PagePiece[],
   before: ReadonlyMap<string, ShownPart>,
 ): ReadonlyMap<string, ShownPart> {
-  const shown = new Map(
-    parts.map(({ id, html }): [string, ShownPart] => {
-      const known = before.get(id);
-      if (known?.html === html) return [id, known];
-      const made = elementOf(html, around.ownerDocument);
-      return [id, { html, element: known ? (morphdom(known.element, made, KEYED) as Element) : made }];
-    }),
-  );
-  for (const [id, { element }] of before) if (!shown.has(id)) element.remove();
+  const shown = new Map<string, ShownPart>(before);
+  const changed = parts.filter(({ id, html }) => before.get(id)?.html !== html);
+  const made = elementsOf(changed.map(({ html }) => html).join(''), around.ownerDocument);
+  for (const [at, { id, html }] of changed.entries()) {
+    const known = before.get(id);
+    const element = made[at]!;
+    shown.set(id, { html, element: known ? (morphdom(known.element, element, KEYED) as Element) : element });
+  }
+  const wanted = new Set(parts.map(({ id }) => id));
+  for (const [id, { element }] of before) {
+    if (wanted.has(id)) continue;
+    element.remove();
+    shown.delete(id);
+  }
   let at: Element | null = null;
-  for (const { element } of shown.values()) {
+  for (const { id } of parts) {
+    const { element } = shown.get(id)!;
     const next: Element | null = at ? at.nextElementSibling : around.firstElementChild;
     if (next !== element) around.insertBefore(element, next);
     at = element;
@@ -81,7 +87,12 @@ function putParts(
 const KEYED = { getNodeKey: (node: Node) => (node as Partial<HTMLElement>).dataset?.layer };
 
 function elementOf(html: string, page: Document): Element {
+  return elementsOf(html, page)[0] ?? page.createElement('div');
+}
+
+/** The elements that a text of code gives: parsing it at once is quicker than one by one. */
+function elementsOf(html: string, page: Document): readonly Element[] {
   const template = page.createElement('template');
   template.innerHTML = html;
-  return template.content.firstElementChild ?? template;
+  return [...template.content.children];
 }
