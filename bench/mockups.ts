@@ -1,4 +1,7 @@
-/** A mockup of about `layers` layers, made of what real ones are made of: cards with a box, texts, an icon, a rule. */
+/**
+ * A mockup of about `layers` layers, made of what real ones are made of: cards with a box, texts, an icon, a rule; and a bar
+ * that is like nothing else, so that a tag on it stays with it.
+ */
 export function benchMockup(layers: number): string {
   const perCard = 8;
   const count = Math.round(layers / perCard);
@@ -10,6 +13,7 @@ export function benchMockup(layers: number): string {
 <style>.name{font:600 16px Commissioner}.note{font:13px Commissioner;fill:#567}</style>
 <defs><linearGradient id="wash" x2="0" y2="1"><stop stop-color="#fff"/><stop offset="1" stop-color="#eef"/></linearGradient>
 <filter id="lift"><feDropShadow dx="0" dy="2" stdDeviation="3" flood-opacity=".2"/></filter></defs>
+<rect id="bar" width="${width}" height="4" fill="#046"/>
 ${cards.join('\n')}</svg>`;
 }
 

@@ -67,8 +67,8 @@ it('the page in pieces is the page', () => {
       const conversion = build(reading, tags, arrangement);
       const input = { ...conversion, unit: 'px', keyed: true } as const;
       const [page, sheet] = TARGETS.html.emit(input);
-      const { css, parts } = pagePieces(conversion.pages[0]!, input);
-      expect(css).toBe(sheet!.text);
+      const { rules, parts } = pagePieces(conversion.pages[0]!, input);
+      expect(rules.join('\n')).toBe(sheet!.text);
       expect(lines(page!.text).join('\n')).toContain(
         parts.flatMap(({ html }) => lines(html.trim())).join('\n'),
       );

@@ -85,8 +85,8 @@ function withNews(known: Settled | null, { changed, boxes, ...others }: SettledN
 
 function pageWithNews(
   known: PagePieces | null,
-  { isNew, order, changed, css, screen }: PageNews,
+  { isNew, order, changed, rules, screen }: PageNews,
 ): PagePieces {
   const before = new Map(isNew || !known ? [] : known.parts.map(({ id, html }) => [id, html]));
-  return { css, screen, parts: order.map((id) => ({ id, html: changed.get(id) ?? before.get(id) ?? '' })) };
+  return { rules, screen, parts: order.map((id) => ({ id, html: changed.get(id) ?? before.get(id) ?? '' })) };
 }

@@ -22,8 +22,13 @@ export const html: Target = {
 };
 
 /** The style sheet that all pages share. */
-export function printSheet(input: EmitInput): string {
-  return printCss(inUnit(sheetRules(input), input.unit));
+function printSheet(input: EmitInput): string {
+  return printCss(sheetOf(input));
+}
+
+/** Its rules, lengths in the page's unit. */
+export function sheetOf(input: EmitInput): readonly CssRule[] {
+  return inUnit(sheetRules(input), input.unit);
 }
 
 function inUnit(rules: readonly CssRule[], unit: Unit): readonly CssRule[] {

@@ -1,13 +1,15 @@
+import { printCss } from '../../markup/printCss';
 import { printHtml } from '../../markup/printHtml';
 import { lastMade } from '../../mockup/remember';
 import { walkNodes, type Page, type PageNode } from '../../page/node';
 import type { EmitInput } from '../target';
-import { printSheet } from './html';
+import { sheetOf } from './html';
 import { nodeMarkup, pageMarkup } from './pageMarkup';
 
 /** A page in pieces, so that an edit need not write all of it anew. */
 export interface PagePieces {
-  readonly css: string;
+  /** The style sheet, rule by rule. */
+  readonly rules: readonly string[];
   /** The element around everything, empty. */
   readonly screen: string;
   /** What stands in it, in order; a part that an edit leaves alone has the very same text. */
@@ -33,7 +35,7 @@ export function pagePieces(page: Page, input: EmitInput): PagePieces {
     return { id: `${node.layer}#${count}`, html };
   });
   const screen = printHtml([pageMarkup({ ...page, children: [] }, context)]);
-  return { css: printSheet(input), screen, parts };
+  return { rules: sheetOf(input).map((rule) => printCss([rule])), screen, parts };
 }
 
 const lastPrinted = lastMade<PageNode, string>();

@@ -16,12 +16,14 @@ const EMPTY =
 export function PagePicture({ page, screen, scale }: PagePictureProps) {
   const frame = useRef<HTMLIFrameElement>(null);
   const parts = useRef<ReadonlyMap<string, ShownPart>>(new Map());
+  const rules = useRef<readonly string[]>([]);
   const [isLoaded, setLoaded] = useState(false);
   useEffect(() => {
     const shown = frame.current?.contentDocument;
     const sheet = shown?.querySelector('style');
     if (!isLoaded || !shown || !sheet) return;
-    if (sheet.textContent !== page.css) sheet.textContent = page.css;
+    putRules(sheet, page.rules, rules.current);
+    rules.current = page.rules;
     const around = shown.body.firstElementChild ?? shown.body.appendChild(elementOf(page.screen, shown));
     const { attributes } = elementOf(page.screen, shown);
     for (const { name, value } of attributes)
@@ -47,6 +49,24 @@ export function PagePicture({ page, screen, scale }: PagePictureProps) {
       }}
     />
   );
+}
+
+/** Changes the rules that are otherwise: a browser that gets a new sheet looks at every element again. */
+function putRules(style: HTMLStyleElement, rules: readonly string[], before: readonly string[]): void {
+  const { sheet } = style;
+  const most = Math.min(rules.length, before.length);
+  let same = 0;
+  while (same < most && rules[same] === before[same]) same += 1;
+  let alike = 0;
+  while (alike < most - same && rules.at(-1 - alike) === before.at(-1 - alike)) alike += 1;
+  if (same + alike === rules.length && rules.length === before.length) return;
+  // A browser leaves rules out that it does not know.
+  if (!sheet || sheet.cssRules.length !== before.length || before.length === 0) {
+    style.textContent = rules.join('\n');
+    return;
+  }
+  for (let at = before.length - alike - 1; at >= same; at--) sheet.deleteRule(at);
+  rules.slice(same, rules.length - alike).forEach((rule, at) => sheet.insertRule(rule, same + at));
 }
 
 interface ShownPart {
