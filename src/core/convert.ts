@@ -101,10 +101,15 @@ export function shapeDecided(
   const mockup = wearSamples(decided, samples, null);
   const measures = mockup === decided.mockup ? decided.measures : measureMockup(mockup);
   clock.lap('style');
-  const plan = planPictures(mockup, measures, decisions, outliner, report);
+  const versions = decideVersions(mockup, measures, tags, decisions);
+  clock.lap('sort');
+  const shown =
+    versions.length === 0
+      ? decisions
+      : new Map([decisions, ...versions.map((each) => each.decisions)].flatMap((each) => [...each]));
+  const plan = planPictures(mockup, measures, shown, outliner, report);
   clock.lap('pictures');
 
-  const versions = decideVersions(mockup, measures, tags, decisions);
   const pages = mockup.screens.map((screen) => {
     const measured = measures.get(screen.key) ?? new Map<string, never>();
     const context = { mockup, measures: measured, decisions, plan };

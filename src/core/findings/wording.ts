@@ -173,9 +173,9 @@ export const WORDING = {
     text: 'It is said to show the state {state}, but no layer of its size lies beside it; put both into one group.',
   },
   'state-picture': {
-    title: 'States that are pictures',
+    title: 'States that are pictures of another size',
     severity: 'note',
-    text: 'Its state {state} is a picture; the page switches looks with a state, not pictures.',
+    text: 'Its state {state} is a picture, but what it is a state of is none of the same size in px; the page does not show it.',
   },
   'picture-name-shared': {
     title: 'Pictures of the same name',

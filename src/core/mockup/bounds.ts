@@ -52,6 +52,12 @@ export function measureMockup({ screens, faces }: Mockup): ReadonlyMap<string, M
   return new Map(screens.map((screen) => [screen.key, measureScreen(screen, faces)]));
 }
 
+/** What a layer paints, px of the screen, or would if it were not hidden. */
+export function paintedIfShown(layer: Layer, { matrix, painted }: Measure, faces: Faces): Box | null {
+  if (layer.visible) return painted;
+  return measureLayer({ ...layer, visible: true, transform: IDENTITY }, matrix, faces, new Map());
+}
+
 function measureLayer(layer: Layer, matrix: Matrix, faces: Faces, into: Map<LayerKey, Measure>): Box | null {
   const own = multiply(matrix, layer.transform);
   const content =

@@ -2,6 +2,7 @@ import type { Measure, Measures } from '../mockup/bounds';
 import type { Report } from '../findings/finding';
 import { transformBox, union, type Box } from '../mockup/box';
 import type { GroupLayer, Layer } from '../mockup/layer';
+import { splitName } from '../mockup/layerName';
 import type { Matrix } from '../mockup/matrix';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { lastMade } from '../mockup/remember';
@@ -45,12 +46,16 @@ export function lowerVersions(
   context: LowerContext,
   report: Report,
 ): readonly StateNode[] {
-  return versions.flatMap(({ base, state, layer, decisions }) => {
+  return versions.flatMap(({ base, state, layer, decisions }): StateNode[] => {
     if (!context.measures.has(layer.key)) return [];
     const node = lowerLayer(layer, { ...context, decisions });
-    // Only what CSS says can change with a state.
-    if (decisions.get(layer.key)?.outcome === 'picture') report('state-picture', layer.key, { state });
-    return node && node.kind !== 'picture' ? [{ base, state, node }] : [];
+    if (node?.kind !== 'picture') return node ? [{ base, state, node }] : [];
+    const rest = context.plan.placed.get(base);
+    // A picture takes the place of one of its size; anything else would be squeezed.
+    if (rest && rest.box.width === node.place.width && rest.box.height === node.place.height)
+      return [{ base, state, node }];
+    report('state-picture', layer.key, { state });
+    return [];
   });
 }
 
@@ -149,7 +154,8 @@ function lowerPicture(
   const look = dressLook({ opacity, blend, effects: [], isolated: false }, matrix);
   const place: FixedPlace = { kind: 'fixed', ...placed.box, hugs: false, turn: null };
   const alternative =
-    layer.hints.label ?? (decision.named ? (layer.sourceName ?? '').replace(/[-_]+/g, ' ') : '');
+    layer.hints.label ??
+    (decision.named ? splitName(layer.sourceName ?? '').bare.replace(/[-_]+/g, ' ') : '');
   return {
     kind: 'picture',
     ...sharedParts(layer, decision),

@@ -97,6 +97,8 @@ export interface Layout {
 export interface StateLook {
   readonly state: State;
   readonly look: Look;
+  /** The picture, by its name in the plan, that is shown instead of the one at rest; `wrapped` when a link or button is around it. */
+  readonly picture?: { readonly name: string; readonly wrapped: boolean };
   /** Px by which it stands elsewhere than at rest. */
   readonly shift: { readonly x: number; readonly y: number } | null;
   /** What tells the node that has the states; null for that node itself. */
@@ -170,6 +172,11 @@ export interface TextNode extends NodeBase {
   /** In the flow: whether its lines break where there is room, only where the mockup breaks them, or never. */
   readonly wraps?: 'freely' | 'as-drawn' | 'never';
   readonly faces: readonly FaceId[];
+}
+
+/** True for a picture with a link or a button around it. */
+export function isWrapped({ href, role }: PictureNode): boolean {
+  return href !== undefined || role === 'button';
 }
 
 export interface PictureNode extends NodeBase {

@@ -1,7 +1,7 @@
 import type { Look } from '../look/look';
 import type { LayerKey } from '../mockup/layer';
 import type { State } from '../sort/vocabulary';
-import type { PageNode, StateLook } from './node';
+import { isWrapped, type PageNode, type StateLook } from './node';
 
 /** A node as it looks in a state. */
 export interface StateNode {
@@ -39,6 +39,12 @@ export function stateMark(look: Look, states: readonly Pick<StateLook, 'state' |
   return JSON.stringify([look, states.map((each) => [each.state, each.look])]);
 }
 
+/** The picture that a version shows instead of the one at rest. */
+function otherPicture(base: PageNode, version: PageNode): StateLook['picture'] | null {
+  if (base.kind !== 'picture' || version.kind !== 'picture' || base.picture === version.picture) return null;
+  return { name: version.picture, wrapped: isWrapped(base) };
+}
+
 /** Px that count as standing elsewhere. */
 const MOVED = 0.5;
 
@@ -52,8 +58,15 @@ function pair(
   // A version as a whole stands where its base does.
   const [x, y] = [version.place.x - base.place.x, version.place.y - base.place.y];
   const isMoved = within !== null && (Math.abs(x) > MOVED || Math.abs(y) > MOVED);
-  const look: StateLook = { state, look: version.look, shift: isMoved ? { x, y } : null, within };
-  const differs = isMoved || JSON.stringify(base.look) !== JSON.stringify(version.look);
+  const picture = otherPicture(base, version);
+  const look: StateLook = {
+    state,
+    look: version.look,
+    ...(picture && { picture }),
+    shift: isMoved ? { x, y } : null,
+    within,
+  };
+  const differs = isMoved || picture !== null || JSON.stringify(base.look) !== JSON.stringify(version.look);
   const dressed = differs || within === null ? { ...base, states: [...(base.states ?? []), look] } : base;
   if (dressed.kind !== 'box' || version.kind !== 'box') return dressed;
   const isAlike =

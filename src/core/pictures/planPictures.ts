@@ -1,4 +1,4 @@
-import type { Measures } from '../mockup/bounds';
+import { paintedIfShown, type Measures } from '../mockup/bounds';
 import { sameBox, snapOut, union, type Box } from '../mockup/box';
 import type { Layer, LayerKey } from '../mockup/layer';
 import { IDENTITY, invert, isUpright, meanScale, multiply, type Matrix } from '../mockup/matrix';
@@ -40,12 +40,14 @@ export function planPictures(
     for (const layer of walk(screen.root)) {
       const decision = decisions.get(layer.key);
       const measure = measured?.get(layer.key);
-      if (decision?.outcome !== 'picture' || decision.within !== null || !measure?.painted) continue;
+      if (decision?.outcome !== 'picture' || decision.within !== null || !measure) continue;
+      const own = paintedIfShown(layer, measure, mockup.faces);
+      if (!own) continue;
       const parts = decision.merge
         ? partsOf(decision.merge, screen, measured ?? new Map<string, never>())
-        : [{ layer, ...measure }];
+        : [{ layer, ...measure, painted: own }];
       const painted = parts.reduce<Box | null>((all, part) => union(all, part.painted), null);
-      const box = snapOut(painted ?? measure.painted);
+      const box = snapOut(painted ?? own);
       if (box.width <= 0 || box.height <= 0) continue;
       const from = [decision.merge, measure, mockup.definitions, mockup.bitmaps, outliner];
       const { source, content } = lastDrawn(layer, from, () => {

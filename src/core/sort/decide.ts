@@ -47,7 +47,7 @@ export function decideVersions(
 ): readonly Version[] {
   if ([...decisions.values()].every(({ state }) => state === null)) return [];
   const versions: Version[] = [];
-  for (const { screen, facts, sources } of judges(mockup, measures, tags)) {
+  for (const { screen, facts, sources } of judges(mockup, measures, asTheirBases(tags, decisions))) {
     if (facts.states.size === 0) continue;
     const stateless = { ...facts, states: new Map<LayerKey, never>() };
     for (const layer of walk(screen.root)) {
@@ -60,6 +60,16 @@ export function decideVersions(
     }
   }
   return versions;
+}
+
+/** A version becomes what the thing becomes that it is a version of, unless a person says otherwise. */
+function asTheirBases(tags: Tags, decisions: Decisions): Tags {
+  const said = new Map(tags);
+  for (const [key, { state }] of decisions) {
+    const outcome = state && decisions.get(state.base)?.outcome;
+    if (outcome === 'picture' || outcome === 'element') said.set(key, { outcome, ...said.get(key) });
+  }
+  return said;
 }
 
 /** What the layers' own names say. */

@@ -56,10 +56,10 @@ function printPage(page: Page, input: EmitInput): string {
   return `<!doctype html>\n${printHtml([element('html', { lang: 'en' }, [head, body])])}`;
 }
 
-function sheetRules({ fonts, pages, sheet }: EmitInput): CssRule[] {
+function sheetRules({ fonts, pages, sheet, plan }: EmitInput): CssRule[] {
   const classes = sheet.classes.flatMap((each): CssRule[] => {
     const declarations = classDeclarations(each);
-    const rules = stateRules(each, sheet);
+    const rules = stateRules(each, { sheet, plan });
     return declarations.length > 0 ? [{ selector: `.${each.name}`, declarations }, ...rules] : [...rules];
   });
   return [...fonts.map(fontRule), ...baseRules(pages), ...classes];

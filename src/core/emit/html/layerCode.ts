@@ -39,7 +39,7 @@ export function layerCode(
     .filter(({ name }) => looks.has(name))
     .flatMap((each) => [
       { selector: `.${each.name}`, declarations: classDeclarations(each) },
-      ...stateRules(each, conversion.sheet),
+      ...stateRules(each, conversion),
     ]);
   return { shown: node.layer, markup: printHtml([nodeMarkup(shallow, conversion)]), css: printCss(rules) };
 }

@@ -3,6 +3,7 @@ import { formatNumber, px } from '../../markup/numbers';
 import { inRem } from '../../markup/units';
 import { printInlineCss, type Declaration } from '../../markup/printCss';
 import {
+  isWrapped,
   standingOf,
   type BoxNode,
   type Page,
@@ -193,18 +194,22 @@ function evenLine({ look }: TextNode, stretch: number): Declaration[] {
 function pictureMarkup(node: PictureNode, context: MarkupContext): MarkupElement {
   const picture = context.plan.pictures.find((candidate) => candidate.name === node.picture);
   const files = picture?.files ?? [];
+  const around = isWrapped(node);
   const image = element('img', {
-    ...(node.href === undefined ? sharedAttributes(node, context) : {}),
+    ...(around ? {} : sharedAttributes(node, context)),
     src: files[0]?.path,
     srcset: files.length > 1 ? files.map((file) => `${file.path} ${file.scale}x`).join(', ') : null,
     width: formatNumber(node.place.width),
     height: formatNumber(node.place.height),
     alt: node.alternative,
-    style:
-      node.href === undefined ? placeStyle({ ...node, place: { ...node.place, hugs: true } }, context) : null,
+    style: around ? null : placeStyle({ ...node, place: { ...node.place, hugs: true } }, context),
   });
-  if (node.href === undefined) return image;
-  return element('a', { ...sharedAttributes(node, context), style: placeStyle(node, context) }, [image]);
+  if (!around) return image;
+  return element(
+    node.href === undefined ? 'button' : 'a',
+    { ...sharedAttributes(node, context), style: placeStyle(node, context) },
+    [image],
+  );
 }
 
 function sharedAttributes(node: PageNode, { sheet, keyed, placed }: MarkupContext) {
@@ -217,7 +222,7 @@ function sharedAttributes(node: PageNode, { sheet, keyed, placed }: MarkupContex
   return {
     class: classes.length > 0 ? classes.join(' ') : null,
     href: node.role === 'link' ? (node.href ?? '#') : link,
-    type: node.role === 'button' ? 'button' : null,
+    type: node.role === 'button' && node.href === undefined ? 'button' : null,
     'data-slot': node.slot,
     'data-layer': keyed && !(node.kind === 'box' && node.made) ? node.layer : undefined,
     hidden: node.hidden,

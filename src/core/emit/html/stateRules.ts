@@ -1,6 +1,8 @@
 import { px } from '../../markup/numbers';
 import type { CssRule, Declaration } from '../../markup/printCss';
-import type { StyleClass, StyleSheet } from '../../style/styleSheet';
+import type { PicturePlan } from '../../pictures/picture';
+import type { StyleClass } from '../../style/styleSheet';
+import type { EmitInput } from '../target';
 import type { State } from '../../sort/vocabulary';
 import { lookDeclarations } from './declarations';
 
@@ -29,18 +31,33 @@ const INITIAL: ReadonlyMap<string, string> = new Map([
 ]);
 
 /** The rules for the states of a class: only what differs from its look at rest. */
-export function stateRules(style: StyleClass, sheet: StyleSheet): readonly CssRule[] {
-  return style.states.flatMap(({ state, look, shift, within }) => {
-    const declarations = [
+export function stateRules(
+  style: StyleClass,
+  { sheet, plan }: Pick<EmitInput, 'sheet' | 'plan'>,
+): readonly CssRule[] {
+  return style.states.flatMap(({ state, look, picture, shift, within }) => {
+    const roots = within === null ? [style.name] : sheet.classesWithin(within);
+    const part = within === null ? '' : ` .${style.name}`;
+    const rule = (ending: string, declarations: readonly Declaration[]): CssRule[] => {
+      const selectors = roots.flatMap((root) =>
+        STATE_MARKS[state].map((mark) => `.${root}${mark}${part}${ending}`),
+      );
+      const isSomething = selectors.length > 0 && declarations.length > 0;
+      return isSomething ? [{ selector: selectors.join(',\n'), declarations }] : [];
+    };
+    const looks = [
       ...changes(lookDeclarations(style.look), lookDeclarations(look)),
       ...(shift ? [['translate', `${px(shift.x)} ${px(shift.y)}`] as const] : []),
     ];
-    if (declarations.length === 0) return [];
-    const roots = within === null ? [style.name] : sheet.classesWithin(within);
-    const part = within === null ? '' : ` .${style.name}`;
-    const selectors = roots.flatMap((root) => STATE_MARKS[state].map((mark) => `.${root}${mark}${part}`));
-    return selectors.length === 0 ? [] : [{ selector: selectors.join(',\n'), declarations }];
+    const shown = picture ? shownPicture(picture.name, plan) : [];
+    return picture?.wrapped ? [...rule('', looks), ...rule(' > img', shown)] : rule('', [...shown, ...looks]);
   });
+}
+
+/** An element whose content is an image shows that image (CSS Content 3, §2). */
+function shownPicture(wanted: string, { pictures }: PicturePlan): readonly Declaration[] {
+  const path = pictures.find(({ name }) => name === wanted)?.files[0]?.path;
+  return path === undefined ? [] : [['content', `url("${path}")`]];
 }
 
 function changes(rest: readonly Declaration[], state: readonly Declaration[]): readonly Declaration[] {

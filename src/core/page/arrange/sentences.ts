@@ -1,4 +1,3 @@
-import equal from 'fast-deep-equal';
 import { boxAround, right, type Box } from '../../mockup/box';
 import { rememberOf } from '../../mockup/remember';
 import { toWholePx } from '../lowerText';
@@ -200,14 +199,18 @@ function isPlainSpan({ look, href }: TextSpan): boolean {
 function dressed(span: TextSpan, piece: Piece, { type }: Piece): TextSpan {
   const own = span.look.type ?? piece.type;
   const inside: TypeLook = { ...own, lineHeight: null, align: type.align };
-  return { ...span, look: equal(inside, { ...type, lineHeight: null }) ? {} : { type: inside } };
+  return { ...span, look: sameLook(inside, { ...type, lineHeight: null }) ? {} : { type: inside } };
+}
+
+function sameLook(one: object, other: object): boolean {
+  return JSON.stringify(one) === JSON.stringify(other);
 }
 
 function merged(spans: readonly TextSpan[]): readonly TextSpan[] {
   const list: TextSpan[] = [];
   for (const span of spans) {
     const last = list.at(-1);
-    if (last && last.href === span.href && equal(last.look, span.look))
+    if (last && last.href === span.href && sameLook(last.look, span.look))
       list[list.length - 1] = { ...last, text: last.text + span.text };
     else list.push(span);
   }
