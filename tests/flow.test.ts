@@ -26,7 +26,6 @@ const STUCK: Readonly<Record<string, number>> = {
   'm-gentelella-dashboard.svgz': 1,
   'semantic-homepage.svgz': 1,
   'spectre-panels.svgz': 2,
-  'uikit-card.svgz': 8,
   'win98-gallery.svgz': 8,
 };
 

@@ -52,6 +52,21 @@ describe('shapes as boxes', () => {
     });
   });
 
+  it('makes hairlines a px wide and as pale as they are thin', () => {
+    expect(
+      single(
+        '<rect x="10.2" y="20.2" width="50.6" height="9.6" fill="none" stroke="#00f" stroke-width=".4"/>',
+      ),
+    ).toMatchObject({
+      place: { x: 10, y: 20, width: 51, height: 10 },
+      look: { border: { width: 1, colour: { alpha: 0.4 } } },
+    });
+    expect(single('<rect x="10" y="20.3" width="50" height=".5"/>')).toMatchObject({
+      place: { x: 10, y: 20, width: 50, height: 1 },
+      look: { fills: [{ colour: { alpha: 0.5 } }] },
+    });
+  });
+
   it('says where CSS rounds a border', () => {
     const { findings } = convertReading(
       readInside('<rect id="a" x="9" y="9" width="30" height="20" stroke="#000" stroke-width="1.5"/>'),

@@ -11,6 +11,21 @@ const MOCKUPS = [
   ['w3c-pservers-grad-09-b', () => readCase('w3c-pservers-grad-09-b.svg')],
   ['oc-dartboard-use', () => readCase('oc-dartboard-use.svg')],
   ['the wheelhouse', () => readDemo('wheelhouse.svg')],
+  ['raw-bs5-pricing', () => readCase('raw-bs5-pricing.svgz')],
+  [
+    'items of a menu, and names where none may be',
+    () =>
+      readInside(
+        ['Sund', 'Holm', 'Lunn']
+          .map(
+            (name, at) =>
+              `<g role="listitem"><text y="${20 + at * 20}" aria-label="To ${name}">${name}</text></g>`,
+          )
+          .join('')
+          .replace(/^(.*)$/, '<g role="navigation">$1</g>') +
+          '<g aria-label="A ship"><g><path d="M100 5C120 -5 140 40 160 10L150 50L108 40Z"/><path d="M99 9L150 40L120 30Z"/></g><rect x="90" y="60" width="20" height="9"/></g>',
+      ),
+  ],
   ['gentelella-widgets', () => readCase('gentelella-widgets.svgz')],
   ['tabler-store', () => readCase('tabler-store.svgz')],
   ['spectre-panels', () => readCase('spectre-panels.svgz')],

@@ -182,11 +182,13 @@ function joinRow(fragments: readonly Placed[], main: Piece, exact: number): Row 
   return Math.max(...drift) > DRIFT ? null : { box, stretch, spans: merged(spans) };
 }
 
-/** A space stands in what is neither a link nor underlined. */
+/** A space stands in the sentence's own look where it can, and neither in a link nor underlined. */
 function addSpace(spans: TextSpan[], next: TextSpan[]): void {
   const [last, first] = [spans.at(-1), next[0]];
   if (!last || !first || /\s$/.test(last.text) || /^\s/.test(first.text)) return;
-  if (isPlainSpan(last)) spans[spans.length - 1] = { ...last, text: `${last.text} ` };
+  const isOwn = (span: TextSpan) => span.href === undefined && span.look.type === undefined;
+  if (isOwn(first) && !isOwn(last)) next[0] = { ...first, text: ` ${first.text}` };
+  else if (isPlainSpan(last)) spans[spans.length - 1] = { ...last, text: `${last.text} ` };
   else if (isPlainSpan(first)) next[0] = { ...first, text: ` ${first.text}` };
   else spans.push({ text: ' ', look: {} });
 }

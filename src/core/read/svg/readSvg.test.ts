@@ -200,6 +200,7 @@ describe('structure', () => {
     // Source: CSS 2.1, §10.3.2 for percentages; a size that is nowhere said is what is drawn.
     ['width="80" height="60"', '', [80, 60]],
     ['viewBox="0 0 30 20"', '', [30, 20]],
+    ['width="117.292" height="135.714" viewBox="0 0 30 20"', '', [117, 136]],
     ['width="100%" height="100%" viewBox="0 0 30 20"', '', [30, 20]],
     ['width="80"', '<rect x="5" y="5" width="20.5" height="30"/>', [80, 35]],
     ['', '<rect x="5" y="5" width="20.5" height="30"/>', [26, 35]],

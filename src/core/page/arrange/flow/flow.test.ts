@@ -57,6 +57,21 @@ describe('rows, columns and grids', () => {
     expect(node('circle').place).toMatchObject({ kind: 'fixed', holds: { x: 'end', y: 'start' } });
   });
 
+  it('nothing is taken into a box over which something else was drawn first', () => {
+    const shade = '<g id="shade"><rect width="200" height="100" opacity="0.5"/></g>';
+    const { html } = converted(
+      `<g id="sea"><rect width="200" height="99.8" fill="#246"/></g>${shade}<g id="words">${word(20, 50, 'Sund')}</g>`,
+    );
+    expect(html.indexOf('Sund')).toBeGreaterThan(html.indexOf('class="shade"'));
+  });
+
+  it('what sticks out of the screen does not shift what stands beside it', () => {
+    const { node } = converted(
+      `<g id="head"><rect x="-3" y="45" width="206" height="1" fill="#ccc"/>${word(20, 40, 'Sund')}${word(20, 60, 'Holm')}</g>`,
+    );
+    expect(node('head').place).toMatchObject({ x: 0, width: 200 });
+  });
+
   it('a plain box behind everything is the ground of the page', () => {
     const { page, html } = converted(
       `<rect width="200" height="100" fill="#f6f1e7"/>${word(10, 20, 'Sund')}`,
@@ -130,6 +145,24 @@ describe('states', () => {
 
   it('become pseudo-classes with what differs alone', () => {
     expect(converted(lamp).css).toMatch(/:hover \{\n {2}background: #579;\n\}/);
+  });
+
+  const sail = (fill: string) =>
+    `<path d="M5 5C20 -5 40 40 60 10L50 50L8 40Z" fill="${fill}"/><path d="M15 15C20 5 30 30 40 10L30 40Z"/>`;
+
+  it.each([
+    [
+      'of a picture is shown in its place',
+      '',
+      /\.sail:hover \{\n {2}content: url\("pictures\/sail-hover\.svg"\);/,
+    ],
+    ['of a button that is a picture, inside of it', ' [button]', /\.sail:hover > img \{\n {2}content: url/],
+  ])('%s', (_, tag, rule) => {
+    const { css, html } = converted(
+      `<g id="sail${tag}">${sail('#246')}</g><g id="sail hover" display="none">${sail('#579')}</g>`,
+    );
+    expect(css).toMatch(rule);
+    expect(/<button [^>]*type="button"[^>]*>\s*<img /.test(html)).toBe(tag !== '');
   });
 
   it('of parts are told by the thing that has them', () => {

@@ -1,0 +1,60 @@
+import { convertReading, emitted, only, readInside } from '../../../../tests/support/mockups';
+
+const text = (x: number, y: number, words: string, attributes = '') =>
+  `<g font-size="10" font-family="Commissioner"><text x="${x}" y="${y}" ${attributes}>${words}</text></g>`;
+const widthOf = (words: string, attributes = '') =>
+  only(readInside(text(0, 20, words, attributes)), 'text').lines[0]!.width;
+const SPACE = widthOf('a b') - widthOf('a') - widthOf('b');
+const BOLD = 'font-weight="700"';
+
+function htmlOf(content: string, arrangement: 'flow' | 'nested' = 'flow'): string {
+  return emitted(convertReading(readInside(content), arrangement), 'index.html');
+}
+
+/** "Ferries leave daily at noon", with `gap` px before the bold word. */
+function sentence(gap: number): string {
+  const bold = 10 + widthOf('Ferries leave') + gap;
+  const rest = bold + widthOf('daily', BOLD) + SPACE;
+  return `<g id="times">${text(10, 30, 'Ferries leave')}<g id="often">${text(bold, 30, 'daily', BOLD)}</g>${text(rest, 30, 'at noon')}</g>`;
+}
+
+describe('words of one sentence', () => {
+  it('become one text with runs, where a space of the font lies between them', () => {
+    expect(htmlOf(sentence(SPACE))).toMatch(
+      />Ferries leave <span class="run [\w-]+">daily<\/span> at noon<\/(p|span)>/,
+    );
+  });
+
+  it.each([
+    ['stand apart with a gap of their own', sentence(SPACE + 2)],
+    [
+      'are of very different sizes',
+      `<g>${text(10, 30, '38')}${text(10 + widthOf('38') + SPACE, 30, 'kn', 'font-size="4"')}</g>`,
+    ],
+    ['only stand under each other', `<g>${text(10, 30, 'Sund', BOLD)}${text(10, 44, 'a harbour')}</g>`],
+  ])('stay texts of their own when they %s', (_, content) => {
+    expect(htmlOf(content)).not.toContain('class="run');
+  });
+
+  it('keep their coordinates where everything has some', () => {
+    expect(htmlOf(sentence(SPACE), 'nested')).not.toContain('class="run');
+  });
+
+  it('run on in the next line, and hold links', () => {
+    const from = 10 + widthOf('See all') + SPACE;
+    const link = `<a href="https://sund.example">${text(from, 20, 'fares')}</a>`;
+    const after = from + widthOf('fares') + SPACE;
+    const more = `<text font-size="10" font-family="Commissioner"><tspan x="${after}" y="20">and when</tspan><tspan x="10" y="34">it is cheaper to go</tspan></text>`;
+    const html = htmlOf(`<g id="note">${text(10, 20, 'See all')}${link}${more}</g>`);
+    expect(html).toMatch(
+      /<p [^>]*>See all <a class="run" href="https:\/\/sund\.example">fares<\/a> and when(<br>| )it is cheaper to go<\/p>/,
+    );
+  });
+});
+
+it('a group that is nothing but a text is that text', () => {
+  const html = htmlOf(
+    `<g id="h2">${text(10, 30, 'Harbours')}</g><a href="#sund">${text(10, 60, 'Sund')}</a>`,
+  );
+  expect(html).toMatch(/<h2 class="[\w-]+">Harbours<\/h2>\s*<a class="[\w-]+" href="#sund">Sund<\/a>/);
+});
