@@ -1,10 +1,11 @@
 import { isPlain, type Border, type Look, type LookShadow, type Sides } from '../../look/look';
-import { bottom, intersection, right, sameBox } from '../../mockup/box';
+import { bottom, grow, intersection, right, sameBox } from '../../mockup/box';
 import { hasRadii, NO_RADII } from '../../mockup/outline';
-import type { Colour } from '../../mockup/paint';
 import { placedBox } from '../lower';
 import type { BoxNode, PageNode } from '../node';
+import { joinFrames } from './frames';
 import { isMeant } from './meaning';
+import { soleColour } from './soleColour';
 
 /**
  * Several shapes that make one box become one element: a blurred shape beneath a box is its shadow, a frame around it
@@ -12,7 +13,7 @@ import { isMeant } from './meaning';
  */
 export function mergeCoats(children: readonly PageNode[]): readonly PageNode[] {
   const merged: PageNode[] = [];
-  for (const child of children) {
+  for (const child of joinFrames(children)) {
     let top = child;
     for (let under = merged.at(-1); under; under = merged.at(-1)) {
       const coat = isLeafBox(under) && isLeafBox(top) ? mergeTwo(under, top) : null;
@@ -78,7 +79,7 @@ function mergeTwo(under: BoxNode, over: BoxNode): BoxNode | null {
   }
   if (isMeant(over)) return null;
   const frame = frameOf(under, over);
-  if (frame) return absorb(under, over, { border: frame });
+  if (frame) return { ...absorb(under, over, { border: frame }), place: over.place };
   const sides = sidesOf(under, over);
   return sides && absorb(under, over, { sides: { ...under.look.sides, ...sides } });
 }
@@ -131,7 +132,7 @@ function isOpaque({ fills, opacity, blend, filters, clip }: Look): boolean {
   return solid && opacity === undefined && !blend && !filters && !clip;
 }
 
-/** A frame of the same box is the border of it. */
+/** A frame of the same box, or of one that is larger by half its width, is the border of it. */
 function frameOf(under: BoxNode, over: BoxNode): Border | null {
   const { border, radii, ...others } = over.look;
   if (
@@ -143,7 +144,8 @@ function frameOf(under: BoxNode, over: BoxNode): Border | null {
   )
     return null;
   const alike = JSON.stringify(radii ?? NO_RADII) === JSON.stringify(under.look.radii ?? NO_RADII);
-  return alike && sameBox(under.place, over.place) ? border : null;
+  const halfIn = (half: number) => sameBox(grow(placedBox(under.place), half), placedBox(over.place));
+  return alike && (halfIn(0) || (border.colour.alpha === 1 && halfIn(border.width / 2))) ? border : null;
 }
 
 /** CSS paints gradients from inside the border: only plain fills stay as they are. */
@@ -174,11 +176,4 @@ function sidesOf(under: BoxNode, over: BoxNode): Sides | null {
   if (down && near(bar.x, box.x) && !sides?.left) return { left: side(bar.width) };
   if (down && near(right(bar), right(box)) && !sides?.right) return { right: side(bar.width) };
   return null;
-}
-
-/** CSS draws borders in whole px, and their corners at a slant: only bars that are neither stay as they are. */
-function soleColour({ fills, ...others }: Look): Colour | null {
-  const [fill, ...more] = fills ?? [];
-  const sole = fill?.kind === 'solid' && more.length === 0 && Object.keys(others).length === 0;
-  return sole ? fill.colour : null;
 }
