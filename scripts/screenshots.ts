@@ -65,5 +65,5 @@ await shoot('links');
 
 await page.getByRole('tab', { name: /^Files/ }).click();
 await page.getByText('doctype').waitFor();
-await shoot('files');
+await shootDrawn('files');
 await browser.close();
