@@ -1,7 +1,7 @@
 import { boxAround, right, type Box } from '../../mockup/box';
 import { rememberOf } from '../../mockup/remember';
 import { toWholePx } from '../lowerText';
-import type { BoxNode, Page, PageNode, TextNode, TextNodeLine, TextSpan } from '../node';
+import type { Page, PageNode, TextNode, TextNodeLine, TextSpan } from '../node';
 import type { TypeLook } from '../../look/look';
 import { soleText } from './soleText';
 
