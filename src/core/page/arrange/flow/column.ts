@@ -75,6 +75,8 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
   };
 }
 
+/** How many times more room there is at the right than at the left of things that stand at the left. */
+const FAR = 3;
 /** Px beside centred words that count as padding whatever is above them. */
 const FREE = 8;
 
@@ -90,7 +92,9 @@ function columnSides(
   const rest = right(inner) - right(inside);
   if (!given) return { left, right: rest };
   const isBroad = (each: Part) => spans(each.box, inside) && each.node.kind === 'box' && !canHug(each);
-  if (parts.some(isBroad)) return { left, right: rest };
+  // More room at the right than there are things is free, whatever they are.
+  const isFree = rest > inside.width && rest > left * FAR;
+  if (!isFree && parts.some(isBroad)) return { left, right: rest };
   if (Math.abs(left - rest) <= MIDDLE * 1.5 && left > 0) {
     // Far more room at the sides than above is free space, not padding.
     const side = Math.max(top, below);
