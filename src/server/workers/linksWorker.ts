@@ -13,9 +13,12 @@ function links({ mockup, assets, tags, options }: LinksJob): PageLinks {
   const conversion = convert({ mockup, assets, tags, options, outliner: null });
   const target = TARGETS[options.target];
   const files = target.emit({ ...conversion, unit: options.unit ?? 'px', keyed: true });
-  const pages = new Set(conversion.emission.screens.map(({ file }) => file));
+  const pages = new Map(conversion.emission.screens.map(({ file }, at) => [file, conversion.pages[at]]));
   return Object.fromEntries(
-    files.filter(({ path }) => pages.has(path)).map(({ path, text }) => [path, linkElements(text)]),
+    files.flatMap(({ path, text }) => {
+      const page = pages.get(path);
+      return page ? [[path, linkElements(text, page.children)]] : [];
+    }),
   );
 }
 

@@ -32,7 +32,7 @@ export function LinkedView({ build, result, opened }: LinkedViewProps) {
   const code = useText(address);
   const page = useRef<LivePageHandle>(null);
   const own = useMemo(() => links.data?.[screen?.file ?? ''] ?? [], [links.data, screen]);
-  const link = own.find(({ layer }) => layer === chosen) ?? null;
+  const link = linkOf(own, chosen);
   const [width, setWidth] = useState(screen?.width ?? 1280);
   const [hiddenToo, setHiddenToo] = useState(false);
 
@@ -134,6 +134,13 @@ export function LinkedView({ build, result, opened }: LinkedViewProps) {
       </Box>
     </Box>
   );
+}
+
+/** The element of a layer, or the one that it became part of. */
+function linkOf(links: readonly ElementLink[], chosen: LayerKey | null): ElementLink | null {
+  if (chosen === null) return null;
+  const own = links.find(({ layer }) => layer === chosen);
+  return own ?? links.find(({ merged }) => merged.includes(chosen)) ?? null;
 }
 
 /** The deepest of those that hold it. */

@@ -5,7 +5,7 @@ import { linkElements } from './links';
 function linked(reading: ReturnType<typeof readInside>) {
   const conversion = convertReading(reading, 'flow');
   const emit = (keyed: boolean) => TARGETS.html.emit({ ...conversion, unit: 'px', keyed })[0]!.text;
-  return { page: emit(false), links: linkElements(emit(true)) };
+  return { page: emit(false), links: linkElements(emit(true), conversion.pages[0]!.children) };
 }
 
 it('every layer leads to the lines that write its element', () => {
@@ -21,6 +21,14 @@ it('every layer leads to the lines that write its element', () => {
     '</button>',
   ]);
   expect(linesOf('ferry-mark')).toEqual([expect.stringMatching(/^<img class="ferry-mark"/)]);
+});
+
+it('a layer that became part of an element leads to that element', () => {
+  const { links } = linked(readDemo());
+  const leadsTo = (name: string) =>
+    links.find(({ layer, merged }) => [layer, ...merged].some((key) => key.endsWith(`/${name}`)))?.layer;
+  expect(leadsTo('main-navigation/link')).toMatch(/\/light$/);
+  expect(leadsTo('book-button/rect')).toBe(leadsTo('book-button'));
 });
 
 it('every layer leads to its element, counted as the document has them', () => {

@@ -1,8 +1,11 @@
 import type { LayerKey } from '../../mockup/layer';
+import { walkNodes, type PageNode } from '../../page/node';
 
 /** Where a layer is in a page: its element, and the lines of code that write it. */
 export interface ElementLink {
   readonly layer: LayerKey;
+  /** Layers that became part of that element. */
+  readonly merged: readonly LayerKey[];
   /** The element's place among all elements of the page's screen, in document order. */
   readonly element: number;
   /** From 1, both counted in. */
@@ -10,9 +13,13 @@ export interface ElementLink {
   readonly lastLine: number;
 }
 
-/** Finds the layers in a page whose elements say theirs in `data-layer`, and which is printed an element a line. */
-export function linkElements(page: string): readonly ElementLink[] {
-  const lines = page.split('\n');
+/**
+ * Finds the layers in a page whose elements say theirs in `data-layer`, and which is printed an element a line.
+ * @param nodes what the page was printed from
+ */
+export function linkElements(html: string, nodes: readonly PageNode[]): readonly ElementLink[] {
+  const merged = new Map([...walkNodes(nodes)].map((node) => [node.layer, node.merged ?? []]));
+  const lines = html.split('\n');
   const links: ElementLink[] = [];
   // The elements of the screen begin after the screen itself.
   let element = -1;
@@ -22,8 +29,15 @@ export function linkElements(page: string): readonly ElementLink[] {
       if (isInside) element += 1;
       if (name === 'div' && tag.includes('class="screen"')) isInside = true;
       const layer = / data-layer="([^"]*)"/.exec(tag)?.[1];
-      if (layer !== undefined)
-        links.push({ layer: unescape(layer), element, line: at + 1, lastLine: endOf(lines, at) + 1 });
+      if (layer === undefined) continue;
+      const key = unescape(layer);
+      links.push({
+        layer: key,
+        merged: merged.get(key) ?? [],
+        element,
+        line: at + 1,
+        lastLine: endOf(lines, at) + 1,
+      });
     }
   }
   return links;

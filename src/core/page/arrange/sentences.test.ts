@@ -31,6 +31,10 @@ describe('words of one sentence', () => {
       'are of very different sizes',
       `<g>${text(10, 30, '38')}${text(10 + widthOf('38') + SPACE, 30, 'kn', 'font-size="4"')}</g>`,
     ],
+    [
+      'are nothing but links',
+      `<g><a href="#a">${text(10, 30, 'Sund')}</a><a href="#b">${text(10 + widthOf('Sund') + SPACE, 30, 'Holm')}</a></g>`,
+    ],
     ['only stand under each other', `<g>${text(10, 30, 'Sund', BOLD)}${text(10, 44, 'a harbour')}</g>`],
   ])('stay texts of their own when they %s', (_, content) => {
     expect(htmlOf(content)).not.toContain('class="run');

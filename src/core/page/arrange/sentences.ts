@@ -102,6 +102,8 @@ const DRIFT = 3;
 
 /** The pieces as one text; null when they are not one sentence. */
 function sentenceOf(pieces: readonly Piece[]): TextNode | null {
+  // Links beside each other are choices, not a sentence.
+  if (pieces.every(({ node }) => node.role === 'link')) return null;
   const main = mainOf(pieces);
   const sizes = pieces.map(({ type }) => type.size);
   if (Math.max(...sizes) > Math.min(...sizes) * LARGER || Math.max(...sizes) > main.type.size * 1.2)
