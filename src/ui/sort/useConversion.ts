@@ -27,9 +27,11 @@ export function useConversion(): ShownCode {
 }
 
 /** What of the Sort step a conversion depends on. */
-function partsOf({ mockup, tags, arrangement, cursor, shown, screen }: SortState) {
+function wishOf({ mockup, tags, arrangement, cursor, shown, screen }: SortState) {
   return { mockup, tags, arrangement, cursor, paged: shown === 'page' ? screen.key : null };
 }
+
+type Wish = ReturnType<typeof wishOf>;
 
 /** Follows the store itself, not what React makes of it: an edit is on its way before anything is drawn anew. */
 function connect(store: SortStore, give: (code: ShownCode) => void): () => void {
@@ -38,21 +40,17 @@ function connect(store: SortStore, give: (code: ShownCode) => void): () => void 
   let known: Settled | null = null;
   let page: PagePieces | null = null;
   const show = latestOnly(
-    () => {
-      const { cursor, paged } = partsOf(store.getState());
-      return remote.show(cursor, paged);
-    },
+    ({ cursor, paged }: Wish) => remote.show(cursor, paged),
     ({ code, page: news }: ShownNews) => {
       page = news ? pageWithNews(page, news) : page;
       give({ code, page: news && page });
     },
   );
   const settle = latestOnly(
-    () => {
-      const { tags, arrangement } = store.getState();
-      const answer = remote.settle(tags, arrangement);
+    (wish: Wish) => {
+      const answer = remote.settle(wish.tags, wish.arrangement);
       // Asked for at once: the worker does one after the other while the tab still takes in what was decided.
-      show(null);
+      show(wishOf(store.getState()));
       return answer;
     },
     (news, isLast) => {
@@ -62,12 +60,12 @@ function connect(store: SortStore, give: (code: ShownCode) => void): () => void 
     },
   );
   const follow = (state: SortState, before: SortState | null) => {
-    const [now, last] = [partsOf(state), before && partsOf(before)];
+    const [now, last] = [wishOf(state), before && wishOf(before)];
     if (now.mockup !== last?.mockup) void remote.load(now.mockup, `/api/mockups/${state.opened.id}`);
     const isEdited =
       now.mockup !== last?.mockup || now.tags !== last.tags || now.arrangement !== last.arrangement;
-    if (isEdited) settle(null);
-    else if (now.cursor !== last.cursor || now.paged !== last.paged) show(null);
+    if (isEdited) settle(now);
+    else if (now.cursor !== last.cursor || now.paged !== last.paged) show(now);
   };
   follow(store.getState(), null);
   const leave = store.subscribe(follow);

@@ -17,6 +17,11 @@ export function isMeant(node: PageNode): boolean {
   );
 }
 
+/** The same, besides what a node is to the page and where it leads. */
+export function isMeantOtherwise({ href: _, ...node }: PageNode): boolean {
+  return isMeant({ ...node, role: 'box' });
+}
+
 /** True for a container that neither shows nor means anything by itself. */
 export function isPurposeless(node: BoxNode): boolean {
   return isPlain(node.look) && !isMeant(node);

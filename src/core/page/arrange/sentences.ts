@@ -3,6 +3,7 @@ import { rememberOf } from '../../mockup/remember';
 import { toWholePx } from '../lowerText';
 import type { Page, PageNode, TextNode, TextNodeLine, TextSpan } from '../node';
 import type { TypeLook } from '../../look/look';
+import { isMeantOtherwise } from './meaning';
 import { soleText } from './soleText';
 
 /**
@@ -61,11 +62,7 @@ function pieceOf(node: PageNode): Piece | null {
   if (node.kind !== 'text' || !ROLES.has(node.role)) return null;
   const { type, ...dress } = node.look;
   const { turn, shift = 0 } = node.place;
-  const isOwn =
-    node.hidden ||
-    node.classes.length > 0 ||
-    (node.label ?? node.slot ?? node.note ?? node.states ?? node.wish) !== undefined;
-  if (!type || isOwn || Object.keys(dress).length > 0) return null;
+  if (!type || isMeantOtherwise(node) || Object.keys(dress).length > 0) return null;
   if (type.rightToLeft || type.keepsSpaces || type.lineHeight === null) return null;
   if (turn && (turn[1] !== 0 || turn[2] !== 0 || turn[3] !== 1)) return null;
   const height = type.lineHeight;
@@ -262,7 +259,7 @@ function textOf(
   const { href: _, label: __, even: ___, ...rest } = node;
   return {
     ...rest,
-    role: rows.length > 1 ? 'paragraph' : 'text',
+    role: rows.length > 1 || pieces.some((piece) => piece.node.role === 'paragraph') ? 'paragraph' : 'text',
     merged: [...(node.merged ?? []), ...others.flatMap(({ layer, merged: more = [] }) => [layer, ...more])],
     place: {
       kind: 'fixed',

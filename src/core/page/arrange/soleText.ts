@@ -1,5 +1,6 @@
 import { isPlain } from '../../look/look';
 import type { BoxNode, TextNode } from '../node';
+import { isMeantOtherwise } from './meaning';
 
 /** What a role can be of by itself: letters without a box around them. */
 const OF_LETTERS: ReadonlySet<string> = new Set([
@@ -13,15 +14,12 @@ export function soleText(group: BoxNode): TextNode | null {
   const [text, ...more] = group.children;
   if (text?.kind !== 'text' || more.length > 0 || !PLAIN.has(text.role) || !OF_LETTERS.has(group.role))
     return null;
-  const { hidden, classes, states, wish, scroll, slot, note, label, href } = group;
-  const isMore =
-    hidden || classes.length > 0 || (states ?? wish ?? scroll ?? slot ?? note ?? label) !== undefined;
-  if (isMore || !isPlain(group.look) || group.place.turn) return null;
+  if (isMeantOtherwise(group) || !isPlain(group.look) || group.place.turn) return null;
   return {
     ...text,
     merged: [...(text.merged ?? []), group.layer, ...(group.merged ?? [])],
     ...(group.named && !text.named && { name: group.name, named: true }),
     ...(group.role !== 'box' && { role: group.role }),
-    ...(href !== undefined && { href }),
+    ...(group.href !== undefined && { href: group.href }),
   };
 }

@@ -207,8 +207,8 @@ function sizeOf(
   const reach = (from: number, length: number) =>
     usable(Math.ceil(from + length), 'no size; its content decides');
   return {
-    width: said.width ? screen.width : painted ? reach(painted.x, painted.width) : UNSAID.width,
-    height: said.height ? screen.height : painted ? reach(painted.y, painted.height) : UNSAID.height,
+    width: said.width !== null ? screen.width : painted ? reach(painted.x, painted.width) : UNSAID.width,
+    height: said.height !== null ? screen.height : painted ? reach(painted.y, painted.height) : UNSAID.height,
   };
 }
 

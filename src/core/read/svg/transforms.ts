@@ -1,4 +1,5 @@
 import { IDENTITY, multiply, rotation, scaling, translation, type Matrix } from '../../mockup/matrix';
+import { remember } from '../../mockup/remember';
 import { parseLength } from './lengths';
 
 const FUNCTION = /([a-zA-Z]+)\s*\(([^)]*)\)\s*,?/g;
@@ -7,7 +8,7 @@ const FUNCTION = /([a-zA-Z]+)\s*\(([^)]*)\)\s*,?/g;
  * A transform list of an SVG attribute or a CSS property (CSS Transforms 1, §8 and §12).
  * Angles without a unit are degrees. Null when a function is unknown or malformed.
  */
-export function parseTransform(text: string): Matrix | null {
+export const parseTransform = remember((text: string): Matrix | null => {
   const trimmed = text.trim();
   if (trimmed === '' || trimmed === 'none') return IDENTITY;
   if (trimmed.replace(FUNCTION, '').trim() !== '') return null;
@@ -24,7 +25,7 @@ export function parseTransform(text: string): Matrix | null {
     result = multiply(result, next);
   }
   return result;
-}
+});
 
 function readFunction(name: string, words: readonly string[]): Matrix | null {
   const lengths = words.map((word) => parseLength(word, { fontSize: 16, percentOf: 0 }) ?? NaN);
