@@ -9,6 +9,7 @@ import type { Stroke } from '../mockup/paint';
 import { hasBoxShadows } from '../look/boxShadows';
 import { dressLook, elementClip, scaledShadow } from './dress';
 import { wholeHairlines } from './hairlines';
+import { ringOf } from './ring';
 import type { SharedParts } from './lower';
 import type { BoxNode, Place, Turn } from './node';
 
@@ -26,13 +27,21 @@ export function lowerShape(layer: ShapeLayer, matrix: Matrix, shared: SharedPart
   const ring = form.kind === 'ring' ? form.width * meanScale(inner) : 0;
   const border = form.kind === 'rule' ? 0 : ring || strokeWidth;
   const outer = grow(scaled.box, (border - ring) / 2);
-  const look: Look = {
-    ...paintLook(layer, form, inner, outer, border),
-    ...radiiLook(scaled.radii, border - ring, layer.stroke),
+  const dressed = (box: Box, width: number): Look => ({
+    ...paintLook(layer, form, inner, box, width),
+    ...radiiLook(scaled.radii, width - ring, layer.stroke),
     ...dressShape(layer, inner),
-    ...(form.kind === 'box' && form.cut ? {} : clipLook(layer, inner, outer)),
-  };
+    ...(form.kind === 'box' && form.cut ? {} : clipLook(layer, inner, box)),
+  });
+  const look = dressed(outer, border);
   if (!upright) return { kind: 'box', ...shared, place: turnedPlace(outer, matrix), look, children: [] };
+  const ringed = ring === 0 ? ringOf(outer, look) : null;
+  if (ringed) {
+    const { border: _, ...inside } = dressed(ringed.box, 0);
+    const fills = [...ringed.beneath, ...(inside.fills ?? [])];
+    const whole: Look = { ...inside, fills, shadows: ringed.shadows };
+    return { kind: 'box', ...shared, place: placeAt(ringed.box), look: whole, children: [] };
+  }
   const thin = wholeHairlines({ box: outer, look });
   return { kind: 'box', ...shared, place: placeAt(thin.box), look: thin.look, children: [] };
 }

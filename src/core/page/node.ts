@@ -1,6 +1,7 @@
 import type { Look } from '../look/look';
 import type { Edges } from '../mockup/box';
 import type { LayerKey } from '../mockup/layer';
+import type { Point } from '../mockup/matrix';
 import type { Colour } from '../mockup/paint';
 import type { FaceId } from '../mockup/type';
 import type { Wish } from '../sort/decision';
@@ -20,6 +21,13 @@ interface Geometry {
   readonly turn: Turn | null;
   /** Px by which what is turned is moved to the right as well: browsers drop parts of a px before they turn. */
   readonly shift?: number;
+  readonly between?: Between;
+}
+
+/** What brings a box from the whole px on which browsers draw it to where it is drawn between them. */
+export interface Between {
+  readonly move: Point;
+  readonly scale: Point;
 }
 
 /** Which edges of the box around a placed node keeps to when that box grows; `both` stretches it. */
@@ -232,30 +240,39 @@ export type Unit = (typeof UNITS)[number];
 
 /** What a place says beside the numbers that follow from others: equal ones can share a class. */
 export type Standing =
-  | Pick<FlowPlace, 'kind' | 'wide' | 'high' | 'align' | 'margin' | 'width' | 'height' | 'turn' | 'shift'>
-  | (Omit<FixedPlace, 'hugs' | 'holds'> & {
-      readonly holds: NonNullable<FixedPlace['holds']>;
-      /** True for a box without anything inside. */
-      readonly bare: boolean;
-    });
+  | Pick<
+      FlowPlace,
+      'kind' | 'wide' | 'high' | 'align' | 'margin' | 'width' | 'height' | 'turn' | 'shift' | 'between'
+    >
+  | (Omit<FixedPlace, 'hugs' | 'holds'> & { readonly holds: NonNullable<FixedPlace['holds']> });
 
 /** How a node stands in a box that may grow; null where it has coordinates of its own, or just follows its content. */
 export function standingOf(node: PageNode): Standing | null {
   const { place, kind } = node;
   if (place.kind === 'fixed') {
     const { hugs: _, holds, ...geometry } = place;
-    const bare = node.kind === 'box' && node.children.length === 0;
-    return holds ? { ...geometry, holds, bare } : null;
+    return holds ? { ...geometry, holds } : null;
   }
-  const { wide, high, align, margin, turn, shift } = place;
+  const { wide, high, align, margin, turn, shift, between } = place;
   const sized = wide === 'set' || wide === 'firm' || wide === 'capped';
   const width = sized && !(kind === 'picture' && wide === 'firm') ? place.width : 0;
   const height = high === 'hug' ? 0 : place.height;
-  const plain = width === 0 && height === 0 && align === null && turn === null && wide !== 'fill';
+  const plain = width === 0 && height === 0 && align === null && turn === null && !between && wide !== 'fill';
   const spaced = margin.top !== 0 || margin.left !== 0 || margin.right !== 0 || margin.bottom !== 0;
   return plain && !spaced && wide !== 'whole'
     ? null
-    : { kind: 'flow', wide, high, align, margin, turn, width, height, ...(shift !== undefined && { shift }) };
+    : {
+        kind: 'flow',
+        wide,
+        high,
+        align,
+        margin,
+        turn,
+        width,
+        height,
+        ...(shift !== undefined && { shift }),
+        ...(between && { between }),
+      };
 }
 
 export function* walkNodes(nodes: readonly PageNode[]): Generator<PageNode> {

@@ -15,7 +15,7 @@ import {
   type Unit,
 } from '../../page/node';
 import { frameDeclarations } from './frame';
-import { bareBoxDeclarations, placeDeclarations, standingDeclarations, turnDeclarations } from './placing';
+import { placeDeclarations, standingDeclarations, turnDeclarations } from './placing';
 import type { PicturePlan } from '../../pictures/picture';
 import { roleEntry, type Role, type Scroll } from '../../sort/vocabulary';
 import type { StyleSheet } from '../../style/styleSheet';
@@ -257,7 +257,5 @@ function placeStyle(
     const own = standing && !said ? standingDeclarations(standing) : [];
     return inline([...own, ...others], context);
   }
-  const isBare = node.kind === 'box' && node.children.length === 0;
-  const place = isBare ? bareBoxDeclarations(node.place) : placeDeclarations(node.place);
-  return inline([...place, ...others], context);
+  return inline([...placeDeclarations(node.place), ...others], context);
 }

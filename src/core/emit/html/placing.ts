@@ -1,7 +1,8 @@
 import type { Edges } from '../../mockup/box';
+import type { Point } from '../../mockup/matrix';
 import { formatNumber, px } from '../../markup/numbers';
 import type { Declaration } from '../../markup/printCss';
-import type { Align, Hold, Layout, Place, Standing, Track, Turn } from '../../page/node';
+import type { Align, Between, Hold, Layout, Place, Standing, Track, Turn } from '../../page/node';
 
 /** The place of a node at its coordinates. */
 export function placeDeclarations(place: Place): Declaration[] {
@@ -10,46 +11,49 @@ export function placeDeclarations(place: Place): Declaration[] {
     ['top', px(place.y)],
   ];
   if (!place.hugs) declarations.push(['width', px(place.width)], ['height', px(place.height)]);
-  if (place.turn) declarations.push(...turnDeclarations(place.turn, place.shift));
-  return declarations;
+  return [...declarations, ...transformDeclarations(place)];
 }
 
-/**
- * Browsers move the edges of boxes to whole px, where SVG draws an edge between two px as it is. A box of
- * whole size keeps its fuzzy edges when it is moved there by a transform.
- */
-export function bareBoxDeclarations(place: Place): Declaration[] {
-  const rest = restOf(place);
-  if (!rest) return placeDeclarations(place);
-  return [...placeDeclarations({ ...place, x: Math.floor(place.x), y: Math.floor(place.y) }), rest];
+/** What is done to a node where it stands: a turn, or what brings a box between px. */
+function transformDeclarations({
+  turn,
+  shift,
+  between,
+}: Pick<Place, 'turn' | 'shift' | 'between'>): Declaration[] {
+  if (turn) return turnDeclarations(turn, shift);
+  return between ? printTransform(between.move, [between.scale.x, 0, 0, between.scale.y]) : [];
 }
 
-/** The part of a px by which a box of whole size is moved; null for one that stands at whole px or has none. */
-function restOf({ x, y, width, height, turn }: Omit<Place, 'kind' | 'hugs'>): Declaration | null {
-  const [left, top] = [x - Math.floor(x), y - Math.floor(y)];
-  const whole = !isBetween(width % 1) && !isBetween(height % 1);
-  if (!(isBetween(left) || isBetween(top)) || !whole || turn) return null;
-  return ['translate', `${px(left)} ${px(top)}`];
-}
-
-function isBetween(fraction: number): boolean {
-  return fraction > 0.01 && fraction < 0.99;
-}
-
+/** @param shift px to the right */
 export function turnDeclarations(turn: Turn, shift = 0): Declaration[] {
+  return printTransform({ x: shift, y: 0 }, turn);
+}
+
+function printTransform(move: Point, turn: Turn): Declaration[] {
   const [a, b, c, d] = turn.map((value) => formatNumber(value, 5));
-  const widened = b === '0' && c === '0' && d === '1';
-  const moved = px(shift) === '0' ? '' : `translateX(${px(shift)}) `;
-  return [
-    ['transform', widened ? `${moved}scaleX(${a})` : `matrix(${a}, ${b}, ${c}, ${d}, 0, 0)`],
-    ['transform-origin', '0 0'],
-  ];
+  const turned = b === '0' && c === '0' ? printScale(a!, d!) : `matrix(${a}, ${b}, ${c}, ${d}, 0, 0)`;
+  const functions = [printMove(move), turned].filter((each) => each !== '');
+  if (functions.length === 0) return [];
+  const origin: Declaration = ['transform-origin', '0 0'];
+  return [['transform', functions.join(' ')], ...(turned === '' ? [] : [origin])];
+}
+
+function printMove({ x, y }: Point): string {
+  const [across, down] = [px(x), px(y)];
+  if (down === '0') return across === '0' ? '' : `translateX(${across})`;
+  return across === '0' ? `translateY(${down})` : `translate(${across}, ${down})`;
+}
+
+function printScale(x: string, y: string): string {
+  if (x === y) return x === '1' ? '' : `scale(${x})`;
+  if (y === '1') return `scaleX(${x})`;
+  return x === '1' ? `scaleY(${y})` : `scale(${x}, ${y})`;
 }
 
 /** How a node stands in a box that may grow (CSS Flexbox 1, §7 and §8; CSS Grid 2, §10). */
 export function standingDeclarations(standing: Standing): Declaration[] {
   if (standing.kind === 'fixed') return heldDeclarations(standing);
-  const { wide, high, align, margin, width, height, turn, shift } = standing;
+  const { wide, high, align, margin, width, height, turn } = standing;
   const wides: Readonly<Record<typeof wide, Declaration[]>> = {
     hug: [],
     set: [['width', px(width)]],
@@ -83,9 +87,19 @@ export function standingDeclarations(standing: Standing): Declaration[] {
     margin.left === 0 ? null : ['margin-left', margin.left === null ? 'auto' : px(margin.left)],
     margin.right === 0 ? null : ['margin-right', margin.right === null ? 'auto' : px(margin.right)],
     margin.bottom === 0 ? null : ['margin-bottom', px(margin.bottom)],
-    ...(turn ? turnDeclarations(turn, shift) : []),
+    ...(standing.between ? backDeclarations(standing.between) : []),
+    ...transformDeclarations(standing),
   ];
   return list.filter((entry) => entry !== null);
+}
+
+/** What the layout puts between px goes back to whole px: from there on it is moved alike in every browser. */
+function backDeclarations({ move }: Between): Declaration[] {
+  const declarations: Declaration[] = [
+    ['left', px(-move.x)],
+    ['top', px(-move.y)],
+  ];
+  return declarations.filter(([, length]) => length !== '0');
 }
 
 const ALIGNS: Readonly<Record<Align, string>> = {
@@ -97,15 +111,12 @@ const ALIGNS: Readonly<Record<Align, string>> = {
 };
 
 function heldDeclarations(place: Extract<Standing, { kind: 'fixed' }>): Declaration[] {
-  const { holds, width, height, turn, shift } = place;
-  const rest = place.bare ? restOf(place) : null;
-  const [x, y] = rest ? [Math.floor(place.x), Math.floor(place.y)] : [place.x, place.y];
+  const { holds, x, y, width, height } = place;
   return [
     ['position', 'absolute'],
-    ...along(holds.x, ['left', 'right', 'width'], x, holds.right + place.x - x, width),
-    ...along(holds.y, ['top', 'bottom', 'height'], y, holds.bottom + place.y - y, height),
-    ...(rest ? [rest] : []),
-    ...(turn ? turnDeclarations(turn, shift) : []),
+    ...along(holds.x, ['left', 'right', 'width'], x, holds.right, width),
+    ...along(holds.y, ['top', 'bottom', 'height'], y, holds.bottom, height),
+    ...transformDeclarations(place),
   ];
 }
 

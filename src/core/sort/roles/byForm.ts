@@ -1,8 +1,8 @@
 import { wordsOf } from '../../look/layerTitle';
 import { boxForm } from '../../look/boxForm';
+import { lightness } from '../../look/contrast';
 import type { Box } from '../../mockup/box';
 import type { Layer, ShapeLayer, TextLayer } from '../../mockup/layer';
-import type { Colour } from '../../mockup/paint';
 import { walk } from '../../mockup/walk';
 import { measureOf, type Facts } from '../facts';
 import { isCalled } from '../nameWords';
@@ -64,9 +64,4 @@ function isFaint({ lines }: TextLayer): boolean {
   if (fill?.kind !== 'solid') return false;
   const seen = lightness(fill.colour) * fill.colour.alpha + (1 - fill.colour.alpha);
   return seen > 0.38 && seen < 0.85;
-}
-
-/** Rec. 601 luma, 0–1. */
-function lightness({ r, g, b }: Colour): number {
-  return (0.299 * r + 0.587 * g + 0.114 * b) / 255;
 }

@@ -1,0 +1,46 @@
+import { coloursOf, contrast, edgeContrast, isSeen, offPx, PAPER } from '../look/contrast';
+import type { Border, Look, LookFill, LookShadow } from '../look/look';
+import { bottom, grow, right, type Box } from '../mockup/box';
+import { hasRadii, NO_RADII } from '../mockup/outline';
+
+interface Ringed {
+  readonly box: Box;
+  /** What lies under the fills. */
+  readonly beneath: readonly LookFill[];
+  readonly shadows: readonly LookShadow[];
+}
+
+/**
+ * What draws a filled box with a stroke as SVG does, where a border would not: CSS borders are whole px wide and lie on
+ * whole px (CSS Backgrounds 3, §3.3), and the fill reaches under all of them, where a stroke lies over its fill with the
+ * inner half only (SVG 2, §13.5.1). Null where a border is as good.
+ * @param outer the box around the border
+ */
+export function ringOf(outer: Box, { border, fills, radii, shadows }: Look): Ringed | null {
+  if (!border || !fills || shadows || border.width < 1) return null;
+  if (!isSeenBetween(outer, border, fills) && !isSeenThrough(border, fills)) return null;
+  if (border.colour.alpha < 1) {
+    const half = ring(border.width / 2, border);
+    return { box: grow(outer, -border.width / 2), beneath: [], shadows: [{ ...half, inset: true }, half] };
+  }
+  // Browsers paint a shadow beneath a square box too, when that hides it: no ground shows between them.
+  if (hasRadii(radii ?? NO_RADII) || !fills.flatMap(coloursOf).every(({ alpha }) => alpha === 1)) return null;
+  const isColour = fills.every((fill) => fill.kind === 'solid');
+  const beneath = isColour ? [] : [{ kind: 'solid', colour: border.colour } as const];
+  return { box: grow(outer, -border.width), beneath, shadows: [ring(border.width, border)] };
+}
+
+function ring(spread: number, { colour }: Border): LookShadow {
+  return { inset: false, dx: 0, dy: 0, deviation: 0, spread, colour };
+}
+
+function isSeenBetween(outer: Box, border: Border, fills: readonly LookFill[]): boolean {
+  const edges = [outer, grow(outer, -border.width)].flatMap((box) => [box.x, right(box), box.y, bottom(box)]);
+  return isSeen(Math.max(...edges.map(offPx)), edgeContrast({ border, fills }, PAPER));
+}
+
+/** Whether one sees through the border how far the fill reaches. */
+function isSeenThrough({ width, colour }: Border, fills: readonly LookFill[]): boolean {
+  const beneath = Math.max(...fills.flatMap(coloursOf).map((fill) => contrast(fill, PAPER)));
+  return isSeen(Math.min(1, width / 2), (1 - colour.alpha) * beneath);
+}
