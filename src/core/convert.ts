@@ -3,6 +3,7 @@ import { emit, type Emission } from './emit/emit';
 import { TARGETS } from './emit/targets';
 import type { FontFile, TargetName } from './emit/target';
 import { fontFiles } from './fontFiles';
+import { offPx } from './look/contrast';
 import { measureMockup, type Measures } from './mockup/bounds';
 import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';
@@ -114,8 +115,9 @@ export function shapeDecided(
     const measured = measures.get(screen.key) ?? new Map<string, never>();
     const context = { mockup, measures: measured, decisions, plan };
     const page = lower(screen, context, options.frame ?? plainFrame(options.arrangement));
-    reportInexactBorders(page, report);
-    return arrange(page, options.arrangement, lowerVersions(versions, context, report));
+    const arranged = arrange(page, options.arrangement, lowerVersions(versions, context, report));
+    reportInexactBorders(arranged, report);
+    return arranged;
   });
   clock.lap('page');
 
@@ -148,9 +150,9 @@ function added(one: Conversion['ms'], other: Conversion['ms']): Conversion['ms']
 
 /** CSS draws borders in whole px; where the mockup has a fraction, that is said. */
 function reportInexactBorders(page: Page, report: Report): void {
-  for (const { layer, look } of walkNodes(page.children)) {
+  for (const { layer, look, place } of walkNodes(page.children)) {
     const width = look.border?.width ?? 0;
-    if (Math.abs(width - Math.round(width)) > 0.01)
+    if (offPx(width) > 0.01 && !place.between)
       report('stroke-inexact', layer, { width: Math.round(width * 100) / 100 });
   }
 }

@@ -37,6 +37,12 @@ export async function shoot(
   try {
     await page.goto(pathToFileURL(file).href);
     await page.evaluate(() => document.fonts.ready);
+    await page.evaluate(() => {
+      const root = document.documentElement;
+      if (!(root instanceof SVGSVGElement)) return;
+      root.pauseAnimations();
+      root.setCurrentTime(0);
+    });
     return await page.screenshot({ clip: { x, y, width, height } });
   } finally {
     await page.close();

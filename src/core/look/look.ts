@@ -92,14 +92,14 @@ export function isPlain(look: Look): boolean {
   return Object.keys(look).length === 0;
 }
 
-/** How far the look's borders reach into the node's box, px. */
+/** How wide a border is on a page, px: a whole number, since browsers make it one (CSS Backgrounds 3, §3.3). */
+export function pageBorder({ width }: Border): number {
+  return Math.max(1, Math.round(width));
+}
+
+/** How far the look's borders reach into the node's box on a page, px. */
 export function borderInsets({ border, sides }: Look): Edges {
-  const all = border?.width ?? 0;
-  const { top, right, bottom, left } = sides ?? {};
-  return {
-    top: top?.width ?? all,
-    right: right?.width ?? all,
-    bottom: bottom?.width ?? all,
-    left: left?.width ?? all,
-  };
+  const inset = (side: Border | undefined) => (side ? pageBorder(side) : 0);
+  const { top = border, right = border, bottom = border, left = border } = sides ?? {};
+  return { top: inset(top), right: inset(right), bottom: inset(bottom), left: inset(left) };
 }

@@ -38,6 +38,11 @@ export function hasRadii(radii: Radii): boolean {
   return radii.some((radius) => radius.x > 0 && radius.y > 0);
 }
 
+/** Each corner changed in the same way. */
+export function mapRadii([tl, tr, br, bl]: Radii, change: (radius: Radius) => Radius): Radii {
+  return [change(tl), change(tr), change(br), change(bl)];
+}
+
 /** The exact box around the geometry, without its stroke; null for a path that draws nothing. */
 export function outlineBox(outline: Outline): Box | null {
   switch (outline.kind) {

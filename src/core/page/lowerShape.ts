@@ -4,7 +4,7 @@ import type { Look, LookFill } from '../look/look';
 import { grow, transformBox, type Box } from '../mockup/box';
 import type { ShapeLayer } from '../mockup/layer';
 import { applyTo, isUniform, isUpright, meanScale, type Matrix } from '../mockup/matrix';
-import { hasRadii, type Radii, type Radius } from '../mockup/outline';
+import { hasRadii, mapRadii, type Radii, type Radius } from '../mockup/outline';
 import type { Stroke } from '../mockup/paint';
 import { hasBoxShadows } from '../look/boxShadows';
 import { dressLook, elementClip, scaledShadow } from './dress';
@@ -37,10 +37,10 @@ export function lowerShape(layer: ShapeLayer, matrix: Matrix, shared: SharedPart
   if (!upright) return { kind: 'box', ...shared, place: turnedPlace(outer, matrix), look, children: [] };
   const ringed = ring === 0 ? ringOf(outer, look) : null;
   if (ringed) {
-    const { border: _, ...inside } = dressed(ringed.box, 0);
-    const fills = [...ringed.beneath, ...(inside.fills ?? [])];
-    const whole: Look = { ...inside, fills, shadows: ringed.shadows };
-    return { kind: 'box', ...shared, place: placeAt(ringed.box), look: whole, children: [] };
+    const { box, beneath, ...ring } = ringed;
+    const { border: _, radii: __, fills = [], ...inside } = dressed(box, 0);
+    const whole: Look = { ...inside, fills: [...beneath, ...fills], ...ring };
+    return { kind: 'box', ...shared, place: placeAt(box), look: whole, children: [] };
   }
   const thin = wholeHairlines({ box: outer, look });
   return { kind: 'box', ...shared, place: placeAt(thin.box), look: thin.look, children: [] };
@@ -58,9 +58,9 @@ export function turnedPlace(box: Box, matrix: Matrix): Place {
 }
 
 function scaleForm({ box, radii }: BoxForm, matrix: Matrix): { box: Box; radii: Radii } {
-  const scale = (radius: Radius): Radius => ({ x: radius.x * matrix[0], y: radius.y * matrix[3] });
-  const [tl, tr, br, bl] = radii;
-  return { box: transformBox(matrix, box), radii: [scale(tl), scale(tr), scale(br), scale(bl)] };
+  const [across, , , down] = matrix;
+  const scaled = mapRadii(radii, ({ x, y }) => ({ x: x * across, y: y * down }));
+  return { box: transformBox(matrix, box), radii: scaled };
 }
 
 function paintLook(layer: ShapeLayer, form: BoxForm, matrix: Matrix, outer: Box, border: number): Look {
@@ -118,8 +118,7 @@ function radiiLook(radii: Radii, border: number, stroke: Stroke | null): Look {
   if (!hasRadii(radii) && !(border > 0 && round)) return {};
   const out = (radius: Radius): Radius =>
     radius.x > 0 || round ? { x: radius.x + border / 2, y: radius.y + border / 2 } : radius;
-  const [tl, tr, br, bl] = radii;
-  return { radii: [out(tl), out(tr), out(br), out(bl)] };
+  return { radii: mapRadii(radii, out) };
 }
 
 /** Shadows of a box without holes are box shadows; all others follow what is drawn. */

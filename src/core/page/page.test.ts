@@ -69,9 +69,60 @@ describe('shapes as boxes', () => {
 
   it('says where CSS rounds a border', () => {
     const { findings } = convertReading(
-      readInside('<rect id="a" x="9" y="9" width="30" height="20" stroke="#000" stroke-width="1.5"/>'),
+      readInside(
+        '<rect id="a" x="9" y="9" width="30" height="20" fill="#fff" stroke="#eee" stroke-width="1.5"/>',
+      ),
     );
     expect(findings).toEqual([{ code: 'stroke-inexact', layer: '/test/a', data: { width: 1.5 } }]);
+  });
+
+  it('stretches a border of a part of a px to its width', () => {
+    const { place, look } = single(
+      '<rect x="10" y="10" width="30" height="20" fill="none" stroke="#000" stroke-width="1.5"/>',
+    );
+    expect(look.border?.width).toBe(1.5);
+    const { between, x, y, width, height } = place;
+    expect([x, y]).toEqual([9, 9]);
+    expect([x + between!.move.x, y + between!.move.y]).toEqual([9.25, 9.25]);
+    expect([width * between!.scale.x, height * between!.scale.y]).toEqual([31.5, 21.5]);
+    // Browsers draw two px; stretched, they are as wide as drawn, but for what whole sizes cost.
+    expect(2 * between!.scale.x).toBeCloseTo(1.5, 1);
+  });
+
+  it('draws a seen stroke between two px as a shadow around the fill', () => {
+    expect(single('<rect x="10" y="10" width="30" height="20" fill="#00f" stroke="#000"/>')).toMatchObject({
+      place: {
+        x: 10,
+        y: 10,
+        width: 29,
+        height: 19,
+        between: { move: { x: 0.5, y: 0.5 }, scale: { x: 1, y: 1 } },
+      },
+      look: { shadows: [{ inset: false, spread: 1, deviation: 0 }] },
+    });
+  });
+
+  it('draws half of a stroke that one sees through over the fill, half around it', () => {
+    expect(
+      single(
+        '<rect x="10" y="10" width="30" height="20" rx="4" fill="#00f" stroke="#000" stroke-width="2" stroke-opacity=".5"/>',
+      ),
+    ).toMatchObject({
+      place: { x: 10, y: 10, width: 30, height: 20 },
+      look: {
+        radii: [{ x: 4 }, {}, {}, {}],
+        shadows: [
+          { inset: true, spread: 1 },
+          { inset: false, spread: 1 },
+        ],
+      },
+    });
+  });
+
+  it('lets browsers round edges that differ too little to be seen', () => {
+    expect(
+      single('<rect x="10.3" y="10.4" width="30" height="20" fill="#eee"/>').place.between,
+    ).toBeUndefined();
   });
 
   it('paints a straight line as a thin box, and dashes as a pattern along it', () => {

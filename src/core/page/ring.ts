@@ -1,10 +1,11 @@
 import { coloursOf, contrast, edgeContrast, isSeen, offPx, PAPER } from '../look/contrast';
 import type { Border, Look, LookFill, LookShadow } from '../look/look';
 import { bottom, grow, right, type Box } from '../mockup/box';
-import { hasRadii, NO_RADII } from '../mockup/outline';
+import { hasRadii, mapRadii, type Radii } from '../mockup/outline';
 
 interface Ringed {
   readonly box: Box;
+  readonly radii?: Radii;
   /** What lies under the fills. */
   readonly beneath: readonly LookFill[];
   readonly shadows: readonly LookShadow[];
@@ -21,13 +22,24 @@ export function ringOf(outer: Box, { border, fills, radii, shadows }: Look): Rin
   if (!isSeenBetween(outer, border, fills) && !isSeenThrough(border, fills)) return null;
   if (border.colour.alpha < 1) {
     const half = ring(border.width / 2, border);
-    return { box: grow(outer, -border.width / 2), beneath: [], shadows: [{ ...half, inset: true }, half] };
+    const both = [{ ...half, inset: true }, half];
+    return { ...inner(outer, radii, border.width / 2), beneath: [], shadows: both };
   }
-  // Browsers paint a shadow beneath a square box too, when that hides it: no ground shows between them.
-  if (hasRadii(radii ?? NO_RADII) || !fills.flatMap(coloursOf).every(({ alpha }) => alpha === 1)) return null;
+  if (!fills.flatMap(coloursOf).every(({ alpha }) => alpha === 1)) return null;
+  // Browsers paint a shadow beneath a square box too, when that hides it: no ground shows between them. Round ones have
+  // a seam there, which is less than a border that is too thin.
+  if (inner(outer, radii, border.width).radii && !isSeen(offPx(border.width), 1)) return null;
   const isColour = fills.every((fill) => fill.kind === 'solid');
   const beneath = isColour ? [] : [{ kind: 'solid', colour: border.colour } as const];
-  return { box: grow(outer, -border.width), beneath, shadows: [ring(border.width, border)] };
+  return { ...inner(outer, radii, border.width), beneath, shadows: [ring(border.width, border)] };
+}
+
+/** The box that much further in. */
+function inner(outer: Box, radii: Radii | undefined, by: number): Pick<Ringed, 'box' | 'radii'> {
+  const box = grow(outer, -by);
+  const less = (length: number) => Math.max(0, length - by);
+  const shrunk = radii && mapRadii(radii, ({ x, y }) => ({ x: less(x), y: less(y) }));
+  return shrunk && hasRadii(shrunk) ? { box, radii: shrunk } : { box };
 }
 
 function ring(spread: number, { colour }: Border): LookShadow {

@@ -3,7 +3,7 @@ import { boxOf, contains, grow, type Box } from '../mockup/box';
 import type { GroupLayer, Layer, LayerKey, ShapeLayer, TextLayer, TextRun } from '../mockup/layer';
 import { IDENTITY, meanScale, multiply, scaling, translation, type Matrix } from '../mockup/matrix';
 import type { Mockup } from '../mockup/mockup';
-import { outlineBox, type Outline, type Radius } from '../mockup/outline';
+import { mapRadii, outlineBox, type Outline, type Radius } from '../mockup/outline';
 import type { Paint, Stroke } from '../mockup/paint';
 import type { Decided, Decisions } from '../sort/decision';
 import type { Sample } from './samples';
@@ -185,8 +185,7 @@ function withCorners(outline: Outline, sample: Outline, scale: number): Outline 
     x: Math.min(x * scale, width / 2),
     y: Math.min(y * scale, height / 2),
   });
-  const [tl, tr, br, bl] = sample.radii;
-  return { ...outline, radii: [fit(tl), fit(tr), fit(br), fit(bl)] };
+  return { ...outline, radii: mapRadii(sample.radii, fit) };
 }
 
 /** From one box onto another; a side without length keeps its scale. */

@@ -8,6 +8,7 @@ import { walk } from '../../core/mockup/walk';
 import { svgBytes } from '../../core/read/unpack';
 import type { Reading } from '../../core/read/reading';
 import { sheetSvg } from '../sheetSvg';
+import { atRest } from './atRest';
 import { comparePictures, type Comparison } from './compare';
 import { pullPage, pullSvg, type Size } from './pull';
 
@@ -38,14 +39,18 @@ export interface ProofInput {
   readonly sheet: { readonly svg: Uint8Array } & Size;
 }
 
-/** What a page is held against: an SVG as it was given, of other files a drawing of what was read. */
+/** What a page is held against: an SVG as it was given, at rest; of other files a drawing of what was read. */
 export function proofSheet(
   bytes: Uint8Array,
   reading: Pick<Reading, 'mockup' | 'assets' | 'book'>,
 ): ProofInput['sheet'] {
   const { width = 0, height = 0 } = reading.mockup.screens[0] ?? {};
   const isSvg = reading.mockup.format === 'svg';
-  return { svg: isSvg ? svgBytes(bytes) : new TextEncoder().encode(sheetSvg(reading)), width, height };
+  return {
+    svg: isSvg ? atRest(svgBytes(bytes)) : new TextEncoder().encode(sheetSvg(reading)),
+    width,
+    height,
+  };
 }
 
 const MOST_WORST = 20;

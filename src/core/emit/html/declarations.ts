@@ -1,4 +1,12 @@
-import type { Border, Look, LookClip, LookFill, LookShadow, TypeLook } from '../../look/look';
+import {
+  pageBorder,
+  type Border,
+  type Look,
+  type LookClip,
+  type LookFill,
+  type LookShadow,
+  type TypeLook,
+} from '../../look/look';
 import { printColour } from '../../markup/colours';
 import { printFunction } from '../../markup/filterFunctions';
 import { formatNumber, px } from '../../markup/numbers';
@@ -11,8 +19,8 @@ import { quoteFamily } from '../../markup/families';
 
 const SIDES = ['top', 'right', 'bottom', 'left'] as const;
 
-function printBorder({ width, colour }: Border): string {
-  return `${px(width)} solid ${printColour(colour)}`;
+function printBorder(border: Border): string {
+  return `${px(pageBorder(border))} solid ${printColour(border.colour)}`;
 }
 
 /** The look as CSS declarations, in a steady order. */

@@ -1,5 +1,7 @@
 import { contains, sameBox } from '../../mockup/box';
 import { placedBox } from '../lower';
+import { edgeContrast, isSeen, offPx, PAPER } from '../../look/contrast';
+import type { LookShadow } from '../../look/look';
 import type { BoxNode, PageNode } from '../node';
 import { isMeant } from './meaning';
 
@@ -33,7 +35,15 @@ function isBackdrop(node: PageNode): node is BoxNode {
   if (node.kind !== 'box' || node.children.length > 0 || node.place.turn !== null) return false;
   // Classes are the look's: the group wears them with it.
   if (isMeant({ ...node, classes: [] })) return false;
-  const { opacity, blend, filters, clip, fills, border, sides } = node.look;
+  const { opacity, blend, filters, clip, fills, border, sides, shadows = [] } = node.look;
+  // Lines of a part of a px are drawn so by what has nothing inside of it.
+  const lines = [border?.width ?? 0, ...shadows.filter(isLine).map(({ spread }) => spread)];
+  if (isSeen(Math.max(...lines.map(offPx)), edgeContrast(node.look, PAPER))) return false;
   const dressed = opacity !== undefined || blend !== undefined || filters !== undefined || clip !== undefined;
   return !dressed && (fills ?? border ?? sides) !== undefined;
+}
+
+/** A shadow that is a line around the box. */
+function isLine({ deviation, dx, dy }: LookShadow): boolean {
+  return deviation === 0 && dx === 0 && dy === 0;
 }

@@ -1,5 +1,5 @@
 import { edgeContrast, isSeen, offPx } from '../../look/contrast';
-import { isPlain, type Look } from '../../look/look';
+import { isPlain, pageBorder, type Border, type Look } from '../../look/look';
 import { bottom, right } from '../../mockup/box';
 import type { Colour } from '../../mockup/paint';
 import type { PageNode, Place } from '../node';
@@ -14,12 +14,12 @@ export function betweenPx(node: PageNode, ground: Colour): Place {
   if (node.kind !== 'box' || node.children.length > 0 || place.turn) return place;
   const { x, y, width, height } = place;
   const border = borderAlone(node.look);
-  const edges = [x, x + width, y, y + height, border];
+  const edges = [x, x + width, y, y + height, border?.width ?? 0];
   if (!isSeen(Math.max(...edges.map(offPx)), edgeContrast(node.look, ground))) return place;
   const holds = place.kind === 'fixed' ? place.holds : undefined;
   // What the layout stretches or places keeps its own size, which browsers round.
   const isFirm = place.kind === 'fixed' && holds?.x !== 'both' && holds?.y !== 'both';
-  const stretch = border === 0 || !isFirm ? 1 : border / wholeLength(border);
+  const stretch = border && isFirm ? border.width / pageBorder(border) : 1;
   const whole = {
     x: Math.floor(x),
     y: Math.floor(y),
@@ -45,6 +45,6 @@ function wholeLength(length: number): number {
 }
 
 /** The border of what shows nothing else: only that can be stretched. */
-function borderAlone({ border, ...others }: Look): number {
-  return border && isPlain(others) ? border.width : 0;
+function borderAlone({ border, ...others }: Look): Border | null {
+  return border && isPlain(others) ? border : null;
 }
