@@ -26,6 +26,7 @@ export interface ConvertFlags {
   readonly unit?: string;
   /** Words of the page's frame, such as `centred,content`. */
   readonly frame?: string;
+  readonly join: boolean;
   readonly json: boolean;
 }
 
@@ -57,6 +58,7 @@ export async function convertFile(files: readonly string[], flags: ConvertFlags)
     target,
     ...(flags.unit !== undefined && { unit: oneOf<Unit>(flags.unit, UNITS, '--unit') }),
     ...(flags.frame !== undefined && { frame: readFrame(flags.frame, arrangement) }),
+    ...(flags.join && { join: true }),
   };
   const product = await produce({ mockup, assets, tags, options, book, readFindings: findings });
   return { bytes, reading, product, readMs };

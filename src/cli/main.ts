@@ -4,15 +4,16 @@ import type { ConvertFlags } from './convertFile';
 import { InputError, UsageError } from './errors';
 
 const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json]
-              [--unit px|rem] [--frame WORDS] [--json]
+              [--unit px|rem] [--frame WORDS] [--join] [--json]
 
   Reads the mockup FILE and writes its page into DIR: index.html, styles.css,
   pictures/, fonts/ and orden.json, the list of what was written. WORDS say how the page
   stands in its window: left or centred, clipped or spilling, screen or content (how high
-  it is), such as --frame centred,content.
+  it is), such as --frame centred,content. With --join, screens of one name and different
+  widths that flow become one page with a media query.
 
 orden proof FILE [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json] [--out DIR]
-            [--unit px|rem] [--frame WORDS] [--json]
+            [--unit px|rem] [--frame WORDS] [--join] [--json]
 
   Builds the page of FILE, draws page and mockup with Chromium at the mockup's size and
   says what differs, by screen and by layer. With --out it keeps the page, and in proof/
@@ -37,6 +38,7 @@ async function main(argv: readonly string[]): Promise<number> {
         tags: { type: 'string' },
         unit: { type: 'string' },
         frame: { type: 'string' },
+        join: { type: 'boolean', default: false },
         json: { type: 'boolean', default: false },
         help: { type: 'boolean', short: 'h', default: false },
       },

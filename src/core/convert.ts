@@ -7,6 +7,7 @@ import { offPx } from './look/contrast';
 import { measureMockup, type Measures } from './mockup/bounds';
 import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';
+import { joinPages } from './page/join/joinPages';
 import { lower, lowerVersions } from './page/lower';
 import { plainFrame, walkNodes, type Arrangement, type Page, type PageFrame, type Unit } from './page/node';
 import { planPictures } from './pictures/planPictures';
@@ -32,6 +33,8 @@ export interface ConvertOptions {
   readonly frame?: PageFrame;
   /** Absent for px. */
   readonly unit?: Unit;
+  /** True to make one page of screens of one name and different widths, where pages flow. */
+  readonly join?: boolean;
 }
 
 export interface ConvertInput {
@@ -111,7 +114,7 @@ export function shapeDecided(
   const plan = planPictures(mockup, measures, shown, outliner, report);
   clock.lap('pictures');
 
-  const pages = mockup.screens.map((screen) => {
+  const apart = mockup.screens.map((screen) => {
     const measured = measures.get(screen.key) ?? new Map<string, never>();
     const context = { mockup, measures: measured, decisions, plan };
     const page = lower(screen, context, options.frame ?? plainFrame(options.arrangement));
@@ -119,6 +122,7 @@ export function shapeDecided(
     reportInexactBorders(arranged, report);
     return arranged;
   });
+  const pages = options.join ? joinPages(apart, mockup.screens) : apart;
   clock.lap('page');
 
   const sheet = factorClasses(pages, new Set(samples.map(({ path }) => path.at(-1) ?? '')));

@@ -65,13 +65,14 @@ export function convertReading(
   reading: Reading,
   arrangement: ConvertOptions['arrangement'] = 'nested',
   tags: Tags = new Map(),
+  more: Pick<ConvertOptions, 'join'> = {},
 ): Conversion {
   const { mockup, assets, book } = reading;
   return convert({
     mockup,
     assets,
     tags,
-    options: { arrangement, target: 'html' },
+    options: { arrangement, target: 'html', ...more },
     outliner: outlinerOf(book),
   });
 }

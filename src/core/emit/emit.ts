@@ -1,3 +1,4 @@
+import { pageOfScreen } from '../page/join/joinPages';
 import type { EmitInput, EmittedFile, Target } from './target';
 
 export interface EmittedScreen {
@@ -14,11 +15,10 @@ export interface Emission {
 
 /** Writes the pages for a target. */
 export function emit(target: Target, input: EmitInput): Emission {
-  const screens = input.pages.map(({ name, width, height }, at) => ({
-    name,
-    width,
-    height,
-    file: target.pageFile(input.pages, at),
-  }));
+  const { pages } = input;
+  const screens = input.mockup.screens.flatMap(({ key, name, width, height }) => {
+    const page = pageOfScreen(pages, key);
+    return page ? [{ name, width, height, file: target.pageFile(pages, pages.indexOf(page)) }] : [];
+  });
   return { screens, files: target.emit(input) };
 }

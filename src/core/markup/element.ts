@@ -11,12 +11,14 @@ export interface MarkupElement {
 
 export type MarkupNode = MarkupElement | string;
 
+export type Attributes = Readonly<Record<string, AttributeValue>>;
+
 type AttributeValue = string | number | boolean | null | undefined;
 
 /** Builds an element; absent and false attributes are left out. */
 export function element(
   name: string,
-  attributes: Readonly<Record<string, AttributeValue>> = {},
+  attributes: Attributes = {},
   children: readonly MarkupNode[] = [],
 ): MarkupElement {
   const kept: Record<string, string | true> = {};

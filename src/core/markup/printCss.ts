@@ -3,16 +3,31 @@ export type Declaration = readonly [property: string, value: string];
 export interface CssRule {
   readonly selector: string;
   readonly declarations: readonly Declaration[];
+  /** The media query under which it holds. */
+  readonly media?: string;
 }
 
-/** Rules as CSS: a declaration a line, an empty line between rules. */
+/** Rules as CSS: a declaration a line, an empty line between rules; neighbours under one media query are in one block. */
 export function printCss(rules: readonly CssRule[]): string {
-  return rules
-    .map(({ selector, declarations }) => {
-      const lines = declarations.map(([property, value]) => `  ${property}: ${value};\n`);
-      return `${selector} {\n${lines.join('')}}\n`;
-    })
-    .join('\n');
+  const printed: string[] = [];
+  for (let at = 0; at < rules.length;) {
+    const { media } = rules[at]!;
+    let end = at + 1;
+    while (media !== undefined && rules[end]?.media === media) end += 1;
+    const block = rules.slice(at, end).map(printRule).join('\n');
+    printed.push(media === undefined ? block : `@media ${media} {\n${indented(block)}}\n`);
+    at = end;
+  }
+  return printed.join('\n');
+}
+
+function printRule({ selector, declarations }: CssRule): string {
+  const lines = declarations.map(([property, value]) => `  ${property}: ${value};\n`);
+  return `${selector} {\n${lines.join('')}}\n`;
+}
+
+function indented(block: string): string {
+  return block.replace(/^(?=.)/gm, '  ');
 }
 
 /** Declarations for a `style` attribute. */

@@ -113,6 +113,26 @@ export interface StateLook {
   readonly within: string | null;
 }
 
+/** The two screens that a page may be for. */
+export type Width = 'wide' | 'narrow';
+
+/** How a node that stands on the wide screen is on the narrow one. */
+export interface Narrow {
+  readonly look: Look;
+  readonly place: Place;
+  readonly layout?: Layout;
+  /** The name of the picture that it shows. */
+  readonly picture?: string;
+}
+
+/** What a node is to the two screens of a page. */
+export type Shared =
+  | { readonly kind: 'both'; readonly narrow: Narrow }
+  /** Shown on one of them. */
+  | { readonly kind: 'only'; readonly on: Width }
+  /** A container on one of them; what is inside is on both. */
+  | { readonly kind: 'box'; readonly on: Width };
+
 interface NodeBase {
   /** The layer that it comes from. */
   readonly layer: LayerKey;
@@ -139,6 +159,8 @@ interface NodeBase {
   readonly wish?: Wish;
   /** A remark for the developer. */
   readonly note?: string;
+  /** Absent on pages for one screen. */
+  readonly shared?: Shared;
 }
 
 export interface BoxNode extends NodeBase {
@@ -223,6 +245,8 @@ export interface Page {
   /** Absent where everything stands at its coordinates. */
   readonly layout?: Layout;
   readonly children: readonly PageNode[];
+  /** A second screen that it is for, in windows of up to `below` px. */
+  readonly narrow?: Omit<Page, 'children' | 'narrow'> & { readonly below: number };
 }
 
 /** How nodes are placed. */

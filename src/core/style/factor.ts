@@ -1,5 +1,7 @@
 import { isPlain, type Look } from '../look/look';
 import { rememberOf } from '../mockup/remember';
+import { onNarrow } from '../page/join/narrow';
+import { pageClass, WIDTH_CLASSES } from '../page/join/names';
 import { stateMark } from '../page/states';
 import {
   standingOf,
@@ -12,10 +14,7 @@ import {
 } from '../page/node';
 import type { StyleClass, StyleSheet } from './styleSheet';
 
-interface Use {
-  readonly look: Look;
-  readonly layout: Layout | null;
-  readonly states: readonly StateLook[];
+interface Use extends Pick<StyleClass, 'look' | 'layout' | 'states' | 'narrow'> {
   /** How often each name asks for it; names that Orden made up count as none. */
   readonly names: Map<string, number>;
   /** The classes that a person gave to all of its wearers. */
@@ -25,7 +24,7 @@ interface Use {
 }
 
 /** Names that the base style sheet uses itself. */
-const RESERVED = ['screen', 'run', 'flow'];
+const RESERVED = ['screen', 'run', 'flow', ...WIDTH_CLASSES];
 
 /**
  * Gives every look one class, shared by all that look and are laid out alike, named after the layers that wear it.
@@ -33,12 +32,12 @@ const RESERVED = ['screen', 'run', 'flow'];
  */
 export function factorClasses(pages: readonly Page[], samples: ReadonlySet<string>): StyleSheet {
   const uses = new Map<string, Use>();
-  const given = new Set<string>(RESERVED);
+  const given = new Set<string>([...RESERVED, ...pages.filter((page) => page.narrow).map(pageClass)]);
   /** The looks that a person's classes are worn with. */
   const wearers = new Map<string, Set<string | null>>();
   const note = (
     mark: string | null,
-    node: Pick<Use, 'look' | 'layout' | 'states'>,
+    node: Pick<Use, 'look' | 'layout' | 'states' | 'narrow'>,
     standing: Standing | null,
     name: string | null,
     classes: readonly string[],
@@ -57,10 +56,10 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
     if (node.kind === 'text')
       for (const line of node.lines)
         for (const { look } of line.spans)
-          note(spanMark(look), { look, layout: null, states: [] }, null, null, []);
+          note(spanMark(look), { look, layout: null, states: [], narrow: null }, null, null, []);
   }
   const known = new Map<string, StyleClass>();
-  for (const [mark, { look, layout, states, names, common, standings }] of uses) {
+  for (const [mark, { look, layout, states, narrow, names, common, standings }] of uses) {
     const said = common.find(
       (each) => samples.has(each) && wearers.get(each)?.size === 1 && !RESERVED.includes(each),
     );
@@ -69,7 +68,7 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
     const own = (isShared ? null : commonest(names)) ?? describe(look, layout);
     const name = said ?? freeName(own, given);
     const standing = standings.size === 1 ? ([...standings.values()][0] ?? null) : null;
-    known.set(mark, { name, look, layout, standing, states });
+    known.set(mark, { name, look, layout, standing, states, narrow });
   }
   const roots = new Map<string, string[]>();
   for (const { name, look, states } of known.values()) {
@@ -86,14 +85,23 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
   };
 }
 
-function partsOf(node: PageNode): Pick<Use, 'look' | 'layout' | 'states'> {
-  const layout = (node.kind === 'box' ? node.layout : null) ?? null;
-  return { look: node.look, layout, states: node.states ?? [] };
+function partsOf(node: PageNode): Pick<Use, 'look' | 'layout' | 'states' | 'narrow'> {
+  const wide = lookAndLayout(node);
+  const other = onNarrow(node);
+  const narrow = other && { ...lookAndLayout(other), standing: standingOf(other) };
+  const isSame = JSON.stringify(narrow) === JSON.stringify({ ...wide, standing: standingOf(node) });
+  return { ...wide, states: node.states ?? [], narrow: isSame ? null : narrow };
+}
+
+function lookAndLayout(node: PageNode): Pick<Use, 'look' | 'layout'> {
+  return { look: node.look, layout: (node.kind === 'box' ? node.layout : null) ?? null };
 }
 
 /** What makes two nodes wear one class; null for what needs none. */
 const markOf = rememberOf((node: PageNode): string | null => {
-  const { look, layout, states } = partsOf(node);
+  const { look, layout, states, narrow } = partsOf(node);
+  // What differs between two screens is said by the class as a whole: an attribute knows no screens.
+  if (narrow) return JSON.stringify([look, layout, states, standingOf(node), narrow]);
   const mark = lookMark(look, layout, states);
   if (mark !== null) return mark;
   // What has nothing else to say shares a class with what stands alike.

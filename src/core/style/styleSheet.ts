@@ -9,6 +9,8 @@ export interface StyleClass {
   /** Null where those that wear the class stand in different ways: it is then said of each. */
   readonly standing: Standing | null;
   readonly states: readonly StateLook[];
+  /** What it is on the narrow screen of a page for two; null where it is the same. */
+  readonly narrow: Pick<StyleClass, 'look' | 'layout' | 'standing'> | null;
 }
 
 export interface StyleSheet {

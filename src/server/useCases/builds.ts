@@ -22,6 +22,7 @@ export const buildSchema = Joi.object<ConvertOptions>({
     .valid(...TARGET_NAMES)
     .default('html'),
   unit: Joi.string().valid(...UNITS),
+  join: Joi.boolean(),
   frame: Joi.object<PageFrame>({
     stands: Joi.valid(...FRAME_WORDS.stands).required(),
     edge: Joi.valid(...FRAME_WORDS.edge).required(),

@@ -1,6 +1,7 @@
 import { parentPort, workerData } from 'node:worker_threads';
 import { convert, type ConvertInput } from '../../core/convert';
 import { linkElements, type ElementLink } from '../../core/emit/html/links';
+import { pageOfScreen } from '../../core/page/join/joinPages';
 import { TARGETS } from '../../core/emit/targets';
 import type { WorkerMessage } from './runWorker';
 
@@ -13,7 +14,10 @@ function links({ mockup, assets, tags, options }: LinksJob): PageLinks {
   const conversion = convert({ mockup, assets, tags, options, outliner: null });
   const target = TARGETS[options.target];
   const files = target.emit({ ...conversion, unit: options.unit ?? 'px', keyed: true });
-  const pages = new Map(conversion.emission.screens.map(({ file }, at) => [file, conversion.pages[at]]));
+  const { mockup: shown, emission } = conversion;
+  const pages = new Map(
+    emission.screens.map(({ file }, at) => [file, pageOfScreen(conversion.pages, shown.screens[at]?.key ?? '')]),
+  );
   return Object.fromEntries(
     files.flatMap(({ path, text }) => {
       const page = pages.get(path);

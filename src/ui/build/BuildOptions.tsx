@@ -2,6 +2,7 @@
 import { Box, NativeSelect } from '@mui/material';
 import type { ConvertOptions } from '../../core/convert';
 import { FRAME_WORDS, plainFrame, UNITS, type PageFrame, type Unit } from '../../core/page/node';
+import type { WidthPair } from '../../core/page/join/pairs';
 import { ArrangementToggle } from '../shared/ArrangementToggle';
 
 export type BuildChoice = Omit<ConvertOptions, 'target'>;
@@ -9,6 +10,8 @@ export type BuildChoice = Omit<ConvertOptions, 'target'>;
 interface BuildOptionsProps {
   readonly value: BuildChoice;
   readonly onChange: (next: BuildChoice) => void;
+  /** Screens that are one page at different widths. */
+  readonly pairs: readonly WidthPair[];
 }
 
 const SAYS: Readonly<Record<string, string>> = {
@@ -27,7 +30,7 @@ const LABELS: Readonly<Record<keyof PageFrame, string>> = {
 };
 
 /** How the page is arranged, how it stands in its window, and the unit of its sizes. */
-export function BuildOptions({ value, onChange }: BuildOptionsProps) {
+export function BuildOptions({ value, onChange, pairs }: BuildOptionsProps) {
   const frame = value.frame ?? plainFrame(value.arrangement);
   const keys = Object.keys(FRAME_WORDS) as (keyof PageFrame)[];
   return (
@@ -63,6 +66,22 @@ export function BuildOptions({ value, onChange }: BuildOptionsProps) {
           </option>
         ))}
       </NativeSelect>
+      {pairs.length > 0 && value.arrangement === 'flow' && (
+        <NativeSelect
+          value={value.join ? 'one' : 'each'}
+          onChange={(event) => onChange({ ...value, join: event.target.value === 'one' })}
+          inputProps={{ 'aria-label': 'Screens of one page at different widths' }}
+          sx={{ fontSize: 12 }}
+        >
+          <option value="each">a page for each width</option>
+          <option value="one">one page for {widthsOf(pairs)}</option>
+        </NativeSelect>
+      )}
     </Box>
   );
+}
+
+function widthsOf(pairs: readonly WidthPair[]): string {
+  const [pair, ...others] = pairs;
+  return pair && others.length === 0 ? `${pair.wide.width} and ${pair.narrow.width} px` : 'both widths';
 }

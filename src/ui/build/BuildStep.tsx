@@ -1,7 +1,9 @@
 'use client';
 import { Alert, Box, Button, LinearProgress, Typography } from '@mui/material';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { pairsOf, type WidthPair } from '../../core/page/join/pairs';
 import type { Arrangement } from '../../core/page/node';
+import { settleMockup } from '../../core/sort/settle';
 import type { BuildView } from '../../server/useCases/builds';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
 import { TopBar } from '../shared/TopBar';
@@ -22,6 +24,7 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
   const earlier = useResource<{ builds: BuildView[] }>(`/api/mockups/${mockupId}/builds`);
   const { build, builds, problem, start, stop } = useBuild(mockupId, earlier.data?.builds ?? null);
   const [choice, setChoice] = useState<BuildChoice>({ arrangement: 'flow' });
+  const pairs = useMemo(() => (opened.data ? pairsIn(opened.data) : []), [opened.data]);
   const running = build?.state === 'waiting' || build?.state === 'running';
   return (
     <>
@@ -38,7 +41,7 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
             borderColor: 'divider',
           }}
         >
-          <BuildOptions value={choice} onChange={setChoice} />
+          <BuildOptions value={choice} onChange={setChoice} pairs={pairs} />
           <Typography sx={{ fontSize: 12, color: 'text.secondary', flex: 1 }}>
             {SAYS[choice.arrangement]}
           </Typography>
@@ -64,6 +67,10 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
       </Box>
     </>
   );
+}
+
+function pairsIn({ mockup, tags }: OpenedMockup): readonly WidthPair[] {
+  return pairsOf(settleMockup(mockup, new Map(Object.entries(tags))).screens);
 }
 
 function Progress({ build }: { readonly build: BuildView }) {

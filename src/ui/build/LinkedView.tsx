@@ -66,13 +66,15 @@ export function LinkedView({ build, result, opened }: LinkedViewProps) {
           <NativeSelect
             value={at}
             onChange={(event) => {
-              setAt(Number(event.target.value));
+              const next = Number(event.target.value);
+              setAt(next);
+              setWidth(result.screens[next]?.width ?? width);
               setChosen(null);
             }}
             inputProps={{ 'aria-label': 'Screen' }}
           >
-            {result.screens.map(({ name, file }, index) => (
-              <option key={file} value={index}>
+            {result.screens.map(({ name }, index) => (
+              <option key={index} value={index}>
                 {name}
               </option>
             ))}

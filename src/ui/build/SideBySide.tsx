@@ -24,7 +24,8 @@ export function SideBySide({ build, result, opened }: SideBySideProps) {
     () => settleMockup(opened.mockup, new Map(Object.entries(opened.tags))).screens,
     [opened],
   );
-  const origin = settled.find(({ name }) => name === screen?.name)?.origin ?? { x: 0, y: 0 };
+  const drawn = settled.find(({ name, width }) => name === screen?.name && width === screen.width);
+  const origin = drawn?.origin ?? { x: 0, y: 0 };
   const pane = useRef<HTMLDivElement>(null);
   const [scale, setScale] = useState(0.5);
   const width = screen?.width ?? 1;
@@ -52,8 +53,8 @@ export function SideBySide({ build, result, opened }: SideBySideProps) {
           inputProps={{ 'aria-label': 'Screen' }}
           sx={{ mb: 1 }}
         >
-          {result.screens.map(({ name, file }, index) => (
-            <option key={file} value={index}>
+          {result.screens.map(({ name }, index) => (
+            <option key={index} value={index}>
               {name}
             </option>
           ))}

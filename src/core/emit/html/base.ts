@@ -106,6 +106,9 @@ export function baseRules(pages: readonly Page[]): CssRule[] {
         ['opacity', '1'],
       ],
     },
+    ...(pages.some((page) => page.narrow)
+      ? [{ selector: '.screen picture', declarations: [['display', 'contents'] as const] }]
+      : []),
     { selector: ':where(.screen ul)', declarations: [['list-style', 'none']] },
   ];
 }

@@ -10,6 +10,7 @@ import { baseRules } from './base';
 import { classDeclarations } from './declarations';
 import { pageMarkup } from './pageMarkup';
 import { stateRules } from './stateRules';
+import { widthRules } from './widthRules';
 
 /** HTML and CSS: a file a screen, one style sheet for all. */
 export const html: Target = {
@@ -56,13 +57,14 @@ function printPage(page: Page, input: EmitInput): string {
   return `<!doctype html>\n${printHtml([element('html', { lang: 'en' }, [head, body])])}`;
 }
 
-function sheetRules({ fonts, pages, sheet, plan }: EmitInput): CssRule[] {
+function sheetRules(input: EmitInput): CssRule[] {
+  const { fonts, pages, sheet, plan } = input;
   const classes = sheet.classes.flatMap((each): CssRule[] => {
     const declarations = classDeclarations(each);
     const rules = stateRules(each, { sheet, plan });
     return declarations.length > 0 ? [{ selector: `.${each.name}`, declarations }, ...rules] : [...rules];
   });
-  return [...fonts.map(fontRule), ...baseRules(pages), ...classes];
+  return [...fonts.map(fontRule), ...baseRules(pages), ...classes, ...widthRules(input)];
 }
 
 function fontRule(font: FontFile): CssRule {

@@ -1,4 +1,10 @@
-import { element, inlineElement, type MarkupElement, type MarkupNode } from '../../markup/element';
+import {
+  element,
+  inlineElement,
+  type Attributes,
+  type MarkupElement,
+  type MarkupNode,
+} from '../../markup/element';
 import { formatNumber, px } from '../../markup/numbers';
 import { inRem } from '../../markup/units';
 import { printInlineCss, type Declaration } from '../../markup/printCss';
@@ -14,7 +20,10 @@ import {
   type TextNodeLine,
   type Unit,
 } from '../../page/node';
+import { onNarrow } from '../../page/join/narrow';
+import { pageClass, widthClass } from '../../page/join/names';
 import { frameDeclarations } from './frame';
+import { narrowMedia } from './widthRules';
 import { placeDeclarations, standingDeclarations, turnDeclarations } from './placing';
 import type { PicturePlan } from '../../pictures/picture';
 import { roleEntry, type Role, type Scroll } from '../../sort/vocabulary';
@@ -27,6 +36,8 @@ export interface MarkupContext {
   readonly unit?: Unit;
   /** True where things stand at their coordinates unless a box around them says otherwise. */
   readonly placed?: boolean;
+  /** The width of windows up to which a page for two screens shows the narrow one, px. */
+  readonly below?: number;
 }
 
 /** Declarations for a `style` attribute, in the page's unit; null for none. */
@@ -37,8 +48,11 @@ function inline(declarations: readonly Declaration[], { unit }: MarkupContext): 
 
 /** The page's body as HTML elements. */
 export function pageMarkup(page: Page, input: MarkupContext): MarkupElement {
-  const context = { ...input, placed: !page.layout };
-  const attributes = { class: 'screen', style: inline(frameDeclarations(page), context) };
+  const context = { ...input, placed: !page.layout, ...(page.narrow && { below: page.narrow.below }) };
+  // A page for two screens stands as its class says.
+  const attributes = page.narrow
+    ? { class: `screen ${pageClass(page)}` }
+    : { class: 'screen', style: inline(frameDeclarations(page), context) };
   return element(
     'div',
     attributes,
@@ -192,13 +206,11 @@ function evenLine({ look }: TextNode, stretch: number): Declaration[] {
 }
 
 function pictureMarkup(node: PictureNode, context: MarkupContext): MarkupElement {
-  const picture = context.plan.pictures.find((candidate) => candidate.name === node.picture);
-  const files = picture?.files ?? [];
   const around = isWrapped(node);
-  const image = element('img', {
+  const image = withNarrow(node, context, {
     ...(around ? {} : sharedAttributes(node, context)),
-    src: files[0]?.path,
-    srcset: files.length > 1 ? files.map((file) => `${file.path} ${file.scale}x`).join(', ') : null,
+    src: filesOf(node.picture, context)[0]?.path,
+    srcset: sourceSet(node.picture, context, 2),
     width: formatNumber(node.place.width),
     height: formatNumber(node.place.height),
     alt: node.alternative,
@@ -212,11 +224,40 @@ function pictureMarkup(node: PictureNode, context: MarkupContext): MarkupElement
   );
 }
 
+function filesOf(picture: string, { plan }: MarkupContext) {
+  return plan.pictures.find(({ name }) => name === picture)?.files ?? [];
+}
+
+/** The files of a picture by their scale; null for fewer than `least`. */
+function sourceSet(picture: string, context: MarkupContext, least: number): string | null {
+  const files = filesOf(picture, context);
+  return files.length >= least ? files.map(({ path, scale }) => `${path} ${scale}x`).join(', ') : null;
+}
+
+/** An image, in a `picture` where the narrow screen shows another one or another size of it (HTML, §4.8.1). */
+function withNarrow(node: PictureNode, context: MarkupContext, attributes: Attributes): MarkupElement {
+  const image = element('img', attributes);
+  const narrow = onNarrow(node);
+  if (narrow?.kind !== 'picture' || context.below === undefined) return image;
+  const { picture, place } = narrow;
+  const [width, height] = [formatNumber(place.width), formatNumber(place.height)];
+  if (picture === node.picture && width === attributes.width && height === attributes.height) return image;
+  const media = narrowMedia(context.below);
+  const source = element('source', { media, srcset: sourceSet(picture, context, 1), width, height });
+  return element('picture', {}, [source, image]);
+}
+
 function sharedAttributes(node: PageNode, { sheet, keyed, placed }: MarkupContext) {
   const own = sheet.classOf(node)?.name;
   const flows = placed && node.kind === 'box' && node.layout !== undefined;
+  const width = widthClass(node.shared);
   const classes = [
-    ...new Set([...node.classes, ...(own === undefined ? [] : [own]), ...(flows ? ['flow'] : [])]),
+    ...new Set([
+      ...node.classes,
+      ...(own === undefined ? [] : [own]),
+      ...(flows ? ['flow'] : []),
+      ...(width === null ? [] : [width]),
+    ]),
   ];
   const link = node.role === 'link' || node.kind === 'picture' ? node.href : undefined;
   return {

@@ -4,6 +4,7 @@ import type { PicturePlan } from '../../pictures/picture';
 import type { StyleClass } from '../../style/styleSheet';
 import type { EmitInput } from '../target';
 import type { State } from '../../sort/vocabulary';
+import { changes } from './changes';
 import { lookDeclarations } from './declarations';
 
 /** How CSS tells a state: pseudo-classes (Selectors 4, §9 and §10), and ARIA's attributes for what scripts switch. */
@@ -16,19 +17,6 @@ export const STATE_MARKS: Readonly<Record<State, readonly string[]>> = {
   selected: ['[aria-selected="true"]', '[aria-current]'],
   open: ['[aria-expanded="true"]'],
 };
-
-/** What taking a declaration away means. */
-const INITIAL: ReadonlyMap<string, string> = new Map([
-  ['background', 'none'],
-  ['border', '0'],
-  ['border-radius', '0'],
-  ['box-shadow', 'none'],
-  ['filter', 'none'],
-  ['opacity', '1'],
-  ['mix-blend-mode', 'normal'],
-  ['clip-path', 'none'],
-  ['text-decoration', 'none'],
-]);
 
 /** The rules for the states of a class: only what differs from its look at rest. */
 export function stateRules(
@@ -58,14 +46,4 @@ export function stateRules(
 function shownPicture(wanted: string, { pictures }: PicturePlan): readonly Declaration[] {
   const path = pictures.find(({ name }) => name === wanted)?.files[0]?.path;
   return path === undefined ? [] : [['content', `url("${path}")`]];
-}
-
-function changes(rest: readonly Declaration[], state: readonly Declaration[]): readonly Declaration[] {
-  const before = new Map(rest);
-  const after = new Map(state);
-  const gone = rest.flatMap(([property]): Declaration[] => {
-    const initial = after.has(property) ? undefined : INITIAL.get(property);
-    return initial === undefined ? [] : [[property, initial]];
-  });
-  return [...state.filter(([property, value]) => before.get(property) !== value), ...gone];
 }

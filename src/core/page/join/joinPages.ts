@@ -1,0 +1,28 @@
+import type { Screen } from '../../mockup/mockup';
+import type { Page } from '../node';
+import { joinChildren } from './joinNodes';
+import { nameOfPage, pairsOf, widthBetween } from './pairs';
+
+/**
+ * The pages, with those of one name and different widths as one: it stands where the wide one stood, and says of every
+ * node how it is on the narrow one. Only pages in the flow can be joined.
+ */
+export function joinPages(pages: readonly Page[], screens: readonly Screen[]): readonly Page[] {
+  const pairs = pairsOf(screens);
+  const below = widthBetween(pairs);
+  const of = (key: string) => pages.find((page) => page.screen === key && page.layout);
+  return pages.flatMap((page): readonly Page[] => {
+    const pair = pairs.find(({ wide, narrow }) => [wide.key, narrow.key].includes(page.screen));
+    const [wide, narrow] = pair ? [of(pair.wide.key), of(pair.narrow.key)] : [];
+    if (!wide || !narrow) return [page];
+    if (page === narrow) return [];
+    const { children, ...others } = narrow;
+    const name = nameOfPage(wide.name);
+    return [{ ...wide, name, children: joinChildren(wide.children, children), narrow: { ...others, below } }];
+  });
+}
+
+/** The page that shows a screen. */
+export function pageOfScreen(pages: readonly Page[], screen: string): Page | undefined {
+  return pages.find((page) => page.screen === screen || page.narrow?.screen === screen);
+}
