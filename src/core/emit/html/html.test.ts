@@ -1,6 +1,5 @@
-import * as cssTree from 'css-tree';
-import { HtmlValidate } from 'html-validate';
 import { convertReading, emitted, readCase, readDemo, readInside } from '../../../../tests/support/mockups';
+import { cssMistakes, htmlMistakes } from '../../../../tests/support/valid';
 import type { Tag } from '../../sort/tag';
 import { layerCode } from './layerCode';
 
@@ -38,54 +37,20 @@ describe.each(MOCKUPS)('code of %s', (_, readMockup) => {
   it.each(['fixed', 'nested', 'flow'] as const)(
     '%s: an outside validator finds no error in the HTML',
     async (arrangement) => {
-      // Source: html-validate's rules for the HTML standard. Left out: rules of taste and of a whole site.
-      const validator = new HtmlValidate({
-        extends: ['html-validate:standard'],
-        rules: {
-          'no-inline-style': 'off',
-          'no-trailing-whitespace': 'off',
-          'long-title': 'off',
-          'heading-level': 'off',
-          'wcag/h37': 'off',
-          'text-content': 'off',
-          'no-implicit-button-type': 'off',
-          'svg-focusable': 'off',
-          'unique-landmark': 'off',
-        },
-      });
-      const report = await validator.validateString(
-        emitted(convertReading(reading, arrangement), 'index.html'),
-      );
-      expect(
-        report.results.flatMap((result) =>
-          result.messages.map((message) => `${message.ruleId}: ${message.message} (${message.line})`),
-        ),
-      ).toEqual([]);
+      const html = emitted(convertReading(reading, arrangement), 'index.html');
+      expect(await htmlMistakes(html)).toEqual([]);
     },
   );
 
   it.each(['nested', 'flow'] as const)(
     '%s: an outside CSS grammar knows every declaration',
     (arrangement) => {
-      // Source: css-tree's lexer, built from the syntaxes of the CSS specifications (mdn-data).
       const conversion = convertReading(reading, arrangement);
       const inline = [...emitted(conversion, 'index.html').matchAll(/ style="([^"]*)"/g)].map(
         ([, declarations]) => `a { ${declarations!.replaceAll('&quot;', "'")} }`,
       );
       const css = `${emitted(conversion, 'styles.css')}\n${inline.join('\n')}`;
-      const problems: string[] = [];
-      cssTree.walk(cssTree.parse(css, { onParseError: (error) => problems.push(error.message) }), {
-        visit: 'Declaration',
-        enter(node) {
-          if (this.atrule?.name === 'font-face' || node.property.startsWith('-webkit-')) return;
-          const match = cssTree.lexer.matchDeclaration(node);
-          if (match.error)
-            problems.push(
-              `${node.property}: ${cssTree.generate(node.value)}: ${match.error.message.split('\n')[0]}`,
-            );
-        },
-      });
-      expect(problems).toEqual([]);
+      expect(cssMistakes(css)).toEqual([]);
     },
   );
 

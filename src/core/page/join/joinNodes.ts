@@ -27,15 +27,19 @@ interface Container {
  */
 export function joinChildren(wide: readonly PageNode[], narrow: readonly PageNode[]): readonly PageNode[] {
   const [one, other] = [flatten(wide), flatten(narrow)];
-  const joined = joinAll(one.nodes, other.nodes);
-  const containers = joinContainers(
-    one.containers.map((each) => placedAmong(each, joined, 'wide')),
-    other.containers.map((each) => placedAmong(each, joined, 'narrow')),
-  );
-  const nodes = joined.map(({ node }) => node);
-  return containers
-    ? build(nodes, containers, 0, nodes.length)
-    : [...wide.map((node) => onlyOn(node, 'wide')), ...narrow.map((node) => onlyOn(node, 'narrow'))];
+  const pairs = pairNodes(one.nodes, other.nodes);
+  for (;;) {
+    const joined = inOrder(one.nodes, other.nodes, pairs);
+    const containers = joinContainers(
+      one.containers.map((each) => placedAmong(each, joined, 'wide')),
+      other.containers.map((each) => placedAmong(each, joined, 'narrow')),
+    );
+    const crossing = crossingOne(containers);
+    if (!crossing) return build(joined, containers, 0, joined.length);
+    // What is inside of it is another thing on the narrow screen.
+    const inside = joined.slice(crossing.from, crossing.to);
+    for (const { narrow: at } of inside) if (at !== null) pairs.delete(at);
+  }
 }
 
 /** The nodes of layers, in order, and the containers around them, outer ones first. */
@@ -58,24 +62,35 @@ function flatten(nodes: readonly PageNode[]): { nodes: PageNode[]; containers: C
   return { nodes: flat, containers };
 }
 
-function joinAll(wide: readonly PageNode[], narrow: readonly PageNode[]): readonly Joined[] {
-  const joined: Joined[] = [];
+/** What is the same on both pages, by its place on the narrow one. */
+type Pairs = Map<number, { readonly wide: number; readonly node: PageNode }>;
+
+function pairNodes(wide: readonly PageNode[], narrow: readonly PageNode[]): Pairs {
+  const pairs: Pairs = new Map();
   let [a, b] = [0, 0];
-  const alone = (width: Width): Joined =>
-    width === 'wide'
-      ? { node: onlyOn(wide[a]!, 'wide'), wide: a++, narrow: null }
-      : { node: onlyOn(narrow[b]!, 'narrow'), wide: null, narrow: b++ };
   for (const { added, removed, count } of diffArrays(wide.map(tellingOf), narrow.map(tellingOf))) {
-    for (let index = 0; index < count; index++) {
-      if (removed) joined.push(alone('wide'));
-      else if (added) joined.push(alone('narrow'));
-      else {
-        const node = joinTwo(wide[a]!, narrow[b]!);
-        if (node) joined.push({ node, wide: a++, narrow: b++ });
-        else joined.push(alone('wide'), alone('narrow'));
-      }
+    for (let index = 0; index < count; index++, a += added ? 0 : 1, b += removed ? 0 : 1) {
+      const node = added || removed ? null : joinTwo(wide[a]!, narrow[b]!);
+      if (node) pairs.set(b, { wide: a, node });
     }
   }
+  return pairs;
+}
+
+/** All nodes in the order of both pages; between those that are on both, first the wide page's own. */
+function inOrder(wide: readonly PageNode[], narrow: readonly PageNode[], pairs: Pairs): readonly Joined[] {
+  const joined: Joined[] = [];
+  let [a, from] = [0, 0];
+  const alone = (untilWide: number, untilNarrow: number): void => {
+    for (; a < untilWide; a++) joined.push({ node: onlyOn(wide[a]!, 'wide'), wide: a, narrow: null });
+    for (; from < untilNarrow; from++)
+      joined.push({ node: onlyOn(narrow[from]!, 'narrow'), wide: null, narrow: from });
+  };
+  for (const [b, { wide: at, node }] of [...pairs].sort(([one], [other]) => one - other)) {
+    alone(at, b);
+    joined.push({ node, wide: a++, narrow: from++ });
+  }
+  alone(wide.length, narrow.length);
   return joined;
 }
 
@@ -160,11 +175,8 @@ function placedAmong({ node, from, to }: Container, joined: readonly Joined[], w
   return { node, from: inside[0] ?? 0, to: (inside.at(-1) ?? -1) + 1 };
 }
 
-/** The containers of both pages, outer ones first; null where they cross each other. */
-function joinContainers(
-  wide: readonly Container[],
-  narrow: readonly Container[],
-): readonly Container[] | null {
+/** The containers of both pages, outer ones first. */
+function joinContainers(wide: readonly Container[], narrow: readonly Container[]): readonly Container[] {
   const left = [...narrow];
   const joined = wide.map(({ node, from, to }): Container => {
     const at = left.findIndex((each) => each.from === from && each.to === to);
@@ -178,16 +190,21 @@ function joinContainers(
     node: { ...node, shared: { kind: 'box', on: 'narrow' } },
     ...range,
   }));
-  const all = [...joined, ...alone].sort((one, other) => one.from - other.from || other.to - one.to);
-  const crosses = all.some((one, at) =>
-    all.slice(at + 1).some((other) => other.from < one.to && one.to < other.to),
-  );
-  return crosses ? null : all;
+  return [...joined, ...alone].sort((one, other) => one.from - other.from || other.to - one.to);
+}
+
+/** A container of the narrow page that begins in one of the wide page and ends outside of it, or the other way round. */
+function crossingOne(containers: readonly Container[]): Container | null {
+  const isNarrow = ({ node }: Container) => node.shared?.kind === 'box' && node.shared.on === 'narrow';
+  for (const [at, one] of containers.entries())
+    for (const other of containers.slice(at + 1))
+      if (other.from < one.to && one.to < other.to) return isNarrow(one) ? one : other;
+  return null;
 }
 
 /** The nodes from one place to another, each in its containers. */
 function build(
-  nodes: readonly PageNode[],
+  joined: readonly Joined[],
   containers: readonly Container[],
   from: number,
   to: number,
@@ -197,13 +214,13 @@ function build(
   for (let at = from; at < to;) {
     const container = rest[0];
     if (!container || container.from !== at) {
-      built.push(nodes[at]!);
+      built.push(joined[at]!.node);
       at++;
       continue;
     }
     const inside = rest.slice(1).filter((each) => each.to <= container.to);
     rest.splice(0, 1 + inside.length);
-    built.push({ ...container.node, children: build(nodes, inside, container.from, container.to) });
+    built.push({ ...container.node, children: build(joined, inside, container.from, container.to) });
     at = container.to;
   }
   return built;
