@@ -187,3 +187,21 @@ test('a running build is stopped, and nothing of it is kept', async ({ page, req
 
 const PIXEL =
   'data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAAIAAAABCAYAAAD0In+KAAAAD0lEQVR42mP8z8BQz0AEAAAJAwEBTHNTgAAAAABJRU5ErkJggg==';
+
+test('screens of one page at different widths become one page', async ({ page }) => {
+  await openDemo(page, 'ticket');
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.waitForURL(/\/build$/);
+  await page.getByLabel('Screens of one page at different widths').selectOption('one');
+  await build(page, 'flow');
+  const built = page.frameLocator('iframe[title="The built page"]');
+  await expect(built.getByRole('link', { name: 'Harbours' })).toBeVisible();
+  await expect(built.getByRole('button', { name: 'Menu' })).toBeHidden();
+  await page.getByLabel('Screen', { exact: true }).selectOption({ label: 'ticket 390' });
+  await expect(built.getByRole('button', { name: 'Menu' })).toBeVisible();
+  await expect(built.getByRole('link', { name: 'Harbours' })).toBeHidden();
+  await expectAccessible(page);
+
+  await page.getByRole('tab', { name: 'Proof' }).click();
+  await expect(page.getByText('of the pixels of ticket 1280 differ')).toBeVisible({ timeout: 40_000 });
+});

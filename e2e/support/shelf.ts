@@ -1,11 +1,14 @@
 import { expect, type Page } from '@playwright/test';
 
-/** Opens the demo's Sort step and waits until every layer is decided. */
-export async function openDemo(page: Page): Promise<void> {
+/** How many layers the demo's mockups have. */
+const DEMO = { harbour: 141, ticket: 76 } as const;
+
+/** Opens the Sort step of a demo mockup and waits until every layer is decided. */
+export async function openDemo(page: Page, name: keyof typeof DEMO = 'harbour'): Promise<void> {
   await page.goto('/');
-  await page.getByRole('link', { name: 'harbour' }).last().click();
+  await page.getByRole('link', { name }).last().click();
   await expect(page.getByRole('treegrid', { name: 'Worksheet' })).toBeVisible();
-  await expect(page.getByText('141 layers')).toBeVisible();
+  await expect(page.getByText(`${DEMO[name]} layers`)).toBeVisible();
 }
 
 /** Reads a mockup of this content, and lands on its report. */
