@@ -29,8 +29,7 @@ describe.each(PAGE_MOCKUPS)('$name', ({ read }) => {
       expect(elements / onPage.length).toBeLessThanOrEqual(1.1);
       const deepest =
         Math.max(...onPage.map(({ key }) => key.split('/').length)) - screen!.root.key.split('/').length;
-      // In the flow, rows of columns need boxes that no group stands for.
-      expect(depthOf(page!.children)).toBeLessThanOrEqual(deepest + (arrangement === 'flow' ? 2 : 1));
+      expect(depthOf(page!.children)).toBeLessThanOrEqual(deepest + 1);
     },
   );
 

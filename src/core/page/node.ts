@@ -87,7 +87,8 @@ export type Track =
 
 /** How a box lays out what is inside of it. */
 export interface Layout {
-  readonly direction: 'row' | 'column' | 'grid';
+  /** `words`: nothing but letters, which need no order. */
+  readonly direction: 'row' | 'column' | 'grid' | 'words';
   /** The columns of a grid; empty for rows and columns. */
   readonly tracks: readonly Track[];
   /** Px between neighbours along the direction; of a grid, between columns. */
@@ -199,6 +200,8 @@ export interface TextNode extends NodeBase {
   readonly lines: readonly TextNodeLine[];
   /** True when its lines follow each other as a paragraph's do, each stretched by itself. */
   readonly even?: boolean;
+  /** In the flow: the room around its words, and where they stand in it. */
+  readonly layout?: Layout;
   /** In the flow: whether its lines break where there is room, only where the mockup breaks them, or never. */
   readonly wraps?: 'freely' | 'as-drawn' | 'never';
   readonly faces: readonly FaceId[];
@@ -241,6 +244,8 @@ export interface Page {
   readonly width: number;
   readonly height: number;
   readonly ground: Colour | null;
+  /** Class names that a person gave to the box that is its ground. */
+  readonly classes?: readonly string[];
   readonly frame: PageFrame;
   /** Absent where everything stands at its coordinates. */
   readonly layout?: Layout;

@@ -58,6 +58,11 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
         for (const { look } of line.spans)
           note(spanMark(look), { look, layout: null, states: [], narrow: null }, null, null, []);
   }
+  for (const { ground, classes } of pages) {
+    if (!ground || !classes) continue;
+    const look: Look = { fills: [{ kind: 'solid', colour: ground }] };
+    note(spanMark(look), { look, layout: null, states: [], narrow: null }, null, null, classes);
+  }
   const known = new Map<string, StyleClass>();
   for (const [mark, { look, layout, states, narrow, names, common, standings }] of uses) {
     const said = common.find(
@@ -94,7 +99,7 @@ function partsOf(node: PageNode): Pick<Use, 'look' | 'layout' | 'states' | 'narr
 }
 
 function lookAndLayout(node: PageNode): Pick<Use, 'look' | 'layout'> {
-  return { look: node.look, layout: (node.kind === 'box' ? node.layout : null) ?? null };
+  return { look: node.look, layout: (node.kind === 'picture' ? null : node.layout) ?? null };
 }
 
 /** What makes two nodes wear one class; null for what needs none. */

@@ -27,7 +27,7 @@ export function linkElements(html: string, nodes: readonly PageNode[]): readonly
   for (const [at, line] of lines.entries()) {
     for (const [tag, name] of line.matchAll(/<([a-z][a-z0-9]*)(?: [^\s="<>]+(?:="[^"]*")?)*>/g)) {
       if (isInside) element += 1;
-      if (name === 'div' && tag.includes('class="screen"')) isInside = true;
+      if (name === 'div' && /class="screen[ "]/.test(tag)) isInside = true;
       const layer = / data-layer="([^"]*)"/.exec(tag)?.[1];
       if (layer === undefined) continue;
       const key = unescape(layer);

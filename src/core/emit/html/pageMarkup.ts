@@ -50,9 +50,11 @@ function inline(declarations: readonly Declaration[], { unit }: MarkupContext): 
 export function pageMarkup(page: Page, input: MarkupContext): MarkupElement {
   const context = { ...input, placed: !page.layout, ...(page.narrow && { below: page.narrow.below }) };
   // A page for two screens stands as its class says.
-  const attributes = page.narrow
-    ? { class: `screen ${pageClass(page)}` }
-    : { class: 'screen', style: inline(frameDeclarations(page), context) };
+  const own = page.narrow ? [pageClass(page)] : [];
+  const attributes = {
+    class: ['screen', ...own, ...(page.classes ?? [])].join(' '),
+    style: page.narrow ? null : inline(frameDeclarations(page), context),
+  };
   return element(
     'div',
     attributes,

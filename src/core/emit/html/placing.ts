@@ -164,7 +164,7 @@ export function layoutDeclarations({
   justify,
 }: Layout): Declaration[] {
   const list: (Declaration | null)[] = [
-    ['display', direction === 'grid' ? 'grid' : 'flex'],
+    direction === 'words' ? null : ['display', direction === 'grid' ? 'grid' : 'flex'],
     direction === 'column' ? ['flex-direction', 'column'] : null,
     direction === 'grid' ? ['grid-template-columns', printTracks(tracks)] : null,
     justify === 'start'

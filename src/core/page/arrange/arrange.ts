@@ -4,6 +4,7 @@ import { fixed } from './fixed';
 import { flow } from './flow/flow';
 import { itemsInLists } from './items';
 import { nested } from './nested';
+import { withOwnWords } from './ownWords';
 import { relate } from './relate';
 
 /** How each arrangement shapes the tree; adding one is a file and a line here. */
@@ -15,5 +16,5 @@ const ARRANGE: Readonly<Record<Arrangement, (page: Page, versions: readonly Stat
 
 /** Arranges a page whose places are those of the screen; afterwards they are those of the node around. */
 export function arrange(page: Page, arrangement: Arrangement, versions: readonly StateNode[] = []): Page {
-  return relate(itemsInLists(ARRANGE[arrangement](page, versions)));
+  return relate(withOwnWords(itemsInLists(ARRANGE[arrangement](page, versions))));
 }

@@ -12,12 +12,15 @@ import { isMeant } from './meaning';
  */
 export function mergeBackdrop(group: BoxNode, alone = false): BoxNode {
   const [lowest, ...others] = group.children;
-  if (!lowest || (others.length === 0 && !alone) || !isBackdrop(lowest)) return group;
+  if (!lowest || !isBackdrop(lowest)) return group;
+  const { clip } = group.look;
+  // What cuts a single box alone is that box's own clip.
+  const cuts = clip?.kind === 'path' && others.length === 0;
+  if (others.length === 0 && !alone && !cuts) return group;
   const box = placedBox(lowest.place);
   if (!others.every((node) => contains(box, placedBox(node.place), 1))) return group;
   // A clip that is another box than the backdrop stays one; blended or filtered groups would blend twice.
-  if (group.look.clip && !(group.look.clip.kind === 'box' && sameBox(placedBox(group.place), box)))
-    return group;
+  if (clip && !((clip.kind === 'box' || cuts) && sameBox(placedBox(group.place), box))) return group;
   if (group.look.filters || group.look.fills || group.look.border || group.look.sides) return group;
   return {
     ...group,

@@ -6,7 +6,7 @@ export function asNarrow(node: PageNode): Narrow {
   return {
     look,
     place,
-    ...(node.kind === 'box' && node.layout && { layout: node.layout }),
+    ...(node.kind !== 'picture' && node.layout && { layout: node.layout }),
     ...(node.kind === 'picture' && { picture: node.picture }),
   };
 }
@@ -16,12 +16,11 @@ export function onNarrow(node: PageNode): PageNode | null {
   if (node.shared?.kind !== 'both') return null;
   const { look, place, layout, picture } = node.shared.narrow;
   switch (node.kind) {
-    case 'box': {
-      const { layout: _, ...box } = node;
-      return { ...box, look, place, ...(layout && { layout }) };
+    case 'box':
+    case 'text': {
+      const { layout: _, ...others } = node;
+      return { ...others, look, place, ...(layout && { layout }) };
     }
-    case 'text':
-      return { ...node, look, place };
     case 'picture':
       return { ...node, look, place, picture: picture ?? node.picture };
   }

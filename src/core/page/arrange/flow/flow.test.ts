@@ -48,6 +48,14 @@ describe('rows, columns and grids', () => {
     expect(html.indexOf('second')).toBeLessThan(html.indexOf('third'));
   });
 
+  it('the page wears the classes of the box that is its ground', () => {
+    const { html, page } = converted(
+      `<rect width="200" height="100" fill="#123" data-tags=".deep"/>${word(10, 60, 'Sund')}`,
+    );
+    expect(html).toContain('<div class="screen deep"');
+    expect(page.ground).toMatchObject({ r: 0x11, g: 0x22, b: 0x33 });
+  });
+
   it('what overlaps on purpose lies loose, by the edges it is near to', () => {
     const card = box('card', 10, 10, 120, 60, `${word(20, 30, 'Day ticket')}${word(20, 50, 'All harbours')}`);
     const { node } = converted(

@@ -9,16 +9,22 @@ export function withGround(page: Page): Page {
   const [lowest, ...others] = page.children;
   if (!lowest) return page;
   const colour = coverOf(lowest, page);
-  if (colour) return withGround({ ...page, ground: colour, children: others });
+  if (colour) {
+    const classes = [...(page.classes ?? []), ...lowest.classes];
+    return withGround({ ...page, ground: colour, children: others, ...(classes.length > 0 && { classes }) });
+  }
   if (lowest.kind !== 'box' || !isOpen(lowest)) return page;
-  const { ground, children } = withGround({ ...page, children: lowest.children });
+  const { ground, classes, children } = withGround({ ...page, children: lowest.children });
   if (children === lowest.children) return page;
-  return { ...page, ground, children: children.length > 0 ? [{ ...lowest, children }, ...others] : others };
+  const inside = children.length > 0 ? [{ ...lowest, children }, ...others] : others;
+  return { ...page, ground, children: inside, ...(classes && { classes }) };
 }
 
 /** The colour of an opaque box without anything inside that covers the whole screen. */
 function coverOf(node: PageNode, { width, height }: Page): Colour | null {
-  if (node.kind !== 'box' || node.children.length > 0 || node.place.turn || isMeant(node)) return null;
+  if (node.kind !== 'box' || node.children.length > 0 || node.place.turn) return null;
+  // Classes are the look's: the page wears them.
+  if (isMeant({ ...node, classes: [] })) return null;
   const [fill, ...more] = node.look.fills ?? [];
   const sole = fill?.kind === 'solid' && fill.colour.alpha === 1 && more.length === 0;
   const plain = Object.keys(node.look).length === 1;

@@ -1,0 +1,43 @@
+import { convertReading, emitted, readInside } from '../../../../tests/support/mockups';
+
+function written(content: string, arrangement: 'flow' | 'nested' = 'flow') {
+  const conversion = convertReading(readInside(content), arrangement);
+  return { html: emitted(conversion, 'index.html'), css: emitted(conversion, 'styles.css') };
+}
+
+const words = (x: number, y: number, text: string, more = '') =>
+  `<text x="${x}" y="${y}" font-size="12" font-family="Commissioner" ${more}>${text}</text>`;
+const pill = (inside: string, more = '') =>
+  `<g id="save" role="button" ${more}><rect x="20" y="20" width="90" height="30" rx="15" fill="#234"/>${inside}</g>`;
+
+describe('a box with words alone', () => {
+  it('is one element with its padding', () => {
+    const { html, css } = written(pill(words(35, 39, 'Save all', 'fill="#fff"')));
+    expect(html).toMatch(/<button class="save" type="button"[^>]*>Save all<\/button>/);
+    const rule = /\.save \{([^}]*)\}/.exec(css)![1]!;
+    expect(rule).toMatch(/padding: \S+px/);
+    expect(rule).toContain('background: #234');
+    expect(rule).toContain('color: #fff');
+    expect(rule).not.toContain('display');
+  });
+
+  it('has its line in the middle, where it is in the middle', () => {
+    const { css } = written(
+      `<g id="bar"><rect width="200" height="40" fill="#eee"/>${words(100, 24, 'Fair winds', 'text-anchor="middle"')}</g><rect y="50" width="200" height="9"/>`,
+    );
+    expect(/\.bar \{([^}]*)\}/.exec(css)![1]).toContain('text-align: center');
+  });
+
+  it('stays around what means something by itself', () => {
+    expect(written(pill(words(35, 39, 'Save all', 'data-slot="label"'))).html).toMatch(
+      /<button[^>]*>\s*<span[^>]*data-slot="label"/,
+    );
+    expect(written(`<g role="listitem">${words(20, 30, 'x')}</g>`).html).not.toContain('<li><li');
+    const heading = `<g id="top" role="banner"><rect width="200" height="60" fill="#eee"/><g id="title [h2]">${words(20, 35, 'Sailings')}</g></g>`;
+    expect(written(heading).html).toMatch(/<header[^>]*>\s*<h2/);
+  });
+
+  it('keeps them in it as a box where things stand at coordinates', () => {
+    expect(written(pill(words(35, 39, 'Save all')), 'nested').html).toMatch(/<button[^>]*>\s*<span/);
+  });
+});
