@@ -1,12 +1,12 @@
 import { isPlain } from '../../look/look';
-import { right } from '../../mockup/box';
+import { bottom, boxAround, right } from '../../mockup/box';
 import { lastMade } from '../../mockup/remember';
 import { placedBox } from '../lower';
-import type { Page, PageNode } from '../node';
+import type { Page, PageNode, Place } from '../node';
 
 /**
- * Groups that show nothing by themselves end at the sides of the screen: what is drawn past them sticks out of its group,
- * and does not shift everything else in it. Places are those of the screen.
+ * Groups that show nothing by themselves end at the sides of the screen, and where their things end but for half a line:
+ * what is drawn past that sticks out of its group, and does not shift everything else in it. Places are those of the screen.
  */
 export function trimGroups(page: Page): Page {
   return { ...page, children: page.children.map((node) => trim(node, page.width)) };
@@ -18,15 +18,36 @@ function trim(node: PageNode, width: number): PageNode {
   if (node.kind !== 'box' || node.place.turn) return node;
   return lastTrimmed(node, [width], () => {
     const children = node.children.map((child) => trim(child, width));
-    const place = isPlain(node.look) ? within(node, width) : node.place;
+    const isGroup = isPlain(node.look) && children.length > 0;
+    const place = isGroup ? withoutLines(within(node.place, width), children) : node.place;
     const isSame = place === node.place && children.every((child, at) => child === node.children[at]);
     return isSame ? node : { ...node, place, children };
   });
 }
 
-function within({ place }: PageNode, width: number): PageNode['place'] {
+function within(place: Place, width: number): Place {
   const box = placedBox(place);
   const [from, to] = [Math.max(0, box.x), Math.min(width, right(box))];
   const isOff = to <= from || (from === box.x && to === right(box));
   return isOff ? place : { ...place, x: from, width: to - from };
+}
+
+/** Px: thinner things are lines. */
+const LINE = 2;
+/** Px by which a line on an edge sticks out: half of it, and what that is rounded by. */
+const HALF = 0.51;
+
+function withoutLines(place: Place, children: readonly PageNode[]): Place {
+  const isLine = (node: PageNode) =>
+    node.kind === 'box' &&
+    node.children.length === 0 &&
+    Math.min(node.place.width, node.place.height) <= LINE;
+  const things = children.filter((child) => !isLine(child));
+  if (things.length === 0) return place;
+  const box = placedBox(place);
+  const inside = boxAround(things.map((thing) => placedBox(thing.place)));
+  const end = (edge: number, wanted: number) => (Math.abs(edge - wanted) <= HALF ? wanted : edge);
+  const [x, y] = [end(box.x, inside.x), end(box.y, inside.y)];
+  const [width, height] = [end(right(box), right(inside)) - x, end(bottom(box), bottom(inside)) - y];
+  return { ...place, x, y, width, height };
 }

@@ -3,7 +3,7 @@ import type { Align, Layout, Margin, Wide } from '../../node';
 import { shareColumns } from './alike';
 import { textsIn } from './breaks';
 import { isText, type Content, type Part } from './parts';
-import { commonGap, DOWN_SLACK, extra, high, insets, padded, spaceOut } from './spacing';
+import { commonGap, DOWN_SLACK, extra, high, insets, padded, spaceOut, stickingOut } from './spacing';
 import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
 import { canHug, firmWide, isIntrinsic, isTight, isUnseen, paddingBox } from './widths';
 
@@ -30,12 +30,6 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
     const top = at === 0 ? vertical.over.top : spaces[at - 1]!;
     const below = at === widened.length - 1 ? vertical.over.bottom : 0;
     const own = tendencies[at]!;
-    const margin: Margin = {
-      top,
-      left: own === 'off' ? extra(each.box.x - room.x) : 0,
-      right: 0,
-      bottom: below,
-    };
     const wanted: Align | null =
       own === 'any' ? null : own === 'off' ? 'start' : own === 'text' ? 'start' : own;
     const fits =
@@ -45,6 +39,14 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
       (own === 'off' && isText(each) && align === 'stretch');
     const stretched = (fits ? align : wanted) === 'stretch' && own === 'stretch';
     const wide = columnWide(each, stretched, wanted === 'middle', given, defines, room);
+    const before = each.box.x - room.x;
+    const sticks = wide === 'set' && !each.content;
+    const margin: Margin = {
+      top,
+      left: own === 'off' ? extra(before) : sticks ? stickingOut(before) : 0,
+      right: sticks ? stickingOut(right(room) - right(each.box)) : 0,
+      bottom: below,
+    };
     return layOut(each, {
       wide,
       high: high(each, false, 0),
@@ -106,9 +108,12 @@ function columnSides(
   return { left, right: Math.min(Math.max(0, left), rest) };
 }
 
-/** What shows nothing by itself ends where the room does, not where a line that it holds sticks out by half its width. */
+/**
+ * What shows nothing by itself ends where the room does, not where a line that it holds sticks out by half its width; and
+ * what takes the whole room, but for half a px, is as wide as that: what is inside of it stands where it was drawn.
+ */
 function trim(part: Part, room: Box): Part {
-  if (!isUnseen(part) || !part.content) return part;
+  if (!part.content || !(isUnseen(part) || spans(part.box, room))) return part;
   const at = (edge: number, wanted: number) => (Math.abs(edge - wanted) <= EDGE ? wanted : edge);
   const x = at(part.box.x, room.x);
   return { ...part, box: { ...part.box, x, width: at(right(part.box), right(room)) - x } };

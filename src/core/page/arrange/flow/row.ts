@@ -4,7 +4,17 @@ import { alignLine } from './across';
 import { textsIn } from './breaks';
 import { layOutGrid } from './grid';
 import { isText, type Content, type Part } from './parts';
-import { ACROSS_SLACK, commonGap, extra, high, insets, padded, reachesEnd, spaceOut } from './spacing';
+import {
+  ACROSS_SLACK,
+  commonGap,
+  extra,
+  high,
+  insets,
+  padded,
+  reachesEnd,
+  spaceOut,
+  stickingOut,
+} from './spacing';
 import { MIDDLE, type Laid, type LayOut } from './stand';
 import { canHug, firmWide, paddingBox, TOGETHER } from './widths';
 
@@ -42,7 +52,8 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
             ? null
             : spaces[at - 1]!;
     const { over } = vertical;
-    const margin = { top: own.top + over.top, left, right: 0, bottom: over.bottom };
+    const end = at === parts.length - 1 ? stickingOut(after) : 0;
+    const margin = { top: own.top + over.top, left, right: end, bottom: over.bottom };
     return layOut(each, {
       wide,
       high: high(each, own.align === 'stretch' || (own.align === null && align === 'stretch'), line.height),

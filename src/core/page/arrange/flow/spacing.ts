@@ -73,6 +73,14 @@ export function extra(length: number): number {
   return Math.abs(length) < 0.011 ? 0 : length;
 }
 
+/** Px: what sticks out so little is half a line, and not meant to make its box wider. */
+const HALF_A_LINE = 2;
+
+/** The negative margin of what sticks out by half a line, px; 0 for anything else. */
+export function stickingOut(room: number): number {
+  return room < 0 && room >= -HALF_A_LINE ? extra(room) : 0;
+}
+
 /** Px by which gaps may differ and still be meant as one. */
 const SAME_GAP = 0.5;
 /** The share of the gaps that the common one has at least. */
