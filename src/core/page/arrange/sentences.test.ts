@@ -25,6 +25,18 @@ describe('words of one sentence', () => {
     );
   });
 
+  it('have the space between them in the type in which it was as wide', () => {
+    const code = 'font-size="10" style="font-family:DejaVu Sans Mono"';
+    const link = 10 + widthOf('See') + SPACE;
+    const after = link + widthOf('fares') + SPACE;
+    const html = htmlOf(
+      `<g id="hint">${text(10, 30, 'See')}<a href="#fares">${text(link, 30, 'fares')}</a>${text(after, 30, '.csv', code)}</g>`,
+    );
+    expect(html).toMatch(
+      />See <a class="run" href="#fares">fares<\/a> <span class="run [\w-]+">\.csv<\/span>/,
+    );
+  });
+
   it.each([
     ['stand apart with a gap of their own', sentence(SPACE + 2)],
     [

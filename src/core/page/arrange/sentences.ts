@@ -168,7 +168,8 @@ function joinRow(fragments: readonly Placed[], main: Piece, exact: number): Row 
       const most = Math.max(before.piece.node.space, fragment.piece.node.space);
       const isSpace = gap >= space - slack && gap <= most + slack;
       if (!isSpace && Math.abs(gap) > slack) return null;
-      if (isSpace) addSpace(spans, own);
+      const off = ({ node }: Piece) => Math.abs(node.space - gap) > SAME_SPACE;
+      if (isSpace) addSpace(spans, own, { last: off(before.piece), next: off(fragment.piece) });
       natural += isSpace ? gap : 0;
     }
     starts.push(natural);
@@ -181,14 +182,24 @@ function joinRow(fragments: readonly Placed[], main: Piece, exact: number): Row 
   return Math.max(...drift) > DRIFT ? null : { box, stretch, spans: merged(spans) };
 }
 
-/** A space stands in the sentence's own look where it can, and neither in a link nor underlined. */
-function addSpace(spans: TextSpan[], next: TextSpan[]): void {
+/** Px by which a space may be wider than the gap that it fills. */
+const SAME_SPACE = 0.5;
+
+/**
+ * A space stands in the sentence's own look where it can, and neither in a link nor underlined.
+ * @param off whether a space in the type of the last or the next word would be of another width than it was drawn
+ */
+function addSpace(
+  spans: TextSpan[],
+  next: TextSpan[],
+  off: { readonly last: boolean; readonly next: boolean },
+): void {
   const [last, first] = [spans.at(-1), next[0]];
   if (!last || !first || /\s$/.test(last.text) || /^\s/.test(first.text)) return;
   const isOwn = (span: TextSpan) => span.href === undefined && span.look.type === undefined;
   if (isOwn(first) && !isOwn(last)) next[0] = { ...first, text: ` ${first.text}` };
-  else if (isPlainSpan(last)) spans[spans.length - 1] = { ...last, text: `${last.text} ` };
-  else if (isPlainSpan(first)) next[0] = { ...first, text: ` ${first.text}` };
+  else if (isPlainSpan(last) && !off.last) spans[spans.length - 1] = { ...last, text: `${last.text} ` };
+  else if (isPlainSpan(first) && !off.next) next[0] = { ...first, text: ` ${first.text}` };
   else spans.push({ text: ' ', look: {} });
 }
 
