@@ -1,5 +1,6 @@
 import { printColour } from '../../markup/colours';
 import type { CssRule } from '../../markup/printCss';
+import type { Colour } from '../../mockup/paint';
 import { walkNodes, type Page } from '../../page/node';
 
 /** Everything stands at its coordinates. */
@@ -60,9 +61,14 @@ const FLOWING: readonly CssRule[] = [
   { selector: '[hidden]', declarations: [['display', 'none !important']] },
 ];
 
+/** The colour behind the pages; one that has another says so itself. */
+export function commonGround(pages: readonly Page[]): Colour | null {
+  return pages.find((page) => page.ground)?.ground ?? null;
+}
+
 /** What every page needs before its own classes: placed elements, and browsers' own looks taken away. */
 export function baseRules(pages: readonly Page[]): CssRule[] {
-  const ground = pages.find((page) => page.ground)?.ground;
+  const ground = commonGround(pages);
   return [
     { selector: '*,\n*::before,\n*::after', declarations: [['box-sizing', 'border-box']] },
     {

@@ -1,11 +1,16 @@
+import { printColour } from '../../markup/colours';
+import type { Colour } from '../../mockup/paint';
 import { px } from '../../markup/numbers';
 import type { Declaration } from '../../markup/printCss';
 import type { Page } from '../../page/node';
 import { layoutDeclarations } from './placing';
 
-/** How the page's own element stands in the window. */
-export function frameDeclarations(page: Page): Declaration[] {
-  const { frame, width, layout } = page;
+/**
+ * How the page's own element stands in the window.
+ * @param common the colour behind all pages
+ */
+export function frameDeclarations(page: Page, common: Colour | null): Declaration[] {
+  const { frame, width, layout, ground } = page;
   const isCentred = frame.stands === 'centred';
   const list: (Declaration | null)[] = [
     ...(layout ? flowing(page) : placed(page)),
@@ -13,6 +18,9 @@ export function frameDeclarations(page: Page): Declaration[] {
     isCentred ? ['margin', '0 auto'] : null,
     frame.edge === 'spilling' ? ['overflow', 'visible'] : null,
     ...(layout ? layoutDeclarations(layout) : []),
+    ground && (!common || printColour(ground) !== printColour(common))
+      ? ['background', printColour(ground)]
+      : null,
   ];
   return list.filter((entry) => entry !== null);
 }

@@ -22,6 +22,7 @@ import {
 } from '../../page/node';
 import { onNarrow } from '../../page/join/narrow';
 import { pageClass, widthClass } from '../../page/join/names';
+import { commonGround } from './base';
 import { frameDeclarations } from './frame';
 import { narrowMedia } from './widthRules';
 import { placeDeclarations, standingDeclarations, turnDeclarations } from './placing';
@@ -36,6 +37,8 @@ export interface MarkupContext {
   readonly unit?: Unit;
   /** True where things stand at their coordinates unless a box around them says otherwise. */
   readonly placed?: boolean;
+  /** All pages that share the style sheet; absent for a page by itself. */
+  readonly pages?: readonly Page[];
   /** The width of windows up to which a page for two screens shows the narrow one, px. */
   readonly below?: number;
 }
@@ -53,7 +56,9 @@ export function pageMarkup(page: Page, input: MarkupContext): MarkupElement {
   const own = page.narrow ? [pageClass(page)] : [];
   const attributes = {
     class: ['screen', ...own, ...(page.classes ?? [])].join(' '),
-    style: page.narrow ? null : inline(frameDeclarations(page), context),
+    style: page.narrow
+      ? null
+      : inline(frameDeclarations(page, input.pages ? commonGround(input.pages) : page.ground), context),
   };
   return element(
     'div',

@@ -2,6 +2,7 @@ import type { CssRule, Declaration } from '../../markup/printCss';
 import { pageClass, widthClass } from '../../page/join/names';
 import { walkNodes, type Page, type Width } from '../../page/node';
 import type { EmitInput } from '../target';
+import { commonGround } from './base';
 import { changes } from './changes';
 import { classDeclarations } from './declarations';
 import { frameDeclarations } from './frame';
@@ -17,13 +18,14 @@ export function widthRules({ pages, sheet }: Pick<EmitInput, 'pages' | 'sheet'>)
   const below = joined[0]?.narrow.below;
   if (below === undefined) return [];
   const media = narrowMedia(below);
+  const common = commonGround(pages);
   const frames = joined.map(({ page }) => ({
     selector: `.${pageClass(page)}`,
-    declarations: frameDeclarations(page),
+    declarations: frameDeclarations(page, common),
   }));
   const narrowFrames = joined.map(({ page, narrow }) => ({
     selector: `.${pageClass(page)}`,
-    declarations: changes(frameDeclarations(page), frameDeclarations(asPage(page, narrow))),
+    declarations: changes(frameDeclarations(page, common), frameDeclarations(asPage(page, narrow), common)),
     media,
   }));
   const classes = sheet.classes.flatMap((each) =>

@@ -1,6 +1,8 @@
+import type { Look } from '../../look/look';
+import type { Edges } from '../../mockup/box';
 import { rememberOf } from '../../mockup/remember';
-import type { Look, TypeLook } from '../../look/look';
-import type { Align, BoxNode, FlowPlace, Layout, Page, PageNode, TextNode } from '../node';
+import type { Role } from '../../sort/vocabulary';
+import type { BoxNode, FlowPlace, Margin, Page, PageNode, TextNode } from '../node';
 import { STACK } from './flow/stand';
 
 /**
@@ -24,27 +26,19 @@ const own = rememberOf((node: PageNode): PageNode => {
 const WORDLESS: ReadonlySet<string> = new Set(['field', 'picture', 'list', 'table']);
 
 function wordedBox(box: BoxNode, text: TextNode): TextNode | null {
-  const { layout, scroll, children: _, kind: __, made, states, ...shell } = box;
-  if (!layout || scroll || WORDLESS.has(box.role) || !isJustWords(text)) return null;
-  const { place } = text;
+  const { layout, children: _, kind: __, made, states, ...shell } = box;
+  const role = commonRole(box, text);
+  const { place, look } = text;
+  if (!layout || !role || box.scroll || !isJustWords(text)) return null;
   if (place.kind !== 'flow' || !isHugging(place)) return null;
-  const role = box.role === 'box' ? text.role : box.role;
-  const isPlain = text.role === 'text' || text.role === 'paragraph' || box.role === 'box';
-  if (!isPlain) return null;
-  const { margin } = place;
-  if (margin.left === null || margin.right === null) return null;
-  const { top, right, bottom, left } = layout.padding;
-  const padding = {
-    top: top + margin.top,
-    right: right + margin.right,
-    bottom: bottom + margin.bottom,
-    left: left + margin.left,
-  };
+  const padding = withMargin(layout.padding, place.margin);
+  if (!padding) return null;
   const align = place.align ?? layout.align;
-  const type =
-    text.look.type && isCentredLine(text, layout, align) ? centred(text.look.type) : text.look.type;
-  const words: Look = { ...text.look, ...(type && { type }) };
-  const isStacked = layout.direction === 'column' && layout.justify === 'start';
+  const isCentred = layout.direction === 'column' && align === 'middle' && text.lines.length === 1;
+  // A line in the middle of a column is in the middle of its own width as well.
+  const words: Look = isCentred && look.type ? { ...look, type: { ...look.type, align: 'middle' } } : look;
+  const needsOrder = layout.direction !== 'column' || layout.justify !== 'start';
+  const isOff = align === 'end' || (align === 'middle' && !isCentred);
   return {
     ...text,
     ...shell,
@@ -56,20 +50,26 @@ function wordedBox(box: BoxNode, text: TextNode): TextNode | null {
     look: { ...box.look, ...words },
     ...(states && { states: states.map((state) => ({ ...state, look: { ...state.look, ...words } })) }),
     nudge: 0,
-    layout:
-      isStacked && align !== 'end'
-        ? { ...STACK, direction: 'words', padding }
-        : { ...layout, align, padding },
+    layout: needsOrder || isOff ? { ...layout, align, padding } : { ...STACK, direction: 'words', padding },
   };
 }
 
-/** A line in the middle of a column is in the middle of its own width as well. */
-function isCentredLine({ lines }: TextNode, { direction }: Layout, align: Align): boolean {
-  return direction === 'column' && align === 'middle' && lines.length === 1;
+/** What both are; null where they mean different things. */
+function commonRole(box: BoxNode, text: TextNode): Role | null {
+  if (WORDLESS.has(box.role)) return null;
+  if (box.role === 'box') return text.role;
+  return text.role === 'text' || text.role === 'paragraph' ? box.role : null;
 }
 
-function centred(type: TypeLook): TypeLook {
-  return { ...type, align: 'middle' };
+/** The padding with the margin of what is inside; null for one that takes what is free. */
+function withMargin(padding: Edges, { top, right, bottom, left }: Margin): Edges | null {
+  if (left === null || right === null) return null;
+  return {
+    top: padding.top + top,
+    right: padding.right + right,
+    bottom: padding.bottom + bottom,
+    left: padding.left + left,
+  };
 }
 
 /** Letters in their type, without a look, a state or a turn of their own. */

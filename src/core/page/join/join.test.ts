@@ -59,11 +59,12 @@ function joined(
   narrow: string,
   options = { join: true },
   arrangement: Arrangement = 'flow',
+  [ground, other]: readonly [string, string] = ['#fff', '#fff'],
 ): Conversion {
-  const screen = (name: string, x: number, width: number, content: string) =>
-    `<g id="${name}"><rect x="${x}" width="${width}" height="600" fill="#fff"/><g transform="translate(${x} 0)">${content}</g></g>`;
+  const screen = (name: string, x: number, width: number, fill: string, content: string) =>
+    `<g id="${name}"><rect x="${x}" width="${width}" height="600" fill="${fill}"/><g transform="translate(${x} 0)">${content}</g></g>`;
   const reading = readText(
-    `<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="600" font-family="Commissioner" font-size="16">${screen('home 800', 0, 800, wide)}${screen('home 320', 880, 320, narrow)}</svg>`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="600" font-family="Commissioner" font-size="16">${screen('home 800', 0, 800, ground, wide)}${screen('home 320', 880, 320, other, narrow)}</svg>`,
   );
   return convertReading(reading, arrangement, new Map(), options);
 }
@@ -145,6 +146,16 @@ describe('a page for two widths', () => {
     for (const name of ['one', 'two', 'three', 'four'])
       expect(html.match(new RegExp(`class="${name}`, 'g'))?.length ?? 0).toBeLessThanOrEqual(2);
     expect(html.match(/<div/g)!.length).toBeLessThan(20);
+  });
+
+  it('has the ground of each screen', () => {
+    const both = [box('one', 20, 20), box('one', 20, 20)] as const;
+    const grounds = ['#f6f1e7', '#122530'] as const;
+    const css = emitted(joined(...both, { join: true }, 'flow', grounds), 'styles.css');
+    expect(css).toContain('body {\n  margin: 0;\n  background: #f6f1e7;');
+    expect(css).toMatch(/@media[^@]*\.page-home \{[^}]*background: #122530;/);
+    const apart = joined(...both, { join: false }, 'flow', grounds);
+    expect(emitted(apart, 'home-320.html')).toMatch(/class="screen" style="[^"]*background: #122530"/);
   });
 
   it('is two pages where nobody asks, and where things stand at coordinates', () => {
