@@ -66,4 +66,16 @@ await shoot('links');
 await page.getByRole('tab', { name: /^Files/ }).click();
 await page.getByText('doctype').waitFor();
 await shootDrawn('files');
+
+await page.goto(address);
+await page.getByRole('link', { name: 'ticket' }).last().click();
+await page.getByRole('link', { name: 'Build' }).click();
+await page.getByLabel('Screens of one page at different widths').selectOption('one');
+await page.getByRole('button', { name: 'Build the page' }).click();
+await page.getByRole('heading', { name: /^The page, arranged/ }).waitFor();
+await page.getByRole('tab', { name: 'Layers, code, page' }).click();
+await page.getByLabel('Screen', { exact: true }).selectOption({ label: 'ticket 390' });
+await page.getByRole('option', { name: 'menu-button', exact: true }).click();
+await page.waitForTimeout(1000);
+await shoot('join');
 await browser.close();
