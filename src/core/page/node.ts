@@ -19,7 +19,10 @@ interface Geometry {
   /** True when the content gives the size: width and height are what Orden measured. */
   readonly hugs: boolean;
   readonly turn: Turn | null;
-  /** Px by which what is turned is moved to the right as well: browsers drop parts of a px before they turn. */
+  /**
+   * Px by which what is turned, or has stretched lines, is moved to the right as well: browsers drop parts of a px before
+   * they turn.
+   */
   readonly shift?: number;
   readonly between?: Between;
 }
@@ -207,6 +210,11 @@ export interface TextNode extends NodeBase {
   readonly faces: readonly FaceId[];
 }
 
+/** True for a text with lines that are each drawn wider or narrower by themselves. */
+export function hasStretchedLines(node: PageNode): boolean {
+  return node.kind === 'text' && node.lines.some(({ at }) => at !== null && at.stretch !== 1);
+}
+
 /** True for a picture with a link or a button around it. */
 export function isWrapped({ href, role }: PictureNode): boolean {
   return href !== undefined || role === 'button';
@@ -299,7 +307,7 @@ export function standingOf(node: PageNode): Standing | null {
         turn,
         width,
         height,
-        ...(shift !== undefined && { shift }),
+        ...(turn && shift !== undefined && { shift }),
         ...(between && { between }),
       };
 }

@@ -31,6 +31,21 @@ const MOCKUPS = [
   ['win98-gallery', () => readCase('win98-gallery.svgz')],
 ] as const;
 
+it('lines that are stretched start at a whole px and are moved by the rest, as browsers drop it', () => {
+  const line = (x: number, y: number, words: string, length: number) =>
+    `<tspan x="${x}" y="${y}" textLength="${length}" lengthAdjust="spacingAndGlyphs">${words}</tspan>`;
+  const reading = readInside(
+    `<text font-family="Commissioner" font-size="10">${line(10.25, 20, 'Six crossings', 70)}${line(13.5, 34, 'before noon', 66)}</text>`,
+  );
+  const lines = [
+    ...emitted(convertReading(reading, 'fixed'), 'index.html').matchAll(/<span style="([^"]*)"/g),
+  ];
+  expect(lines.map(([, style]) => /left: (\S+);.*translateX\((\S+)\)/.exec(style!)?.slice(1))).toEqual([
+    ['0', '0.25px'],
+    ['3px', '0.5px'],
+  ]);
+});
+
 describe.each(MOCKUPS)('code of %s', (_, readMockup) => {
   const reading = readMockup();
 

@@ -189,24 +189,30 @@ function lineMarkup(
     return [inlineElement('span', { style: inline(evenLine(node, stretch), context) }, spans)];
   const placed: Declaration[] = [
     ['position', 'absolute'],
-    ['left', px(x)],
+    ['left', px(stretch === 1 ? x : Math.floor(x))],
     ['top', px(y)],
     ['white-space', 'nowrap'],
-    ...(stretch === 1 ? [] : turnDeclarations([stretch, 0, 0, 1])),
+    ...(stretch === 1
+      ? []
+      : turnDeclarations([stretch, 0, 0, 1], x - Math.floor(x) + (node.place.shift ?? 0))),
   ];
   return [inlineElement('span', { style: inline(placed, context) }, spans)];
 }
 
 /** A line of its own that breaks where its letters, as stretched, have no more room. */
-function evenLine({ look }: TextNode, stretch: number): Declaration[] {
+function evenLine({ look, place }: TextNode, stretch: number): Declaration[] {
   const share = { start: 0, middle: 0.5, end: 1 }[look.type?.align ?? 'start'];
   const before = (1 - 1 / stretch) * share * 100;
+  // Where it starts, as browsers round it before they stretch it.
+  const start = (place.shift ?? 0) + (before / 100) * place.width;
+  const stretched = `scaleX(${formatNumber(stretch, 5)})`;
+  const moved = px(start - Math.round(start));
   const list: (Declaration | null)[] = [
     ['display', 'block'],
     // A px more than the letters need, which browsers round.
     ['width', `calc(${formatNumber(100 / stretch)}% + 1px)`],
     before === 0 ? null : ['margin-left', `${formatNumber(before)}%`],
-    stretch === 1 ? null : ['transform', `scaleX(${formatNumber(stretch, 5)})`],
+    stretch === 1 ? null : ['transform', moved === '0' ? stretched : `translateX(${moved}) ${stretched}`],
     stretch === 1 ? null : ['transform-origin', `${formatNumber(share * 100)}% 0`],
   ];
   return list.filter((entry) => entry !== null);

@@ -3,7 +3,7 @@ import { borderInsets, type Look } from '../../look/look';
 import type { Point } from '../../mockup/matrix';
 import type { Colour } from '../../mockup/paint';
 import { lastMade } from '../../mockup/remember';
-import type { Page, PageNode } from '../node';
+import { hasStretchedLines, type Page, type PageNode, type TextNode, type TextNodeLine } from '../node';
 import { betweenPx } from './between';
 
 /** Turns places on the screen into places inside the padding box of the node around. */
@@ -18,9 +18,9 @@ function relateAll(nodes: readonly PageNode[], { x, y }: Point, ground: Colour):
 const lastRelated = lastMade<PageNode, PageNode>();
 
 function relateOne(node: PageNode, origin: Point, ground: Colour): PageNode {
+  if (node.kind === 'text') return relateText(node, origin);
   const place = betweenPx(node, ground);
-  const nudge = node.kind === 'text' && place.kind === 'fixed' ? node.nudge : 0;
-  const related = { ...place, x: place.x - origin.x, y: place.y - origin.y + nudge };
+  const related = { ...place, x: place.x - origin.x, y: place.y - origin.y };
   if (node.kind !== 'box') return { ...node, place: related };
   const border = borderInsets(node.look);
   const inner = { x: place.x + border.left, y: place.y + border.top };
@@ -35,4 +35,17 @@ function relateOne(node: PageNode, origin: Point, ground: Colour): PageNode {
 function groundIn({ fills = [] }: Look): Colour | null {
   const fill = fills.at(-1);
   return fill?.kind === 'solid' && fill.colour.alpha === 1 ? fill.colour : null;
+}
+
+/** Letters lie in the px in which they were drawn; stretched lines, which browsers move to whole px, start from there. */
+function relateText(node: TextNode, { x, y }: Point): TextNode {
+  const { place } = node;
+  if (place.kind !== 'fixed') return { ...node, place: { ...place, x: place.x - x, y: place.y - y } };
+  const rest = hasStretchedLines(node) && !place.holds ? place.x - Math.floor(place.x) : 0;
+  const lines = rest === 0 ? node.lines : node.lines.map((line) => movedRight(line, rest));
+  return { ...node, lines, place: { ...place, x: place.x - rest - x, y: place.y - y + node.nudge } };
+}
+
+function movedRight(line: TextNodeLine, by: number): TextNodeLine {
+  return line.at ? { ...line, at: { ...line.at, x: line.at.x + by } } : line;
 }

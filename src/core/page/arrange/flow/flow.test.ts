@@ -80,6 +80,16 @@ describe('rows, columns and grids', () => {
     expect(node('head').place).toMatchObject({ x: 0, width: 200 });
   });
 
+  it('what is inside of even columns stands where it was drawn, whatever px the columns begin at', () => {
+    const cards = [15, 65, 115].map((x, at) => box(`deck${at}x`, x, 10, 40.3, 60, word(x + 5.4, 40, 'Sund')));
+    const { node, page } = converted(`<g id="decks">${cards.join('')}</g>`);
+    expect(node('decks').layout).toMatchObject({ direction: 'grid' });
+    const words = [...walkNodes(page.children)].filter(({ kind }) => kind === 'text');
+    expect(words).toHaveLength(3);
+    const pads = words.map((each) => (each.kind === 'text' ? (each.layout?.padding.left ?? 0) : 0));
+    for (const pad of pads) expect(pad).toBeCloseTo(5.4, 1);
+  });
+
   it('half a line that sticks out makes nothing wider', () => {
     const cell = (at: number) =>
       `<g id="cell${at}x"><rect x="${10 + at * 60}" y="10" width="60" height="30" fill="#${at}f9"/><path d="M${9.5 + at * 60} 39.5H${70.5 + at * 60}" stroke="#999"/>${word(14 + at * 60, 28, 'Sund')}</g>`;

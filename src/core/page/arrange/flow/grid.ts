@@ -45,6 +45,7 @@ export function layOutGrid(
     return { x, width: next ? next.x - x - gap : width };
   });
   const tracks = pitch ? pitchTracks(cells) : gridTracks(cells, reaches);
+  const shares = tracks.every(({ kind }) => kind === 'share') ? evenColumns(columns, gap) : null;
   const vertical = insets(part, boxAround(lines));
   const laid = rows.flatMap((row, at) =>
     row.flatMap((cell, column): [PageNode, Part][] => {
@@ -56,7 +57,9 @@ export function layOutGrid(
       const across = acrossCell(cell, track);
       const stretched = across.stretch && !isText(cell) && cell.node.kind === 'box';
       const wide: Wide = stretched ? 'hug' : firmWide(cell);
-      const child = layOut(cell, {
+      // What is inside stands where it was drawn, wherever the share of a px puts the cell.
+      const real = stretched && shares ? { ...cell, box: { ...cell.box, ...shares[column]! } } : cell;
+      const child = layOut(real, {
         wide,
         high: high(cell, (own.align ?? align) === 'stretch', line.height),
         align: own.align,
@@ -103,6 +106,16 @@ function columnGap(columns: readonly Box[]): number {
 
 function around(row: readonly Part[]): Box {
   return boxAround(row.map(({ box }) => box));
+}
+
+/** Where browsers put columns that share what there is. */
+function evenColumns(
+  columns: readonly Box[],
+  gap: number,
+): readonly { readonly x: number; readonly width: number }[] {
+  const [first, last] = [columns[0]!, columns.at(-1)!];
+  const width = (right(last) - first.x - gap * (columns.length - 1)) / columns.length;
+  return columns.map((_, at) => ({ x: first.x + at * (width + gap), width }));
 }
 
 /** Columns of one width share what there is; else the widest takes what the others leave. */

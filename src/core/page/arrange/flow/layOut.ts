@@ -2,7 +2,7 @@ import equal from 'fast-deep-equal';
 import { bottom, right } from '../../../mockup/box';
 import { lastMade } from '../../../mockup/remember';
 import { isMade } from '../../made';
-import type { FlowPlace, Hold, Margin, PageNode } from '../../node';
+import { hasStretchedLines, type FlowPlace, type Hold, type Margin, type PageNode } from '../../node';
 import { placedBox } from '../../lower';
 import { layOutColumn } from './column';
 import { layOutGrid } from './grid';
@@ -73,7 +73,7 @@ function flowPlace({ node, box }: Part, { given: _, ...standing }: Stand): FlowP
     turn,
     margin,
     // Browsers put what is turned at whole px first.
-    ...(turn && { shift: box.x - Math.round(box.x) }),
+    ...((turn ?? hasStretchedLines(node)) && { shift: box.x - Math.round(box.x) }),
   };
 }
 
