@@ -37,31 +37,35 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
   const wearers = new Map<string, Set<string | null>>();
   const note = (
     mark: string | null,
-    node: Pick<Use, 'look' | 'layout' | 'states' | 'narrow'>,
+    parts: () => Pick<Use, 'look' | 'layout' | 'states' | 'narrow'>,
     standing: Standing | null,
     name: string | null,
     classes: readonly string[],
   ) => {
     for (const each of classes) wearers.set(each, (wearers.get(each) ?? new Set()).add(mark));
     if (mark === null) return;
-    const use: Use = uses.get(mark) ?? { ...node, names: new Map(), common: classes, standings: new Map() };
+    const use: Use = uses.get(mark) ?? {
+      ...parts(),
+      names: new Map(),
+      common: classes,
+      standings: new Map(),
+    };
     uses.set(mark, use);
     use.common = use.common.filter((each) => classes.includes(each));
     use.standings.set(JSON.stringify(standing), standing);
     if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + 1);
   };
   for (const node of pages.flatMap((page) => [...walkNodes(page.children)])) {
-    note(markOf(node), partsOf(node), standingOf(node), nameOf(node), node.classes);
+    note(markOf(node), () => partsOf(node), standingOf(node), nameOf(node), node.classes);
     node.classes.forEach((name) => given.add(name));
     if (node.kind === 'text')
       for (const line of node.lines)
-        for (const { look } of line.spans)
-          note(spanMark(look), { look, layout: null, states: [], narrow: null }, null, null, []);
+        for (const { look } of line.spans) note(spanMark(look), () => bare(look), null, null, []);
   }
   for (const { ground, classes } of pages) {
     if (!ground || !classes) continue;
     const look: Look = { fills: [{ kind: 'solid', colour: ground }] };
-    note(spanMark(look), { look, layout: null, states: [], narrow: null }, null, null, classes);
+    note(spanMark(look), () => bare(look), null, null, classes);
   }
   const known = new Map<string, StyleClass>();
   for (const [mark, { look, layout, states, narrow, names, common, standings }] of uses) {
@@ -91,11 +95,22 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
 }
 
 function partsOf(node: PageNode): Pick<Use, 'look' | 'layout' | 'states' | 'narrow'> {
-  const wide = lookAndLayout(node);
+  return { ...lookAndLayout(node), states: node.states ?? [], narrow: narrowOf(node) };
+}
+
+/** What differs on the narrow screen of a page for two; null for a node that is the same on both. */
+function narrowOf(node: PageNode): Use['narrow'] {
   const other = onNarrow(node);
-  const narrow = other && { ...lookAndLayout(other), standing: standingOf(other) };
-  const isSame = JSON.stringify(narrow) === JSON.stringify({ ...wide, standing: standingOf(node) });
-  return { ...wide, states: node.states ?? [], narrow: isSame ? null : narrow };
+  if (!other) return null;
+  const [wide, narrow] = [node, other].map((each) => ({
+    ...lookAndLayout(each),
+    standing: standingOf(each),
+  }));
+  return JSON.stringify(narrow) === JSON.stringify(wide) ? null : narrow!;
+}
+
+function bare(look: Look): Pick<Use, 'look' | 'layout' | 'states' | 'narrow'> {
+  return { look, layout: null, states: [], narrow: null };
 }
 
 function lookAndLayout(node: PageNode): Pick<Use, 'look' | 'layout'> {

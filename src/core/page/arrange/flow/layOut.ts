@@ -53,28 +53,30 @@ const LAY_OUT: Readonly<
   Record<Content['direction'], (part: Part, content: Content, given: boolean, layOut: LayOut) => Laid>
 > = { row: layOutRow, column: layOutColumn, grid: layOutGrid };
 
-function flowPlace({ node, box }: Part, { given: _, ...standing }: Stand): FlowPlace {
-  const { turn } = node.place;
+function flowPlace({ node, box }: Part, { wide, high, align, margin }: Stand): FlowPlace {
+  const { turn, hugs, height } = node.place;
   const widened = turn ? turn[0] : 1;
-  const margin: Margin =
-    widened === 1 || standing.margin.right === null
-      ? standing.margin
-      : { ...standing.margin, right: standing.margin.right + node.place.width * (widened - 1) };
-  const { hugs } = node.place;
+  const own: Margin =
+    widened === 1 || margin.right === null
+      ? margin
+      : { ...margin, right: margin.right + node.place.width * (widened - 1) };
   const width = node.kind === 'box' ? box.width : node.place.width;
-  return {
-    ...standing,
+  // Browsers put what is turned at whole px first.
+  const drops = turn !== null || hasStretchedLines(node);
+  const place = {
     kind: 'flow',
+    wide,
+    high,
+    align,
+    margin: own,
     x: box.x,
     y: box.y,
     width,
-    height: node.place.height,
+    height,
     hugs,
     turn,
-    margin,
-    // Browsers put what is turned at whole px first.
-    ...((turn ?? hasStretchedLines(node)) && { shift: box.x - Math.round(box.x) }),
-  };
+  } as const;
+  return drops ? { ...place, shift: box.x - Math.round(box.x) } : place;
 }
 
 /** A loose node keeps its distance to the edges that it is near to. */

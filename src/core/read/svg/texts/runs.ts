@@ -1,4 +1,5 @@
 import type { TextLine, TextRun } from '../../../mockup/layer';
+import { remember } from '../../../mockup/remember';
 import type { TypeStyle } from '../../../mockup/type';
 import { smallCapsParts } from '../../../type/smallCaps';
 import type { FaceWish } from '../../../type/fontBook';
@@ -85,10 +86,10 @@ export function faceWish({ style }: Pick<Computed, 'style'>): FaceWish {
 }
 
 /** The names of a `font-family` list, without quotes. */
-export function parseFamilies(list: string): string[] {
+export const parseFamilies = remember((list: string): readonly string[] => {
   const names = list.match(/"[^"]*"|'[^']*'|[^,]+/g) ?? [];
   return names.map((name) => name.trim().replace(/^["']|["']$/g, '')).filter((name) => name !== '');
-}
+});
 
 /**
  * How far below the given y the alphabetic baseline lies, px (CSS Inline 3, §4.2; SVG 1.1, §10.9.2). Browsers take the
