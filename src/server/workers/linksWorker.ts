@@ -16,7 +16,10 @@ function links({ mockup, assets, tags, options }: LinksJob): PageLinks {
   const files = target.emit({ ...conversion, unit: options.unit ?? 'px', keyed: true });
   const { mockup: shown, emission } = conversion;
   const pages = new Map(
-    emission.screens.map(({ file }, at) => [file, pageOfScreen(conversion.pages, shown.screens[at]?.key ?? '')]),
+    emission.screens.map(({ file }, at) => [
+      file,
+      pageOfScreen(conversion.pages, shown.screens[at]?.key ?? ''),
+    ]),
   );
   return Object.fromEntries(
     files.flatMap(({ path, text }) => {
