@@ -1,4 +1,4 @@
-import { box, embeddedFont, group, text } from './svg';
+import { box, embeddedFont, group, HOUSE_TYPE, text } from './svg';
 
 interface Sailing {
   readonly time: string;
@@ -28,11 +28,7 @@ export function harbour(photo: Buffer): string {
   return `<svg xmlns="http://www.w3.org/2000/svg" width="1280" height="800" viewBox="0 0 1280 800">
 <title>harbour</title>
 <style>${['Commissioner:400', 'Commissioner:600', 'Commissioner:700', 'Aleo:600', 'Aleo:700'].map(fontOf).join('\n')}
-text{font-family:Commissioner,sans-serif;font-size:15px;fill:#22313a}
-.strong{font-weight:600}
-.quiet{fill:#5d6b73;font-size:13px}
-.serif{font-family:Aleo,serif;font-weight:700}
-.light{fill:#fdfaf3}
+${HOUSE_TYPE}
 </style>
 <defs>
   <linearGradient id="shade" x1="0" y1="0" x2="1" y2="0"><stop offset="0" stop-color="#132733" stop-opacity=".86"/><stop offset=".6" stop-color="#132733" stop-opacity=".25"/><stop offset="1" stop-color="#132733" stop-opacity="0"/></linearGradient>

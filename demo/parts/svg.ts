@@ -9,6 +9,13 @@ export function embeddedFont(family: string, weight: number): string {
   return `@font-face{font-family:"${family}";font-weight:${weight};src:url("data:font/woff2;base64,${data}") format("woff2")}`;
 }
 
+/** How letters look in the house. */
+export const HOUSE_TYPE = `text{font-family:Commissioner,sans-serif;font-size:15px;fill:#22313a}
+.strong{font-weight:600}
+.quiet{fill:#5d6b73;font-size:13px}
+.serif{font-family:Aleo,serif;font-weight:700}
+.light{fill:#fdfaf3}`;
+
 export function text(x: number, y: number, classes: string, content: string, more = ''): string {
   return `<text x="${x}" y="${y}" class="${classes}"${more}>${content}</text>`;
 }

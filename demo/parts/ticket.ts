@@ -1,4 +1,4 @@
-import { box, embeddedFont, group, text } from './svg';
+import { box, embeddedFont, group, HOUSE_TYPE, text } from './svg';
 
 /** Where things stand on one of the two screens, px of the screen. */
 interface Sheet {
@@ -65,11 +65,7 @@ export function ticket(): string {
 <title>ticket</title>
 <style>${[400, 600].map((weight) => embeddedFont('Commissioner', weight)).join('\n')}
 ${embeddedFont('Aleo', 700)}
-text{font-family:Commissioner,sans-serif;font-size:15px;fill:#22313a}
-.strong{font-weight:600}
-.quiet{fill:#5d6b73;font-size:13px}
-.serif{font-family:Aleo,serif;font-weight:700}
-.light{fill:#fdfaf3}
+${HOUSE_TYPE}
 </style>
 <defs>
   <linearGradient id="press" x1="0" y1="0" x2="0" y2="1"><stop offset="0" stop-color="#d1583c"/><stop offset="1" stop-color="#b5442e"/></linearGradient>

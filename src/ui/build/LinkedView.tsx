@@ -2,6 +2,7 @@
 import { Alert, Box, Button, NativeSelect, Slider, ToggleButton, Typography } from '@mui/material';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { EmittedScreen } from '../../core/emit/emit';
 import type { ElementLink } from '../../core/emit/html/links';
 import { layerTitle } from '../../core/look/layerTitle';
 import type { Layer, LayerKey } from '../../core/mockup/layer';
@@ -121,7 +122,7 @@ export function LinkedView({ build, result, opened }: LinkedViewProps) {
           gridTemplateRows: 'minmax(0, 1fr)',
         }}
       >
-        <Layers opened={opened} name={screen.name} chosen={chosen} onChoose={setChosen} />
+        <Layers opened={opened} screen={screen} chosen={chosen} onChoose={setChosen} />
         <Box sx={{ minHeight: 0, minWidth: 0, borderRight: 1, borderLeft: 1, borderColor: 'divider' }}>
           <CodeView title={screen.file} code={code.text ?? ''} language="html" lit={link} onPick={pickLine} />
         </Box>
@@ -178,17 +179,17 @@ const ROW = 24;
 
 interface LayersProps {
   readonly opened: OpenedMockup;
-  readonly name: string;
+  readonly screen: Pick<EmittedScreen, 'name' | 'width'>;
   readonly chosen: LayerKey | null;
   readonly onChoose: (layer: LayerKey) => void;
 }
 
-function Layers({ opened, name, chosen, onChoose }: LayersProps) {
+function Layers({ opened, screen: { name, width }, chosen, onChoose }: LayersProps) {
   const rows = useMemo(() => {
     const settled = settleMockup(opened.mockup, new Map(Object.entries(opened.tags)));
-    const screen = settled.screens.find((each) => each.name === name);
+    const screen = settled.screens.find((each) => each.name === name && each.width === width);
     return screen ? rowsOf(screen.root.layers, 0) : [];
-  }, [opened, name]);
+  }, [opened, name, width]);
   const pane = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
     count: rows.length,

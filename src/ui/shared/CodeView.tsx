@@ -121,9 +121,18 @@ const litLines = StateField.define<DecorationSet>({
 
 function light(view: EditorView, lit: Lines | null): void {
   const effects: StateEffect<unknown>[] = [setLit.of(lit)];
-  if (lit && lit.line <= view.state.doc.lines)
-    effects.push(EditorView.scrollIntoView(view.state.doc.line(lit.line).from, { y: 'center' }));
+  if (lit && lit.line <= view.state.doc.lines) {
+    const { from } = view.state.doc.line(lit.line);
+    // What is seen stays where it is: under a pointer that is down, another line would be picked.
+    if (!isSeen(view, from)) effects.push(EditorView.scrollIntoView(from, { y: 'center' }));
+  }
   view.dispatch({ effects });
+}
+
+function isSeen(view: EditorView, at: number): boolean {
+  const { top, bottom } = view.lineBlockAt(at);
+  const { scrollDOM } = view;
+  return top >= scrollDOM.scrollTop && bottom <= scrollDOM.scrollTop + scrollDOM.clientHeight;
 }
 
 /** Tells the line on which the caret was put, by a click or a key. */
