@@ -1,24 +1,11 @@
-import { mkdtemp, rm } from 'node:fs/promises';
-import os from 'node:os';
 import path from 'node:path';
-import type { Browser } from '@playwright/test';
 import { buildInto } from './support/build';
-import { launchChromium } from './support/chromium';
+import { inChromium } from './support/inChromium';
 import { grow, offsets, openKeyed, sidewaysAt } from './support/flowPage';
 import { PAGE_MOCKUPS } from './support/mockups';
 
 /** Pages in the flow, laid out by Chromium. */
-let browser: Browser;
-let folder: string;
-
-beforeAll(async () => {
-  browser = await launchChromium();
-  folder = await mkdtemp(path.join(os.tmpdir(), 'orden-flow-'));
-});
-afterAll(async () => {
-  await browser.close();
-  await rm(folder, { recursive: true });
-});
+const here = inChromium();
 
 /** Words of one sentence that are texts of their own, or set over each other in the mockup: they cannot give way. */
 const STUCK: Readonly<Record<string, number>> = {
@@ -31,9 +18,9 @@ const STUCK: Readonly<Record<string, number>> = {
 
 describe.each(PAGE_MOCKUPS)('$name', ({ name, read }) => {
   it('stands where the mockup has it, holds longer words, and fits narrower and wider windows', async () => {
-    const out = path.join(folder, name);
+    const out = path.join(here.folder, name);
     const conversion = await buildInto(out, read(), 'flow');
-    const page = await openKeyed(browser, out, conversion, 0);
+    const page = await openKeyed(here.browser, out, conversion, 0);
     const off = await offsets(page, conversion, 0);
     expect(off.at(Math.floor(off.length / 2))).toBeLessThanOrEqual(0.25);
     expect(off.at(-1)).toBeLessThanOrEqual(1.02);

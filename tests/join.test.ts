@@ -1,26 +1,13 @@
-import { mkdtemp, rm } from 'node:fs/promises';
-import os from 'node:os';
 import path from 'node:path';
-import type { Browser } from '@playwright/test';
 import { produce } from '../src/engine/produce';
 import { writeFiles } from '../src/engine/writeFiles';
-import { launchChromium } from './support/chromium';
+import { inChromium } from './support/inChromium';
 import { compareFiles } from './support/likeness';
 import { readDemo } from './support/mockups';
 import { cssMistakes, htmlMistakes } from './support/valid';
 
 /** One page for two screens, in Chromium at both of their widths. */
-let browser: Browser;
-let folder: string;
-
-beforeAll(async () => {
-  browser = await launchChromium();
-  folder = await mkdtemp(path.join(os.tmpdir(), 'orden-join-'));
-});
-afterAll(async () => {
-  await browser.close();
-  await rm(folder, { recursive: true });
-});
+const here = inChromium();
 
 describe('the ticket page for two widths', () => {
   it('looks like each screen at its width, is valid, and holds in windows between them', async () => {
@@ -28,19 +15,19 @@ describe('the ticket page for two widths', () => {
     const options = { arrangement: 'flow', target: 'html', join: true } as const;
     const input = { mockup, assets, tags: new Map(), options, book, readFindings: findings };
     const { files, conversion } = await produce(input);
-    await writeFiles(folder, files);
+    await writeFiles(here.folder, files);
     expect(conversion.emission.files.map((file) => file.path)).toEqual(['index.html', 'styles.css']);
     for (const { text, path: name } of conversion.emission.files)
       expect(name.endsWith('.css') ? cssMistakes(text) : await htmlMistakes(text)).toEqual([]);
 
-    const built = path.join(folder, 'index.html');
+    const built = path.join(here.folder, 'index.html');
     for (const { name, width, height, origin } of conversion.mockup.screens) {
       const drawn = path.resolve('demo/ticket.svg');
-      const { differing } = await compareFiles(browser, drawn, built, width, height, origin);
+      const { differing } = await compareFiles(here.browser, drawn, built, width, height, origin);
       expect([name, differing <= 0.005]).toEqual([name, true]);
     }
 
-    const page = await browser.newPage();
+    const page = await here.browser.newPage();
     await page.goto(`file://${built}`);
     for (const width of [1100, 836, 835, 600, 340]) {
       await page.setViewportSize({ width, height: 800 });

@@ -1,30 +1,18 @@
-import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
-import os from 'node:os';
+import { readFile, writeFile } from 'node:fs/promises';
 import path from 'node:path';
 import { gunzipSync } from 'node:zlib';
-import type { Browser } from '@playwright/test';
 import { buildInto } from './support/build';
-import { launchChromium } from './support/chromium';
+import { inChromium } from './support/inChromium';
 import { compareFiles } from './support/likeness';
 import { casePath, DEMO, readCase, readDemo } from './support/mockups';
 
 /** The built page in Chromium against the mockup in the same Chromium. */
-let browser: Browser;
-let folder: string;
-
-beforeAll(async () => {
-  browser = await launchChromium();
-  folder = await mkdtemp(path.join(os.tmpdir(), 'orden-likeness-'));
-});
-afterAll(async () => {
-  await browser.close();
-  await rm(folder, { recursive: true });
-});
+const here = inChromium();
 
 /** Browsers open compressed files from a server only. */
 async function drawable(file: string): Promise<string> {
   if (!file.endsWith('.svgz')) return file;
-  const plain = path.join(folder, path.basename(file, 'z'));
+  const plain = path.join(here.folder, path.basename(file, 'z'));
   await writeFile(plain, gunzipSync(await readFile(file)));
   return plain;
 }
@@ -64,12 +52,12 @@ const MOCKUPS = [
 describe('an OpenRaster mockup', () => {
   it('looks like the merged picture that its own program saved', async () => {
     // Source: `mergedimage.png` of OpenRaster, §"Merged image": how the file looks.
-    const out = path.join(folder, 'ora');
+    const out = path.join(here.folder, 'ora');
     await buildInto(out, readCase('mobile-dashboard.ora'), 'nested');
     const merged = casePath('mobile-dashboard.merged.png');
     const frame = path.join(out, 'merged.html');
     await writeFile(frame, `<body style="margin:0"><img src="file://${merged}" style="display:block">`);
-    const { differing } = await compareFiles(browser, frame, path.join(out, 'index.html'), 390, 844);
+    const { differing } = await compareFiles(here.browser, frame, path.join(out, 'index.html'), 390, 844);
     expect(differing).toBeLessThanOrEqual(0.001);
   });
 });
@@ -77,11 +65,11 @@ describe('an OpenRaster mockup', () => {
 describe.each(MOCKUPS)('$name', ({ name, file, reading: readMockup, most }) => {
   it.each(['fixed', 'nested'] as const)('arranged %s, looks like its mockup', async (arrangement) => {
     const reading = readMockup();
-    const out = path.join(folder, name, arrangement);
+    const out = path.join(here.folder, name, arrangement);
     await buildInto(out, reading, arrangement);
     const { width, height } = reading.mockup.screens[0]!;
     const { differing } = await compareFiles(
-      browser,
+      here.browser,
       await drawable(file),
       path.join(out, 'index.html'),
       Math.ceil(width),

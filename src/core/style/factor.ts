@@ -14,7 +14,10 @@ import {
 } from '../page/node';
 import type { StyleClass, StyleSheet } from './styleSheet';
 
-interface Use extends Pick<StyleClass, 'look' | 'layout' | 'states' | 'narrow'> {
+/** What a class is made of. */
+type Parts = Pick<StyleClass, 'look' | 'layout' | 'states' | 'narrow'>;
+
+interface Use extends Parts {
   /** How often each name asks for it; names that Orden made up count as none. */
   readonly names: Map<string, number>;
   /** The classes that a person gave to all of its wearers. */
@@ -37,7 +40,7 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
   const wearers = new Map<string, Set<string | null>>();
   const note = (
     mark: string | null,
-    parts: () => Pick<Use, 'look' | 'layout' | 'states' | 'narrow'>,
+    parts: () => Parts,
     standing: Standing | null,
     name: string | null,
     classes: readonly string[],
@@ -94,12 +97,12 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
   };
 }
 
-function partsOf(node: PageNode): Pick<Use, 'look' | 'layout' | 'states' | 'narrow'> {
+function partsOf(node: PageNode): Parts {
   return { ...lookAndLayout(node), states: node.states ?? [], narrow: narrowOf(node) };
 }
 
 /** What differs on the narrow screen of a page for two; null for a node that is the same on both. */
-function narrowOf(node: PageNode): Use['narrow'] {
+function narrowOf(node: PageNode): Parts['narrow'] {
   const other = onNarrow(node);
   if (!other) return null;
   const [wide, narrow] = [node, other].map((each) => ({
@@ -109,11 +112,11 @@ function narrowOf(node: PageNode): Use['narrow'] {
   return JSON.stringify(narrow) === JSON.stringify(wide) ? null : narrow!;
 }
 
-function bare(look: Look): Pick<Use, 'look' | 'layout' | 'states' | 'narrow'> {
+function bare(look: Look): Parts {
   return { look, layout: null, states: [], narrow: null };
 }
 
-function lookAndLayout(node: PageNode): Pick<Use, 'look' | 'layout'> {
+function lookAndLayout(node: PageNode): Pick<Parts, 'look' | 'layout'> {
   return { look: node.look, layout: (node.kind === 'picture' ? null : node.layout) ?? null };
 }
 

@@ -1,9 +1,10 @@
-import type { Look } from '../../look/look';
+import { isPlain, type Look } from '../../look/look';
 import type { Edges } from '../../mockup/box';
 import { rememberOf } from '../../mockup/remember';
 import type { Role } from '../../sort/vocabulary';
 import type { BoxNode, FlowPlace, Margin, Page, PageNode, TextNode } from '../node';
 import { STACK } from './flow/stand';
+import { isMeantOtherwise } from './meaning';
 
 /**
  * In the flow, a box that only words stand in has them itself: a button, a badge or a cell is one element with its padding,
@@ -72,12 +73,11 @@ function withMargin(padding: Edges, { top, right, bottom, left }: Margin): Edges
   };
 }
 
-/** Letters in their type, without a look, a state or a turn of their own. */
-function isJustWords({ look, states, hidden, href, label, lines, place, note, slot }: TextNode): boolean {
-  const { type: _, ...others } = look;
-  const isBare = Object.keys(others).length === 0 && !place.turn && lines.every(({ at }) => at === null);
-  const isMeant = states !== undefined || hidden || href !== undefined || label !== undefined;
-  return isBare && !isMeant && note === undefined && slot === undefined;
+/** Letters in their type, without a look, a meaning or a turn of their own; the box wears their classes. */
+function isJustWords(text: TextNode): boolean {
+  const { type: _, ...others } = text.look;
+  const isBare = isPlain(others) && !text.place.turn && text.lines.every(({ at }) => at === null);
+  return isBare && text.href === undefined && !isMeantOtherwise({ ...text, classes: [] });
 }
 
 function isHugging({ wide, high }: FlowPlace): boolean {
