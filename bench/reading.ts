@@ -32,7 +32,7 @@ async function measureOne(file: string): Promise<Measured> {
   const book = createFontBook();
   const start = performance.now();
   const outcome = await readMockup(bytes, path.basename(file), { book }).then(
-    ({ mockup }) => `${[...layersOf(mockup)].length} layers`,
+    ({ mockup }) => `${layersOf(mockup).length} layers`,
     (error: unknown) => (error instanceof ReadError ? error.code : String(error)),
   );
   const ms = performance.now() - start;

@@ -171,7 +171,7 @@ describe('style sheets, against getComputedStyle', () => {
 
 /** Fill and stroke of the shape with that id, as `getComputedStyle` writes them. */
 function coloursOf(reading: Reading, name: string): string[] {
-  const shape = [...layersOf(reading.mockup)].find(({ key }) => key.endsWith(`/${name}`)) as ShapeLayer;
+  const shape = layersOf(reading.mockup).find(({ key }) => key.endsWith(`/${name}`)) as ShapeLayer;
   return [shape.fill, shape.stroke?.paint ?? null].map((paint) => {
     if (paint?.kind !== 'solid') return 'none';
     const { r, g, b } = paint.colour;
@@ -214,7 +214,7 @@ describe('letters, against getStartPositionOfChar', () => {
         return { y: content.getStartPositionOfChar(at).y, left: x, right: x + width };
       }).filter(({ left, right }) => right > left);
     });
-    const layers = [...layersOf(reading.mockup)].filter((layer): layer is TextLayer => layer.kind === 'text');
+    const layers = layersOf(reading.mockup).filter((layer): layer is TextLayer => layer.kind === 'text');
     const measures = measureScreen(reading.mockup.screens[0]!, reading.mockup.faces);
     const runs = layers.flatMap((layer) => runsOf(layer, toUser(measures.get(layer.key)!.matrix)));
     // Every run starts where Chromium has an edge of one of its letters, and all together are as wide.
@@ -239,7 +239,7 @@ describe('letters, against getStartPositionOfChar', () => {
         return page.evaluate(() => document.querySelector('text')!.getExtentOfChar(0).y);
       };
       const ours = (how: string) => {
-        const [layer] = [...layersOf(readText(text(how)).mockup)];
+        const [layer] = layersOf(readText(text(how)).mockup);
         return (layer as TextLayer).lines[0]!.baseline;
       };
       const theirs = (await top(baseline)) - (await top('alphabetic'));

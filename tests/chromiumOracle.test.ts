@@ -117,7 +117,7 @@ describe('texts, against getStartPositionOfChar and getComputedTextLength', () =
 });
 
 function textNamed(id: string): TextLayer {
-  return [...layersOf(reading.mockup)].find(
+  return layersOf(reading.mockup).find(
     (layer) => layer.kind === 'text' && layer.sourceName === id,
   ) as TextLayer;
 }

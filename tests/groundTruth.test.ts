@@ -32,7 +32,7 @@ it('direction, gap, padding and alignment agree with the CSS that was written', 
     const { svg, boxes } = await drawPage(browser, path.join(PAGES, file), 1280, 800);
     const reading = readBytes(new TextEncoder().encode(svg), file.replace('.html', '.svg'));
     const [page] = convertReading(reading, 'flow').pages;
-    const nodes = [...walkNodes(page!.children)];
+    const nodes = walkNodes(page!.children);
     for (const box of boxes) {
       const node = nodes.find(
         (each) => each.kind === 'box' && !each.made && each.layer.endsWith(`/${box.name}`),

@@ -44,7 +44,7 @@ it.each([
   const reading = read();
   const mockup = settleMockup(reading.mockup, new Map());
   const known = { ...reading, mockup };
-  const keys = [...layersOf(mockup)].map(({ key }) => key);
+  const keys = layersOf(mockup).map(({ key }) => key);
   const edit = fc.tuple(fc.constantFrom(...keys), fc.constantFrom(...EDITS));
   const tagged = fc.array(edit, { maxLength: 4 }).map((edits) => new Map(edits));
   fc.assert(

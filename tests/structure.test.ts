@@ -22,10 +22,10 @@ describe.each(PAGE_MOCKUPS)('$name', ({ read }) => {
       const { pages, mockup, decisions } = convertReading(reading, arrangement);
       const [page] = pages;
       const [screen] = mockup.screens;
-      const onPage = [...walk(screen!.root)].filter(
+      const onPage = walk(screen!.root).filter(
         ({ key }) => key !== screen!.root.key && !isAside(key, decisions),
       );
-      const elements = [...walkNodes(page!.children)].length;
+      const elements = walkNodes(page!.children).length;
       expect(elements / onPage.length).toBeLessThanOrEqual(1.1);
       const deepest =
         Math.max(...onPage.map(({ key }) => key.split('/').length)) - screen!.root.key.split('/').length;

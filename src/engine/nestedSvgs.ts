@@ -25,7 +25,7 @@ export function settleNestedSvgs(
 ): Assets {
   const nested = Object.values(mockup.bitmaps).filter(({ type }) => type === 'image/svg+xml');
   if (nested.length === 0) return assets;
-  const layers = [...layersOf(mockup)].filter((layer): layer is BitmapLayer => layer.kind === 'bitmap');
+  const layers = layersOf(mockup).filter((layer): layer is BitmapLayer => layer.kind === 'bitmap');
   const settled = new Map(assets);
   for (const bitmap of nested) {
     const user = layers.find((layer) => layer.bitmap === bitmap.id)?.key ?? null;

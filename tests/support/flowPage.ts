@@ -79,7 +79,7 @@ function drawnNodes({ mockup, measures, decisions, plan }: Conversion, at: numbe
   const screen = mockup.screens[at]!;
   const measured = measures.get(screen.key)!;
   const page = lower(screen, { mockup, measures: measured, decisions, plan }, plainFrame('nested'));
-  return [...walkNodes(nested(page).children)];
+  return walkNodes(nested(page).children);
 }
 
 /** What happens to a page whose texts get longer. */

@@ -42,9 +42,9 @@ export function readDemo(name = 'harbour.svg'): Reading {
 
 /** The layer whose key ends so. */
 export function layerNamed(reading: Reading, name: string): Layer {
-  const found = [...layersOf(reading.mockup)].find((layer) => layer.key.endsWith(`/${name}`));
+  const found = layersOf(reading.mockup).find((layer) => layer.key.endsWith(`/${name}`));
   if (!found) {
-    const keys = [...layersOf(reading.mockup)].map((layer) => layer.key);
+    const keys = layersOf(reading.mockup).map((layer) => layer.key);
     throw new Error(`No layer ${name} among ${keys.join(', ')}`);
   }
   return found;
@@ -52,7 +52,7 @@ export function layerNamed(reading: Reading, name: string): Layer {
 
 /** The only layer of that kind. */
 export function only<K extends Layer['kind']>(reading: Reading, kind: K): Extract<Layer, { kind: K }> {
-  const found = [...layersOf(reading.mockup)].filter((layer) => layer.kind === kind);
+  const found = layersOf(reading.mockup).filter((layer) => layer.kind === kind);
   if (found.length !== 1) throw new Error(`${found.length} layers are ${kind}`);
   return found[0] as Extract<Layer, { kind: K }>;
 }

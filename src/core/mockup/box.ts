@@ -46,14 +46,14 @@ export function union(one: Box | null, other: Box | null): Box | null {
 
 /** The smallest box around all of several. */
 export function boxAround(boxes: readonly Box[]): Box {
-  const xs = boxes.map(({ x }) => x);
-  const ys = boxes.map(({ y }) => y);
-  return boxOf(
-    Math.min(...xs),
-    Math.min(...ys),
-    Math.max(...boxes.map(right)),
-    Math.max(...boxes.map(bottom)),
-  );
+  let [left, top, rightEdge, bottomEdge] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const box of boxes) {
+    left = Math.min(left, box.x);
+    top = Math.min(top, box.y);
+    rightEdge = Math.max(rightEdge, right(box));
+    bottomEdge = Math.max(bottomEdge, bottom(box));
+  }
+  return boxOf(left, top, rightEdge, bottomEdge);
 }
 
 /** The part that both share, or null when they do not touch. */
@@ -85,16 +85,21 @@ export function sameBox(one: Box, other: Box, tolerance = 0.01): boolean {
 }
 
 /** The upright box around the transformed rectangle. */
-export function transformBox(matrix: Matrix, box: Box): Box {
-  const corners = [
-    applyTo(matrix, { x: box.x, y: box.y }),
-    applyTo(matrix, { x: right(box), y: box.y }),
-    applyTo(matrix, { x: box.x, y: bottom(box) }),
-    applyTo(matrix, { x: right(box), y: bottom(box) }),
+export function transformBox(matrix: Matrix, { x, y, width, height }: Box): Box {
+  // How far the box's own sides reach, each way, from the corner where it begins.
+  const { x: left, y: top } = applyTo(matrix, { x, y });
+  const [acrossX, acrossY, downX, downY] = [
+    matrix[0] * width,
+    matrix[1] * width,
+    matrix[2] * height,
+    matrix[3] * height,
   ];
-  const xs = corners.map((corner) => corner.x);
-  const ys = corners.map((corner) => corner.y);
-  return boxOf(Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys));
+  return {
+    x: left + Math.min(0, acrossX) + Math.min(0, downX),
+    y: top + Math.min(0, acrossY) + Math.min(0, downY),
+    width: Math.abs(acrossX) + Math.abs(downX),
+    height: Math.abs(acrossY) + Math.abs(downY),
+  };
 }
 
 /** The box grown to whole px, so that a picture of it stands sharp on the pixel grid. */

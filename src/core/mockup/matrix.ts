@@ -13,9 +13,15 @@ export const IDENTITY: Matrix = [1, 0, 0, 1, 0, 0];
 
 /** The transform that applies `inner` first and `outer` second. */
 export function multiply(outer: Matrix, inner: Matrix): Matrix {
-  const [a, b, c, d, e, f] = outer;
-  const [g, h, i, j, k, l] = inner;
-  return [a * g + c * h, b * g + d * h, a * i + c * j, b * i + d * j, a * k + c * l + e, b * k + d * l + f];
+  // By index: taking an array apart makes an object for each number, and each stage multiplies for every layer.
+  return [
+    outer[0] * inner[0] + outer[2] * inner[1],
+    outer[1] * inner[0] + outer[3] * inner[1],
+    outer[0] * inner[2] + outer[2] * inner[3],
+    outer[1] * inner[2] + outer[3] * inner[3],
+    outer[0] * inner[4] + outer[2] * inner[5] + outer[4],
+    outer[1] * inner[4] + outer[3] * inner[5] + outer[5],
+  ];
 }
 
 export function translation(x: number, y: number): Matrix {
@@ -35,8 +41,10 @@ export function rotation(degrees: number): Matrix {
 }
 
 export function applyTo(matrix: Matrix, point: Point): Point {
-  const [a, b, c, d, e, f] = matrix;
-  return { x: a * point.x + c * point.y + e, y: b * point.x + d * point.y + f };
+  return {
+    x: matrix[0] * point.x + matrix[2] * point.y + matrix[4],
+    y: matrix[1] * point.x + matrix[3] * point.y + matrix[5],
+  };
 }
 
 export function determinant(matrix: Matrix): number {

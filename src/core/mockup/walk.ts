@@ -2,19 +2,28 @@ import type { Layer, LayerKey } from './layer';
 import type { Mockup } from './mockup';
 
 /** Every layer below and including `layer`, parents before children, in drawing order. */
-export function* walk(layer: Layer): Generator<Layer> {
-  const open = [layer];
-  for (let next = open.pop(); next; next = open.pop()) {
-    yield next;
-    if (next.kind === 'group') for (const child of next.layers.toReversed()) open.push(child);
-  }
+export function walk(layer: Layer): Layer[] {
+  const found: Layer[] = [];
+  gather(layer, found);
+  return found;
+}
+
+// Into one list: a generator makes an object for each layer, and each stage walks every mockup many times.
+function gather(layer: Layer, into: Layer[]): void {
+  into.push(layer);
+  if (layer.kind === 'group') for (const child of layer.layers) gather(child, into);
+}
+
+/** True when `test` holds for a layer below or including `layer`; stops at the first. */
+export function someWithin(layer: Layer, test: (part: Layer) => boolean): boolean {
+  return test(layer) || (layer.kind === 'group' && layer.layers.some((child) => someWithin(child, test)));
 }
 
 /** Every layer of the mockup except the screens' own roots. */
-export function* layersOf(mockup: Mockup): Generator<Layer> {
-  for (const screen of mockup.screens) for (const layer of screen.root.layers) yield* walk(layer);
+export function layersOf(mockup: Mockup): Layer[] {
+  return mockup.screens.flatMap((screen) => walk(screen.root).slice(1));
 }
 
 export function layersByKey(mockup: Mockup): ReadonlyMap<LayerKey, Layer> {
-  return new Map([...layersOf(mockup)].map((layer) => [layer.key, layer]));
+  return new Map(layersOf(mockup).map((layer) => [layer.key, layer]));
 }

@@ -184,7 +184,7 @@ function lowerGroup(
 /** The name of a group that holds nothing but a picture is that picture's. */
 function namedPicture(group: BoxNode): BoxNode {
   const { label, ...others } = group;
-  const leaves = [...walkNodes(group.children)].filter((node) => node.kind !== 'box');
+  const leaves = walkNodes(group.children).filter((node) => node.kind !== 'box');
   const [picture] = leaves;
   if (label === undefined || group.role !== 'box' || leaves.length !== 1 || picture?.kind !== 'picture')
     return group;

@@ -312,9 +312,16 @@ export function standingOf(node: PageNode): Standing | null {
       };
 }
 
-export function* walkNodes(nodes: readonly PageNode[]): Generator<PageNode> {
+/** Every node below and including `nodes`, parents before children, in order. */
+export function walkNodes(nodes: readonly PageNode[]): PageNode[] {
+  const found: PageNode[] = [];
+  gatherNodes(nodes, found);
+  return found;
+}
+
+function gatherNodes(nodes: readonly PageNode[], into: PageNode[]): void {
   for (const node of nodes) {
-    yield node;
-    if (node.kind === 'box') yield* walkNodes(node.children);
+    into.push(node);
+    if (node.kind === 'box') gatherNodes(node.children, into);
   }
 }

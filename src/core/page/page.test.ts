@@ -18,7 +18,7 @@ function nodes(
   tags: Record<string, Tag> = {},
 ): PageNode[] {
   const { pages } = convertReading(reading, arrangement, new Map(Object.entries(tags)));
-  return [...walkNodes(pages[0]!.children)];
+  return walkNodes(pages[0]!.children);
 }
 
 function single(content: string): PageNode {
@@ -273,7 +273,7 @@ describe('arrangements', () => {
     for (const arrangement of ['fixed', 'nested'] as const) {
       const reading = readCase('bs5-pricing.svg');
       const conversion = convertReading(reading, arrangement);
-      const all = [...walkNodes(conversion.pages[0]!.children)];
+      const all = walkNodes(conversion.pages[0]!.children);
       const seen = new Set(all.flatMap((node) => [node.layer, ...(node.merged ?? [])]));
       const leaves = [...layersByKey(reading.mockup).values()].filter((layer) => layer.kind !== 'group');
       const lost = leaves.filter(({ key }) => {
@@ -286,7 +286,7 @@ describe('arrangements', () => {
 
   it('has at most 1.1 elements per visible layer on the demo, and nests no deeper than its groups', () => {
     const conversion = convertReading(readDemo());
-    const elements = [...walkNodes(conversion.pages[0]!.children)];
+    const elements = walkNodes(conversion.pages[0]!.children);
     const visible = [...conversion.decisions.values()].filter(
       (decision) => decision.outcome !== 'aside' && decision.within === null,
     );

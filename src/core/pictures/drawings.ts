@@ -3,7 +3,7 @@ import { grow, snapOut, union, type Box } from '../mockup/box';
 import type { GroupLayer, Layer, LayerKey } from '../mockup/layer';
 import { IDENTITY } from '../mockup/matrix';
 import type { Screen } from '../mockup/mockup';
-import { walk } from '../mockup/walk';
+import { someWithin, walk } from '../mockup/walk';
 import type { Decisions } from '../sort/decision';
 import { asPicture, bare, standaloneSvg, type PlacedLayer, type StandaloneOptions } from './standaloneSvg';
 
@@ -43,7 +43,7 @@ export function pictureDrawing(
   measures: Measures,
   options: StandaloneOptions,
 ): string | null {
-  const layers = [...walk(screen.root)].filter(({ key }) => keys.has(key));
+  const layers = walk(screen.root).filter(({ key }) => keys.has(key));
   const painted = layers.reduce<Box | null>(
     (all, { key }) => union(all, measures.get(key)?.painted ?? null),
     null,
@@ -87,7 +87,7 @@ export function layerDrawing(layer: Layer, measures: Measures, options: Standalo
   const measure = measures.get(layer.key);
   if (!measure?.painted) return null;
   let parts = 0;
-  for (const _ of walk(layer)) if (++parts > MOST_PARTS) return null;
+  if (someWithin(layer, () => ++parts > MOST_PARTS)) return null;
   return standaloneSvg([{ layer: bare(layer), matrix: measure.matrix }], snapOut(measure.painted), options);
 }
 

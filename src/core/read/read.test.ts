@@ -62,7 +62,7 @@ describe('flat pictures', () => {
       format: 'flat',
       screens: [{ name: 'photo', width: 40, height: 30 }],
     });
-    expect([...layersOf(reading.mockup)]).toMatchObject([
+    expect(layersOf(reading.mockup)).toMatchObject([
       { kind: 'bitmap', sourceName: 'photo', box: { width: 40, height: 30 } },
     ]);
   });
@@ -87,7 +87,7 @@ describe('OpenRaster', () => {
       await openRaster(`<layer name="top" src="data/red.png" x="-4" y="70" opacity="0.5"/>
         <stack name="low" isolation="isolate" x="3" composite-op="svg:multiply"><layer name="inner" src="data/red.png" visibility="hidden"/></stack>`),
     );
-    expect([...layersOf(reading.mockup)].map((layer) => layer.sourceName)).toEqual(['low', 'inner', 'top']);
+    expect(layersOf(reading.mockup).map((layer) => layer.sourceName)).toEqual(['low', 'inner', 'top']);
     expect(layerNamed(reading, 'low')).toMatchObject({
       kind: 'group',
       isolated: true,
@@ -163,7 +163,7 @@ describe('OpenRaster', () => {
 
   it('reads one that no one here made, with every layer at its place', () => {
     const reading = readCase('mobile-dashboard.ora');
-    const layers = [...layersOf(reading.mockup)];
+    const layers = layersOf(reading.mockup);
     // Counted in its stack.xml: 17 stacks, the root among them, and 39 layers.
     expect(layers.filter((layer) => layer.kind === 'group')).toHaveLength(17);
     expect(layers.filter((layer): layer is BitmapLayer => layer.kind === 'bitmap')).toHaveLength(39);

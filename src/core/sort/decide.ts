@@ -185,8 +185,8 @@ function decideLayer(
   const within = around.within ?? (outcome === 'element' ? null : { key: layer.key, outcome });
   const elements = [...around.elements, roleEntry(decision.role).element];
   const inFurniture = around.inFurniture || facts.places.has(layer.key);
-  for (const child of layer.layers)
-    decideLayer(child, { ...around, within, elements, inFurniture }, facts, sources, into);
+  const inside = { ...around, within, elements, inFurniture };
+  for (const child of layer.layers) decideLayer(child, inside, facts, sources, into);
 }
 
 function decideOne(layer: Layer, around: Around, facts: ScreenFacts, said: Said): Decision {

@@ -121,5 +121,5 @@ function layersBetween(
 /** The layers with these keys, in drawing order. */
 export function layersNamed(screen: Screen, keys: readonly LayerKey[]): readonly Layer[] {
   const wanted = new Set(keys);
-  return [...walk(screen.root)].filter((layer) => wanted.has(layer.key));
+  return walk(screen.root).filter((layer) => wanted.has(layer.key));
 }

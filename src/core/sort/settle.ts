@@ -12,7 +12,7 @@ export function settleMockup(mockup: Mockup, tags: Tags): Mockup {
 
 /** How many layers a mockup has before anyone tags it: those that its report counts. */
 export function countLayers(mockup: Mockup): number {
-  return [...layersOf(settleMockup(mockup, new Map()))].length;
+  return layersOf(settleMockup(mockup, new Map())).length;
 }
 
 /** What of the tags arranges the mockup itself: with equal marks it settles alike. */

@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import { isPlain, type Look } from '../look/look';
 import { rememberOf } from '../mockup/remember';
 import { onNarrow } from '../page/join/narrow';
@@ -22,8 +23,8 @@ interface Use extends Parts {
   readonly names: Map<string, number>;
   /** The classes that a person gave to all of its wearers. */
   common: readonly string[];
-  /** The ways in which its wearers stand, as text. */
-  readonly standings: Map<string, Standing | null>;
+  /** How its wearers stand; null when they do not all stand alike. */
+  standing: Standing | null;
 }
 
 /** Names that the base style sheet uses itself. */
@@ -51,14 +52,14 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
       ...parts(),
       names: new Map(),
       common: classes,
-      standings: new Map(),
+      standing,
     };
     uses.set(mark, use);
     use.common = use.common.filter((each) => classes.includes(each));
-    use.standings.set(JSON.stringify(standing), standing);
+    if (!equal(use.standing, standing)) use.standing = null;
     if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + 1);
   };
-  for (const node of pages.flatMap((page) => [...walkNodes(page.children)])) {
+  for (const node of pages.flatMap((page) => walkNodes(page.children))) {
     note(markOf(node), () => partsOf(node), standingOf(node), nameOf(node), node.classes);
     node.classes.forEach((name) => given.add(name));
     if (node.kind === 'text')
@@ -71,7 +72,7 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
     note(spanMark(look), () => bare(look), null, null, classes);
   }
   const known = new Map<string, StyleClass>();
-  for (const [mark, { look, layout, states, narrow, names, common, standings }] of uses) {
+  for (const [mark, { look, layout, states, narrow, names, common, standing }] of uses) {
     const said = common.find(
       (each) => samples.has(each) && wearers.get(each)?.size === 1 && !RESERVED.includes(each),
     );
@@ -79,7 +80,6 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
     const isShared = isPlain(look) && names.size > 1;
     const own = (isShared ? null : commonest(names)) ?? describe(look, layout);
     const name = said ?? freeName(own, given);
-    const standing = standings.size === 1 ? ([...standings.values()][0] ?? null) : null;
     known.set(mark, { name, look, layout, standing, states, narrow });
   }
   const roots = new Map<string, string[]>();

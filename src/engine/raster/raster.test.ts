@@ -45,7 +45,7 @@ async function openRaster(stack: string, pictures: Record<string, Uint8Array>) {
 }
 
 function bitmapsOf(reading: Awaited<ReturnType<typeof openRaster>>): BitmapLayer[] {
-  return [...layersOf(reading.mockup)].filter((layer): layer is BitmapLayer => layer.kind === 'bitmap');
+  return layersOf(reading.mockup).filter((layer): layer is BitmapLayer => layer.kind === 'bitmap');
 }
 
 describe('what is seen of a bitmap', () => {

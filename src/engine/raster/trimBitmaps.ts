@@ -16,7 +16,7 @@ export async function trimBitmaps(
 ): Promise<Mockup> {
   const boxes = new Map<string, Box | null>();
   const names = [
-    ...new Set([...layersOf(mockup)].flatMap((layer) => (layer.kind === 'bitmap' ? [layer.bitmap] : []))),
+    ...new Set(layersOf(mockup).flatMap((layer) => (layer.kind === 'bitmap' ? [layer.bitmap] : []))),
   ];
   for (const [done, name] of names.entries()) {
     onProgress(done, names.length);

@@ -168,7 +168,7 @@ async function prepare(revisionId: string, tags: Tags): Promise<Drawable> {
   return {
     mockup,
     assets,
-    layers: new Map([...layersOf(mockup)].map((layer) => [layer.key, layer])),
+    layers: new Map(layersOf(mockup).map((layer) => [layer.key, layer])),
     measures: measureMockup(mockup),
     outliner: outlinerOf(book),
     small: new Map(),

@@ -84,7 +84,7 @@ export function ancestorsOf(screen: Screen, key: LayerKey): readonly LayerKey[] 
 
 /** The screen that a layer is on; the first one for a layer that is on none. */
 export function screenOf({ screens }: Mockup, key: LayerKey): Screen {
-  const found = screens.find((screen) => [...walk(screen.root)].some((layer) => layer.key === key));
+  const found = screens.find((screen) => walk(screen.root).some((layer) => layer.key === key));
   const screen = found ?? screens[0];
   if (!screen) throw new Error('The mockup has no screen.');
   return screen;

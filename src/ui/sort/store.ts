@@ -375,7 +375,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       },
       seekUndecided() {
         const { screen: shown, cursor, settled } = get();
-        const all = [...walk(shown.root)].map(({ key }) => key);
+        const all = walk(shown.root).map(({ key }) => key);
         const at = all.indexOf(cursor ?? '') + 1;
         const next = [...all.slice(at), ...all.slice(0, at)].find(
           (key) => settled?.decisions.get(key)?.origin === 'default',

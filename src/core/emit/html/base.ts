@@ -25,7 +25,7 @@ const PLACED: readonly CssRule[] = [
 
 /** A page of coordinates in which some box lays out what is inside of it. */
 function flowsWithin({ layout, children }: Page): boolean {
-  return !layout && [...walkNodes(children)].some((node) => node.kind === 'box' && node.layout !== undefined);
+  return !layout && walkNodes(children).some((node) => node.kind === 'box' && node.layout !== undefined);
 }
 
 const FLOWING_WITHIN: readonly CssRule[] = [

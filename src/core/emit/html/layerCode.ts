@@ -25,7 +25,7 @@ export function layerCode(
 ): LayerCode {
   const node = findNode(conversion, key);
   if (!node) return { shown: null, markup: '', css: '' };
-  const parts = [...walkNodes([node])];
+  const parts = walkNodes([node]);
   const shallow = parts.length > MOST_ELEMENTS && node.kind === 'box' ? { ...node, children: [] } : node;
   const looks = new Set<string>();
   for (const part of walkNodes([shallow])) {

@@ -18,7 +18,7 @@ export interface ElementLink {
  * @param nodes what the page was printed from
  */
 export function linkElements(html: string, nodes: readonly PageNode[]): readonly ElementLink[] {
-  const merged = new Map([...walkNodes(nodes)].map((node) => [node.layer, node.merged ?? []]));
+  const merged = new Map(walkNodes(nodes).map((node) => [node.layer, node.merged ?? []]));
   const lines = html.split('\n');
   const links: ElementLink[] = [];
   // The elements of the screen begin after the screen itself.

@@ -39,7 +39,7 @@ export function widthRules({ pages, sheet }: Pick<EmitInput, 'pages' | 'sheet'>)
         ]
       : [],
   );
-  const nodes = joined.flatMap(({ page }) => [...walkNodes(page.children)]);
+  const nodes = joined.flatMap(({ page }) => walkNodes(page.children));
   const worn = new Set(nodes.map(({ shared }) => widthClass(shared)));
   return [
     ...frames,

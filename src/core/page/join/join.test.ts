@@ -73,9 +73,7 @@ const box = (name: string, x: number, y: number, width = 120) =>
   `<rect id="${name}" x="${x}" y="${y}" width="${width}" height="80" fill="#a33"/>`;
 
 function sharing({ pages }: Conversion): Record<string, PageNode['shared']> {
-  return Object.fromEntries(
-    [...walkNodes(pages[0]!.children)].map((node) => [node.name, node.shared] as const),
-  );
+  return Object.fromEntries(walkNodes(pages[0]!.children).map((node) => [node.name, node.shared] as const));
 }
 
 describe('a page for two widths', () => {

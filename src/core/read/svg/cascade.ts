@@ -55,8 +55,8 @@ function declaredOn(
     if (strong) important.set(property, value);
     else normal.set(property, value);
   };
-  for (const [name, value] of Object.entries(node.attributes)) {
-    if (isPresentationAttribute(node.name, name)) normal.set(name, value.trim());
+  for (const name in node.attributes) {
+    if (isPresentationAttribute(node.name, name)) normal.set(name, node.attributes[name]!.trim());
   }
   for (const rule of rules) rule.declarations.forEach(add);
   if (node.attributes.style) inlineOf(node.attributes.style).forEach(add);

@@ -1,6 +1,6 @@
 import type { Cascade, ComputedStyle, Declared } from './cascade';
 import { parseLength } from './lengths';
-import { PROPERTIES, isProperty, type Property } from './properties';
+import { GEOMETRY, PROPERTIES, isProperty, type Property } from './properties';
 import type { XmlNode } from '../xml/node';
 
 /** An element's style after the cascade and inheritance. */
@@ -51,6 +51,46 @@ export function computeStyle(node: XmlNode, parent: Computed, cascade: Cascade):
     // A variable that is not there leaves the property as if it were unset (CSS Variables 1, §3.1).
     if (isProperty(property)) own.set(property, fillVariables(value, custom) ?? 'unset');
   }
+  const alike = alikeStyles(own, custom, parent, cascade);
+  const known = alike?.styles.get(alike.mark);
+  if (known) return known;
+  const computed = settleStyle(own, custom, parent);
+  alike?.styles.set(alike.mark, computed);
+  return computed;
+}
+
+/** By file and by what is passed on to an element: the styles of those that say the same, by what they say. */
+const settled = new WeakMap<Cascade, WeakMap<ComputedStyle, Map<string, Computed>>>();
+
+/**
+ * Where the style of elements that say the same lies; null for what says something of its own. Drawings have thousands
+ * of texts and lines of few styles, and what is asked of a style is asked once.
+ */
+function alikeStyles(
+  own: ReadonlyMap<Property, string>,
+  custom: Computed['custom'],
+  parent: Computed,
+  cascade: Cascade,
+): { readonly styles: Map<string, Computed>; readonly mark: string } | null {
+  if (parent.scope !== null || custom.size > 0) return null;
+  let mark = '';
+  for (const [property, value] of own) {
+    const takesOwn = value === 'inherit' && !PROPERTIES[property].inherited;
+    if (takesOwn || property === 'transform' || GEOMETRY.has(property)) return null;
+    mark += `${property}:${value};`;
+  }
+  const passed = parent.passedOn();
+  const ofFile = settled.get(cascade) ?? new WeakMap<ComputedStyle, Map<string, Computed>>();
+  const styles = ofFile.get(passed) ?? new Map<string, Computed>();
+  settled.set(cascade, ofFile.set(passed, styles));
+  return { styles, mark };
+}
+
+function settleStyle(
+  own: ReadonlyMap<Property, string>,
+  custom: Computed['custom'],
+  parent: Computed,
+): Computed {
   const passed = parent.passedOn();
   // Most elements say little: a copy of every property for each would take most of the time.
   const style = Object.create(passed) as Record<Property, string>;

@@ -90,10 +90,15 @@ export function readElement(node: XmlNode, around: Here): Layer | null {
   const computed = computeStyle(node, around.computed, context.cascade);
   const key = context.newKey(around.parentKey, readName(node), kindOf(node.name));
   context.onLayer(key, node);
-  const handlers = Object.keys(node.attributes).filter((name) => /^on[a-z]/i.test(name));
-  if (handlers.length > 0) context.report('handler-removed', key, { name: handlers.join(', ') });
+  reportHandlers(node, context, key);
   const scale = around.scale * meanScale(parseTransform(computed.style.transform) ?? IDENTITY);
   return context.deeper(() => reader(node, { ...around, computed, parentKey: key, scale }, key));
+}
+
+function reportHandlers(node: XmlNode, { report }: Here['context'], key: LayerKey): void {
+  const handlers: string[] = [];
+  for (const name in node.attributes) if (/^on[a-z]/i.test(name)) handlers.push(name);
+  if (handlers.length > 0) report('handler-removed', key, { name: handlers.join(', ') });
 }
 
 function reportUnread(node: XmlNode, { context, parentKey }: Here): void {

@@ -40,12 +40,13 @@ export function createMatcher(report: Report): Matcher {
   const sorted = new Map<string, readonly SelectorRule[]>();
   const candidates = (node: XmlNode): readonly SelectorRule[] => {
     const { id, class: classes } = node.attributes;
-    const marks = ['*', node.name, ...(id === undefined ? [] : [`#${id}`])];
-    for (const name of new Set(classes?.split(/\s+/))) marks.push(`.${name}`);
-    const known = marks.filter((mark) => byMark.has(mark));
-    const memory = known.join(' ');
+    const ownMark = id !== undefined && byMark.has(`#${id}`) ? `#${id}` : '';
+    const memory = `${node.name} ${ownMark} ${classes ?? ''}`;
     const ready = sorted.get(memory);
     if (ready) return ready;
+    const marks = ['*', node.name, ownMark];
+    for (const name of new Set(classes?.split(/\s+/))) marks.push(`.${name}`);
+    const known = marks.filter((mark) => byMark.has(mark));
     const found = known.flatMap((mark) => byMark.get(mark) ?? []);
     found.sort((one, other) => one.specificity - other.specificity || one.order - other.order);
     sorted.set(memory, found);

@@ -239,7 +239,7 @@ describe('structure', () => {
     const reading = readInside(
       '<symbol id="s" viewBox="0 0 10 10"><circle cx="5" cy="5" r="5"/></symbol><use href="#s" x="20" y="10" width="40" height="40"/>',
     );
-    const group = [...layersOf(reading.mockup)][0] as GroupLayer;
+    const group = layersOf(reading.mockup)[0] as GroupLayer;
     expect(group.transform).toEqual([1, 0, 0, 1, 20, 10]);
     expect((group.layers[0] as GroupLayer).transform).toEqual([4, 0, 0, 4, 0, 0]);
   });
@@ -262,7 +262,7 @@ describe('structure', () => {
     const reading = readInside(
       '<switch><rect id="fr" systemLanguage="fr" width="1" height="1"/><rect id="en" systemLanguage="en" width="2" height="2"/><rect id="no" width="3" height="3"/></switch>',
     );
-    expect([...layersOf(reading.mockup)].map((layer) => layer.sourceName)).toEqual([null, 'en']);
+    expect(layersOf(reading.mockup).map((layer) => layer.sourceName)).toEqual([null, 'en']);
   });
 
   it('cuts nested viewports', () => {
@@ -409,7 +409,7 @@ describe('mockups that no one here drew', () => {
     ['oc-dartboard-use.svg', 333],
     ['w3c-pservers-grad-09-b.svg', 8],
   ])('%s gives %i layers, each with a key of its own', (name, count) => {
-    const keys = [...layersOf(readCase(name).mockup)].map((layer) => layer.key);
+    const keys = layersOf(readCase(name).mockup).map((layer) => layer.key);
     expect(keys).toHaveLength(count);
     expect(new Set(keys).size).toBe(count);
   });

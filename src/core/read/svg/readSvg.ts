@@ -104,7 +104,7 @@ export function readSvg(
 
 /** What draws nothing is no layer in the end: a finding about it leads to the group around it. */
 function leadToLayers(findings: readonly Finding[], mockup: Mockup): Finding[] {
-  const keys = new Set([...layersOf(mockup)].map((layer) => layer.key));
+  const keys = new Set(layersOf(mockup).map((layer) => layer.key));
   return findings.map((finding) => {
     let layer = finding.layer;
     while (layer !== null && !keys.has(layer)) {

@@ -68,7 +68,7 @@ describe('tags written into the SVG', () => {
   });
 
   it('hold for every layer of the demo', () => {
-    const keys = [...layersOf(readDemo().mockup)].map(({ key }) => key);
+    const keys = layersOf(readDemo().mockup).map(({ key }) => key);
     const tags: Tags = new Map(keys.map((key, at) => [key, { note: `layer ${at}` }]));
     const written = writeTags(readFileSync(DEMO), 'harbour', book, tags);
     const again = namedTags(layersOf(readBytes(new TextEncoder().encode(written), 'harbour.svg').mockup));

@@ -87,7 +87,7 @@ export function readingReport(read: Mockup, found: readonly Finding[], tags: Tag
       name,
       width,
       height,
-      layers: [...walk(root)].length - 1,
+      layers: walk(root).length - 1,
     })),
     candidates: findScreens(read, tags),
     kinds,

@@ -25,7 +25,7 @@ const NO_FIELDS: ReadonlySet<string> = new Set(['th', 'td', 'cell']);
 /** A bright box with faint words at its start and room after them is a field that waits for something. */
 export const byForm: RoleRule = (layer, outcome, facts) => {
   if (outcome !== 'element' || layer.kind !== 'group' || isCalled(layer, NO_FIELDS)) return null;
-  const texts = [...walk(layer)].filter((part): part is TextLayer => part.kind === 'text' && part.visible);
+  const texts = walk(layer).filter((part): part is TextLayer => part.kind === 'text' && part.visible);
   const [words] = texts;
   const box = fieldBox(
     layer.layers.find((part) => part.visible),

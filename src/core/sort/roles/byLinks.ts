@@ -72,7 +72,7 @@ function isBeside(one: Box, other: Box): boolean {
 
 /** A group of one short text, and boxes that mark it. */
 function isWord(layer: Layer): boolean {
-  const leaves = [...walk(layer)].filter((part) => part.kind !== 'group');
+  const leaves = walk(layer).filter((part) => part.kind !== 'group');
   const [text, ...more] = leaves.filter((part) => part.kind === 'text');
   const others = leaves.filter((part) => part.kind !== 'text');
   return (

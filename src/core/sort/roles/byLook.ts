@@ -31,7 +31,7 @@ const NO_BUTTONS: ReadonlySet<string> = new Set([
 /** A box as high as a button around a short caption in its middle, with an icon at most, is one. */
 export const byLook: RoleRule = (layer, outcome, facts) => {
   if (outcome !== 'element' || layer.kind !== 'group' || isCalled(layer, NO_BUTTONS)) return null;
-  const texts = [...walk(layer)].filter(
+  const texts = walk(layer).filter(
     (part): part is TextLayer => part.kind === 'text' && part.visible && !isGlyph(part),
   );
   const [caption] = texts;

@@ -51,7 +51,7 @@ function tellingWord(words: readonly string[]): string | undefined {
 
 /** A title has the level of its size, and is below all larger ones when it is no larger than the rest. */
 function titleRole(layer: GroupLayer, word: string, facts: Facts): RoleVerdict {
-  const sizes = [...walk(layer)].flatMap((text) =>
+  const sizes = walk(layer).flatMap((text) =>
     text.kind === 'text' ? [sizeOnScreen(text, facts.measures)] : [],
   );
   const level =
@@ -61,7 +61,7 @@ function titleRole(layer: GroupLayer, word: string, facts: Facts): RoleVerdict {
 
 /** What has a title among its parts is what stands over something, not the title of it. */
 function isOneTitle(group: Layer): boolean {
-  const parts = [...walk(group)].filter((layer) => layer !== group && layer.kind === 'group');
+  const parts = walk(group).filter((layer) => layer !== group && layer.kind === 'group');
   return isOfTexts(group) && !parts.some((part) => nameWords(part.sourceName ?? '').some(isTitleWord));
 }
 
@@ -70,5 +70,5 @@ function isTitleWord(word: string): boolean {
 }
 
 function isOfTexts(group: Layer): boolean {
-  return [...walk(group)].every((layer) => layer.kind === 'group' || layer.kind === 'text');
+  return walk(group).every((layer) => layer.kind === 'group' || layer.kind === 'text');
 }

@@ -24,7 +24,7 @@ export const icon: Rule = {
 };
 
 function countFreeShapes(group: GroupLayer): number {
-  return [...walk(group)].filter((layer) => layer.kind === 'shape' && !boxForm(layer)).length;
+  return walk(group).filter((layer) => layer.kind === 'shape' && !boxForm(layer)).length;
 }
 
 function count(shapes: number, free: number): string {

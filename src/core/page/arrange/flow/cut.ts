@@ -11,6 +11,14 @@ export type Cut =
 const OVERLAP = 1.01;
 /** Px by which the starts, middles or ends of a column's cells may differ. */
 const STRAY = 1.5;
+interface Axis {
+  readonly start: (box: Box) => number;
+  readonly end: (box: Box) => number;
+}
+
+const ACROSS: Axis = { start: ({ x }) => x, end: right };
+const DOWN: Axis = { start: ({ y }) => y, end: bottom };
+
 /** The share of a grid's cells that is filled at least. */
 const FILLED = 0.6;
 
@@ -32,13 +40,13 @@ function cutItems(items: readonly Item[]): Cut | null {
   const [first] = items;
   if (!first) return null;
   if (items.length === 1) return { kind: 'one', at: first.at };
-  const rows = split(items, (box) => [box.y, bottom(box)]);
-  const columns = split(items, (box) => [box.x, right(box)]);
+  const rows = split(items, DOWN);
+  const columns = split(items, ACROSS);
   if (rows.length > 1 && columns.length > 1 && rows.length < items.length && columns.length < items.length) {
     const grid = gridOf(rows, columns);
     if (grid) return grid;
     // What stands apart farther belongs together less.
-    return smallestGap(columns, true) > smallestGap(rows, false)
+    return smallestGap(columns, ACROSS) > smallestGap(rows, DOWN)
       ? axis('row', columns)
       : axis('column', rows);
   }
@@ -71,7 +79,7 @@ function withGrids(rows: readonly (readonly Item[])[]): readonly (Cut | null)[] 
 
 /** The cells of a row from left to right; null unless there are several, each of one box. */
 function cellsOf(row: readonly Item[]): readonly Item[] | null {
-  const columns = split(row, (box) => [box.x, right(box)]);
+  const columns = split(row, ACROSS);
   return columns.length > 1 && columns.length === row.length ? columns.flat() : null;
 }
 
@@ -120,15 +128,12 @@ function gridOf(
 }
 
 /** Groups along one axis, with free space between them, in order. */
-function split(
-  items: readonly Item[],
-  span: (box: Box) => readonly [from: number, to: number],
-): readonly (readonly Item[])[] {
-  const sorted = [...items].sort((one, other) => span(one.box)[0] - span(other.box)[0] || one.at - other.at);
+function split(items: readonly Item[], { start, end: endOf }: Axis): readonly (readonly Item[])[] {
+  const sorted = [...items].sort((one, other) => start(one.box) - start(other.box) || one.at - other.at);
   const groups: Item[][] = [];
   let end = -Infinity;
   for (const item of sorted) {
-    const [from, to] = span(item.box);
+    const [from, to] = [start(item.box), endOf(item.box)];
     const group = groups.at(-1);
     if (group && from < end - Math.min(OVERLAP, (to - from) / 2)) group.push(item);
     else groups.push([item]);
@@ -137,12 +142,10 @@ function split(
   return groups;
 }
 
-function smallestGap(groups: readonly (readonly Item[])[], across: boolean): number {
-  const spans = groups.map((group) => {
-    const boxes = group.map(({ box }) => box);
-    return across
-      ? [Math.min(...boxes.map((box) => box.x)), Math.max(...boxes.map(right))]
-      : [Math.min(...boxes.map((box) => box.y)), Math.max(...boxes.map(bottom))];
-  });
-  return Math.min(...spans.slice(1).map(([from = 0], at) => from - (spans[at]?.[1] ?? 0)));
+function smallestGap(groups: readonly (readonly Item[])[], { start, end }: Axis): number {
+  const spans = groups.map((group) => ({
+    from: Math.min(...group.map(({ box }) => start(box))),
+    to: Math.max(...group.map(({ box }) => end(box))),
+  }));
+  return Math.min(...spans.slice(1).map(({ from }, at) => from - spans[at]!.to));
 }

@@ -9,7 +9,7 @@ const word = (x: number, y: number, text: string) =>
 
 function converted(content: string, tags: Record<string, Tag> = {}, arrangement: 'flow' | 'nested' = 'flow') {
   const conversion = convertReading(readInside(content), arrangement, new Map(Object.entries(tags)));
-  const nodes = [...walkNodes(conversion.pages[0]!.children)];
+  const nodes = walkNodes(conversion.pages[0]!.children);
   const node = (name: string): BoxNode => {
     const found = nodes.find((each) => each.layer.endsWith(`/${name}`) && each.kind === 'box' && !each.made);
     if (found?.kind !== 'box') throw new Error(`There is no box ${name}`);
@@ -84,7 +84,7 @@ describe('rows, columns and grids', () => {
     const cards = [15, 65, 115].map((x, at) => box(`deck${at}x`, x, 10, 40.3, 60, word(x + 5.4, 40, 'Sund')));
     const { node, page } = converted(`<g id="decks">${cards.join('')}</g>`);
     expect(node('decks').layout).toMatchObject({ direction: 'grid' });
-    const words = [...walkNodes(page.children)].filter(({ kind }) => kind === 'text');
+    const words = walkNodes(page.children).filter(({ kind }) => kind === 'text');
     expect(words).toHaveLength(3);
     const pads = words.map((each) => (each.kind === 'text' ? (each.layout?.padding.left ?? 0) : 0));
     for (const pad of pads) expect(pad).toBeCloseTo(5.4, 1);

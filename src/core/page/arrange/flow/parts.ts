@@ -3,7 +3,7 @@ import { area, bottom, boxAround, contains, intersection, right, type Box } from
 import { borderInsets } from '../../../look/look';
 import { rememberOf } from '../../../mockup/remember';
 import { placedBox } from '../../lower';
-import { walkNodes, type BoxNode, type PageNode, type TextNode } from '../../node';
+import type { BoxNode, PageNode, TextNode } from '../../node';
 import { madeBox } from '../../made';
 import { cutBoxes, type Cut } from './cut';
 
@@ -101,10 +101,15 @@ export function contentOf(
 
 /** Shapes that lie over each other without a word among them are a drawing: each stands where it was drawn. */
 function isDrawing(children: readonly PageNode[]): boolean {
-  if (children.length < 2 || [...walkNodes(children)].some(({ kind }) => kind === 'text')) return false;
+  if (children.length < 2 || children.some(hasWords)) return false;
   const boxes = children.map((child) => placedBox(child.place));
   const index = indexOf(boxes);
   return boxes.some((box, at) => index(box).some((other) => other > at && overlaps(box, boxes[other]!)));
+}
+
+/** True for words, and for what holds some. */
+export function hasWords(node: PageNode): boolean {
+  return node.kind === 'text' || (node.kind === 'box' && node.children.some(hasWords));
 }
 
 function contentOfCut(cut: Cut, parts: readonly Part[], around: { readonly layer: string }): Content {
@@ -234,11 +239,15 @@ function overlaps(one: Box, other: Box): boolean {
   return shared !== null && shared.width > TOUCH && shared.height > TOUCH;
 }
 
+/** So few boxes are looked through faster than an index of them is made. */
+const FEW = 16;
+
 /** Finds the boxes that touch a box, in order. */
 function indexOf(boxes: readonly Box[]): (box: Box) => readonly number[] {
-  const index = new Flatbush(Math.max(1, boxes.length));
+  if (boxes.length <= FEW)
+    return (box) => boxes.flatMap((other, at) => (intersection(box, other) ? [at] : []));
+  const index = new Flatbush(boxes.length);
   for (const box of boxes) index.add(box.x, box.y, right(box), bottom(box));
-  if (boxes.length === 0) index.add(0, 0, 0, 0);
   index.finish();
   return (box) => index.search(box.x, box.y, right(box), bottom(box)).sort((one, other) => one - other);
 }

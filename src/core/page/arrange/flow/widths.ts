@@ -1,6 +1,6 @@
 import { boxAround, right } from '../../../mockup/box';
-import { walkNodes, type Wide } from '../../node';
-import { innerBox, isText, type Content, type Part } from './parts';
+import type { Wide } from '../../node';
+import { hasWords, innerBox, isText, type Content, type Part } from './parts';
 
 /** Px by which two paddings may differ and still be meant as the same. */
 const EVEN = 1.5;
@@ -102,10 +102,10 @@ function isSmallDrawing(part: Part): boolean {
 }
 
 function hasText({ node, content, below, above }: Part): boolean {
-  const loose = [...walkNodes([...below, ...above])];
   return (
     node.kind === 'text' ||
-    loose.some(({ kind }) => kind === 'text') ||
+    below.some(hasWords) ||
+    above.some(hasWords) ||
     (content?.parts.some(hasText) ?? false)
   );
 }

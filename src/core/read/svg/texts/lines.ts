@@ -1,5 +1,5 @@
 import type { SvgContext } from '../context';
-import { measureRun, totalWidth, typeStyle, type PlainLine, type PlainRun } from './runs';
+import { continues, measureRun, totalWidth, typeStyle, type PlainLine, type PlainRun } from './runs';
 
 /** A stretch of letters; `placed` when the file says where it starts, not how far it is moved from the last. */
 export interface Segment extends PlainLine {
@@ -42,7 +42,8 @@ function joinSpacedLetters(row: readonly PlainLine[], context: SvgContext): Plai
   const run = first?.runs[0];
   if (!first || !run || row.length < 3 || row.length > 400) return null;
   const alike = row.every(
-    ({ runs, stretch }) => runs.length === 1 && runs[0]?.computed === run.computed && stretch === 1,
+    ({ runs: [only, ...others], stretch }) =>
+      only && others.length === 0 && continues(run, only) && stretch === 1,
   );
   if (!alike || row.some(({ runs }) => [...(runs[0]?.text ?? '')].length > 1)) return null;
   const text = row.map(({ runs }) => runs[0]?.text ?? '').join('');
@@ -90,7 +91,7 @@ function joinRuns(runs: readonly PlainRun[], bridge: string, bridgeAt: number): 
   runs.forEach((run, at) => {
     const last = joined.at(-1);
     const between = at === bridgeAt ? bridge : '';
-    if (last && last.computed === run.computed && last.style.letterSpacing === run.style.letterSpacing) {
+    if (last && continues(last, run) && last.style.letterSpacing === run.style.letterSpacing) {
       const text = last.text + between + run.text;
       joined[joined.length - 1] = { ...last, text, width: last.width + run.width };
     } else {

@@ -22,11 +22,19 @@ export interface Piece extends Pick<Letter, 'text' | 'computed' | 'rise'> {
   readonly href?: string | undefined;
 }
 
+/** True when letters go on in the style, height and link of those before. */
+export function continues(
+  before: Omit<Piece, 'text'>,
+  { computed, rise, href }: Omit<Piece, 'text'>,
+): boolean {
+  return before.computed === computed && before.rise === rise && before.href === href;
+}
+
 export function piecesOf(letters: readonly Letter[]): Piece[] {
   const pieces: { -readonly [K in keyof Piece]: Piece[K] }[] = [];
   for (const { text, computed, rise, href } of letters) {
     const last = pieces.at(-1);
-    if (last && last.computed === computed) last.text += text;
+    if (last && continues(last, { computed, rise, href })) last.text += text;
     else pieces.push({ text, computed, rise, href });
   }
   return pieces;
