@@ -1,5 +1,6 @@
 import type { Box } from '../mockup/box';
 import type { LayerKey } from '../mockup/layer';
+import { rememberOf } from '../mockup/remember';
 
 export type PictureFormat = 'svg' | 'png';
 
@@ -34,5 +35,14 @@ export interface PicturePlan {
   /** For every layer that is a picture: which one, and where it stands on the screen, whole px. */
   readonly placed: ReadonlyMap<LayerKey, { readonly picture: string; readonly box: Box }>;
 }
+
+/** The picture of a name; undefined when the plan has none. */
+export function pictureNamed(plan: PicturePlan, name: string): Picture | undefined {
+  return byName(plan).get(name);
+}
+
+const byName = rememberOf(
+  ({ pictures }: PicturePlan) => new Map(pictures.map((picture) => [picture.name, picture])),
+);
 
 export const ASSET_ADDRESS = 'asset:';

@@ -12,7 +12,7 @@ import { ROLE_RULES } from './roles/roles';
 import { RULES } from './rules/rules';
 import { layersOf, walk } from '../mockup/walk';
 import { namedTags } from './names/namedTags';
-import { spreadTags } from './spread';
+import { SHARED, spreadTags } from './spread';
 import { settleStates, type StatesOf } from './states';
 import { mergeTags, type Facet, type Tag, type Tags } from './tag';
 import { roleEntry, type Outcome, type Role, type State } from './vocabulary';
@@ -171,7 +171,9 @@ function decideLayer(
   const who = (facet: Facet): Speaker =>
     person?.[facet] !== undefined ? 'person' : alike?.[facet] !== undefined ? 'alike' : 'name';
   const from = [
-    ...[facts.contents, name, alike, person, facts.covered.get(layer.key), facts.opened.has(layer.key)],
+    ...[facts.contents, name, person, facts.covered.get(layer.key), facts.opened.has(layer.key)],
+    // The tags that siblings take over are put together anew with every edit; what they say is not.
+    ...SHARED.map((facet) => alike?.[facet]),
     ...[facts.states.get(layer.key), facts.merges.get(layer.key), around.within?.key, around.within?.outcome],
     ...[around.inFurniture, around.asShown, ...around.elements],
   ];
@@ -288,9 +290,9 @@ function decideRole(
   if (tag.href !== undefined && !isForbidden('link', around))
     return { role: 'link', reason: `leads to ${tag.href}` };
   if (tag.slot !== undefined && layer.kind === 'bitmap') return { role: 'text', reason: 'a slot for text' };
+  const place = { ...around, parent: around.elements.at(-1) ?? 'main' };
   for (const rule of ROLE_RULES) {
-    const parent = around.elements.at(-1) ?? 'main';
-    const verdict = rule(layer, outcome, facts, { ...around, parent });
+    const verdict = rule(layer, outcome, facts, place);
     if (verdict && !isForbidden(verdict.role, around)) return verdict;
   }
   // Whatever may not stand here, letters are letters.

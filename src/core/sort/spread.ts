@@ -3,7 +3,7 @@ import type { Repeats } from './repeats';
 import type { Facet, Tag, Tags } from './tag';
 
 /** What holds for all that are built alike; names, slots and screens are each layer's own. */
-const SHARED = ['outcome', 'role', 'classes', 'hidden'] as const satisfies readonly Facet[];
+export const SHARED = ['outcome', 'role', 'classes', 'hidden'] as const satisfies readonly Facet[];
 
 /**
  * The tags that like-built siblings take over: what is said of one of them or of a part of it holds for the same part
@@ -55,8 +55,8 @@ function placesIn(key: LayerKey, repeats: Repeats): readonly (readonly [LayerKey
 }
 
 function fill(own: Tag, from: Tag): Tag {
-  const filled: Record<string, unknown> = { ...own };
-  for (const facet of SHARED)
-    if (own[facet] === undefined && from[facet] !== undefined) filled[facet] = from[facet];
-  return filled;
+  const missing = SHARED.filter((facet) => own[facet] === undefined && from[facet] !== undefined);
+  return missing.length === 0
+    ? own
+    : { ...own, ...Object.fromEntries(missing.map((facet) => [facet, from[facet]])) };
 }

@@ -140,8 +140,13 @@ function lookMark(
   layout: Layout | null = null,
   states: readonly StateLook[] = [],
 ): string | null {
-  return isPlain(look) && !layout && states.length === 0 ? null : JSON.stringify([look, layout, states]);
+  if (isPlain(look) && !layout && states.length === 0) return null;
+  const rest = layout || states.length > 0 ? JSON.stringify([layout, states]) : '';
+  return `${lookText(look)} ${rest}`;
 }
+
+/** An edit gives few nodes another look, and many another place. */
+const lookText = rememberOf((look: Look) => JSON.stringify(look));
 
 /** A layer's own name without its number, else what it is to the page. */
 function nameOf({ named, name, role }: PageNode): string | null {

@@ -1,10 +1,16 @@
 'use client';
 import { Box } from '@mui/material';
+import { memo } from 'react';
 import { CodeFrame } from './CodeFrame';
 import { MONO } from './theme';
 
+interface CodeBlockProps {
+  readonly title: string;
+  readonly code: string;
+}
+
 /** Code to read and to copy. */
-export function CodeBlock({ title, code }: { readonly title: string; readonly code: string }) {
+export const CodeBlock = memo(function CodeBlock({ title, code }: CodeBlockProps) {
   return (
     <CodeFrame title={title} code={code}>
       <Box
@@ -28,4 +34,4 @@ export function CodeBlock({ title, code }: { readonly title: string; readonly co
       </Box>
     </CodeFrame>
   );
-}
+});

@@ -1,6 +1,5 @@
 'use client';
 import { Box, Typography } from '@mui/material';
-import type { LayerCode } from '../../core/emit/html/layerCode';
 import type { LayerKey } from '../../core/mockup/layer';
 import type { Screen } from '../../core/mockup/mockup';
 import type { Decision } from '../../core/sort/decision';
@@ -24,7 +23,8 @@ function likenessWords(screen: Screen, cursor: LayerKey, { state, repeat }: Deci
 }
 
 /** The code that the layer under the cursor gives right now, and why it became what it is. */
-export function LayerCodeView({ code }: { readonly code: LayerCode | null }) {
+export function LayerCodeView() {
+  const code = useSort((state) => state.given.code);
   const cursor = useSort((state) => state.cursor);
   const decision = useSort((state) => (cursor === null ? undefined : state.settled?.decisions.get(cursor)));
   const arrangement = useSort((state) => state.arrangement);

@@ -60,7 +60,7 @@ export function SortStep({ mockupId }: { readonly mockupId: string }) {
 }
 
 function Bench() {
-  const { code, page } = useConversion();
+  useConversion();
   useFollowing();
   const problem = useSort((state) => state.problem);
   const dismiss = useSort((state) => state.dismiss);
@@ -83,13 +83,13 @@ function Bench() {
               </Panel>
               <Separator aria-label="Width of the worksheet" style={{ width: 5 }} />
               <Panel minSize="15%">
-                <MockupView page={page} />
+                <MockupView />
               </Panel>
             </Group>
           </Panel>
           <Separator aria-label="Height of the code" style={{ height: 5 }} />
           <Panel minSize="10%">
-            <LayerCodeView code={code} />
+            <LayerCodeView />
           </Panel>
         </Group>
       </Box>

@@ -1,5 +1,6 @@
 'use client';
 import { Box, MenuItem, TextField, Typography } from '@mui/material';
+import equal from 'fast-deep-equal';
 import { memo, useDeferredValue, useState } from 'react';
 import type { LayerKey } from '../../core/mockup/layer';
 import type { FacetValue } from '../../core/sort/change';
@@ -14,13 +15,13 @@ const BACK = '(back)';
 const MOST = 2000;
 
 /** All that can be said of what is chosen; where the chosen layers differ, that is shown. */
-export function TagPanel() {
+export const TagPanel = memo(function TagPanel() {
   // The worksheet's own answer to a key comes first.
   const selection = useDeferredValue(useSort((state) => state.selection));
   const decisions = useDeferredValue(useSort((state) => state.settled?.decisions));
   const tags = useDeferredValue(useSort((state) => state.tags));
   return <Tags selection={selection} decisions={decisions} tags={tags} />;
-}
+});
 
 interface TagsProps {
   readonly selection: ReadonlySet<LayerKey>;
@@ -75,7 +76,8 @@ interface FieldProps {
   readonly settled: boolean;
 }
 
-function Field({ facet, value, differs, settled }: FieldProps) {
+/** What an edit leaves alone is not drawn again: a form is slow to draw. */
+const Field = memo(function Field({ facet, value, differs, settled }: FieldProps) {
   const { label, choices, hint } = HAND_FACETS[facet];
   const setFacet = useSort((state) => state.setFacet);
   const shared = {
@@ -117,7 +119,7 @@ function Field({ facet, value, differs, settled }: FieldProps) {
       onDone={(text) => setFacet(facet, parseLine(facet, text))}
     />
   );
-}
+}, equal);
 
 function shown(facet: HandFacet, value: unknown): string {
   if (facet === 'hidden') return value === true ? 'hidden' : 'shown';

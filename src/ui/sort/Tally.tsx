@@ -1,5 +1,6 @@
 'use client';
 import { Box, Link as MuiLink, Typography } from '@mui/material';
+import { useMemo } from 'react';
 import type { LayerKey } from '../../core/mockup/layer';
 import type { Decision } from '../../core/sort/decision';
 import { OUTCOMES, OUTCOME_NAMES, type Outcome } from '../../core/sort/vocabulary';
@@ -22,13 +23,19 @@ function alikeAt(cursor: LayerKey | null, decisions: ReadonlyMap<LayerKey, Decis
   return 0;
 }
 
+function countOutcomes(decisions: ReadonlyMap<LayerKey, Decision> | undefined): Record<Outcome, number> {
+  const counts: Record<Outcome, number> = { element: 0, picture: 0, sample: 0, aside: 0 };
+  for (const { outcome } of decisions?.values() ?? []) counts[outcome] += 1;
+  return counts;
+}
+
 /** How many layers become what, and the keys of the worksheet. */
 export function Tally() {
   const decisions = useSort((state) => state.settled?.decisions);
   const selected = useSort((state) => state.selection.size);
   const alike = useSort((state) => alikeAt(state.cursor, state.settled?.decisions));
   const open = useSort((state) => state.open);
-  const all = decisions ? [...decisions.values()] : [];
+  const counts = useMemo(() => countOutcomes(decisions), [decisions]);
   return (
     <Box
       sx={{
@@ -43,11 +50,10 @@ export function Tally() {
         flexWrap: 'wrap',
       }}
     >
-      <span>{all.length} layers</span>
+      <span>{decisions?.size ?? 0} layers</span>
       {OUTCOME_NAMES.map((name) => (
         <span key={name}>
-          <b>{OUTCOMES[name].letter}</b> {all.filter((decision) => decision.outcome === name).length}{' '}
-          {COUNTED[name]}
+          <b>{OUTCOMES[name].letter}</b> {counts[name]} {COUNTED[name]}
         </span>
       ))}
       <MuiLink component="button" color="inherit" onClick={() => open('summary')} sx={{ fontSize: 12 }}>

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { shapeDecided, type Shaped } from '../../core/convert';
-import { pagePieces, type PagePieces } from '../../core/emit/html/pagePieces';
+import { pagePieces, type PagePiece, type PagePieces } from '../../core/emit/html/pagePieces';
 import { layerCode, type LayerCode } from '../../core/emit/html/layerCode';
 import { measureMockup, type Measures } from '../../core/mockup/bounds';
 import { findingList, type Finding } from '../../core/findings/finding';
@@ -48,7 +48,7 @@ export interface ShownNews {
 export interface PageNews extends Omit<PagePieces, 'parts'> {
   /** True when nothing that was told before belongs to it. */
   readonly isNew: boolean;
-  readonly order: readonly string[];
+  readonly order: readonly Omit<PagePiece, 'html'>[];
   /** The parts that are otherwise than they were told. */
   readonly changed: ReadonlyMap<string, string>;
 }
@@ -130,7 +130,8 @@ function pageNews(screen: string, made: Omit<Shaped, 'findings'>, address: strin
   const known = toldPage?.screen === screen ? toldPage.parts : null;
   const changed = new Map(parts.flatMap(({ id, html }) => (known?.get(id) === html ? [] : [[id, html]])));
   toldPage = { screen, parts: new Map(parts.map(({ id, html }) => [id, html])) };
-  return { ...around, isNew: !known, order: parts.map(({ id }) => id), changed };
+  const order = parts.map(({ id, within, isOpen }) => ({ id, within, isOpen }));
+  return { ...around, isNew: !known, order, changed };
 }
 
 function paintedBoxes(measures: ReadonlyMap<string, Measures>): ReadonlyMap<LayerKey, Box> {

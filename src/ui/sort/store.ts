@@ -15,7 +15,7 @@ import type { Followed } from '../../server/useCases/followEdits';
 import type { KeptViews } from '../../server/useCases/views';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
 import { postJson, request, RequestError, sentence } from '../shared/request';
-import type { Settled } from './conversion.worker';
+import type { Settled, ShownCode } from './conversion.worker';
 import type { ZoomWish } from './mockup/zoom';
 import { ownName } from './ownName';
 import { ancestorsOf, foldedAtFirst, screenOf, visibleRows, type Row } from './rows';
@@ -50,6 +50,8 @@ export interface SortState {
   /** What was found at reading and by the decisions, by layer. */
   readonly findings: ReadonlyMap<LayerKey, readonly Finding[]>;
   readonly settled: Settled | null;
+  /** The code of the layer under the cursor, and the page where it is shown. */
+  readonly given: ShownCode;
   readonly arrangement: Arrangement;
   readonly folded: ReadonlySet<LayerKey>;
   readonly rows: readonly Row[];
@@ -90,6 +92,8 @@ export interface SortState {
   readonly dialog: 'actions' | 'names' | 'summary' | 'who' | null;
 
   readonly settle: (settled: Settled) => void;
+  /** Takes in what the tags give of the layer under the cursor and of the page. */
+  readonly take: (given: ShownCode) => void;
   readonly arrangeBy: (arrangement: Arrangement) => void;
   readonly moveTo: (key: LayerKey, column: Column, extend: boolean) => void;
   /** Goes to the next or the last sibling. */
@@ -213,6 +217,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       tags,
       findings: findingsByLayer(opened.findings),
       settled: null,
+      given: { code: null, page: null },
       arrangement: 'nested',
       folded,
       rows,
@@ -239,6 +244,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       zoomWish: null,
       dialog: null,
 
+      take: (given) => set({ given }),
       settle: (settled) =>
         refind({ settled, findings: findingsByLayer([...opened.findings, ...settled.findings]) }),
       arrangeBy: (arrangement) => set({ arrangement }),

@@ -1,29 +1,15 @@
-import { useContext, useEffect, useState } from 'react';
+import { useContext, useEffect } from 'react';
 import { wrap } from 'comlink';
 import type { PagePieces } from '../../core/emit/html/pagePieces';
 import { latestOnly } from '../shared/latestOnly';
-import type {
-  ConversionApi,
-  PageNews,
-  Settled,
-  SettledNews,
-  ShownCode,
-  ShownNews,
-} from './conversion.worker';
+import type { ConversionApi, PageNews, Settled, SettledNews, ShownNews } from './conversion.worker';
 import { SortContext } from './SortContext';
 import type { SortState, SortStore } from './store';
 
-const NOTHING: ShownCode = { code: null, page: null };
-
-/**
- * Keeps the worker's conversion up to date with the tags, and gives the code of the layer under the cursor, and the page
- * where that is shown.
- */
-export function useConversion(): ShownCode {
+/** Keeps the worker's conversion up to date with the tags, and the store with what it gives. */
+export function useConversion(): void {
   const store = useContext(SortContext);
-  const [code, setCode] = useState(NOTHING);
-  useEffect(() => (store ? connect(store, setCode) : undefined), [store]);
-  return code;
+  useEffect(() => (store ? connect(store) : undefined), [store]);
 }
 
 /** What of the Sort step a conversion depends on. */
@@ -34,7 +20,7 @@ function wishOf({ mockup, tags, arrangement, cursor, shown, screen }: SortState)
 type Wish = ReturnType<typeof wishOf>;
 
 /** Follows the store itself, not what React makes of it: an edit is on its way before anything is drawn anew. */
-function connect(store: SortStore, give: (code: ShownCode) => void): () => void {
+function connect(store: SortStore): () => void {
   const thread = new Worker(new URL('./conversion.worker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<ConversionApi>(thread);
   let known: Settled | null = null;
@@ -43,7 +29,7 @@ function connect(store: SortStore, give: (code: ShownCode) => void): () => void 
     ({ cursor, paged }: Wish) => remote.show(cursor, paged),
     ({ code, page: news }: ShownNews) => {
       page = news ? pageWithNews(page, news) : page;
-      give({ code, page: news && page });
+      store.getState().take({ code, page: news && page });
     },
   );
   const settle = latestOnly(
@@ -86,5 +72,6 @@ function pageWithNews(
   { isNew, order, changed, rules, screen }: PageNews,
 ): PagePieces {
   const before = new Map(isNew || !known ? [] : known.parts.map(({ id, html }) => [id, html]));
-  return { rules, screen, parts: order.map((id) => ({ id, html: changed.get(id) ?? before.get(id) ?? '' })) };
+  const html = (id: string) => changed.get(id) ?? before.get(id) ?? '';
+  return { rules, screen, parts: order.map((piece) => ({ ...piece, html: html(piece.id) })) };
 }

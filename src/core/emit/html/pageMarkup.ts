@@ -26,7 +26,7 @@ import { commonGround } from './base';
 import { frameDeclarations } from './frame';
 import { narrowMedia } from './widthRules';
 import { placeDeclarations, standingDeclarations, turnDeclarations } from './placing';
-import type { PicturePlan } from '../../pictures/picture';
+import { pictureNamed, type PicturePlan } from '../../pictures/picture';
 import { roleEntry, type Role, type Scroll } from '../../sort/vocabulary';
 import type { StyleSheet } from '../../style/styleSheet';
 
@@ -68,13 +68,13 @@ export function pageMarkup(page: Page, input: MarkupContext): MarkupElement {
 }
 
 /** What the elements around allow inside (HTML, §3.2.5.2). */
-interface Inside {
+export interface Inside {
   readonly phrasing: boolean;
   /** True inside a link or button. */
   readonly interactive: boolean;
 }
 
-const FLOW: Inside = { phrasing: false, interactive: false };
+export const FLOW: Inside = { phrasing: false, interactive: false };
 
 /** One node as HTML elements. */
 export function nodeMarkup(node: PageNode, context: MarkupContext, inside: Inside = FLOW): MarkupElement {
@@ -97,22 +97,29 @@ function bareMarkup(node: PageNode, context: MarkupContext, inside: Inside): Mar
 }
 
 function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
-  const name = elementName(node.role, inside);
-  const within = {
-    phrasing: inside.phrasing || roleEntry(node.role).phrasing,
-    interactive: inside.interactive || isInteractive(name),
-  };
-  const style = placeStyle(node, context, node.children.length === 0 ? [] : scrollDeclarations(node.scroll));
-  const attributes = { ...sharedAttributes(node, context), ...nameAttributes(node, name), style };
-  return element(
-    name,
-    attributes,
-    node.children.map((child) =>
-      name === 'label' && isInput(child)
-        ? withNote(child, inputMarkup(child, context, node.place))
-        : nodeMarkup(child, context, within),
-    ),
+  const around = emptyBoxMarkup(node, context, inside);
+  const within = insideOf(node, inside);
+  const children = node.children.map((child) =>
+    around.name === 'label' && isInput(child)
+      ? withNote(child, inputMarkup(child, context, node.place))
+      : nodeMarkup(child, context, within),
   );
+  return { ...around, children };
+}
+
+/** The element of a box without what is in it. */
+export function emptyBoxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
+  const name = elementName(node.role, inside);
+  const style = placeStyle(node, context, node.children.length === 0 ? [] : scrollDeclarations(node.scroll));
+  return element(name, { ...sharedAttributes(node, context), ...nameAttributes(node, name), style });
+}
+
+/** What may stand in the element of a box. */
+export function insideOf({ role }: BoxNode, inside: Inside): Inside {
+  return {
+    phrasing: inside.phrasing || roleEntry(role).phrasing,
+    interactive: inside.interactive || isInteractive(elementName(role, inside)),
+  };
 }
 
 function isInput(node: PageNode): node is TextNode {
@@ -238,7 +245,7 @@ function pictureMarkup(node: PictureNode, context: MarkupContext): MarkupElement
 }
 
 function filesOf(picture: string, { plan }: MarkupContext) {
-  return plan.pictures.find(({ name }) => name === picture)?.files ?? [];
+  return pictureNamed(plan, picture)?.files ?? [];
 }
 
 /** The files of a picture by their scale; null for fewer than `least`. */

@@ -1,10 +1,19 @@
 import { printCss } from '../../markup/printCss';
 import { printHtml } from '../../markup/printHtml';
-import { lastMade } from '../../mockup/remember';
-import { walkNodes, type Page, type PageNode } from '../../page/node';
+import { lastMade, rememberOf } from '../../mockup/remember';
+import { walkNodes, type BoxNode, type Page, type PageNode } from '../../page/node';
+import { pictureNamed } from '../../pictures/picture';
 import type { EmitInput } from '../target';
 import { sheetOf } from './html';
-import { nodeMarkup, pageMarkup } from './pageMarkup';
+import {
+  emptyBoxMarkup,
+  FLOW,
+  insideOf,
+  nodeMarkup,
+  pageMarkup,
+  type Inside,
+  type MarkupContext,
+} from './pageMarkup';
 
 /** A page in pieces, so that an edit need not write all of it anew. */
 export interface PagePieces {
@@ -12,30 +21,66 @@ export interface PagePieces {
   readonly rules: readonly string[];
   /** The element around everything, empty. */
   readonly screen: string;
-  /** What stands in it, in order; a part that an edit leaves alone has the very same text. */
+  /** What stands in it, in the order of the code; a part that an edit leaves alone has the very same text. */
   readonly parts: readonly PagePiece[];
 }
 
 export interface PagePiece {
   /** Not the same for two parts of a page. */
   readonly id: string;
+  /** The piece that it stands in; null for the screen. */
+  readonly within: string | null;
+  /** True for an empty element that other pieces stand in. */
+  readonly isOpen: boolean;
   readonly html: string;
 }
 
+/** A box with more elements in it than this is one piece around others. */
+const LARGE = 60;
+
 /** Writes a page in pieces; every element says which layer it comes from. */
 export function pagePieces(page: Page, input: EmitInput): PagePieces {
-  const context = { ...input, keyed: true, placed: !page.layout };
+  const context: Context = { ...input, keyed: true, placed: !page.layout };
   const ids = new Map<string, number>();
-  const parts = page.children.map((node): PagePiece => {
+  const parts: PagePiece[] = [];
+  const add = (node: PageNode, inside: Inside, within: string | null): void => {
     const count = (ids.get(node.layer) ?? 0) + 1;
     ids.set(node.layer, count);
-    const html = lastPrinted(node, [wornBy(node, input), input.unit, context.placed], () =>
-      printHtml([nodeMarkup(node, context)]),
-    );
-    return { id: `${node.layer}#${count}`, html };
-  });
+    const id = `${node.layer}#${count}`;
+    const isOpen = isLarge(node);
+    parts.push({
+      id,
+      within,
+      isOpen,
+      html: isOpen ? openedHtml(node, context, inside) : html(node, context, inside),
+    });
+    if (isOpen) for (const child of node.children) add(child, insideOf(node, inside), id);
+  };
+  for (const node of page.children) add(node, FLOW, null);
   const screen = printHtml([pageMarkup({ ...page, children: [] }, context)]);
   return { rules: sheetOf(input).map((rule) => printCss([rule])), screen, parts };
+}
+
+type Context = EmitInput & MarkupContext;
+
+function isLarge(node: PageNode): node is BoxNode {
+  // The words of a field are written as what its element is.
+  return node.kind === 'box' && node.role !== 'field' && elementsIn(node) > LARGE;
+}
+
+const elementsIn = rememberOf((node: PageNode): number =>
+  node.kind === 'box' ? node.children.reduce((sum, child) => sum + elementsIn(child), 1) : 1,
+);
+
+function openedHtml(node: BoxNode, context: Context, inside: Inside): string {
+  return printHtml([emptyBoxMarkup(node, context, inside)]);
+}
+
+function html(node: PageNode, context: Context, inside: Inside): string {
+  const { unit, placed } = context;
+  return lastPrinted(node, [wornBy(node, context), unit, placed, inside.phrasing, inside.interactive], () =>
+    printHtml([nodeMarkup(node, context, inside)]),
+  );
 }
 
 const lastPrinted = lastMade<PageNode, string>();
@@ -45,8 +90,7 @@ function wornBy(root: PageNode, { sheet, plan }: EmitInput): string {
   const worn: (string | undefined)[] = [];
   for (const node of walkNodes([root])) {
     worn.push(sheet.classOf(node)?.name);
-    if (node.kind === 'picture')
-      worn.push(plan.pictures.find(({ name }) => name === node.picture)?.files[0]?.path);
+    if (node.kind === 'picture') worn.push(pictureNamed(plan, node.picture)?.files[0]?.path);
     if (node.kind === 'text')
       for (const { look } of node.lines.flatMap(({ spans }) => spans)) worn.push(sheet.classFor(look) ?? '');
   }

@@ -1,6 +1,6 @@
 import { px } from '../../markup/numbers';
 import type { CssRule, Declaration } from '../../markup/printCss';
-import type { PicturePlan } from '../../pictures/picture';
+import { pictureNamed, type PicturePlan } from '../../pictures/picture';
 import type { StyleClass } from '../../style/styleSheet';
 import type { EmitInput } from '../target';
 import type { State } from '../../sort/vocabulary';
@@ -43,7 +43,7 @@ export function stateRules(
 }
 
 /** An element whose content is an image shows that image (CSS Content 3, §2). */
-function shownPicture(wanted: string, { pictures }: PicturePlan): readonly Declaration[] {
-  const path = pictures.find(({ name }) => name === wanted)?.files[0]?.path;
+function shownPicture(wanted: string, plan: PicturePlan): readonly Declaration[] {
+  const path = pictureNamed(plan, wanted)?.files[0]?.path;
   return path === undefined ? [] : [['content', `url("${path}")`]];
 }

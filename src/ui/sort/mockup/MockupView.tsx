@@ -1,11 +1,10 @@
 'use client';
 import { Box, Button, NativeSelect, Typography } from '@mui/material';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type ComponentProps } from 'react';
 import { BLEED } from '../../../core/pictures/drawings';
 import { ScreenPicture } from '../../shared/ScreenPicture';
 import { useSort } from '../SortContext';
 import { wornChoices, type Shown, type Worn } from '../store';
-import type { PagePieces } from '../../../core/emit/html/pagePieces';
 import { PagePicture } from './PagePicture';
 import { Readout } from './Readout';
 import { ScreenChoice } from './ScreenChoice';
@@ -21,7 +20,7 @@ const SHOWN: readonly { readonly value: Shown; readonly label: string }[] = [
 ];
 
 /** The mockup beside the worksheet: what is pointed at or chosen here lights up there, and the other way round. */
-export function MockupView({ page }: { readonly page: PagePieces | null }) {
+export function MockupView() {
   const screens = useSort((state) => state.mockup.screens);
   const screen = useSort((state) => state.screen);
   const showScreen = useSort((state) => state.showScreen);
@@ -58,11 +57,7 @@ export function MockupView({ page }: { readonly page: PagePieces | null }) {
         {shown !== 'page' && <ThemeChoice />}
       </Box>
       <Stage onScale={setScale}>
-        {shown === 'page' ? (
-          page && <PagePicture page={page} screen={screen} scale={scale} />
-        ) : (
-          <Picture shown={shown} />
-        )}
+        {shown === 'page' ? <LivePage screen={screen} scale={scale} /> : <Picture shown={shown} />}
       </Stage>
       <Box
         sx={{
@@ -87,6 +82,12 @@ export function MockupView({ page }: { readonly page: PagePieces | null }) {
       <Readout />
     </Box>
   );
+}
+
+/** The page that the tags give; nothing until it is made. */
+function LivePage(props: Omit<ComponentProps<typeof PagePicture>, 'page'>) {
+  const page = useSort((state) => state.given.page);
+  return page && <PagePicture page={page} {...props} />;
 }
 
 /** The looks that the mockup is shown in, where it has samples. */

@@ -69,8 +69,7 @@ function putRules(style: HTMLStyleElement, rules: readonly string[], before: rea
   rules.slice(same, rules.length - alike).forEach((rule, at) => sheet.insertRule(rule, same + at));
 }
 
-interface ShownPart {
-  readonly html: string;
+interface ShownPart extends PagePiece {
   readonly element: Element;
 }
 
@@ -79,32 +78,40 @@ function putParts(
   parts: readonly PagePiece[],
   before: ReadonlyMap<string, ShownPart>,
 ): ReadonlyMap<string, ShownPart> {
-  const shown = new Map<string, ShownPart>(before);
-  const changed = parts.filter(({ id, html }) => before.get(id)?.html !== html);
-  const made = elementsOf(changed.map(({ html }) => html).join(''), around.ownerDocument);
-  for (const [at, { id, html }] of changed.entries()) {
+  const changed = parts.filter(({ id, html, isOpen }) => {
     const known = before.get(id);
-    const element = made[at]!;
-    shown.set(id, { html, element: known ? (morphdom(known.element, element, KEYED) as Element) : element });
+    return known?.html !== html || known.isOpen !== isOpen;
+  });
+  const made = elementsOf(changed.map(({ html }) => html).join(''), around.ownerDocument);
+  const elements = new Map(changed.map(({ id }, at) => [id, made[at]!]));
+  const shown = new Map<string, ShownPart>();
+  for (const part of parts) {
+    const known = before.get(part.id);
+    const element = elements.get(part.id);
+    shown.set(part.id, { ...part, element: element ? takenOver(known, part, element) : known!.element });
   }
-  const wanted = new Set(parts.map(({ id }) => id));
-  for (const [id, { element }] of before) {
-    if (wanted.has(id)) continue;
-    element.remove();
-    shown.delete(id);
-  }
-  let at: Element | null = null;
-  for (const { id } of parts) {
-    const { element } = shown.get(id)!;
-    const next: Element | null = at ? at.nextElementSibling : around.firstElementChild;
-    if (next !== element) around.insertBefore(element, next);
-    at = element;
+  for (const [id, { element }] of before) if (shown.get(id)?.element !== element) element.remove();
+  /** Where the next part goes, by the element around. */
+  const last = new Map<Element, Element>();
+  for (const { element, within } of shown.values()) {
+    const parent = within === null ? around : shown.get(within)!.element;
+    const next = last.get(parent)?.nextElementSibling ?? (last.has(parent) ? null : parent.firstElementChild);
+    if (next !== element) parent.insertBefore(element, next);
+    last.set(parent, element);
   }
   return shown;
 }
 
+/** The shown element, changed into what it is now. */
+function takenOver(known: ShownPart | undefined, { isOpen }: PagePiece, element: Element): Element {
+  if (known?.isOpen !== isOpen) return element;
+  return morphdom(known.element, element, isOpen ? OPEN : KEYED) as Element;
+}
+
 /** Elements of another document are none of this window's own classes. */
 const KEYED = { getNodeKey: (node: Node) => (node as Partial<HTMLElement>).dataset?.layer };
+/** What stands in an open part are parts of their own. */
+const OPEN = { ...KEYED, onBeforeElChildrenUpdated: () => false };
 
 function elementOf(html: string, page: Document): Element {
   return elementsOf(html, page)[0] ?? page.createElement('div');

@@ -11,16 +11,24 @@ import { layOutRow } from './row';
 import { MIDDLE, WHOLE, type Laid, type LayOut, type Stand } from './stand';
 import { paddingBox } from './widths';
 
-/** Lays out what is inside of a box that stands in the flow. What comes out as the last time stays the same node. */
+/**
+ * Lays out what is inside of a box that stands in the flow. What holds the same and stands alike is not laid out again, and
+ * what comes out as the last time stays the same node.
+ */
 export function layOut(part: Part, standing: Stand): PageNode {
-  const made = layOutAnew(part, standing);
-  const last = lastLaid.get(part.node);
-  if (last && isLaidAlike(last, made)) return last;
-  lastLaid.set(part.node, made);
-  return made;
+  const { node, content, below, above, sized, box } = part;
+  const { wide, high, align, margin, given } = standing;
+  const from = [
+    ...[content, below, above, sized, box.x, box.y, box.width, box.height, wide, high, align, given],
+    ...[margin.top, margin.right, margin.bottom, margin.left],
+  ];
+  return lastLaid(node, from, (last) => {
+    const made = layOutAnew(part, standing);
+    return last && isLaidAlike(last, made) ? last : made;
+  });
 }
 
-const lastLaid = new WeakMap<PageNode, PageNode>();
+const lastLaid = lastMade<PageNode, PageNode>();
 
 /** Two layouts of one node, whose looks and words are the same anyway. */
 function isLaidAlike(one: PageNode, other: PageNode): boolean {
