@@ -6,6 +6,8 @@ test('the demo stands on the shelf', async ({ page }) => {
   await page.goto('/');
   const row = page.getByRole('row', { name: /harbour\.svg/ });
   await expect(row.getByRole('cell', { name: '141' })).toBeVisible();
+  const picture = row.locator('img');
+  await expect.poll(() => picture.evaluate((image: HTMLImageElement) => image.naturalHeight)).toBe(240);
   await expectAccessible(page);
 });
 

@@ -4,6 +4,7 @@ const TYPES: Readonly<Record<string, string>> = {
   json: 'application/json; charset=utf-8',
   svg: 'image/svg+xml',
   png: 'image/png',
+  webp: 'image/webp',
   woff2: 'font/woff2',
   woff: 'font/woff',
   otf: 'font/otf',

@@ -22,7 +22,8 @@ export function element(
   children: readonly MarkupNode[] = [],
 ): MarkupElement {
   const kept: Record<string, string | true> = {};
-  for (const [key, value] of Object.entries(attributes)) {
+  for (const key in attributes) {
+    const value = attributes[key];
     if (value === null || value === undefined || value === false) continue;
     kept[key] = value === true ? true : String(value);
   }

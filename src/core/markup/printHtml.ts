@@ -51,10 +51,12 @@ function printInline(node: MarkupNode): string {
 }
 
 function openTag(node: MarkupElement): string {
-  const attributes = Object.entries(node.attributes).map(([name, value]) =>
-    value === true ? ` ${name}` : ` ${name}="${escapeAttribute(value)}"`,
-  );
-  return `<${node.name}${attributes.join('')}>`;
+  let open = `<${node.name}`;
+  for (const name in node.attributes) {
+    const value = node.attributes[name]!;
+    open += value === true ? ` ${name}` : ` ${name}="${escapeAttribute(value)}"`;
+  }
+  return `${open}>`;
 }
 
 /** Nothing that ends a comment or begins a new one (HTML, §13.1.6). */

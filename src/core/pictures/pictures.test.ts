@@ -33,6 +33,14 @@ describe('a screen written back', () => {
     },
   );
 
+  it('has what several layers share once', () => {
+    const written = wholeScreen(
+      readInside(`<linearGradient id="g" gradientUnits="userSpaceOnUse" x2="9"><stop/><stop offset="1" stop-color="#fff"/></linearGradient>
+        <rect width="9" height="9" fill="url(#g)"/><circle r="5" fill="url(#g)"/>`),
+    );
+    expect(written.match(/<linearGradient /g)).toHaveLength(1);
+  });
+
   it('reads back as the same layers', () => {
     const reading =
       readInside(`<linearGradient id="g" gradientTransform="rotate(20)"><stop stop-color="#123"/><stop offset="1" stop-color="#fed" stop-opacity=".5"/></linearGradient>

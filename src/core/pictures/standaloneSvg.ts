@@ -84,6 +84,8 @@ export function printMatrix(matrix: Matrix, decimals = 6): string {
 /** Writes layers and gathers the definitions that they refer to. */
 class SvgWriter {
   private readonly written: MarkupElement[] = [];
+  /** The names of what is written, by what it is. */
+  private readonly names = new Map<string, string>();
   private readonly kept = new Map<string, MarkupElement | null>();
   private readonly print = (value: number): string => formatNumber(value, this.options.decimals ?? 3);
 
@@ -304,8 +306,13 @@ class SvgWriter {
     return `url(#${this.define(element('clipPath', {}, [element(...outlineElement(clip.outline, this.print, rule))]))})`;
   }
 
+  /** Takes in a definition, once for all that is the same. */
   private define(definition: MarkupElement): string {
+    const mark = printXml(definition);
+    const known = this.names.get(mark);
+    if (known !== undefined) return known;
     const id = `o${this.written.length + 1}`;
+    this.names.set(mark, id);
     this.written.push({ ...definition, attributes: { id, ...definition.attributes } });
     return id;
   }

@@ -60,7 +60,8 @@ export function ShelfTable({ entries, onChanged }: ShelfTableProps) {
               <TableCell>
                 <Box
                   component="img"
-                  src={`/api/mockups/${entry.mockup_id}/picture`}
+                  loading="lazy"
+                  src={`/api/mockups/${entry.mockup_id}/picture?small=true&reading=${entry.picture}`}
                   alt=""
                   sx={{
                     display: 'block',

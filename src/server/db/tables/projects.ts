@@ -6,6 +6,8 @@ export interface ShelfRow {
   readonly name: string;
   readonly file_name: string;
   readonly layer_count: number;
+  /** The digest of its picture, which names the reading. */
+  readonly picture: string;
   readonly revision: number;
   readonly tagged: number;
   readonly created_at: Date;
@@ -15,11 +17,11 @@ const INSERT = 'insert into projects (name, demo_digest) values ($1, $2) returni
 const REMOVE = 'delete from projects where id = $1';
 const FIND_DEMO = 'select id from projects where demo_digest = $1';
 const SHELF = `
-  select p.id as project_id, m.id as mockup_id, p.name, r.file_name, r.layer_count, r.number as revision, p.created_at,
+  select p.id as project_id, m.id as mockup_id, p.name, r.file_name, r.layer_count, r.number as revision, r.picture_digest as picture, p.created_at,
          (select count(distinct t.layer_key)::int from tags t where t.mockup_id = m.id) as tagged
     from projects p
     join mockups m on m.project_id = p.id
-    join lateral (select file_name, layer_count, number from revisions
+    join lateral (select file_name, layer_count, number, picture_digest from revisions
                    where mockup_id = m.id order by number desc limit 1) r on true
    order by p.created_at desc, m.name`;
 

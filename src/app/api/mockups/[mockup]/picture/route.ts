@@ -3,19 +3,29 @@ import { fileResponse } from '@/server/fileResponse';
 import { pool } from '@/server/db/pool';
 import { getBlob } from '@/server/db/tables/blobs';
 import { newestPicture } from '@/server/db/tables/revisions';
+import { smallPicture } from '@/server/useCases/smallPicture';
 
+/** The first screen of a mockup as it was read: as SVG, or with `small` as a WebP for the shelf. */
 export function GET(
   request: Request,
   { params }: { params: Promise<{ mockup: string }> },
 ): Promise<Response> {
   return answer(async () => {
     const newest = await newestPicture(pool(), parseId((await params).mockup, 'This mockup'));
-    const bytes = newest && (await getBlob(pool(), newest.picture_digest));
-    if (!bytes) throw NOT_FOUND('This mockup');
-    const response = fileResponse('picture.svg', bytes);
+    if (!newest) throw NOT_FOUND('This mockup');
+    const asked = new URL(request.url).searchParams;
+    const response = asked.has('small')
+      ? fileResponse('picture.webp', await smallPicture(newest.picture_digest))
+      : fileResponse('picture.svg', await wholePicture(newest.picture_digest));
     // An address that names the reading never changes.
-    if (new URL(request.url).searchParams.get('reading') === newest.picture_digest)
+    if (asked.get('reading') === newest.picture_digest)
       response.headers.set('cache-control', 'private, max-age=86400, immutable');
     return response;
   });
+}
+
+async function wholePicture(digest: string): Promise<Uint8Array> {
+  const bytes = await getBlob(pool(), digest);
+  if (!bytes) throw NOT_FOUND('This mockup');
+  return bytes;
 }
