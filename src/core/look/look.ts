@@ -74,6 +74,8 @@ export interface TypeLook extends Pick<
 export interface Look {
   /** From bottom to top. */
   readonly fills?: readonly LookFill[];
+  /** Px from the box's edge to where the fills end; absent for none. Only for what has nothing in it. */
+  readonly fillInset?: number;
   readonly border?: Border;
   /** Instead of an even border. */
   readonly sides?: Sides;

@@ -31,6 +31,8 @@ export interface LowerContext {
   readonly measures: Measures;
   readonly decisions: Decisions;
   readonly plan: PicturePlan;
+  /** True where texts are to take the room that they are seen in. */
+  readonly flows: boolean;
 }
 
 /** Turns a screen's layers and their decisions into a page tree that follows the groups; places are those of the screen. */
@@ -83,8 +85,8 @@ function lowerLayer(layer: Layer, context: LowerContext): PageNode | null {
       return lastNode(layer, [decision, measure], () => lowerShape(layer, measure.matrix, shared()));
     case 'text': {
       const { faces } = context.mockup;
-      return lastNode(layer, [decision, measure, faces], () =>
-        lowerText(layer, measure.matrix, shared(), faces),
+      return lastNode(layer, [decision, measure, faces, context.flows], () =>
+        lowerText(layer, measure.matrix, shared(), faces, context.flows),
       );
     }
     case 'bitmap':

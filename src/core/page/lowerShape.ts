@@ -38,7 +38,7 @@ export function lowerShape(layer: ShapeLayer, matrix: Matrix, shared: SharedPart
   const ringed = ring === 0 ? ringOf(outer, look) : null;
   if (ringed) {
     const { box, beneath, ...ring } = ringed;
-    const { border: _, radii: __, fills = [], ...inside } = dressed(box, 0);
+    const { border: _, radii: __, fills = [], ...inside } = dressed(grow(box, -(ring.fillInset ?? 0)), 0);
     const whole: Look = { ...inside, fills: [...beneath, ...fills], ...ring };
     return { kind: 'box', ...shared, place: placeAt(box), look: whole, children: [] };
   }

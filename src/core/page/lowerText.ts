@@ -12,18 +12,22 @@ import type { Place, TextNode, TextNodeLine, Turn } from './node';
 /** How far lines may stray from a regular paragraph, px. */
 const STRAY = 0.6;
 
-/** A text as a text node whose first baseline falls where it was drawn. */
+/**
+ * A text as a text node whose first baseline falls where it was drawn.
+ * @param flows true where its size has to be the one that it is seen in
+ */
 export function lowerText(
   layer: TextLayer,
   matrix: Matrix,
   shared: SharedParts,
   faces: Faces,
+  flows: boolean,
 ): TextNode | null {
   const [first] = layer.lines;
   const main = mainRun(layer);
   const face = main && faces[main.face];
   if (!first || !main || !face) return null;
-  const baked = isUniform(matrix);
+  const baked = isUniform(matrix) && (flows || !isDrawnSmall(main, matrix));
   const scale = baked ? meanScale(matrix) : 1;
   const size = main.style.size * scale;
   const stretch = commonStretch(layer);
@@ -65,6 +69,14 @@ export function lowerText(
     ...(follows && !regular && { even: true }),
     faces: [...new Set(layer.lines.flatMap((line) => line.runs.map((run) => run.face)))],
   };
+}
+
+/** The scale at which letters look otherwise than letters of the smaller size do. */
+const SMALL = 0.5;
+
+/** Browsers draw letters of geometric precision as those of their own size, scaled: not as letters of the size that is seen. */
+function isDrawnSmall({ style }: TextRun, matrix: Matrix): boolean {
+  return style.exact && meanScale(matrix) <= SMALL;
 }
 
 /** How wide a space is between its words, px. */

@@ -9,6 +9,7 @@ interface Ringed {
   /** What lies under the fills. */
   readonly beneath: readonly LookFill[];
   readonly shadows: readonly LookShadow[];
+  readonly fillInset?: number;
 }
 
 /**
@@ -20,6 +21,11 @@ interface Ringed {
 export function ringOf(outer: Box, { border, fills, radii, shadows }: Look): Ringed | null {
   if (!border || !fills || shadows || border.width < 1) return null;
   if (!isSeenBetween(outer, border, fills) && !isSeenThrough(border, fills)) return null;
+  if (border.colour.alpha < 1 && isRound(outer, radii) && border.width >= 2) {
+    // Two halves would have a seam between them, and around a circle that is seen.
+    const whole = { ...ring(border.width, border), inset: true };
+    return { box: outer, radii, beneath: [], fillInset: border.width / 2, shadows: [whole] };
+  }
   if (border.colour.alpha < 1) {
     const half = ring(border.width / 2, border);
     const both = [{ ...half, inset: true }, half];
@@ -33,6 +39,14 @@ export function ringOf(outer: Box, { border, fills, radii, shadows }: Look): Rin
   const beneath = isColour ? [] : [{ kind: 'solid', colour: border.colour } as const];
   return { ...inner(outer, radii, border.width), beneath, shadows: [ring(border.width, border)] };
 }
+
+/** True for a circle or an ellipse. */
+function isRound({ width, height }: Box, radii: Radii | undefined): radii is Radii {
+  return radii?.every(({ x, y }) => 2 * x >= width - ROUND && 2 * y >= height - ROUND) ?? false;
+}
+
+/** Px by which the sides of what is round may be straight. */
+const ROUND = 0.1;
 
 /** The box that much further in. */
 function inner(outer: Box, radii: Radii | undefined, by: number): Pick<Ringed, 'box' | 'radii'> {

@@ -26,7 +26,8 @@ function printBorder(border: Border): string {
 /** The look as CSS declarations, in a steady order. */
 export function lookDeclarations(look: Look): Declaration[] {
   const list: (Declaration | null)[] = [
-    look.fills ? ['background', [...look.fills].reverse().map(printFill).join(', ')] : null,
+    look.fills ? ['background', printFills(look.fills, look.fillInset)] : null,
+    look.fillInset === undefined ? null : ['padding', px(look.fillInset)],
     look.border ? ['border', printBorder(look.border)] : null,
     ...SIDES.map((side): Declaration | null => {
       const border = look.sides?.[side];
@@ -88,6 +89,15 @@ function fontDeclarations(type: TypeLook, height: string): Declaration[] {
     type.smallCaps ? ['font-variant', 'small-caps'] : null,
   ];
   return list.filter((entry) => entry !== null);
+}
+
+/** The topmost first; what ends inside the edge begins at the padding (CSS Backgrounds 3, §2.6–2.8). */
+function printFills(fills: readonly LookFill[], inset: number | undefined): string {
+  const reach = inset === undefined ? '' : ' content-box';
+  return fills
+    .toReversed()
+    .map((fill) => `${printFill(fill)}${reach}`)
+    .join(', ');
 }
 
 function printFill(fill: LookFill): string {

@@ -39,6 +39,7 @@ function isBackdrop(node: PageNode): node is BoxNode {
   // Classes are the look's: the group wears them with it.
   if (isMeant({ ...node, classes: [] })) return false;
   const { opacity, blend, filters, clip, fills, border, sides, shadows = [] } = node.look;
+  if (node.look.fillInset !== undefined) return false;
   // Lines of a part of a px are drawn so by what has nothing inside of it.
   const lines = [border?.width ?? 0, ...shadows.filter(isLine).map(({ spread }) => spread)];
   if (isSeen(Math.max(...lines.map(offPx)), edgeContrast(node.look, PAPER))) return false;

@@ -181,9 +181,13 @@ function holdContained(children: readonly PageNode[]): readonly PageNode[] {
 
 function canHold(node: PageNode): boolean {
   if (node.kind !== 'box' || node.place.turn || node.hidden || !HOLDERS.has(node.role)) return false;
-  const { opacity, filters, blend, clip, fills, border, sides, shadows } = node.look;
+  const { opacity, filters, blend, clip, fills, fillInset, border, sides, shadows } = node.look;
   const dressed =
-    opacity !== undefined || filters !== undefined || blend !== undefined || clip?.kind === 'path';
+    fillInset !== undefined ||
+    opacity !== undefined ||
+    filters !== undefined ||
+    blend !== undefined ||
+    clip?.kind === 'path';
   const seen = fills ?? border ?? sides ?? shadows ?? clip;
   return !dressed && seen !== undefined;
 }
