@@ -12,7 +12,6 @@ const STUCK: Readonly<Record<string, number>> = {
   'gentelella-widgets.svgz': 3,
   'm-gentelella-dashboard.svgz': 1,
   'semantic-homepage.svgz': 1,
-  'spectre-panels.svgz': 2,
   'win98-gallery.svgz': 8,
 };
 

@@ -46,6 +46,9 @@ export interface FixedPlace extends Geometry {
     /** Px from the other edges of the padding box around. */
     readonly right: number;
     readonly bottom: number;
+    /** `hug` for what is as wide as its content. */
+    readonly wide: 'hug' | 'set';
+    readonly high: High;
   };
 }
 
@@ -288,7 +291,10 @@ export function standingOf(node: PageNode): Standing | null {
   const { place, kind } = node;
   if (place.kind === 'fixed') {
     const { hugs: _, holds, ...geometry } = place;
-    return holds ? { ...geometry, holds } : null;
+    if (!holds) return null;
+    const width = holds.wide === 'hug' ? 0 : place.width;
+    const height = holds.high === 'hug' ? 0 : place.height;
+    return { ...geometry, width, height, holds };
   }
   const { wide, high, align, margin, turn, shift, between } = place;
   const sized = wide === 'set' || wide === 'firm' || wide === 'capped';

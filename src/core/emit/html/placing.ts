@@ -2,7 +2,7 @@ import type { Edges } from '../../mockup/box';
 import type { Point } from '../../mockup/matrix';
 import { formatNumber, px } from '../../markup/numbers';
 import type { Declaration } from '../../markup/printCss';
-import type { Align, Between, Hold, Layout, Place, Standing, Track, Turn } from '../../page/node';
+import type { Align, Between, High, Hold, Layout, Place, Standing, Track, Turn } from '../../page/node';
 
 /** The place of a node at its coordinates. */
 export function placeDeclarations(place: Place): Declaration[] {
@@ -114,41 +114,34 @@ function heldDeclarations(place: Extract<Standing, { kind: 'fixed' }>): Declarat
   const { holds, x, y, width, height } = place;
   return [
     ['position', 'absolute'],
-    ...along(holds.x, ['left', 'right', 'width'], x, holds.right, width),
-    ...along(holds.y, ['top', 'bottom', 'height'], y, holds.bottom, height),
+    ...along(holds.x, ['left', 'right', holds.wide === 'hug' ? null : 'width'], x, holds.right, width),
+    ...along(holds.y, ['top', 'bottom', HEIGHTS[holds.high]], y, holds.bottom, height),
     ...transformDeclarations(place),
   ];
 }
 
+const HEIGHTS: Readonly<Record<High, string | null>> = { hug: null, set: 'height', least: 'min-height' };
+
+/** @param names of the start, the end and the length; null for a length that the content gives */
 function along(
   hold: Hold,
-  [start, end, size]: readonly [string, string, string],
+  [start, end, size]: readonly [string, string, string | null],
   before: number,
   after: number,
   length: number,
 ): Declaration[] {
+  const sized = (value: string): Declaration[] => (size === null ? [] : [[size, value]]);
   switch (hold) {
     case 'start':
-      return [
-        [start, px(before)],
-        [size, px(length)],
-      ];
+      return [[start, px(before)], ...sized(px(length))];
     case 'end':
-      return [
-        [end, px(after)],
-        [size, px(length)],
-      ];
+      return [[end, px(after)], ...sized(px(length))];
     case 'middle':
-      return [
-        [start, `calc(50% - ${px(length / 2)})`],
-        [size, px(length)],
-      ];
+      return [[start, `calc(50% - ${px(length / 2)})`], ...sized(px(length))];
     case 'both': {
       const rest = before + after;
-      return [
-        [start, px(before)],
-        [size, rest === 0 ? '100%' : `calc(100% ${rest > 0 ? '-' : '+'} ${px(Math.abs(rest))})`],
-      ];
+      const whole = rest === 0 ? '100%' : `calc(100% ${rest > 0 ? '-' : '+'} ${px(Math.abs(rest))})`;
+      return [[start, px(before)], ...sized(whole)];
     }
   }
 }

@@ -2,14 +2,22 @@ import equal from 'fast-deep-equal';
 import { bottom, right } from '../../../mockup/box';
 import { lastMade } from '../../../mockup/remember';
 import { isMade } from '../../made';
-import { hasStretchedLines, type FlowPlace, type Hold, type Margin, type PageNode } from '../../node';
+import {
+  hasStretchedLines,
+  type FlowPlace,
+  type High,
+  type Hold,
+  type Margin,
+  type PageNode,
+} from '../../node';
 import { placedBox } from '../../lower';
 import { layOutColumn } from './column';
 import { layOutGrid } from './grid';
 import { partOf, type Content, type Part } from './parts';
 import { layOutRow } from './row';
 import { MIDDLE, WHOLE, type Laid, type LayOut, type Stand } from './stand';
-import { paddingBox } from './widths';
+import { high } from './spacing';
+import { canHug, paddingBox } from './widths';
 
 /**
  * Lays out what is inside of a box that stands in the flow. What holds the same and stands alike is not laid out again, and
@@ -99,21 +107,44 @@ function hold(node: PageNode, around: Part): PageNode {
     isTurned || isMade(around.node)
       ? 'start'
       : holdAlong(box.y - inner.y, bottom(inner) - bottom(box), inner.height);
+  const part = partOf(node);
+  // The input of a field is as wide as there is room for what is typed.
+  const isTyped = around.node.role === 'field';
+  const wide = isAtEnd(x) && !isTyped && hugsAcross(part) ? 'hug' : 'set';
   const holds = {
     x,
     y: y === 'middle' ? 'start' : y,
     right: right(inner) - right(box),
     bottom: bottom(inner) - bottom(box),
+    wide,
+    high: isAtEnd(y) ? heldHeight(part) : 'set',
   } as const;
-  // What is inside of it flows again, within a box of a set size.
-  const inside = layOut(partOf(node), WHOLE);
-  return lastHeld(node, [inside, x, holds.y, holds.right, holds.bottom], () => ({
+  // What is inside of it flows again.
+  const inside = layOut(part, { ...WHOLE, given: wide === 'set' });
+  return lastHeld(node, [inside, ...Object.values(holds)], () => ({
     ...inside,
     place: { ...node.place, kind: 'fixed', holds },
   }));
 }
 
 const lastHeld = lastMade<PageNode, PageNode>();
+
+function isAtEnd(hold: Hold): boolean {
+  return hold === 'start' || hold === 'end';
+}
+
+/** True for what comes out as wide as it was drawn without being told. */
+function hugsAcross(part: Part): boolean {
+  const { node, content } = part;
+  if (node.kind === 'text') return node.place.hugs && node.place.turn === null;
+  return content !== null && node.place.turn === null && canHug(part);
+}
+
+function heldHeight(part: Part): High {
+  const { node, content } = part;
+  if (node.kind === 'text') return node.place.hugs && node.place.turn === null ? 'hug' : 'set';
+  return content === null ? 'set' : high(part, false, 0);
+}
 
 function holdAlong(before: number, after: number, length: number): Hold {
   if (Math.abs(before) + Math.abs(after) <= length * 0.04 + 1) return 'both';
