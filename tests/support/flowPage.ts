@@ -78,7 +78,11 @@ function firstText(one: PageNode, other: PageNode): PageNode {
 function drawnNodes({ mockup, measures, decisions, plan }: Conversion, at: number): readonly PageNode[] {
   const screen = mockup.screens[at]!;
   const measured = measures.get(screen.key)!;
-  const page = lower(screen, { mockup, measures: measured, decisions, plan, flows: false }, plainFrame('nested'));
+  const page = lower(
+    screen,
+    { mockup, measures: measured, decisions, plan, flows: false },
+    plainFrame('nested'),
+  );
   return walkNodes(nested(page).children);
 }
 

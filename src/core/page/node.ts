@@ -152,6 +152,8 @@ interface NodeBase {
   /** Class names that a person gave. */
   readonly classes: readonly string[];
   readonly place: Place;
+  /** True for a part of a diagram: in the flow it stays where it was drawn. */
+  readonly drawn?: true;
   readonly look: Look;
   readonly states?: readonly StateLook[];
   /** On the page, but not shown at first. */

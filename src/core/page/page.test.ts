@@ -8,13 +8,13 @@ import {
 import { layersByKey } from '../mockup/walk';
 import type { Tag } from '../sort/tag';
 import { baselineInLine, roundedExtents } from './baselines';
-import { walkNodes, type BoxNode, type PageNode } from './node';
+import { walkNodes, type Arrangement, type BoxNode, type PageNode } from './node';
 
 type Reading = ReturnType<typeof readText>;
 
 function nodes(
   reading: Reading,
-  arrangement: 'fixed' | 'nested' = 'nested',
+  arrangement: Arrangement = 'nested',
   tags: Record<string, Tag> = {},
 ): PageNode[] {
   const { pages } = convertReading(reading, arrangement, new Map(Object.entries(tags)));
@@ -119,6 +119,17 @@ describe('shapes as boxes', () => {
     });
   });
 
+  it('draws a stroke that one sees through around a circle in one piece, and the fill up to its middle', () => {
+    expect(
+      single(
+        '<circle cx="40" cy="40" r="30" fill="#000" stroke="#0f0" stroke-opacity=".5" stroke-width="4"/>',
+      ),
+    ).toMatchObject({
+      place: { x: 8, y: 8, width: 64, height: 64 },
+      look: { fillInset: 2, radii: [{ x: 32, y: 32 }, {}, {}, {}], shadows: [{ inset: true, spread: 4 }] },
+    });
+  });
+
   it('lets browsers round edges that differ too little to be seen', () => {
     expect(
       single('<rect x="10.3" y="10.4" width="30" height="20" fill="#eee"/>').place.between,
@@ -168,6 +179,16 @@ describe('texts', () => {
   });
 
   // hhea of Commissioner 400: ascent 1.017, descent 0.206 of an em; read from the font file.
+  it('keeps the size of letters that are drawn small by geometry, where it need not flow', () => {
+    const text =
+      '<text transform="scale(.1)" x="100" y="200" font-size="110" text-rendering="geometricPrecision">Sund</text>';
+    const [placed, flowing] = (['nested', 'flow'] as const).map((arrangement) =>
+      nodes(readInside(text), arrangement).find(({ kind }) => kind === 'text'),
+    );
+    expect(placed).toMatchObject({ look: { type: { size: 110 } }, place: { turn: [0.1, 0, 0, 0.1] } });
+    expect(flowing).toMatchObject({ look: { type: { size: 11 } }, place: { turn: null } });
+  });
+
   it('rounds ascent and descent as browsers do', () => {
     const metrics = { unitsPerEm: 2000, ascent: 2034, descent: 412, lineGap: 0, xHeight: 1000, space: 520 };
     expect(roundedExtents(metrics, 15)).toEqual({ ascent: 15, descent: 3 });

@@ -140,7 +140,8 @@ function along(
       return [[start, `calc(50% - ${px(length / 2)})`], ...sized(px(length))];
     case 'both': {
       const rest = before + after;
-      const whole = rest === 0 ? '100%' : `calc(100% ${rest > 0 ? '-' : '+'} ${px(Math.abs(rest))})`;
+      const less = px(Math.abs(rest));
+      const whole = less === '0' ? '100%' : `calc(100% ${rest > 0 ? '-' : '+'} ${less})`;
       return [[start, px(before)], ...sized(whole)];
     }
   }

@@ -65,6 +65,30 @@ describe('rows, columns and grids', () => {
     expect(node('circle').place).toMatchObject({ kind: 'fixed', holds: { x: 'end', y: 'start' } });
   });
 
+  it('what lies loose is as large as its words, where they give its size and nothing is in the way', () => {
+    const card = box('card', 10, 10, 120, 60, `${word(20, 30, 'Day ticket')}${word(20, 50, 'All harbours')}`);
+    const seal = `<g id="seal"><rect x="100" y="2" width="39" height="16" fill="#d33"/>${word(105, 15, 'N')}<rect x="120" y="8" width="14" height="4" fill="#fff"/></g>`;
+    const { html, css } = converted(`<g id="stall">${card}${seal}</g>`);
+    expect(`${html}${css}`).toMatch(/position: absolute;\s+right: 0/);
+    expect(`${html}${css}`).not.toMatch(/width: 39px|height: 16px/);
+  });
+
+  it('many things of which few stand apart are a diagram, and stay where they were drawn', () => {
+    const nodes = [0, 1, 2, 3].map((at) =>
+      box(`pier${at}x`, 10 + at * 40, 10, 30, 20, word(14 + at * 40, 24, 'P')),
+    );
+    const ways = [0, 1, 2, 3].map(
+      (at) =>
+        `<path id="way${at}x" d="M${20 + at * 38} 15Q100 99 180 ${15 + at}" fill="none" stroke="#000"/>`,
+    );
+    const { node } = converted(`<g id="chart">${nodes.join('')}${ways.join('')}</g>`);
+    expect(node('chart').layout).toBeUndefined();
+    expect(node('pier2x').place).toMatchObject({
+      kind: 'fixed',
+      holds: { x: 'start', y: 'start', wide: 'set' },
+    });
+  });
+
   it('nothing is taken into a box over which something else was drawn first', () => {
     const shade = '<g id="shade"><rect width="200" height="100" opacity="0.5"/></g>';
     const { html } = converted(

@@ -1,5 +1,5 @@
 import equal from 'fast-deep-equal';
-import { bottom, right } from '../../../mockup/box';
+import { bottom, right, type Box } from '../../../mockup/box';
 import { lastMade } from '../../../mockup/remember';
 import { isMade } from '../../made';
 import {
@@ -101,23 +101,25 @@ function hold(node: PageNode, around: Part): PageNode {
   const inner = paddingBox(around);
   // What is turned has its corner somewhere else.
   const isTurned = node.place.turn !== null;
-  const x = isTurned ? 'start' : holdAlong(box.x - inner.x, right(inner) - right(box), inner.width);
+  const stays = isTurned || node.drawn === true;
+  const x = stays ? 'start' : holdAlong(box.x - inner.x, right(inner) - right(box), inner.width);
   // The page itself is as high as it comes out: only its upper edge is sure.
   const y =
-    isTurned || isMade(around.node)
+    stays || isMade(around.node)
       ? 'start'
       : holdAlong(box.y - inner.y, bottom(inner) - bottom(box), inner.height);
   const part = partOf(node);
   // The input of a field is as wide as there is room for what is typed.
   const isTyped = around.node.role === 'field';
-  const wide = isAtEnd(x) && !isTyped && hugsAcross(part) ? 'hug' : 'set';
+  const wide =
+    isAtEnd(x) && !isTyped && !node.drawn && hugsAcross(part) && isFreeBeside(box, x, around) ? 'hug' : 'set';
   const holds = {
     x,
     y: y === 'middle' ? 'start' : y,
     right: right(inner) - right(box),
     bottom: bottom(inner) - bottom(box),
     wide,
-    high: isAtEnd(y) ? heldHeight(part) : 'set',
+    high: isAtEnd(y) && !node.drawn ? heldHeight(part) : 'set',
   } as const;
   // What is inside of it flows again.
   const inside = layOut(part, { ...WHOLE, given: wide === 'set' });
@@ -133,17 +135,23 @@ function isAtEnd(hold: Hold): boolean {
   return hold === 'start' || hold === 'end';
 }
 
-/** True for what comes out as wide as it was drawn without being told. */
+/** True where nothing around stands on the side to which a box of its content's width grows. */
+function isFreeBeside(box: Box, hold: Hold, { node }: Part): boolean {
+  if (node.kind !== 'box') return true;
+  return node.children.every((child) => {
+    const other = placedBox(child.place);
+    const isBeside = hold === 'start' ? other.x >= right(box) - 1 : right(other) <= box.x + 1;
+    return !isBeside || other.y >= bottom(box) || bottom(other) <= box.y;
+  });
+}
+
+/** True for a box that comes out as wide as it was drawn without being told. */
 function hugsAcross(part: Part): boolean {
-  const { node, content } = part;
-  if (node.kind === 'text') return node.place.hugs && node.place.turn === null;
-  return content !== null && node.place.turn === null && canHug(part);
+  return part.content !== null && part.node.place.turn === null && canHug(part);
 }
 
 function heldHeight(part: Part): High {
-  const { node, content } = part;
-  if (node.kind === 'text') return node.place.hugs && node.place.turn === null ? 'hug' : 'set';
-  return content === null ? 'set' : high(part, false, 0);
+  return part.content === null ? 'set' : high(part, false, 0);
 }
 
 function holdAlong(before: number, after: number, length: number): Hold {

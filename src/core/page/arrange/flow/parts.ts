@@ -48,11 +48,16 @@ function sortParts(node: PageNode): Part {
   if (node.kind !== 'box' || node.children.length === 0)
     return { node, box, content: null, below: [], above: [] };
   const inner = innerBox(node);
+  if (node.drawn) return { node, box, content: null, below: [], above: node.children };
   const said = node.wish?.contents;
   if (said === 'nested') return { node, box, content: null, below: [], above: node.children };
   if (said !== undefined)
     return { node, box, content: saidContent(said, node.children), below: [], above: [] };
-  return { node, box, ...contentOf(node.children, inner, node, node.role !== 'field') };
+  return { node, box, ...contentOf(node.children, inner, node, sortingIn(node)) };
+}
+
+function sortingIn({ role, look }: BoxNode): Sorting {
+  return { holds: role !== 'field', cuts: role !== 'field' && look.clip?.kind === 'box' };
 }
 
 /** The padding box of a box node: inside its borders, px of the screen. */
@@ -74,16 +79,23 @@ function saidContent(direction: 'row' | 'column', children: readonly PageNode[])
   return { direction, parts, rows: [] };
 }
 
+interface Sorting {
+  /** True where boxes may take in what lies on them. */
+  readonly holds: boolean;
+  /** True where what sticks out is cut off. */
+  readonly cuts: boolean;
+}
+
 /** Sorts children in drawing order into what flows and what lies loose. */
 export function contentOf(
   children: readonly PageNode[],
   inner: Box,
   around: { readonly layer: string },
-  holds = true,
+  { holds, cuts }: Sorting = { holds: true, cuts: false },
 ): Pick<Part, 'content' | 'below' | 'above'> {
   if (isDrawing(children)) return { content: null, below: [], above: children };
   const held = holds ? holdContained(children) : children;
-  const { flowing, below, above } = separate(held, inner);
+  const { flowing, below, above } = separate(held, inner, cuts);
   const parts = flowing.map(partOf);
   let left = parts;
   const loose: PageNode[] = [];
@@ -91,6 +103,8 @@ export function contentOf(
   for (;;) {
     const cut = cutBoxes(left.map((part) => part.box));
     if (cut ?? left.length === 0) {
+      if (isDiagram(left.length, held.length))
+        return { content: null, below: [], above: children.map(asDrawn) };
       return { content: cut && contentOfCut(cut, left, around), below, above: [...loose, ...above] };
     }
     const smallest = left.reduce((best, part) => (area(part.box) < area(best.box) ? part : best));
@@ -106,6 +120,21 @@ function isDrawing(children: readonly PageNode[]): boolean {
   const index = indexOf(boxes);
   return boxes.some((box, at) => index(box).some((other) => other > at && overlaps(box, boxes[other]!)));
 }
+
+/** Common practice, no source: so many things of which so few stand apart are a diagram, and no layout. */
+const MANY = 8;
+const APART = 1 / 3;
+
+/** A diagram, with words in it or not: each of its things stands where it was drawn. */
+function isDiagram(apart: number, all: number): boolean {
+  return all >= MANY && apart <= all * APART;
+}
+
+/** A part of a diagram, with all that is in it. */
+const asDrawn = rememberOf((node: PageNode): PageNode => {
+  if (node.kind !== 'box') return { ...node, drawn: true };
+  return { ...node, drawn: true, children: node.children.map((child) => asDrawn(child)) };
+});
 
 /** True for words, and for what holds some. */
 export function hasWords(node: PageNode): boolean {
@@ -199,11 +228,11 @@ interface Separated {
 }
 
 /** What overlaps on purpose lies loose: what is beneath most of the box, what sticks out, and the smaller of two. */
-function separate(children: readonly PageNode[], inner: Box): Separated {
+function separate(children: readonly PageNode[], inner: Box, cuts: boolean): Separated {
   const boxes = children.map((child) => placedBox(child.place));
   const loose = new Map<number, 'below' | 'above'>();
   children.forEach((child, at) => {
-    const fits = contains(inner, boxes[at]!, TOUCH);
+    const fits = contains(inner, boxes[at]!, TOUCH) || (cuts && runsOut(child, boxes[at]!, inner));
     if (!fits || isTurned(child) || child.hidden) loose.set(at, at === 0 ? 'below' : 'above');
   });
   const index = indexOf(boxes);
@@ -224,6 +253,12 @@ function separate(children: readonly PageNode[], inner: Box): Separated {
   }
   const pick = (where: 'below' | 'above' | undefined) => children.filter((_, at) => loose.get(at) === where);
   return { flowing: pick(undefined), below: pick('below'), above: pick('above') };
+}
+
+/** True for words that begin in a box and go on past its right edge, as lines that are cut off do. */
+function runsOut(node: PageNode, box: Box, inner: Box): boolean {
+  const rest = { ...box, width: Math.min(box.width, right(inner) - box.x) };
+  return rest.width > 0 && contains(inner, rest, TOUCH) && hasWords(node);
 }
 
 /** What is drawn beneath other things to be their ground: boxes that hold nothing, and pictures of most of the box around. */

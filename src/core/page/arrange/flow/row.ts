@@ -88,9 +88,11 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
     given && !filled
       ? Math.max(0.5, before + after - sides.left - sides.right, ...gaps.filter((_, at) => at === free))
       : 0.5;
+  // Where things go on past the edge, nothing gives way to them.
+  const isFull = after < -1;
   return {
     layout,
-    children: textsIn(children, parts, (each) => each.box.width + slack, 'set', align, false),
+    children: textsIn(children, parts, (each) => (isFull ? 0 : each.box.width + slack), 'set', align, false),
   };
 }
 
