@@ -1,9 +1,9 @@
+import { offPx } from './mockup/box';
 import { findingList, type Finding, type Report } from './findings/finding';
 import { emit, type Emission } from './emit/emit';
 import { TARGETS } from './emit/targets';
 import type { FontFile, TargetName } from './emit/target';
 import { fontFiles } from './fontFiles';
-import { offPx } from './look/contrast';
 import { measureMockup, type Measures } from './mockup/bounds';
 import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';

@@ -39,8 +39,3 @@ export function edgeContrast({ border, fills = [], shadows = [] }: Look, ground:
 export function isSeen(off: number, strength: number): boolean {
   return off * strength > 0.1;
 }
-
-/** Px by which the edge is away from the next whole px. */
-export function offPx(edge: number): number {
-  return Math.abs(edge - Math.round(edge));
-}

@@ -116,3 +116,8 @@ export function snapOut(box: Box): Box {
 export function moveBox(box: Box, dx: number, dy: number): Box {
   return { ...box, x: box.x + dx, y: box.y + dy };
 }
+
+/** Px by which the edge is away from the next whole px. */
+export function offPx(edge: number): number {
+  return Math.abs(edge - Math.round(edge));
+}

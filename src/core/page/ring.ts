@@ -1,6 +1,6 @@
-import { coloursOf, contrast, edgeContrast, isSeen, offPx, PAPER } from '../look/contrast';
+import { coloursOf, contrast, edgeContrast, isSeen, PAPER } from '../look/contrast';
 import type { Border, Look, LookFill, LookShadow } from '../look/look';
-import { bottom, grow, right, type Box } from '../mockup/box';
+import { bottom, grow, offPx, right, type Box } from '../mockup/box';
 import { hasRadii, mapRadii, type Radii } from '../mockup/outline';
 
 interface Ringed {

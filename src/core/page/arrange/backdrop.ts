@@ -1,6 +1,6 @@
-import { contains, sameBox } from '../../mockup/box';
+import { contains, offPx, sameBox } from '../../mockup/box';
 import { placedBox } from '../lower';
-import { edgeContrast, isSeen, offPx, PAPER } from '../../look/contrast';
+import { edgeContrast, isSeen, PAPER } from '../../look/contrast';
 import type { LookShadow } from '../../look/look';
 import type { BoxNode, PageNode } from '../node';
 import { isMeant } from './meaning';

@@ -1,6 +1,6 @@
-import { edgeContrast, isSeen, offPx } from '../../look/contrast';
+import { edgeContrast, isSeen } from '../../look/contrast';
 import { isPlain, pageBorder, type Border, type Look } from '../../look/look';
-import { bottom, right } from '../../mockup/box';
+import { bottom, offPx, right } from '../../mockup/box';
 import type { Colour } from '../../mockup/paint';
 import type { PageNode, Place } from '../node';
 
