@@ -39,6 +39,8 @@ const arrow = await keys('ArrowDown', () => '');
 const change = await alternately(['-', 'aside'], ['p', 'picture']);
 await page.keyboard.press('Control+a');
 const bulk = await alternately(['-', 'aside'], ['e', 'element']);
+// Edits of thousands of rows are on their way for a while: what follows is not to wait for them.
+await page.getByRole('status').getByText('Saved').waitFor({ timeout: 120_000 });
 const CODE = '[aria-label="CSS code"], [aria-label="HTML code"]';
 await choose(BAR);
 const codeOfOne = await edits(CODE);
