@@ -69,7 +69,10 @@ function meets(one: PageNode, other: PageNode): boolean {
 }
 
 function isLeafBox(node: PageNode): node is BoxNode {
-  return node.kind === 'box' && node.children.length === 0 && node.place.turn === null && !node.hidden;
+  if (node.kind !== 'box' || node.children.length > 0 || node.place.turn !== null || node.hidden)
+    return false;
+  // What another box adds would move where its fills end.
+  return node.look.fillInset === undefined;
 }
 
 function mergeTwo(under: BoxNode, over: BoxNode): BoxNode | null {

@@ -48,9 +48,8 @@ function sortParts(node: PageNode): Part {
   if (node.kind !== 'box' || node.children.length === 0)
     return { node, box, content: null, below: [], above: [] };
   const inner = innerBox(node);
-  if (node.drawn) return { node, box, content: null, below: [], above: node.children };
   const said = node.wish?.contents;
-  if (said === 'nested') return { node, box, content: null, below: [], above: node.children };
+  if (node.drawn || said === 'nested') return { node, box, content: null, below: [], above: node.children };
   if (said !== undefined)
     return { node, box, content: saidContent(said, node.children), below: [], above: [] };
   return { node, box, ...contentOf(node.children, inner, node, sortingIn(node)) };
