@@ -14,11 +14,6 @@ function gather(layer: Layer, into: Layer[]): void {
   if (layer.kind === 'group') for (const child of layer.layers) gather(child, into);
 }
 
-/** True when `test` holds for a layer below or including `layer`; stops at the first. */
-export function someWithin(layer: Layer, test: (part: Layer) => boolean): boolean {
-  return test(layer) || (layer.kind === 'group' && layer.layers.some((child) => someWithin(child, test)));
-}
-
 /** Every layer of the mockup except the screens' own roots. */
 export function layersOf(mockup: Mockup): Layer[] {
   return mockup.screens.flatMap((screen) => walk(screen.root).slice(1));

@@ -21,15 +21,15 @@ interface Ringed {
 export function ringOf(outer: Box, { border, fills, radii, shadows }: Look): Ringed | null {
   if (!border || !fills || shadows || border.width < 1) return null;
   if (!isSeenBetween(outer, border, fills) && !isSeenThrough(border, fills)) return null;
-  if (border.colour.alpha < 1 && isRound(outer, radii) && border.width >= 2) {
-    // Two halves would have a seam between them, and around a circle that is seen.
-    const whole = { ...ring(border.width, border), inset: true };
-    return { box: outer, radii, beneath: [], fillInset: border.width / 2, shadows: [whole] };
-  }
   if (border.colour.alpha < 1) {
-    const half = ring(border.width / 2, border);
-    const both = [{ ...half, inset: true }, half];
-    return { ...inner(outer, radii, border.width / 2), beneath: [], shadows: both };
+    const middle = border.width / 2;
+    // Two halves have a seam between them, and around a circle that is seen.
+    if (isRound(outer, radii) && middle >= 1) {
+      const whole = { ...ring(border.width, border), inset: true };
+      return { box: outer, radii, beneath: [], fillInset: middle, shadows: [whole] };
+    }
+    const half = ring(middle, border);
+    return { ...inner(outer, radii, middle), beneath: [], shadows: [{ ...half, inset: true }, half] };
   }
   if (!fills.flatMap(coloursOf).every(({ alpha }) => alpha === 1)) return null;
   // Browsers paint a shadow beneath a square box too, when that hides it: no ground shows between them. Round ones have

@@ -3,7 +3,7 @@ import { grow, snapOut, union, type Box } from '../mockup/box';
 import type { GroupLayer, Layer, LayerKey } from '../mockup/layer';
 import { IDENTITY } from '../mockup/matrix';
 import type { Screen } from '../mockup/mockup';
-import { someWithin, walk } from '../mockup/walk';
+import { walk } from '../mockup/walk';
 import type { Decisions } from '../sort/decision';
 import { asPicture, bare, standaloneSvg, type PlacedLayer, type StandaloneOptions } from './standaloneSvg';
 
@@ -86,8 +86,7 @@ const MOST_PARTS = 300;
 export function layerDrawing(layer: Layer, measures: Measures, options: StandaloneOptions): string | null {
   const measure = measures.get(layer.key);
   if (!measure?.painted) return null;
-  let parts = 0;
-  if (someWithin(layer, () => ++parts > MOST_PARTS)) return null;
+  if (walk(layer).length > MOST_PARTS) return null;
   return standaloneSvg([{ layer: bare(layer), matrix: measure.matrix }], snapOut(measure.painted), options);
 }
 

@@ -4,7 +4,7 @@ import type { Layer, LayerKey } from '../mockup/layer';
 import { IDENTITY, invert, isUpright, meanScale, multiply, type Matrix } from '../mockup/matrix';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { lastMade } from '../mockup/remember';
-import { someWithin, walk } from '../mockup/walk';
+import { walk } from '../mockup/walk';
 import type { Report } from '../findings/finding';
 import type { Decision, Decisions } from '../sort/decision';
 import { layersNamed } from '../sort/merges';
@@ -133,7 +133,7 @@ function isPlainBitmap(layer: Extract<Layer, { kind: 'bitmap' }>, own: Matrix, b
 }
 
 function hasBitmap(layer: Layer): boolean {
-  return someWithin(layer, ({ kind }) => kind === 'bitmap');
+  return walk(layer).some(({ kind }) => kind === 'bitmap');
 }
 
 /** Px of the bitmap for one px of the screen; infinite for what is more than one bitmap and can be drawn at any size. */

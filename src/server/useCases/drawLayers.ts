@@ -4,7 +4,7 @@ import sharp from 'sharp';
 import { measureMockup, type Measures } from '../../core/mockup/bounds';
 import type { Layer, LayerKey } from '../../core/mockup/layer';
 import type { Assets, Mockup } from '../../core/mockup/mockup';
-import { layersOf } from '../../core/mockup/walk';
+import { layersByKey } from '../../core/mockup/walk';
 import {
   DRAWINGS,
   layerDrawing,
@@ -168,7 +168,7 @@ async function prepare(revisionId: string, tags: Tags): Promise<Drawable> {
   return {
     mockup,
     assets,
-    layers: new Map(layersOf(mockup).map((layer) => [layer.key, layer])),
+    layers: layersByKey(mockup),
     measures: measureMockup(mockup),
     outliner: outlinerOf(book),
     small: new Map(),

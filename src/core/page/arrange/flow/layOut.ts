@@ -109,17 +109,14 @@ function hold(node: PageNode, around: Part): PageNode {
       ? 'start'
       : holdAlong(box.y - inner.y, bottom(inner) - bottom(box), inner.height);
   const part = partOf(node);
-  // The input of a field is as wide as there is room for what is typed.
-  const isTyped = around.node.role === 'field';
-  const wide =
-    isAtEnd(x) && !isTyped && !node.drawn && hugsAcross(part) && isFreeBeside(box, x, around) ? 'hug' : 'set';
+  const wide = isAtEnd(x) && hugsAcross(part) && isFreeBeside(box, x, around) ? 'hug' : 'set';
   const holds = {
     x,
     y: y === 'middle' ? 'start' : y,
     right: right(inner) - right(box),
     bottom: bottom(inner) - bottom(box),
     wide,
-    high: isAtEnd(y) && !node.drawn ? heldHeight(part) : 'set',
+    high: isAtEnd(y) ? heldHeight(part) : 'set',
   } as const;
   // What is inside of it flows again.
   const inside = layOut(part, { ...WHOLE, given: wide === 'set' });

@@ -1,9 +1,8 @@
 import { answer, NOT_FOUND, parseId } from '@/server/http';
 import { fileResponse } from '@/server/fileResponse';
 import { pool } from '@/server/db/pool';
-import { getBlob } from '@/server/db/tables/blobs';
 import { newestPicture } from '@/server/db/tables/revisions';
-import { smallPicture } from '@/server/useCases/smallPicture';
+import { smallPicture, wholePicture } from '@/server/useCases/mockupPicture';
 
 /** The first screen of a mockup as it was read: as SVG, or with `small` as a WebP for the shelf. */
 export function GET(
@@ -22,10 +21,4 @@ export function GET(
       response.headers.set('cache-control', 'private, max-age=86400, immutable');
     return response;
   });
-}
-
-async function wholePicture(digest: string): Promise<Uint8Array> {
-  const bytes = await getBlob(pool(), digest);
-  if (!bytes) throw NOT_FOUND('This mockup');
-  return bytes;
 }

@@ -4,6 +4,13 @@ import { pool } from '../db/pool';
 import { getBlob } from '../db/tables/blobs';
 import { NOT_FOUND } from '../http';
 
+/** The picture of a reading as SVG. */
+export async function wholePicture(digest: string): Promise<Uint8Array> {
+  const svg = await getBlob(pool(), digest);
+  if (!svg) throw NOT_FOUND('This picture');
+  return svg;
+}
+
 /** Px, twice what the shelf shows: enough for dense screens. */
 const [WIDTH, HEIGHT] = [384, 240];
 
@@ -34,10 +41,8 @@ function inTurn<T>(work: () => Promise<T>): Promise<T> {
 }
 
 async function draw(digest: string): Promise<Uint8Array> {
-  const svg = await getBlob(pool(), digest);
-  if (!svg) throw NOT_FOUND('This picture');
   // Orden wrote it itself, so it may be as long as the mockup is large.
-  return sharp(svg, { unlimited: true, limitInputPixels: false })
+  return sharp(await wholePicture(digest), { unlimited: true, limitInputPixels: false })
     .resize(WIDTH, HEIGHT, { fit: 'inside' })
     .webp()
     .toBuffer();
