@@ -4,6 +4,7 @@ import { IDENTITY, isUpright, meanScale, multiply, type Matrix } from './matrix'
 import type { Mockup, Screen } from './mockup';
 import type { FaceId, FontFace } from './type';
 import { transformedBox } from './outline';
+import { rememberOf } from './remember';
 
 export type Faces = Readonly<Record<FaceId, FontFace>>;
 
@@ -48,9 +49,10 @@ export function measureScreen(screen: Screen, faces: Faces): Measures {
 }
 
 /** Measures every screen, by its key. */
-export function measureMockup({ screens, faces }: Mockup): ReadonlyMap<string, Measures> {
-  return new Map(screens.map((screen) => [screen.key, measureScreen(screen, faces)]));
-}
+export const measureMockup = rememberOf(
+  ({ screens, faces }: Mockup): ReadonlyMap<string, Measures> =>
+    new Map(screens.map((screen) => [screen.key, measureScreen(screen, faces)])),
+);
 
 /** What a layer paints, px of the screen, or would if it were not hidden. */
 export function paintedIfShown(layer: Layer, { matrix, painted }: Measure, faces: Faces): Box | null {

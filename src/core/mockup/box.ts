@@ -67,6 +67,19 @@ export function intersection(one: Box, other: Box): Box | null {
   return shared.width >= 0 && shared.height >= 0 ? shared : null;
 }
 
+/** True for boxes that share something, if only an edge. */
+export function touches(one: Box, other: Box): boolean {
+  return one.x <= right(other) && other.x <= right(one) && one.y <= bottom(other) && other.y <= bottom(one);
+}
+
+/** True for boxes that share more than `by` px in both directions. */
+export function overlaps(one: Box, other: Box, by: number): boolean {
+  return (
+    Math.min(right(one), right(other)) - Math.max(one.x, other.x) > by &&
+    Math.min(bottom(one), bottom(other)) - Math.max(one.y, other.y) > by
+  );
+}
+
 export function grow(box: Box, by: number): Box {
   return { x: box.x - by, y: box.y - by, width: box.width + 2 * by, height: box.height + 2 * by };
 }

@@ -1,8 +1,9 @@
 import type { Measure, Measures } from '../mockup/bounds';
-import { intersection } from '../mockup/box';
+import { touches } from '../mockup/box';
 import { wordsOf } from '../look/layerTitle';
 import type { Layer, LayerKey, TextLayer } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
+import { rememberOf } from '../mockup/remember';
 import { walk } from '../mockup/walk';
 import { findCovered } from './covered';
 import { findPlaces, type PlaceRole } from './places';
@@ -116,11 +117,12 @@ function textSizes(screen: Screen, measures: Measures): ReadonlyMap<number, numb
   const sizes = new Map<number, number>();
   for (const layer of walk(screen.root)) {
     if (layer.kind !== 'text' || !isOnScreen(layer, screen, measures)) continue;
-    for (const run of layer.lines.flatMap((line) => line.runs)) {
-      const scale = measures.get(layer.key)?.matrix[3] ?? 1;
-      const size = Math.round(run.style.size * Math.abs(scale));
-      sizes.set(size, (sizes.get(size) ?? 0) + run.text.length);
-    }
+    const scale = Math.abs(measures.get(layer.key)?.matrix[3] ?? 1);
+    for (const { runs } of layer.lines)
+      for (const { text, style } of runs) {
+        const size = Math.round(style.size * scale);
+        sizes.set(size, (sizes.get(size) ?? 0) + text.length);
+      }
   }
   return sizes;
 }
@@ -128,18 +130,19 @@ function textSizes(screen: Screen, measures: Measures): ReadonlyMap<number, numb
 /** What is hidden or drawn beside the screen (samples, notes) says nothing about the page. */
 function isOnScreen({ key, visible }: Layer, { width, height }: Screen, measures: Measures): boolean {
   const painted = measures.get(key)?.painted;
-  return visible && Boolean(painted && intersection(painted, { x: 0, y: 0, width, height }));
+  return visible && Boolean(painted && touches(painted, { x: 0, y: 0, width, height }));
 }
 
 /** Common practice, no source: a heading is short. */
 const HEADING_LETTERS = 90;
 
 /** True for words that can stand over something: numbers and long texts do not. */
-export function canTitle(text: TextLayer): boolean {
+export const canTitle = rememberOf((text: TextLayer): boolean => {
   const letters = wordsOf(text);
+  if (letters.length > HEADING_LETTERS || !/\p{L}{2}/u.test(letters)) return false;
   const [words, figures] = [letters.match(/\p{L}/gu)?.length ?? 0, letters.match(/\p{N}/gu)?.length ?? 0];
-  return letters.length <= HEADING_LETTERS && /\p{L}{2}/u.test(letters) && words > figures;
-}
+  return words > figures;
+});
 
 /** The size of a text's largest letters, whole px of the screen. */
 export function sizeOnScreen(text: TextLayer, measures: Measures): number {

@@ -64,12 +64,12 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
     node.classes.forEach((name) => given.add(name));
     if (node.kind === 'text')
       for (const line of node.lines)
-        for (const { look } of line.spans) note(spanMark(look), () => bare(look), null, null, []);
+        for (const { look } of line.spans) note(lookMark(look), () => bare(look), null, null, []);
   }
   for (const { ground, classes } of pages) {
     if (!ground || !classes) continue;
     const look: Look = { fills: [{ kind: 'solid', colour: ground }] };
-    note(spanMark(look), () => bare(look), null, null, classes);
+    note(lookMark(look), () => bare(look), null, null, classes);
   }
   const known = new Map<string, StyleClass>();
   for (const [mark, { look, layout, states, narrow, names, common, standing }] of uses) {
@@ -91,7 +91,7 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
   }
   return {
     classes: [...known.values()],
-    classFor: (look) => known.get(spanMark(look) ?? '')?.name ?? null,
+    classFor: (look) => known.get(lookMark(look) ?? '')?.name ?? null,
     classesWithin: (within) => roots.get(within) ?? [],
     classOf: (node) => known.get(markOf(node) ?? '') ?? null,
   };
@@ -132,17 +132,14 @@ const markOf = rememberOf((node: PageNode): string | null => {
   return standing && `standing ${JSON.stringify(standing)}`;
 });
 
-/** The mark of letters inside of a text. */
-const spanMark = rememberOf((look: Look) => lookMark(look));
-
 function lookMark(
   look: Look,
   layout: Layout | null = null,
   states: readonly StateLook[] = [],
 ): string | null {
   if (isPlain(look) && !layout && states.length === 0) return null;
-  const rest = layout || states.length > 0 ? JSON.stringify([layout, states]) : '';
-  return `${lookText(look)} ${rest}`;
+  if (!layout && states.length === 0) return lookText(look);
+  return `${lookText(look)} ${JSON.stringify([layout, states])}`;
 }
 
 /** An edit gives few nodes another look, and many another place. */

@@ -234,7 +234,7 @@ function pictureMarkup(node: PictureNode, context: MarkupContext): MarkupElement
     width: formatNumber(node.place.width),
     height: formatNumber(node.place.height),
     alt: node.alternative,
-    style: around ? null : placeStyle({ ...node, place: { ...node.place, hugs: true } }, context),
+    style: around ? null : placeStyle(node, context, [], true),
   });
   if (!around) return image;
   return element(
@@ -306,17 +306,22 @@ function elementName(role: Role, inside: Inside): string {
   return inside.phrasing && !(phrasing && inline) && name !== 'a' ? 'span' : name;
 }
 
-/** The place of a node, where its class does not say it. */
+/**
+ * The place of a node, where its class does not say it.
+ * @param isSized whether attributes of its element give its size
+ */
 function placeStyle(
   node: PageNode,
   context: MarkupContext,
   others: readonly Declaration[] = [],
+  isSized = false,
 ): string | null {
+  const { place } = node;
   const standing = standingOf(node);
-  if (standing || node.place.kind === 'flow') {
+  if (standing || place.kind === 'flow') {
     const said = context.sheet.classOf(node)?.standing;
     const own = standing && !said ? standingDeclarations(standing) : [];
     return inline([...own, ...others], context);
   }
-  return inline([...placeDeclarations(node.place), ...others], context);
+  return inline([...placeDeclarations(isSized ? { ...place, hugs: true } : place), ...others], context);
 }

@@ -40,11 +40,12 @@ function isBackdrop(node: PageNode): node is BoxNode {
   if (isMeant({ ...node, classes: [] })) return false;
   const { opacity, blend, filters, clip, fills, border, sides, shadows = [] } = node.look;
   if (node.look.fillInset !== undefined) return false;
+  const dressed = opacity !== undefined || blend !== undefined || filters !== undefined || clip !== undefined;
+  if (dressed || (fills ?? border ?? sides) === undefined) return false;
   // Lines of a part of a px are drawn so by what has nothing inside of it.
   const lines = [border?.width ?? 0, ...shadows.filter(isLine).map(({ spread }) => spread)];
-  if (isSeen(Math.max(...lines.map(offPx)), edgeContrast(node.look, PAPER))) return false;
-  const dressed = opacity !== undefined || blend !== undefined || filters !== undefined || clip !== undefined;
-  return !dressed && (fills ?? border ?? sides) !== undefined;
+  const off = Math.max(...lines.map(offPx));
+  return off === 0 || !isSeen(off, edgeContrast(node.look, PAPER));
 }
 
 /** A shadow that is a line around the box. */

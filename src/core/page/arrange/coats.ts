@@ -1,5 +1,5 @@
 import { isPlain, type Border, type Look, type LookShadow, type Sides } from '../../look/look';
-import { bottom, grow, intersection, right, sameBox } from '../../mockup/box';
+import { bottom, grow, overlaps, right, sameBox } from '../../mockup/box';
 import { hasRadii, NO_RADII } from '../../mockup/outline';
 import { placedBox } from '../lower';
 import type { BoxNode, PageNode } from '../node';
@@ -64,8 +64,7 @@ function isBarAt({ place }: PageNode, { place: around }: BoxNode, side: 'top' | 
 }
 
 function meets(one: PageNode, other: PageNode): boolean {
-  const shared = intersection(placedBox(one.place), placedBox(other.place));
-  return shared !== null && shared.width > 0 && shared.height > 0;
+  return overlaps(placedBox(one.place), placedBox(other.place), 0);
 }
 
 function isLeafBox(node: PageNode): node is BoxNode {

@@ -1,5 +1,5 @@
 import { findingList, type Finding, type Report } from '../../findings/finding';
-import { measureScreen } from '../../mockup/bounds';
+import { measureMockup, measureScreen } from '../../mockup/bounds';
 import { bareLayer } from '../../mockup/layer';
 import { layersOf } from '../../mockup/walk';
 import { meanScale, multiply, scaling } from '../../mockup/matrix';
@@ -115,8 +115,9 @@ function leadToLayers(findings: readonly Finding[], mockup: Mockup): Finding[] {
   });
 }
 
-function drawsSomething({ screens, faces }: Mockup): boolean {
-  return screens.some((screen) => measureScreen(screen, faces).get(screen.key)?.painted);
+function drawsSomething(mockup: Mockup): boolean {
+  const measures = measureMockup(mockup);
+  return mockup.screens.some(({ key }) => measures.get(key)?.get(key)?.painted);
 }
 
 function countElements(root: XmlNode): number {

@@ -1,5 +1,5 @@
 import { measureScreen, type Measures } from '../../mockup/bounds';
-import { area, contains, intersection, transformBox, type Box } from '../../mockup/box';
+import { area, contains, intersection, touches, transformBox, type Box } from '../../mockup/box';
 import type { GroupLayer, Layer, LayerKey } from '../../mockup/layer';
 import { splitName } from '../../mockup/layerName';
 import { multiply } from '../../mockup/matrix';
@@ -121,9 +121,7 @@ function areScreens(
 ): boolean {
   if (boxes.length < 2) return false;
   // Columns of one page touch; screens on a sheet never do.
-  const touching = boxes.some((one, at) =>
-    boxes.slice(at + 1).some((other) => intersection(one, other) !== null),
-  );
+  const touching = boxes.some((one, at) => boxes.slice(at + 1).some((other) => touches(one, other)));
   if (touching) return false;
   const together = boxes.reduce((sum, box) => sum + area(box), 0);
   const whole = sheet.width * sheet.height;

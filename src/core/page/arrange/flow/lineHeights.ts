@@ -1,4 +1,4 @@
-import { boxAround, contains, intersection, type Box } from '../../../mockup/box';
+import { boxAround, contains, overlaps, type Box } from '../../../mockup/box';
 import { lastMade } from '../../../mockup/remember';
 import { isPlain } from '../../../look/look';
 import { placedBox } from '../../lower';
@@ -63,7 +63,7 @@ function raiseAll(nodes: readonly PageNode[], around: Box, shown: Shown): readon
     if (raised === node) return node;
     const box = placedBox(raised.place);
     const meets = boxes.some(
-      (other, index) => index !== at && touches(other, box) && !touches(other, boxes[at]!),
+      (other, index) => index !== at && overlaps(other, box, MET) && !overlaps(other, boxes[at]!, MET),
     );
     if (meets || !contains(around, box, 0.5)) return node;
     boxes[at] = box;
@@ -71,10 +71,8 @@ function raiseAll(nodes: readonly PageNode[], around: Box, shown: Shown): readon
   });
 }
 
-function touches(one: Box, other: Box): boolean {
-  const shared = intersection(one, other);
-  return shared !== null && shared.width > 0.5 && shared.height > 0.5;
-}
+/** Px that boxes may share and still not meet. */
+const MET = 0.5;
 
 function raise(node: PageNode, around: Box, shown: Shown): PageNode {
   if (node.kind === 'text') return raiseText(node, shown);

@@ -1,5 +1,5 @@
 import Flatbush from 'flatbush';
-import { area, bottom, boxAround, contains, intersection, right, type Box } from '../../../mockup/box';
+import { area, bottom, boxAround, contains, overlaps, right, touches, type Box } from '../../../mockup/box';
 import { borderInsets } from '../../../look/look';
 import { rememberOf } from '../../../mockup/remember';
 import { placedBox } from '../../lower';
@@ -117,7 +117,9 @@ function isDrawing(children: readonly PageNode[]): boolean {
   if (children.length < 2 || children.some(hasWords)) return false;
   const boxes = children.map((child) => placedBox(child.place));
   const index = indexOf(boxes);
-  return boxes.some((box, at) => index(box).some((other) => other > at && overlaps(box, boxes[other]!)));
+  return boxes.some((box, at) =>
+    index(box).some((other) => other > at && overlaps(box, boxes[other]!, TOUCH)),
+  );
 }
 
 /** Common practice, no source: so many things of which so few stand apart are a diagram, and no layout. */
@@ -190,7 +192,7 @@ function holdContained(children: readonly PageNode[]): readonly PageNode[] {
       )
       .at(-1);
     if (holds === undefined) return null;
-    const between = under.filter((other) => other > holds && overlaps(boxes[other]!, box));
+    const between = under.filter((other) => other > holds && overlaps(boxes[other]!, box, TOUCH));
     return between.every((other) => isHeldBy(other, holds)) ? holds : null;
   };
   children.forEach((child, at) => holder.push(holderOf(child, at)));
@@ -239,7 +241,7 @@ function separate(children: readonly PageNode[], inner: Box, cuts: boolean): Sep
     for (const upper of index(low).filter((other) => other > lower)) {
       if (loose.has(lower)) break;
       const high = boxes[upper]!;
-      if (loose.has(upper) || !overlaps(low, high)) continue;
+      if (loose.has(upper) || !overlaps(low, high, TOUCH)) continue;
       const isGround =
         contains(low, high, TOUCH) && isGroundBox(children[lower]!, area(low) * 2 >= area(inner));
       // A frame over all of something lies on it.
@@ -272,18 +274,17 @@ function isTurned({ place }: PageNode): boolean {
   return turn !== null && !(turn[1] === 0 && turn[2] === 0 && turn[0] > 0 && turn[3] > 0);
 }
 
-function overlaps(one: Box, other: Box): boolean {
-  const shared = intersection(one, other);
-  return shared !== null && shared.width > TOUCH && shared.height > TOUCH;
-}
-
 /** So few boxes are looked through faster than an index of them is made. */
 const FEW = 16;
 
 /** Finds the boxes that touch a box, in order. */
 function indexOf(boxes: readonly Box[]): (box: Box) => readonly number[] {
   if (boxes.length <= FEW)
-    return (box) => boxes.flatMap((other, at) => (intersection(box, other) ? [at] : []));
+    return (box) => {
+      const found: number[] = [];
+      for (let at = 0; at < boxes.length; at++) if (touches(box, boxes[at]!)) found.push(at);
+      return found;
+    };
   const index = new Flatbush(boxes.length);
   for (const box of boxes) index.add(box.x, box.y, right(box), bottom(box));
   index.finish();
