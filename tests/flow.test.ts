@@ -11,8 +11,6 @@ const here = inChromium();
 const STUCK: Readonly<Record<string, number>> = {
   'gentelella-widgets.svgz': 3,
   'm-gentelella-dashboard.svgz': 1,
-  'semantic-homepage.svgz': 1,
-  'win98-gallery.svgz': 8,
 };
 
 describe.each(PAGE_MOCKUPS)('$name', ({ name, read }) => {

@@ -29,7 +29,8 @@ export async function offsets(
   const found = await page.evaluate(() =>
     [...document.querySelectorAll<HTMLElement>('[data-layer]')].map((element) => {
       const words = document.createRange();
-      words.selectNodeContents(element);
+      const first = document.createTreeWalker(element, NodeFilter.SHOW_TEXT).nextNode();
+      words.selectNodeContents(first ?? element);
       const [line] = words.getClientRects();
       const { x, y, right, bottom } = element.getBoundingClientRect();
       return {

@@ -159,27 +159,48 @@ function joinRow(fragments: readonly Placed[], main: Piece, exact: number): Row 
   let natural = 0;
   const isDrawn = fragments.every(({ stretch }) => stretch === 1);
   const slack = isDrawn ? exact : ROUGH;
+  const common = commonStretch(fragments, main);
   for (const [at, fragment] of fragments.entries()) {
     const before = fragments[at - 1];
-    const own = fragment.spans.map((span) => dressed(span, fragment.piece, main));
+    const spacing = ownSpacing(fragment, common);
+    const own = fragment.spans.map((span) => dressed(span, spacing, fragment.piece, main));
     if (before) {
       const gap = fragment.x - before.x - before.width;
       const space = Math.min(before.piece.node.space, fragment.piece.node.space);
       const most = Math.max(before.piece.node.space, fragment.piece.node.space);
       const isSpace = gap >= space - slack && gap <= most + slack;
       if (!isSpace && Math.abs(gap) > slack) return null;
-      const off = ({ node }: Piece) => Math.abs(node.space - gap) > SAME_SPACE;
-      if (isSpace) addSpace(spans, own, { last: off(before.piece), next: off(fragment.piece) });
+      const off = (each: Placed) =>
+        Math.abs(each.piece.node.space - gap) > SAME_SPACE || ownSpacing(each, common) !== 0;
+      if (isSpace) addSpace(spans, own, { last: off(before), next: off(fragment) });
       natural += isSpace ? gap : 0;
     }
     starts.push(natural);
     spans.push(...own);
-    natural += fragment.width / fragment.stretch;
+    natural += fragment.width / (spacing === 0 ? fragment.stretch : common);
   }
   const box = boxAround(fragments.map(({ x, width, baseline }) => ({ x, width, y: baseline, height: 0 })));
   const stretch = isDrawn ? 1 : box.width / natural;
   const drift = fragments.map(({ x }, at) => Math.abs(box.x + starts[at]! * stretch - x));
   return Math.max(...drift) > DRIFT ? null : { box, stretch, spans: merged(spans) };
+}
+
+/** How much wider the letters of a row are drawn than they are, most of them: those of the sentence's own type, where it has some. */
+function commonStretch(fragments: readonly Placed[], { type }: Piece): number {
+  const own = fragments.filter(({ piece }) => sameLook(piece.type, type));
+  const counted = own.length > 0 ? own : fragments;
+  const drawn = counted.reduce((sum, { width }) => sum + width, 0);
+  return drawn / counted.reduce((sum, { width, stretch }) => sum + width / stretch, 0);
+}
+
+/** Px by which a piece may come out wider or narrower before its letters are spaced instead. */
+const UNSPACED = 1;
+
+/** Px between the letters of a piece that is stretched by another share than the rest of its row, so that it is as wide. */
+function ownSpacing({ width, stretch, spans }: Fragment, common: number): number {
+  if (Math.abs(width - (width / stretch) * common) <= UNSPACED) return 0;
+  const letters = spans.reduce((sum, { text }) => sum + [...text].length, 0);
+  return Math.round(((width / common - width / stretch) / letters) * 1000) / 1000;
 }
 
 /** Px by which a space may be wider than the gap that it fills. */
@@ -208,9 +229,10 @@ function isPlainSpan({ look, href }: TextSpan): boolean {
 }
 
 /** A span in the sentence's own look, or with all that is otherwise. */
-function dressed(span: TextSpan, piece: Piece, { type }: Piece): TextSpan {
+function dressed(span: TextSpan, spacing: number, piece: Piece, { type }: Piece): TextSpan {
   const own = span.look.type ?? piece.type;
-  const inside: TypeLook = { ...own, lineHeight: null, align: type.align };
+  const letterSpacing = own.letterSpacing + spacing;
+  const inside: TypeLook = { ...own, letterSpacing, lineHeight: null, align: type.align };
   return { ...span, look: sameLook(inside, { ...type, lineHeight: null }) ? {} : { type: inside } };
 }
 

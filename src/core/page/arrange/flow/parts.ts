@@ -47,12 +47,11 @@ function sortParts(node: PageNode): Part {
   const box = placedBox(node.place);
   if (node.kind !== 'box' || node.children.length === 0)
     return { node, box, content: null, below: [], above: [] };
-  const inner = innerBox(node);
   const said = node.wish?.contents;
   if (node.drawn || said === 'nested') return { node, box, content: null, below: [], above: node.children };
   if (said !== undefined)
     return { node, box, content: saidContent(said, node.children), below: [], above: [] };
-  return { node, box, ...contentOf(node.children, inner, node, sortingIn(node)) };
+  return { node, box, ...contentOf(node.children, box, node, sortingIn(node)) };
 }
 
 function sortingIn({ role, look }: BoxNode): Sorting {

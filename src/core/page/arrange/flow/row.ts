@@ -1,4 +1,4 @@
-import { boxAround, right, type Box } from '../../../mockup/box';
+import { bottom, boxAround, right, type Box } from '../../../mockup/box';
 import type { Layout, Wide } from '../../node';
 import { alignLine } from './across';
 import { textsIn } from './breaks';
@@ -53,7 +53,10 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
             : spaces[at - 1]!;
     const { over } = vertical;
     const end = at === parts.length - 1 ? stickingOut(after) : 0;
-    const margin = { top: own.top + over.top, left, right: end, bottom: over.bottom };
+    // What hangs from the top sticks out below for itself; in any other line all must, to stand in it.
+    const hangs = (own.align ?? align) === 'start';
+    const below = hangs ? Math.min(0, extra(bottom(inner) - bottom(each.box))) : over.bottom;
+    const margin = { top: own.top + over.top, left, right: end, bottom: below };
     return layOut(each, {
       wide,
       high: high(each, own.align === 'stretch' || (own.align === null && align === 'stretch'), line.height),
