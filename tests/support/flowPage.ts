@@ -112,19 +112,39 @@ export async function grow(page: BrowserPage): Promise<Grown> {
       words.selectNodeContents(element);
       return words.getBoundingClientRect();
     };
-    const meet = (one: DOMRect, other: DOMRect) =>
+    type Seen = Pick<DOMRect, 'left' | 'top' | 'right' | 'bottom'>;
+    const meet = (one: Seen, other: Seen) =>
       Math.min(one.right, other.right) - Math.max(one.left, other.left) > 1 &&
       Math.min(one.bottom, other.bottom) - Math.max(one.top, other.top) > 1;
+    // A list that goes on below where the mockup cuts it off goes on farther when it gets longer.
+    const lists = new Set(
+      all.filter(
+        (element) =>
+          getComputedStyle(element).overflow !== 'visible' && element.scrollHeight > element.clientHeight + 1,
+      ),
+    );
     const isCut = (element: HTMLElement) => {
       const box = boxOf(element);
       for (let around = element.parentElement; around; around = around.parentElement) {
-        if (getComputedStyle(around).overflow === 'visible') continue;
+        if (getComputedStyle(around).overflow === 'visible' || lists.has(around)) continue;
         const edge = around.getBoundingClientRect();
         if (box.right > edge.right + 1 || box.bottom > edge.bottom + 1) return true;
       }
       return false;
     };
-    const before = things.map(boxOf);
+    /** What is seen of an element in the lists around it. */
+    const seenOf = (element: HTMLElement) =>
+      [...lists].reduce<Seen>((seen, list) => {
+        if (!list.contains(element) || list === element) return seen;
+        const { left, top, right, bottom } = list.getBoundingClientRect();
+        return {
+          left: Math.max(seen.left, left),
+          top: Math.max(seen.top, top),
+          right: Math.min(seen.right, right),
+          bottom: Math.min(seen.bottom, bottom),
+        };
+      }, boxOf(element));
+    const before = things.map(seenOf);
     const cutBefore = things.map(isCut);
     const texts = document.createTreeWalker(document.querySelector('.screen')!, NodeFilter.SHOW_TEXT);
     const nodes: Text[] = [];
@@ -134,7 +154,7 @@ export async function grow(page: BrowserPage): Promise<Grown> {
       if (text !== '')
         node.data = `${text} ${text.repeat(2).slice(0, Math.max(1, Math.round(text.length * 0.3) - 1))}`;
     }
-    const after = things.map(boxOf);
+    const after = things.map(seenOf);
     const nameOf = (element: HTMLElement) => element.dataset.layer ?? element.className;
     const overlaps = things.flatMap((one, at) =>
       things.flatMap((other, index) => {

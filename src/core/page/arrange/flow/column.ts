@@ -1,8 +1,8 @@
 import { boxAround, bottom, right, type Box } from '../../../mockup/box';
-import type { Align, Layout, Margin, Wide } from '../../node';
+import type { Align, High, Layout, Margin, Wide } from '../../node';
 import { shareColumns } from './alike';
 import { textsIn } from './breaks';
-import { isText, type Content, type Part } from './parts';
+import { isCutBelow, isText, type Content, type Part } from './parts';
 import { commonGap, DOWN_SLACK, extra, high, insets, padded, spaceOut, stickingOut } from './spacing';
 import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
 import { canHug, firmWide, isIntrinsic, isTight, isUnseen, paddingBox } from './widths';
@@ -26,6 +26,7 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
     widened.some((each) => spans(each.box, room) && isIntrinsic(each) && each.content !== null) ||
     widened.some((each) => isText(each) && spans(each.box, room));
   const spaces = said === undefined ? spaceOut(gaps, gap, DOWN_SLACK) : gaps.map(() => 0);
+  const isCut = isCutBelow(part, inside);
   const children = widened.map((each, at) => {
     const top = at === 0 ? vertical.over.top : spaces[at - 1]!;
     const below = at === widened.length - 1 ? vertical.over.bottom : 0;
@@ -49,7 +50,7 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
     };
     return layOut(each, {
       wide,
-      high: high(each, false, 0),
+      high: isCut ? unsqueezed(each) : high(each, false, 0),
       align: fits ? null : wanted,
       margin,
       given: stretched ? given || !canHug(each) : wide !== 'hug',
@@ -75,6 +76,12 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
       given,
     ),
   };
+}
+
+/** What is in a list that is cut off would give way to it, where it has a height or is itself cut off. */
+function unsqueezed(part: Part): High {
+  const own = high(part, false, 0);
+  return own === 'set' || part.node.look.clip ? 'least' : own;
 }
 
 /** How many times more room there is at the right than at the left of things that stand at the left. */

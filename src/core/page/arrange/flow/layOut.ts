@@ -102,7 +102,9 @@ function hold(node: PageNode, around: Part): PageNode {
   // What is turned has its corner somewhere else.
   const isTurned = node.place.turn !== null;
   const stays = isTurned || node.drawn === true;
-  const x = stays ? 'start' : holdAlong(box.x - inner.x, right(inner) - right(box), inner.width);
+  // Words that begin inside and run out at the end begin there whatever the width.
+  const runs = node.look.type?.align === 'start' && box.x >= inner.x && right(box) > right(inner);
+  const x = stays || runs ? 'start' : holdAlong(box.x - inner.x, right(inner) - right(box), inner.width);
   // The page itself is as high as it comes out: only its upper edge is sure.
   const y =
     stays || isMade(around.node)

@@ -136,6 +136,11 @@ const asDrawn = rememberOf((node: PageNode): PageNode => {
   return { ...node, drawn: true, children: node.children.map((child) => asDrawn(child)) };
 });
 
+/** True for a part whose content goes on below where it is cut off. */
+export function isCutBelow({ node, box }: Part, inside: Box): boolean {
+  return node.look.clip?.kind === 'box' && bottom(inside) > bottom(box) + TOUCH;
+}
+
 /** True for words, and for what holds some. */
 export function hasWords(node: PageNode): boolean {
   return node.kind === 'text' || (node.kind === 'box' && node.children.some(hasWords));
@@ -255,10 +260,12 @@ function separate(children: readonly PageNode[], inner: Box, cuts: boolean): Sep
   return { flowing: pick(undefined), below: pick('below'), above: pick('above') };
 }
 
-/** True for words that begin in a box and go on past its right edge, as lines that are cut off do. */
+/** True for words of a line that goes on past the right edge of a box, or of a list that goes on below it, where they are cut off. */
 function runsOut(node: PageNode, box: Box, inner: Box): boolean {
-  const rest = { ...box, width: Math.min(box.width, right(inner) - box.x) };
-  return rest.width > 0 && contains(inner, rest, TOUCH) && hasWords(node);
+  const room = right(inner) - box.x;
+  const rest = { ...box, width: Math.min(box.width, room) };
+  const list = { ...inner, height: Math.max(inner.height, bottom(box) - inner.y) };
+  return room > 0 && contains(list, rest, TOUCH) && hasWords(node);
 }
 
 /** What is drawn beneath other things to be their ground: boxes that hold nothing, and pictures of most of the box around. */

@@ -55,7 +55,9 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
     const end = at === parts.length - 1 ? stickingOut(after) : 0;
     // What hangs from the top sticks out below for itself; in any other line all must, to stand in it.
     const hangs = (own.align ?? align) === 'start';
-    const below = hangs ? Math.min(0, extra(bottom(inner) - bottom(each.box))) : over.bottom;
+    const below = hangs
+      ? Math.max(over.bottom, Math.min(0, extra(bottom(inner) - bottom(each.box))))
+      : over.bottom;
     const margin = { top: own.top + over.top, left, right: end, bottom: below };
     return layOut(each, {
       wide,

@@ -1,7 +1,7 @@
 import { boxAround, bottom, type Box, type Edges } from '../../../mockup/box';
 import { isMade } from '../../made';
 import type { FlowPlace } from '../../node';
-import { isText, type Part } from './parts';
+import { isCutBelow, isText, type Part } from './parts';
 import { paddingBox } from './widths';
 
 /** How much more padding there may be below than above before it is free space. */
@@ -22,7 +22,7 @@ export function insets(part: Part, inside: Box): Insets {
   return {
     top: Math.max(0, top),
     bottom: Math.max(0, isDeep(part, inside) ? Math.min(top, below) : below),
-    over: { top: Math.min(0, top), bottom: Math.min(0, below) },
+    over: { top: Math.min(0, top), bottom: isCutBelow(part, inside) ? 0 : Math.min(0, below) },
   };
 }
 
@@ -46,6 +46,7 @@ export function high(part: Part, stretched: boolean, height: number): FlowPlace[
     return !part.node.even && part.node.lines.some((line) => line.at !== null) ? 'set' : 'hug';
   if (!part.content) return stretched && height > part.box.height + 1 ? 'hug' : 'set';
   const inside = boxAround(part.content.parts.map((each) => each.box));
+  if (isCutBelow(part, inside)) return 'set';
   return isDeep(part, inside) ? 'least' : 'hug';
 }
 

@@ -56,10 +56,14 @@ function isEven(part: Part, content: Content): boolean {
   return Math.abs(inside.x - inner.x - (right(inner) - right(inside))) <= EVEN;
 }
 
-/** True for a row that its parts fill, whatever they are: a set width would squeeze words that come out wider. */
+/**
+ * True for a row that its parts fill, whatever they are: a set width would squeeze words that come out wider. Where there is
+ * free space between them they get wider into that.
+ */
 export function isTight(part: Part): boolean {
   const { content } = part;
-  return content?.direction === 'row' && part.node.role !== 'field' && !part.sized && isEven(part, content);
+  if (content?.direction !== 'row' || part.node.role === 'field' || part.sized) return false;
+  return isEven(part, content) && !hasFreeSpace(content);
 }
 
 /** The padding box of the part; the box around its content when it is not there for looks. */
