@@ -124,11 +124,13 @@ export async function grow(page: BrowserPage): Promise<Grown> {
       ),
     );
     const isCut = (element: HTMLElement) => {
-      const box = boxOf(element);
+      let { bottom } = boxOf(element);
+      const { right } = boxOf(element);
       for (let around = element.parentElement; around; around = around.parentElement) {
-        if (getComputedStyle(around).overflow === 'visible' || lists.has(around)) continue;
+        if (getComputedStyle(around).overflow === 'visible') continue;
         const edge = around.getBoundingClientRect();
-        if (box.right > edge.right + 1 || box.bottom > edge.bottom + 1) return true;
+        if (lists.has(around)) bottom = Math.min(bottom, edge.bottom);
+        if (right > edge.right + 1 || bottom > edge.bottom + 1) return true;
       }
       return false;
     };
@@ -151,7 +153,8 @@ export async function grow(page: BrowserPage): Promise<Grown> {
     while (texts.nextNode()) nodes.push(texts.currentNode as Text);
     for (const node of nodes) {
       const text = node.data.trim();
-      if (text !== '')
+      // Icons that are glyphs of a font are the same in any language.
+      if (/[\p{L}\p{N}]/u.test(text))
         node.data = `${text} ${text.repeat(2).slice(0, Math.max(1, Math.round(text.length * 0.3) - 1))}`;
     }
     const after = things.map(seenOf);

@@ -117,11 +117,12 @@ function sentenceOf(pieces: readonly Piece[]): TextNode | null {
       else rows.push({ baseline: fragment.baseline, fragments: [{ ...fragment, piece }] });
     }
   }
-  const lines = rows.map(({ fragments }) => joinRow(fragments, main, rows.length === 1 ? EXACT : ABOUT));
+  // Stretched pieces beside each other stand well as they are; only in a paragraph would each line be one of its own.
+  const isLine = rows.length === 1;
+  if (isLine && rows[0]!.fragments.some(({ stretch }) => stretch !== 1)) return null;
+  const lines = rows.map(({ fragments }) => joinRow(fragments, main, isLine ? EXACT : ABOUT));
   if (lines.some((line) => line === null)) return null;
   const set = lines as readonly Row[];
-  // Stretched pieces beside each other stand well as they are; only in a paragraph would each line be one of its own.
-  if (set.length === 1 && set[0]!.stretch !== 1) return null;
   const height = lineHeightOf(rows, main);
   const align = height === null ? null : alignOf(set);
   if (height === null || align === null) return null;
@@ -163,6 +164,7 @@ function joinRow(fragments: readonly Placed[], main: Piece, exact: number): Row 
   for (const [at, fragment] of fragments.entries()) {
     const before = fragments[at - 1];
     const spacing = ownSpacing(fragment, common);
+    if (Math.abs(spacing) > fragment.piece.type.size * SPACED) return null;
     const own = fragment.spans.map((span) => dressed(span, spacing, fragment.piece, main));
     if (before) {
       const gap = fragment.x - before.x - before.width;
@@ -192,6 +194,9 @@ function commonStretch(fragments: readonly Placed[], { type }: Piece): number {
   const drawn = counted.reduce((sum, { width }) => sum + width, 0);
   return drawn / counted.reduce((sum, { width, stretch }) => sum + width / stretch, 0);
 }
+
+/** Common practice, no source: letters that are spaced by more of their size read as another type. */
+const SPACED = 0.1;
 
 /** Px by which a piece may come out wider or narrower before its letters are spaced instead. */
 const UNSPACED = 1;
