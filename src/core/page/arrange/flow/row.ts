@@ -40,6 +40,10 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
   const { align, line, owns } = alignLine(parts, inside);
   const vertical = insets(part, line);
   const spaces = said?.gap === undefined ? spaceOut(gaps, gap, ACROSS_SLACK) : gaps.map(() => 0);
+  // Where things go on past the edge, nothing gives way to them.
+  const isFull = after < -1;
+  const last = parts.at(-1);
+  const more = last && given && !isFull && justify === 'start' && isStretched(last) ? ROUNDING : 0;
   const children = parts.map((each, at) => {
     const wide = wides[at]!;
     const own = owns[at]!;
@@ -52,7 +56,7 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
             ? null
             : spaces[at - 1]!;
     const { over } = vertical;
-    const end = at === parts.length - 1 ? stickingOut(after) : 0;
+    const end = each === last ? stickingOut(after) - more : 0;
     // What hangs from the top sticks out below for itself; in any other line all must, to stand in it.
     const hangs = (own.align ?? align) === 'start';
     const below = hangs
@@ -93,12 +97,15 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
     given && !filled
       ? Math.max(0.5, before + after - sides.left - sides.right, ...gaps.filter((_, at) => at === free))
       : 0.5;
-  // Where things go on past the edge, nothing gives way to them.
-  const isFull = after < -1;
-  return {
-    layout,
-    children: textsIn(children, parts, (each) => (isFull ? 0 : each.box.width + slack), 'set', align, false),
-  };
+  const room = (each: Part) => (isFull ? 0 : each.box.width + slack + (each === last ? more : 0));
+  return { layout, children: textsIn(children, parts, room, 'set', align, false) };
+}
+
+/** Px by which the browser may find stretched letters wider than their room, so that the last word would be in a line of its own. */
+const ROUNDING = 1;
+
+function isStretched(part: Part): boolean {
+  return isText(part) && part.node.place.turn !== null;
 }
 
 /** Common practice, no source: what takes up so much of a row is its main thing. */
