@@ -24,11 +24,14 @@ export function applyChanges(
   tags: Tags,
   changes: readonly Pick<Change, 'layer' | 'facet' | 'after'>[],
 ): Tags {
-  const next = new Map(tags);
-  const news = changes.filter(({ layer, facet, after }) => !equal(tags.get(layer)?.[facet] ?? null, after));
-  if (news.length === 0) return tags;
   // Where a facet is said twice, the last word holds, also when it is the old one.
-  for (const { layer, facet, after } of changes) {
+  const last = new Map(changes.map((change) => [`${change.facet} ${change.layer}`, change]));
+  const news = [...last.values()].filter(
+    ({ layer, facet, after }) => !equal(tags.get(layer)?.[facet] ?? null, after),
+  );
+  if (news.length === 0) return tags;
+  const next = new Map(tags);
+  for (const { layer, facet, after } of news) {
     const { [facet]: _, ...others } = next.get(layer) ?? {};
     const tag: Tag = after === null ? others : { ...others, [facet]: after };
     if (FACETS.some((one) => tag[one] !== undefined)) next.set(layer, tag);

@@ -14,6 +14,7 @@ import { reportMerges } from '../../core/sort/merges';
 import { reportSharedNames } from '../../core/sort/sharedNames';
 import type { Tags } from '../../core/sort/tag';
 import { findSamples, themesOf } from '../../core/style/samples';
+import { withTagNews, type TagNews } from './tagNews';
 
 /** What the Sort step shows of a conversion. */
 export interface Settled {
@@ -58,6 +59,8 @@ interface Loaded {
   readonly address: string;
   readonly mockup: Mockup;
   readonly measures: ReadonlyMap<string, Measures>;
+  /** As they were said last; none at first. */
+  readonly tags: Tags;
 }
 
 let loaded: Loaded | null = null;
@@ -73,15 +76,17 @@ let toldPage: { readonly screen: string; readonly parts: ReadonlyMap<string, str
 const api = {
   /** Takes the mockup as its tags arrange it. */
   load(mockup: Mockup, address: string): void {
-    loaded = { address, mockup, measures: measureMockup(mockup) };
+    loaded = { address, mockup, measures: measureMockup(mockup), tags: new Map() };
     told = null;
     shaped = null;
     toldPage = null;
   },
 
   /** Decides anew. The page itself is made when someone asks for its code. */
-  settle(tags: Tags, arrangement: Arrangement): SettledNews {
+  settle(news: TagNews, arrangement: Arrangement): SettledNews {
     if (!loaded) throw new Error('No mockup is loaded.');
+    const tags = withTagNews(loaded.tags, news);
+    loaded = { ...loaded, tags };
     const { mockup, measures } = loaded;
     const decisions = decide(mockup, measures, tags);
     wanted = { tags, arrangement, decided: { mockup, measures, decisions } };

@@ -53,6 +53,11 @@ function mockupOf(...layers: Layer[]): Mockup {
 
 const mockup = mockupOf(group('a', box('a1'), group('b', box('b1'), box('b2', 5))), box('c'));
 
+/** An edit of the layer `c`. */
+function said(role: string) {
+  return { layer: 'c', facet: 'role', before: null, after: role };
+}
+
 describe('rows', () => {
   it('follow the drawing, with their levels', () => {
     expect(
@@ -214,7 +219,7 @@ describe('the store', () => {
     const store = createSortStore(opened);
     const news = {
       lastEdit: '7',
-      changes: [{ layer: 'c', facet: 'role', before: null, after: 'link' }],
+      changes: [said('link')],
       canUndo: true,
       canRedo: false,
     };
@@ -226,6 +231,34 @@ describe('the store', () => {
     await store.getState().follow();
     expect(store.getState()).toMatchObject({ lastEdit: '7', canUndo: true });
     expect(store.getState().tags.get('c')).toEqual({ role: 'link' });
+  });
+
+  it('keeps what was wished for since over answers that are older', async () => {
+    const store = createSortStore(opened);
+    const stale = { lastEdit: '5', changes: [said('link')], conflicts: [], canUndo: true, canRedo: false };
+    let answer = (_: unknown): void => undefined;
+    globalThis.fetch = jest.fn(async () => {
+      await new Promise((resolve) => (answer = resolve));
+      return { ok: true, status: 200, json: async () => stale } as Response;
+    });
+    const following = store.getState().follow();
+    const late = answer;
+    store.getState().moveTo('c', 'role', false);
+    store.getState().setFacet('role', 'link');
+    await settle();
+    store.getState().setFacet('role', 'button');
+    answer(null);
+    await settle();
+    expect(store.getState()).toMatchObject({ pending: 1 });
+    expect(store.getState().tags.get('c')).toEqual({ role: 'button' });
+    stale.changes = [said('button')];
+    answer(null);
+    await settle();
+    stale.changes = [said('link')];
+    late(null);
+    await following;
+    expect(store.getState()).toMatchObject({ pending: 0, lastEdit: '0' });
+    expect(store.getState().tags.get('c')).toEqual({ role: 'button' });
   });
 
   it('waits for a server that is away, and sends then', async () => {

@@ -5,7 +5,7 @@ import { walk } from '../../core/mockup/walk';
 import type { Mockup, Screen } from '../../core/mockup/mockup';
 import type { Arrangement } from '../../core/page/node';
 import type { DrawingKind } from '../../core/pictures/drawings';
-import { applyChanges, type FacetValue } from '../../core/sort/change';
+import { applyChanges, type Change, type FacetValue } from '../../core/sort/change';
 import { findLayers, parseQuery } from '../../core/sort/find/query';
 import { arrangementMark, settleMockup } from '../../core/sort/settle';
 import type { Facet, Tag, Tags } from '../../core/sort/tag';
@@ -143,6 +143,8 @@ export interface SortState {
 
 export type SortStore = StoreApi<SortState>;
 
+type Said = Pick<Change, 'layer' | 'facet' | 'after'>;
+
 /** The state of the Sort step for one mockup. Edits show at once and are saved one after the other. */
 export function createSortStore(opened: OpenedMockup): SortStore {
   const tags = new Map<LayerKey, Tag>(Object.entries(opened.tags));
@@ -164,7 +166,12 @@ export function createSortStore(opened: OpenedMockup): SortStore {
         const shown = screenOf(arranged, state.cursor ?? state.screen.key);
         return { tags: next, mockup: arranged, screen: shown, rows: rowsOf({ ...state, screen: shown }) };
       });
-    const send = (work: () => Promise<Edited>) => {
+    /** What was wished for in each edit on its way, and how many were sent in all. */
+    const onTheirWay: (readonly Said[])[] = [];
+    let sent = 0;
+    const send = (work: () => Promise<Edited>, said: readonly Said[] = []) => {
+      onTheirWay.push(said);
+      sent += 1;
       set((state) => ({ pending: state.pending + 1 }));
       saving = saving.then(async () => {
         try {
@@ -173,7 +180,9 @@ export function createSortStore(opened: OpenedMockup): SortStore {
           );
           // What was not granted shows what the other one said, until a person chooses.
           const theirs = conflicts.map(({ layer, facet, theirs: after }) => ({ layer, facet, after }));
-          retag((state) => applyChanges(state.tags, [...changes, ...theirs]));
+          // What was wished for since is newer than this answer.
+          const since = onTheirWay.slice(1).flat();
+          retag((state) => applyChanges(state.tags, [...changes, ...theirs, ...since]));
           set((state) => ({
             canUndo,
             canRedo,
@@ -183,22 +192,19 @@ export function createSortStore(opened: OpenedMockup): SortStore {
         } catch (error) {
           set({ problem: sentence(error), waiting: false });
         }
+        onTheirWay.shift();
         set((state) => ({ pending: state.pending - 1 }));
       });
     };
     const address = `/api/mockups/${opened.id}`;
     const wish = (wishes: readonly Wish[]) => {
       if (wishes.length === 0) return;
+      const said = wishes.map(({ layer, facet, value }) => ({ layer, facet, after: value ?? null }));
       set(({ settled }) => ({ settled: settled && foresee(settled, wishes) }));
-      retag(({ tags: now }) =>
-        applyChanges(
-          now,
-          wishes.map(({ layer, facet, value }) => ({ layer, facet, after: value as FacetValue | null })),
-        ),
-      );
+      retag(({ tags: now }) => applyChanges(now, said));
       // What was known when the wish was made, not when it could be sent.
       const { lastEdit: after } = get();
-      send(() => postJson<Edited>(`${address}/edits`, { wishes, after, editor: ownEditor() }));
+      send(() => postJson<Edited>(`${address}/edits`, { wishes, after, editor: ownEditor() }), said);
     };
     /** Looks anew: what is found changes with the query, the decisions and the screen. */
     const refind = (change: Partial<SortState>) =>
@@ -402,15 +408,12 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       undo: () => step('undo'),
       redo: () => step('redo'),
       async follow() {
-        const { lastEdit: after } = get();
+        const [{ lastEdit: after }, before] = [get(), sent];
         const news = await request<Followed>(`${address}/edits?after=${after}`).catch(() => null);
-        // One's own edits on their way are newer than what the server said.
-        if (!news || get().pending > 0 || news.lastEdit === get().lastEdit) return;
+        // One's own edits, on their way or made since this was asked, are newer than what the server said.
+        if (!news || get().pending > 0 || sent !== before || news.lastEdit === get().lastEdit) return;
         // What was edited here comes back too, and is no news.
-        const others = news.changes.filter(
-          ({ layer, facet, after: value }) => !isSo(get().tags, layer, facet, value),
-        );
-        if (others.length > 0) retag((state) => applyChanges(state.tags, news.changes));
+        retag((state) => applyChanges(state.tags, news.changes));
         set({ lastEdit: news.lastEdit, canUndo: news.canUndo, canRedo: news.canRedo });
       },
       async resolve(conflict, choice) {
@@ -472,10 +475,6 @@ function foresee(settled: Settled, wishes: readonly Wish[]): Settled {
 }
 
 const FORESEEN: ReadonlySet<Facet> = new Set(['outcome', 'role', 'classes', 'outputName', 'hidden']);
-
-function isSo(tags: Tags, layer: LayerKey, facet: Facet, value: FacetValue | null): boolean {
-  return JSON.stringify(tags.get(layer)?.[facet] ?? null) === JSON.stringify(value);
-}
 
 const RETRY_MS = 1000;
 

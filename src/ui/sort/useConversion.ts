@@ -1,9 +1,11 @@
 import { useContext, useEffect } from 'react';
 import { wrap } from 'comlink';
 import type { PagePieces } from '../../core/emit/html/pagePieces';
+import type { Tags } from '../../core/sort/tag';
 import { latestOnly } from '../shared/latestOnly';
 import type { ConversionApi, PageNews, Settled, SettledNews, ShownNews } from './conversion.worker';
 import { SortContext } from './SortContext';
+import { tagNews } from './tagNews';
 import type { SortState, SortStore } from './store';
 
 /** Keeps the worker's conversion up to date with the tags, and the store with what it gives. */
@@ -11,6 +13,8 @@ export function useConversion(): void {
   const store = useContext(SortContext);
   useEffect(() => (store ? connect(store) : undefined), [store]);
 }
+
+const NO_TAGS: Tags = new Map();
 
 /** What of the Sort step a conversion depends on. */
 function wishOf({ mockup, tags, arrangement, cursor, shown, screen }: SortState) {
@@ -25,6 +29,8 @@ function connect(store: SortStore): () => void {
   const remote = wrap<ConversionApi>(thread);
   let known: Settled | null = null;
   let page: PagePieces | null = null;
+  /** The tags that the worker knows of the mockup that it has. */
+  let told: Tags = NO_TAGS;
   const show = latestOnly(
     ({ cursor, paged }: Wish) => remote.show(cursor, paged),
     ({ code, page: news }: ShownNews) => {
@@ -34,7 +40,8 @@ function connect(store: SortStore): () => void {
   );
   const settle = latestOnly(
     (wish: Wish) => {
-      const answer = remote.settle(wish.tags, wish.arrangement);
+      const answer = remote.settle(tagNews(told, wish.tags), wish.arrangement);
+      told = wish.tags;
       // Asked for at once: the worker does one after the other while the tab still takes in what was decided.
       show(wishOf(store.getState()));
       return answer;
@@ -47,7 +54,10 @@ function connect(store: SortStore): () => void {
   );
   const follow = (state: SortState, before: SortState | null) => {
     const [now, last] = [wishOf(state), before && wishOf(before)];
-    if (now.mockup !== last?.mockup) void remote.load(now.mockup, `/api/mockups/${state.opened.id}`);
+    if (now.mockup !== last?.mockup) {
+      void remote.load(now.mockup, `/api/mockups/${state.opened.id}`);
+      told = NO_TAGS;
+    }
     const isEdited =
       now.mockup !== last?.mockup || now.tags !== last.tags || now.arrangement !== last.arrangement;
     if (isEdited) settle(now);

@@ -1,0 +1,23 @@
+import type { LayerKey } from '../../core/mockup/layer';
+import type { Tag, Tags } from '../../core/sort/tag';
+
+/** The tags that are otherwise than before, null for what has none any more: copying thousands between threads takes longer than an edit. */
+export type TagNews = ReadonlyMap<LayerKey, Tag | null>;
+
+export function tagNews(before: Tags, now: Tags): TagNews {
+  const news = new Map<LayerKey, Tag | null>();
+  for (const [key, tag] of now) if (before.get(key) !== tag) news.set(key, tag);
+  for (const key of before.keys()) if (!now.has(key)) news.set(key, null);
+  return news;
+}
+
+/** The tags before with what is news; what is none stays the very same object, by which the stages know it. */
+export function withTagNews(before: Tags, news: TagNews): Tags {
+  if (news.size === 0) return before;
+  const tags = new Map(before);
+  for (const [key, tag] of news) {
+    if (tag) tags.set(key, tag);
+    else tags.delete(key);
+  }
+  return tags;
+}
