@@ -1,5 +1,6 @@
 'use client';
 import { ToggleButton, ToggleButtonGroup } from '@mui/material';
+import { memo } from 'react';
 import { ARRANGEMENTS, type Arrangement } from '../../core/page/node';
 
 interface ArrangementToggleProps {
@@ -8,7 +9,10 @@ interface ArrangementToggleProps {
 }
 
 /** Chooses how the page is arranged. */
-export function ArrangementToggle({ value, onChange }: ArrangementToggleProps) {
+export const ArrangementToggle = memo(function ArrangementToggle({
+  value,
+  onChange,
+}: ArrangementToggleProps) {
   return (
     <ToggleButtonGroup
       size="small"
@@ -24,4 +28,4 @@ export function ArrangementToggle({ value, onChange }: ArrangementToggleProps) {
       ))}
     </ToggleButtonGroup>
   );
-}
+});

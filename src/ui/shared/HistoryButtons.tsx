@@ -1,4 +1,5 @@
 import { Button } from '@mui/material';
+import { memo } from 'react';
 
 interface HistoryButtonsProps {
   readonly canUndo: boolean;
@@ -9,7 +10,8 @@ interface HistoryButtonsProps {
 }
 
 /** Takes the last edit back, and makes it anew. */
-export function HistoryButtons({ canUndo, canRedo, onUndo, onRedo, hints }: HistoryButtonsProps) {
+export const HistoryButtons = memo(function HistoryButtons(props: HistoryButtonsProps) {
+  const { canUndo, canRedo, onUndo, onRedo, hints } = props;
   return (
     <>
       <Button color="inherit" disabled={!canUndo} onClick={onUndo} title={hints?.undo}>
@@ -20,4 +22,4 @@ export function HistoryButtons({ canUndo, canRedo, onUndo, onRedo, hints }: Hist
       </Button>
     </>
   );
-}
+});

@@ -1,18 +1,17 @@
 'use client';
 import { Autocomplete, Box, Button, Dialog, DialogTitle, TextField } from '@mui/material';
-import { useContext } from 'react';
 import { MONO } from '../shared/theme';
 import { ACTIONS, type Action } from './actions';
-import { SortContext, useSort } from './SortContext';
+import { useSort, useSortStore } from './SortContext';
 
 /** Everything that can be done here, by name, each with its key. */
 export function ActionList() {
-  const store = useContext(SortContext);
+  const store = useSortStore();
   const isOpen = useSort((state) => state.dialog === 'actions');
   const open = useSort((state) => state.open);
   const run = (action: Action | null) => {
     open(null);
-    if (!action || !store) return;
+    if (!action) return;
     // After the dialog has given the focus back to the worksheet.
     setTimeout(() => action.run(store.getState()));
   };

@@ -24,15 +24,6 @@ function likenessWords(screen: Screen, cursor: LayerKey, { state, repeat }: Deci
 
 /** The code that the layer under the cursor gives right now, and why it became what it is. */
 export function LayerCodeView() {
-  const code = useSort((state) => state.given.code);
-  const cursor = useSort((state) => state.cursor);
-  const decision = useSort((state) => (cursor === null ? undefined : state.settled?.decisions.get(cursor)));
-  const arrangement = useSort((state) => state.arrangement);
-  const arrangeBy = useSort((state) => state.arrangeBy);
-  const screen = useSort((state) => state.screen);
-  const likeness = decision ? likenessWords(screen, cursor ?? '', decision) : '';
-  const elsewhere = code !== null && code.shown !== null && code.shown !== cursor;
-  const nothing = code !== null && code.shown === null;
   return (
     <Box
       sx={{
@@ -55,17 +46,9 @@ export function LayerCodeView() {
         }}
       >
         <Typography noWrap sx={{ flex: 1, fontSize: 13 }} aria-live="polite">
-          {decision && (
-            <>
-              {decision.reason}.
-              {decision.outcome === 'element' && ` Role ${decision.role}: ${decision.roleReason}.`}
-              {likeness}
-              {elsewhere && ' It is part of the element below.'}
-              {nothing && decision.outcome === 'element' && ' It adds nothing of its own, so it has no code.'}
-            </>
-          )}
+          <Why />
         </Typography>
-        <ArrangementToggle value={arrangement} onChange={arrangeBy} />
+        <ArrangementChoice />
       </Box>
       <Box
         sx={{
@@ -76,10 +59,40 @@ export function LayerCodeView() {
           '& > :not(:last-child)': { borderRight: 1, borderColor: 'divider' },
         }}
       >
-        <CodeBlock title="HTML" code={code?.markup ?? ''} />
-        <CodeBlock title="CSS" code={code?.css ?? ''} />
+        <Code title="HTML" part="markup" />
+        <Code title="CSS" part="css" />
         <TagPanel />
       </Box>
     </Box>
   );
+}
+
+/** Why the layer under the cursor became what it is. */
+function Why() {
+  const screen = useSort((state) => state.screen);
+  const cursor = useSort((state) => state.cursor);
+  const code = useSort((state) => state.given.code);
+  const decision = useSort((state) => (cursor === null ? undefined : state.settled?.decisions.get(cursor)));
+  if (!decision) return null;
+  const elsewhere = code !== null && code.shown !== null && code.shown !== cursor;
+  const nothing = code !== null && code.shown === null;
+  return (
+    <>
+      {decision.reason}.{decision.outcome === 'element' && ` Role ${decision.role}: ${decision.roleReason}.`}
+      {likenessWords(screen, cursor ?? '', decision)}
+      {elsewhere && ' It is part of the element below.'}
+      {nothing && decision.outcome === 'element' && ' It adds nothing of its own, so it has no code.'}
+    </>
+  );
+}
+
+function ArrangementChoice() {
+  const arrangement = useSort((state) => state.arrangement);
+  const arrangeBy = useSort((state) => state.arrangeBy);
+  return <ArrangementToggle value={arrangement} onChange={arrangeBy} />;
+}
+
+function Code({ title, part }: { readonly title: string; readonly part: 'markup' | 'css' }) {
+  const code = useSort((state) => state.given.code?.[part]);
+  return <CodeBlock title={title} code={code ?? ''} />;
 }

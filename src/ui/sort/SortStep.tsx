@@ -97,6 +97,8 @@ function Bench() {
   );
 }
 
+const HINTS = { undo: 'Ctrl+Z in the worksheet', redo: 'Ctrl+Shift+Z in the worksheet' } as const;
+
 function History() {
   const canUndo = useSort((state) => state.canUndo);
   const canRedo = useSort((state) => state.canRedo);
@@ -109,13 +111,7 @@ function History() {
       <Typography role="status" sx={{ fontSize: 12, color: 'text.secondary' }}>
         {waiting ? 'Waiting for the server' : pending > 0 ? 'Saving' : 'Saved'}
       </Typography>
-      <HistoryButtons
-        canUndo={canUndo}
-        canRedo={canRedo}
-        onUndo={undo}
-        onRedo={redo}
-        hints={{ undo: 'Ctrl+Z in the worksheet', redo: 'Ctrl+Shift+Z in the worksheet' }}
-      />
+      <HistoryButtons canUndo={canUndo} canRedo={canRedo} onUndo={undo} onRedo={redo} hints={HINTS} />
     </>
   );
 }

@@ -31,11 +31,7 @@ function countOutcomes(decisions: ReadonlyMap<LayerKey, Decision> | undefined): 
 
 /** How many layers become what, and the keys of the worksheet. */
 export function Tally() {
-  const decisions = useSort((state) => state.settled?.decisions);
-  const selected = useSort((state) => state.selection.size);
-  const alike = useSort((state) => alikeAt(state.cursor, state.settled?.decisions));
   const open = useSort((state) => state.open);
-  const counts = useMemo(() => countOutcomes(decisions), [decisions]);
   return (
     <Box
       sx={{
@@ -50,20 +46,41 @@ export function Tally() {
         flexWrap: 'wrap',
       }}
     >
+      <Counts />
+      <MuiLink component="button" color="inherit" onClick={() => open('summary')} sx={{ fontSize: 12 }}>
+        in figures
+      </MuiLink>
+      <Chosen />
+      <Typography component="span" sx={{ flex: 1, textAlign: 'right', fontSize: 12 }}>
+        Arrows walk, Enter sets, Delete gives back to Orden; / finds, T says more, full stop lists all actions
+      </Typography>
+    </Box>
+  );
+}
+
+function Counts() {
+  const decisions = useSort((state) => state.settled?.decisions);
+  const counts = useMemo(() => countOutcomes(decisions), [decisions]);
+  return (
+    <>
       <span>{decisions?.size ?? 0} layers</span>
       {OUTCOME_NAMES.map((name) => (
         <span key={name}>
           <b>{OUTCOMES[name].letter}</b> {counts[name]} {COUNTED[name]}
         </span>
       ))}
-      <MuiLink component="button" color="inherit" onClick={() => open('summary')} sx={{ fontSize: 12 }}>
-        in figures
-      </MuiLink>
+    </>
+  );
+}
+
+/** How much is chosen, and how far what is set reaches. */
+function Chosen() {
+  const selected = useSort((state) => state.selection.size);
+  const alike = useSort((state) => alikeAt(state.cursor, state.settled?.decisions));
+  return (
+    <>
       {selected > 1 && <b>{selected} chosen</b>}
       {alike > 1 && <b>what is set here holds for all {alike} alike</b>}
-      <Typography component="span" sx={{ flex: 1, textAlign: 'right', fontSize: 12 }}>
-        Arrows walk, Enter sets, Delete gives back to Orden; / finds, T says more, full stop lists all actions
-      </Typography>
-    </Box>
+    </>
   );
 }

@@ -3,7 +3,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useEffect, useRef, useState, type MouseEvent } from 'react';
 import { CellEditor, type Editing } from './CellEditor';
 import type { Row } from './rows';
-import { useSort } from './SortContext';
+import { useSort, useSortStore } from './SortContext';
 import { COLUMNS, type Column } from './store';
 import { facetOf, useWorksheetKeys } from './useWorksheetKeys';
 import { ROW_HEIGHT, Sheet } from './sheetLook';
@@ -23,6 +23,7 @@ const HEADINGS: Readonly<Record<Column, string>> = {
 
 /** The tree table of layers, walked by keyboard like a spreadsheet; only the rows in view are in the document. */
 export function Worksheet() {
+  const store = useSortStore();
   const { id, picture } = useSort((state) => state.opened);
   const findings = useSort((state) => state.findings);
   const rows = useSort((state) => state.rows);
@@ -56,11 +57,13 @@ export function Worksheet() {
     if (at >= 0) virtual.scrollToIndex(at);
   }, [at, virtual]);
 
+  // Asked when it happens: what changed with every edit would be another one for every row.
   const edit = useCallback(() => {
-    const facet = facetOf(column);
-    const cell = cursor === null ? null : document.getElementById(cellId(cursor, column));
-    if (facet && cell && cursor !== null) setEditing({ facet, cell, decision: decisions?.get(cursor) });
-  }, [column, cursor, decisions]);
+    const { cursor: key, column: under, settled } = store.getState();
+    const facet = facetOf(under);
+    const cell = key === null ? null : document.getElementById(cellId(key, under));
+    if (facet && cell && key !== null) setEditing({ facet, cell, decision: settled?.decisions.get(key) });
+  }, [store]);
   const endEditing = () => {
     setEditing(null);
     grid.current?.focus();

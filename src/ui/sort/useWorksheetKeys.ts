@@ -1,8 +1,8 @@
-import { useContext, type KeyboardEvent } from 'react';
+import type { KeyboardEvent } from 'react';
 import type { Outcome } from '../../core/sort/vocabulary';
 
 import { ACTIONS } from './actions';
-import { SortContext, useSort } from './SortContext';
+import { useSort, useSortStore } from './SortContext';
 import { COLUMNS, type CellFacet, type Column } from './store';
 
 const OUTCOME_KEYS: Readonly<Record<string, Outcome>> = {
@@ -32,7 +32,7 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
   const setFacet = useSort((state) => state.setFacet);
   const seek = useSort((state) => state.seek);
   const open = useSort((state) => state.open);
-  const store = useContext(SortContext);
+  const store = useSortStore();
   const moveBeside = useSort((state) => state.moveBeside);
   const undo = useSort((state) => state.undo);
   const redo = useSort((state) => state.redo);
@@ -73,7 +73,7 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
     '.': () => open('actions'),
     N: () => seek(-1),
     ...Object.fromEntries(
-      LETTERS.map(({ keys, run }) => [keys.toLowerCase(), () => store && run(store.getState())]),
+      LETTERS.map(({ keys, run }) => [keys.toLowerCase(), () => run(store.getState())]),
     ),
     Delete: () => {
       const facet = facetOf(column);

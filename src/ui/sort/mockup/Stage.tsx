@@ -1,10 +1,10 @@
 'use client';
 import { Box } from '@mui/material';
-import { useCallback, useContext, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { KeyboardEvent, PointerEvent, ReactNode } from 'react';
 import { union, type Box as Rectangle } from '../../../core/mockup/box';
 import type { Point } from '../../../core/mockup/matrix';
-import { SortContext, useSort } from '../SortContext';
+import { useSort, useSortStore } from '../SortContext';
 import type { SortState } from '../store';
 import { hitIndex, type HitIndex } from './hitIndex';
 import { paintMarks } from './overlay';
@@ -33,12 +33,11 @@ interface StageProps {
 export function Stage({ children, onScale }: StageProps) {
   const screen = useSort((state) => state.screen);
   const boxes = useSort((state) => state.settled?.boxes);
-  const decisions = useSort((state) => state.settled?.decisions);
   const cursor = useSort((state) => state.cursor);
   const selection = useSort((state) => state.selection);
   const hovered = useSort((state) => state.hovered);
   const found = useSort((state) => state.found);
-  const store = useContext(SortContext);
+  const store = useSortStore();
   const hover = useSort((state) => state.hover);
   const reveal = useSort((state) => state.reveal);
   const choose = useSort((state) => state.choose);
@@ -57,10 +56,15 @@ export function Stage({ children, onScale }: StageProps) {
 
   const scale = zoom === 'whole' ? wholeScale(screen, size) : zoom;
   // Made when the pointer asks for it: edits by keyboard need not wait.
-  const index = useMemo(() => {
-    let made: HitIndex | null = null;
-    return () => (made ??= hitIndex(screen, boxes ?? new Map(), decisions ?? new Map()));
-  }, [screen, boxes, decisions]);
+  const made = useRef<Pick<SortState, 'screen' | 'settled'> & { readonly index: HitIndex }>(null);
+  const index = (): HitIndex => {
+    const { screen: shown, settled } = store.getState();
+    if (made.current?.screen !== shown || made.current.settled !== settled) {
+      const { boxes: painted = new Map(), decisions = new Map() } = settled ?? {};
+      made.current = { screen: shown, settled, index: hitIndex(shown, painted, decisions) };
+    }
+    return made.current.index;
+  };
   useEffect(() => onScale(scale), [scale, onScale]);
 
   useLayoutEffect(() => {
@@ -105,7 +109,7 @@ export function Stage({ children, onScale }: StageProps) {
       else if (kind !== 'chosen')
         zoomTo(steppedScale(scale, kind === 'closer' ? 1 : -1), { point: there, at: middle });
     };
-    return store?.subscribe((state, before) => {
+    return store.subscribe((state, before) => {
       if (state.zoomWish && state.zoomWish !== before.zoomWish) answer(state.zoomWish.kind, state);
     });
   }, [store, scale, size, zoomTo]);
