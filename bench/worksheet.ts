@@ -32,26 +32,27 @@ for (let round = 0; round < OPENINGS; round++) {
   await page.waitForTimeout(1500);
 }
 await page.waitForTimeout(4000);
-await choose(CARD);
 
 const rows: [string, readonly number[], readonly number[] | null][] = [['opening', openings, null]];
-const arrow = await keys('ArrowDown', () => '');
-const change = await alternately(['-', 'aside'], ['p', 'picture']);
-await page.keyboard.press('Control+a');
-const bulk = await alternately(['-', 'aside'], ['e', 'element']);
-// Edits of thousands of rows are on their way for a while: what follows is not to wait for them.
-await page.getByRole('status').getByText('Saved').waitFor({ timeout: 120_000 });
+// First what edits give, while siblings still take over what is said of one of them.
 const CODE = '[aria-label="CSS code"], [aria-label="HTML code"]';
 await choose(BAR);
 const codeOfOne = await edits(CODE);
 await choose(CARD);
 const code = await edits(CODE);
-await page.getByLabel('What the mockup shows').selectOption('page');
+const shown = page.getByLabel('What the mockup shows');
+await shown.selectOption('page');
 await page.waitForTimeout(4000);
 await page.getByRole('treegrid').focus();
 const livePage = await edits('iframe');
 await choose(BAR);
 const livePageOfOne = await edits('iframe');
+await shown.selectOption('screen');
+await choose(CARD);
+const arrow = await keys('ArrowDown', () => '');
+const change = await alternately(['-', 'aside'], ['p', 'picture']);
+await page.keyboard.press('Control+a');
+const bulk = await alternately(['-', 'aside'], ['e', 'element']);
 const blanks = await blankFrames();
 await page.setContent(EMPTY_TABLE);
 rows.push(['arrow to painted cursor', arrow, await keys('ArrowDown', () => '')]);
