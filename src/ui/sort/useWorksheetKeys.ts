@@ -72,9 +72,7 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
     Escape: () => row && moveTo(row.layer.key, column, false),
     '.': () => open('actions'),
     N: () => seek(-1),
-    ...Object.fromEntries(
-      LETTERS.map(({ keys, run }) => [keys.toLowerCase(), () => run(store.getState())]),
-    ),
+    ...Object.fromEntries(LETTERS.map(({ keys, run }) => [keys.toLowerCase(), () => run(store.getState())])),
     Delete: () => {
       const facet = facetOf(column);
       if (facet) setFacet(facet, null);

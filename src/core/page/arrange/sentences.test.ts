@@ -52,6 +52,29 @@ describe('words of one sentence', () => {
     expect(htmlOf(content)).not.toContain('class="run');
   });
 
+  it('have spaced letters where they are stretched by another share than their line', () => {
+    const squeezed = (x: number, words: string, share: number, attributes = '') =>
+      text(
+        x,
+        20,
+        words,
+        `textLength="${widthOf(words, attributes) * share}" lengthAdjust="spacingAndGlyphs" ${attributes}`,
+      );
+    const bold = 10 + widthOf('Ferries leave the mole') * 0.9 + SPACE;
+    const after = bold + widthOf('every morning', BOLD) * 0.84 + SPACE;
+    const rest = `<text font-size="10" font-family="Commissioner"><tspan x="${after}" y="20">at</tspan><tspan x="10" y="34">seven and at noon</tspan></text>`;
+    const conversion = convertReading(
+      readInside(
+        `<g id="note">${squeezed(10, 'Ferries leave the mole', 0.9)}<g>${squeezed(bold, 'every morning', 0.84, BOLD)}</g>${rest}</g>`,
+      ),
+      'flow',
+    );
+    expect(emitted(conversion, 'index.html')).toMatch(
+      /the mole <span class="run [\w-]+">every morning<\/span> at/,
+    );
+    expect(emitted(conversion, 'styles.css')).toMatch(/letter-spacing: -0\.\d+px/);
+  });
+
   it('keep their coordinates where everything has some', () => {
     expect(htmlOf(sentence(SPACE), 'nested')).not.toContain('class="run');
   });

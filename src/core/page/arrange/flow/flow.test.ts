@@ -89,6 +89,43 @@ describe('rows, columns and grids', () => {
     });
   });
 
+  it('what lies on the border of its container stands in it', () => {
+    const tab = (id: string, x: number, height: number) =>
+      box(id, x, 12, 50, height, `${word(x + 4, 26, 'Sund')}${word(x + 34, 26, '3')}`);
+    const { node } = converted(
+      `<g id="tabs"><rect x="1" y="1" width="178" height="38" fill="#eee" stroke="#ccc" stroke-width="2"/>${tab('open', 12, 28)}${tab('other', 80, 20)}</g>`,
+    );
+    expect(node('tabs').layout?.direction).toBe('row');
+    expect(node('open').place).toMatchObject({ kind: 'flow', margin: { bottom: -2 } });
+    expect(node('other').place).toMatchObject({ kind: 'flow', margin: { bottom: 0 } });
+  });
+
+  it('a list that goes on below where it is cut off stays as high as it was drawn', () => {
+    const rows = [0, 1, 2, 3, 4].map((at) =>
+      box(`sailing${at}x`, 10, 10 + at * 20, 80, 16, word(14, 22 + at * 20, 'Sund')),
+    );
+    const { node } = converted(
+      `<clipPath id="c"><rect x="10" y="10" width="80" height="45"/></clipPath><g id="times" clip-path="url(#c)">${rows.join('')}</g>`,
+    );
+    expect(node('times').place).toMatchObject({ kind: 'flow', high: 'set', height: 45 });
+    expect(node('times').children.every(({ place }) => place.kind === 'flow')).toBe(true);
+  });
+
+  it('words get longer into the free space of their row', () => {
+    const { node } = converted(
+      `${box('head', 0, 0, 200, 20, word(4, 14, 'Sailings'))}<g id="line">${word(10, 40, 'Sund')}${word(120, 40, '07.40')}</g>`,
+    );
+    expect(node('line').place).toMatchObject({ wide: 'set' });
+    expect(node('line').layout).toMatchObject({ justify: 'between' });
+  });
+
+  it('loose words that run out of their field begin where they were drawn', () => {
+    const { css } = converted(
+      `<clipPath id="c"><rect x="10" y="10" width="90" height="20"/></clipPath><g id="search" data-tags="field" clip-path="url(#c)"><rect x="10" y="10" width="90" height="20" fill="#eee"/>${word(40, 24, 'A harbour or an island')}</g>`,
+    );
+    expect(css).toMatch(/left: 30px/);
+  });
+
   it('nothing is taken into a box over which something else was drawn first', () => {
     const shade = '<g id="shade"><rect width="200" height="100" opacity="0.5"/></g>';
     const { html } = converted(

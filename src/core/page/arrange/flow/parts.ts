@@ -84,16 +84,19 @@ interface Sorting {
   readonly cuts: boolean;
 }
 
-/** Sorts children in drawing order into what flows and what lies loose. */
+/**
+ * Sorts children in drawing order into what flows and what lies loose.
+ * @param frame the box around them, its borders included: what lies on them is still in it
+ */
 export function contentOf(
   children: readonly PageNode[],
-  inner: Box,
+  frame: Box,
   around: { readonly layer: string },
   { holds, cuts }: Sorting = { holds: true, cuts: false },
 ): Pick<Part, 'content' | 'below' | 'above'> {
   if (isDrawing(children)) return { content: null, below: [], above: children };
   const held = holds ? holdContained(children) : children;
-  const { flowing, below, above } = separate(held, inner, cuts);
+  const { flowing, below, above } = separate(held, frame, cuts);
   const parts = flowing.map(partOf);
   let left = parts;
   const loose: PageNode[] = [];
@@ -233,11 +236,11 @@ interface Separated {
 }
 
 /** What overlaps on purpose lies loose: what is beneath most of the box, what sticks out, and the smaller of two. */
-function separate(children: readonly PageNode[], inner: Box, cuts: boolean): Separated {
+function separate(children: readonly PageNode[], frame: Box, cuts: boolean): Separated {
   const boxes = children.map((child) => placedBox(child.place));
   const loose = new Map<number, 'below' | 'above'>();
   children.forEach((child, at) => {
-    const fits = contains(inner, boxes[at]!, TOUCH) || (cuts && runsOut(child, boxes[at]!, inner));
+    const fits = contains(frame, boxes[at]!, TOUCH) || (cuts && runsOut(child, boxes[at]!, frame));
     if (!fits || isTurned(child) || child.hidden) loose.set(at, at === 0 ? 'below' : 'above');
   });
   const index = indexOf(boxes);
@@ -247,7 +250,7 @@ function separate(children: readonly PageNode[], inner: Box, cuts: boolean): Sep
       const high = boxes[upper]!;
       if (loose.has(upper) || !overlaps(low, high, TOUCH)) continue;
       const isGround =
-        contains(low, high, TOUCH) && isGroundBox(children[lower]!, area(low) * 2 >= area(inner));
+        contains(low, high, TOUCH) && isGroundBox(children[lower]!, area(low) * 2 >= area(frame));
       // A frame over all of something lies on it.
       const isFrame = contains(high, low, TOUCH) && isGroundBox(children[upper]!, true);
       if (isGround) loose.set(lower, 'below');
@@ -261,10 +264,10 @@ function separate(children: readonly PageNode[], inner: Box, cuts: boolean): Sep
 }
 
 /** True for words of a line that goes on past the right edge of a box, or of a list that goes on below it, where they are cut off. */
-function runsOut(node: PageNode, box: Box, inner: Box): boolean {
-  const room = right(inner) - box.x;
+function runsOut(node: PageNode, box: Box, frame: Box): boolean {
+  const room = right(frame) - box.x;
   const rest = { ...box, width: Math.min(box.width, room) };
-  const list = { ...inner, height: Math.max(inner.height, bottom(box) - inner.y) };
+  const list = { ...frame, height: Math.max(frame.height, bottom(box) - frame.y) };
   return room > 0 && contains(list, rest, TOUCH) && hasWords(node);
 }
 
