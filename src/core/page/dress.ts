@@ -49,11 +49,18 @@ export function scaledShadow({ dx, dy, deviation, spread, colour }: Shadow, matr
 /**
  * A group's clip: its box when the outline is one, so that the group takes the clip's place; else a path
  * about the content. Null when nothing is cut off.
+ * @param content the boxes inside
+ * @param painted the same with what is painted around them
  */
-export function groupClip(outline: Outline, matrix: Matrix, content: Box): { box: Box; look: Look } | null {
+export function groupClip(
+  outline: Outline,
+  matrix: Matrix,
+  content: Box,
+  painted: Box,
+): { box: Box; look: Look } | null {
   const moved = transformOutline(outline, matrix);
   if (moved.kind === 'rect') {
-    if (!hasRadii(moved.radii) && contains(moved.box, content)) return null;
+    if (!hasRadii(moved.radii) && contains(moved.box, painted)) return null;
     const radii = hasRadii(moved.radii) ? { radii: moved.radii } : {};
     return { box: moved.box, look: { clip: { kind: 'box' }, ...radii } };
   }

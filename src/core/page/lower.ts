@@ -1,6 +1,6 @@
 import type { Measure, Measures } from '../mockup/bounds';
 import type { Report } from '../findings/finding';
-import { transformBox, union, type Box } from '../mockup/box';
+import { boxAround, grow, moveBox, transformBox, union, type Box } from '../mockup/box';
 import type { GroupLayer, Layer } from '../mockup/layer';
 import { splitName } from '../mockup/layerName';
 import type { Matrix } from '../mockup/matrix';
@@ -176,11 +176,22 @@ function lowerGroup(
 ): BoxNode | null {
   const content = children.reduce<Box | null>((box, child) => union(box, placedBox(child.place)), null);
   if (!content) return null;
-  const cut = group.clip?.kind === 'outline' ? groupClip(group.clip.outline, matrix, content) : null;
+  const clip = group.clip?.kind === 'outline' ? group.clip.outline : null;
+  const cut =
+    clip && groupClip(clip, matrix, content, boxAround([content, ...children.flatMap(shadowBoxes)]));
   const look = { ...dressLook(group, matrix), ...cut?.look };
   if (isPlain(look) && children.length === 0) return null;
   const place: FixedPlace = { kind: 'fixed', ...(cut?.box ?? content), hugs: false, turn: null };
   return namedPicture({ kind: 'box', ...shared, place, look, children });
+}
+
+/** Where boxes throw shadows, those of strokes between two px among them. */
+function shadowBoxes(node: PageNode): readonly Box[] {
+  const box = placedBox(node.place);
+  const own = (node.look.shadows ?? [])
+    .filter(({ inset }) => !inset)
+    .map(({ dx, dy, deviation, spread }) => moveBox(grow(box, spread + 3 * deviation), dx, dy));
+  return node.kind === 'box' ? [...own, ...node.children.flatMap(shadowBoxes)] : own;
 }
 
 /** The name of a group that holds nothing but a picture is that picture's. */

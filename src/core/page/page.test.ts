@@ -278,6 +278,22 @@ describe('arrangements', () => {
     ).toEqual(['kept', 'a', 'b']);
   });
 
+  it('cuts off shadows, and what a stroke between two px paints outside', () => {
+    const cut = (inside: string) =>
+      nodes(
+        readInside(
+          `<clipPath id="c"><rect x="8" y="8" width="80" height="40"/></clipPath><g id="g" clip-path="url(#c)">${inside}<g id="h"><rect x="20" y="20" width="9" height="9"/></g></g>`,
+        ),
+      ).find(({ layer }) => layer.endsWith('/g'));
+    const box = { place: { x: 8, y: 8, width: 80, height: 40 }, look: { clip: { kind: 'box' } } };
+    expect(cut('<rect x="8" y="8" width="80" height="40" fill="#fff" stroke="#246"/>')).toMatchObject(box);
+    const shadow = '<filter id="f"><feDropShadow dx="0" dy="2" stdDeviation="3"/></filter>';
+    expect(
+      cut(`${shadow}<rect x="9" y="9" width="70" height="30" fill="#fff" filter="url(#f)"/>`),
+    ).toMatchObject(box);
+    expect(cut('<rect x="9" y="9" width="70" height="30" fill="#fff"/>')?.look.clip).toBeUndefined();
+  });
+
   it('cuts a group by the box of its clip', () => {
     const [group] = nodes(
       readInside(
