@@ -124,8 +124,8 @@ export async function grow(page: BrowserPage): Promise<Grown> {
       ),
     );
     const isCut = (element: HTMLElement) => {
-      let { bottom } = boxOf(element);
-      const { right } = boxOf(element);
+      const { right, bottom: end } = boxOf(element);
+      let bottom = end;
       for (let around = element.parentElement; around; around = around.parentElement) {
         if (getComputedStyle(around).overflow === 'visible') continue;
         const edge = around.getBoundingClientRect();

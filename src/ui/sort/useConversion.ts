@@ -1,17 +1,17 @@
-import { useContext, useEffect } from 'react';
+import { useEffect } from 'react';
 import { wrap } from 'comlink';
 import type { PagePieces } from '../../core/emit/html/pagePieces';
 import type { Tags } from '../../core/sort/tag';
 import { latestOnly } from '../shared/latestOnly';
 import type { ConversionApi, PageNews, Settled, SettledNews, ShownNews } from './conversion.worker';
-import { SortContext } from './SortContext';
+import { useSortStore } from './SortContext';
 import { tagNews } from './tagNews';
 import type { SortState, SortStore } from './store';
 
 /** Keeps the worker's conversion up to date with the tags, and the store with what it gives. */
 export function useConversion(): void {
-  const store = useContext(SortContext);
-  useEffect(() => (store ? connect(store) : undefined), [store]);
+  const store = useSortStore();
+  useEffect(() => connect(store), [store]);
 }
 
 const NO_TAGS: Tags = new Map();
