@@ -1,6 +1,5 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { Worker } from 'node:worker_threads';
 import { DEMO } from '../../tests/support/mockups';
 import { ReadError } from '../core/read/readError';
 import { createFontBook } from '../engine/fonts/fontBook';
@@ -24,7 +23,6 @@ import { openMockup, type OpenedMockup } from './useCases/openMockup';
 import { leaveReading, seeReading } from './useCases/readFile';
 import { renewRevisions } from './useCases/renewRevisions';
 import { reviewMockup } from './useCases/reviewMockup';
-import { runWorker } from './workers/runWorker';
 
 /** Runs on the database that ./check makes; without one there is nothing to run on. */
 const withDatabase = process.env.DATABASE_URL ? describe : describe.skip;
@@ -260,31 +258,4 @@ describe('errors', () => {
     expect(response.status).toBe(status);
     expect(((await response.json()) as { message: string }).message).toMatch(/^[A-Z].*\.$/);
   });
-});
-
-describe('workers', () => {
-  const run = (code: string, timeoutMs: number) =>
-    runWorker(new Worker(code, { eval: true, resourceLimits: { maxOldGenerationSizeMb: 32 } }), {
-      timeoutMs,
-      tooLong: 'Too long.',
-    });
-
-  it('end when they take too long', () =>
-    expect(run('for (;;);', 200)).rejects.toMatchObject({ status: 422, message: 'Too long.' }));
-
-  it('end when they need too much memory, and the server goes on', () =>
-    expect(run('const all = []; for (;;) all.push(new Array(1e5).fill(all));', 30_000)).rejects.toMatchObject(
-      {
-        status: 422,
-        message: expect.stringContaining('more memory'),
-      },
-    ));
-
-  it('hand over what they say', () =>
-    expect(
-      run(
-        "require('worker_threads').parentPort.postMessage({ kind: 'refused', code: 'empty', data: {} })",
-        30_000,
-      ),
-    ).rejects.toMatchObject({ code: 'empty' }));
 });

@@ -9,7 +9,7 @@ import { newestRevision } from '../db/tables/revisions';
 import { NOT_FOUND, Refusal } from '../http';
 import { queueBuild } from '../jobs/buildQueue';
 import { stopRunning } from '../jobs/runningBuilds';
-import type { PageLinks } from '../workers/linksWorker';
+import type { PageLinks } from '../workers/linksJob';
 import { linkInWorker } from '../workers/workers';
 import { buildInput } from './buildInput';
 import { currentTags } from './currentTags';

@@ -11,7 +11,7 @@ import { settleMockup } from '../../core/sort/settle';
 import type { BuildResult } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
-import type { PageLinks } from '../../server/workers/linksWorker';
+import type { PageLinks } from '../../server/workers/linksJob';
 import { CodeView } from '../shared/CodeView';
 import { useResource } from '../shared/useResource';
 import { useText } from '../shared/useText';

@@ -1,4 +1,3 @@
-import { parentPort, workerData } from 'node:worker_threads';
 import type { ConvertInput } from '../../core/convert';
 import type { Finding } from '../../core/findings/finding';
 import { createFontBook } from '../../engine/fonts/fontBook';
@@ -6,7 +5,7 @@ import { givenFonts } from '../../engine/fonts/givenFonts';
 import { plainFinding } from '../../engine/manifest';
 import { produce, type OutputFile } from '../../engine/produce';
 import type { BuildResult } from '../buildTypes';
-import type { WorkerMessage } from './runWorker';
+import type { OnProgress } from '../../core/read/reading';
 
 export interface BuildJob extends Omit<ConvertInput, 'outliner'> {
   readonly findings: readonly Finding[];
@@ -17,11 +16,11 @@ export interface BuildOutput {
   readonly result: BuildResult;
 }
 
-function say(message: WorkerMessage<BuildOutput>): void {
-  parentPort?.postMessage(message);
-}
-
-async function build({ mockup, assets, tags, options, findings }: BuildJob): Promise<BuildOutput> {
+/** Builds all files of a mockup. */
+export async function build(
+  { mockup, assets, tags, options, findings }: BuildJob,
+  onProgress: OnProgress,
+): Promise<BuildOutput> {
   const { book } = createFontBook().withFonts(givenFonts(mockup, assets));
   const product = await produce({
     mockup,
@@ -30,7 +29,7 @@ async function build({ mockup, assets, tags, options, findings }: BuildJob): Pro
     options,
     book,
     readFindings: findings,
-    onProgress: (done, total) => say({ kind: 'progress', done, total }),
+    onProgress,
   });
   const { conversion, drawingMs } = product;
   return {
@@ -44,9 +43,3 @@ async function build({ mockup, assets, tags, options, findings }: BuildJob): Pro
     },
   };
 }
-
-build(workerData as BuildJob).then(
-  (result) => say({ kind: 'result', result }),
-  (error: unknown) =>
-    say({ kind: 'failed', message: error instanceof Error ? error.message : String(error) }),
-);

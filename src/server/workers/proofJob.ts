@@ -1,7 +1,6 @@
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { parentPort, workerData } from 'node:worker_threads';
 import { convert, type ConvertInput } from '../../core/convert';
 import { createFontBook } from '../../engine/fonts/fontBook';
 import { givenFonts } from '../../engine/fonts/givenFonts';
@@ -10,7 +9,6 @@ import { launchChromium } from '../../engine/proof/chromium';
 import { proofSheet, pullProof } from '../../engine/proof/proof';
 import { writeFiles } from '../../engine/writeFiles';
 import type { ProofScreen } from '../proofTypes';
-import type { WorkerMessage } from './runWorker';
 
 export interface ProofJob extends Omit<ConvertInput, 'outliner'> {
   /** The mockup file as it was given. */
@@ -24,11 +22,15 @@ export interface ProofOutput {
   readonly pictures: readonly OutputFile[];
 }
 
-function say(message: WorkerMessage<ProofOutput>): void {
-  parentPort?.postMessage(message);
-}
-
-async function prove({ mockup, assets, tags, options, source, files }: ProofJob): Promise<ProofOutput> {
+/** Holds the pages of a build against the mockup in Chromium. */
+export async function prove({
+  mockup,
+  assets,
+  tags,
+  options,
+  source,
+  files,
+}: ProofJob): Promise<ProofOutput> {
   const browser = await launchChromium();
   const folder = await mkdtemp(path.join(tmpdir(), 'orden-proof-'));
   try {
@@ -56,9 +58,3 @@ async function prove({ mockup, assets, tags, options, source, files }: ProofJob)
     await rm(folder, { recursive: true, force: true });
   }
 }
-
-prove(workerData as ProofJob).then(
-  (result) => say({ kind: 'result', result }),
-  (error: unknown) =>
-    say({ kind: 'failed', message: error instanceof Error ? error.message : String(error) }),
-);

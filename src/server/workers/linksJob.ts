@@ -1,16 +1,15 @@
-import { parentPort, workerData } from 'node:worker_threads';
 import { convert, type ConvertInput } from '../../core/convert';
 import { linkElements, type ElementLink } from '../../core/emit/html/links';
 import { pageOfScreen } from '../../core/page/join/joinPages';
 import { TARGETS } from '../../core/emit/targets';
-import type { WorkerMessage } from './runWorker';
 
 export type LinksJob = Omit<ConvertInput, 'outliner'>;
 
 /** By page file. */
 export type PageLinks = Readonly<Record<string, readonly ElementLink[]>>;
 
-function links({ mockup, assets, tags, options }: LinksJob): PageLinks {
+/** Finds the elements of each layer in the pages of a build. */
+export function links({ mockup, assets, tags, options }: LinksJob): PageLinks {
   const conversion = convert({ mockup, assets, tags, options, outliner: null });
   const target = TARGETS[options.target];
   const files = target.emit({ ...conversion, unit: options.unit ?? 'px', keyed: true });
@@ -28,6 +27,3 @@ function links({ mockup, assets, tags, options }: LinksJob): PageLinks {
     }),
   );
 }
-
-const message: WorkerMessage<PageLinks> = { kind: 'result', result: links(workerData as LinksJob) };
-parentPort?.postMessage(message);

@@ -1,0 +1,83 @@
+import type { Worker } from 'node:worker_threads';
+import { ReadError } from '../../core/read/readError';
+import type { JobName, JobOf, ResultOf } from './jobs';
+import { runInWorker, TOO_MUCH_MEMORY, type WorkerRun, type WorkerTask } from './runInWorker';
+
+/** Workers that are kept between jobs. */
+export interface Crew {
+  /** Does a job in a worker that does nothing else meanwhile; errors are those of `runInWorker`. */
+  run<Name extends JobName>(name: Name, job: JobOf<Name>, run: WorkerRun): Promise<ResultOf<Name>>;
+}
+
+/** Workers that wait for the next job at most, and how long. */
+const MOST_WAITING = 2;
+const WAITING_MS = 10 * 60_000;
+
+/**
+ * A crew whose workers wait for the next job once they are done: code that has run before is several times as fast. One
+ * that was stopped, failed or ran out of memory is ended.
+ * @param start makes a worker that answers each task with messages
+ */
+export function createCrew(start: () => Worker): Crew {
+  const waiting = new Map<Worker, NodeJS.Timeout>();
+
+  const hire = (): Worker => {
+    const worker = start();
+    const leave = () => {
+      clearTimeout(waiting.get(worker));
+      waiting.delete(worker);
+    };
+    // What happens during a job is heard by the one who waits for it.
+    return worker.on('error', leave).on('exit', leave);
+  };
+
+  const call = (): Worker | null => {
+    const [worker] = [...waiting.keys()].slice(-1);
+    if (!worker) return null;
+    clearTimeout(waiting.get(worker));
+    waiting.delete(worker);
+    worker.ref();
+    return worker;
+  };
+
+  const release = (worker: Worker): void => {
+    if (waiting.size >= MOST_WAITING) {
+      void worker.terminate();
+      return;
+    }
+    // Neither keeps a process alive that is done.
+    worker.unref();
+    waiting.set(worker, setTimeout(() => void worker.terminate(), WAITING_MS).unref());
+  };
+
+  const work = async <Name extends JobName>(
+    worker: Worker,
+    task: WorkerTask<Name>,
+    run: WorkerRun,
+  ): Promise<ResultOf<Name>> => {
+    try {
+      const result = await runInWorker(worker, task, run);
+      release(worker);
+      return result;
+    } catch (error) {
+      if (error instanceof ReadError) release(worker);
+      else await worker.terminate();
+      throw error;
+    }
+  };
+
+  return {
+    async run(name, job, run) {
+      run.signal?.throwIfAborted();
+      const warm = call();
+      if (!warm) return work(hire(), { name, job }, run);
+      try {
+        return await work(warm, { name, job }, run);
+      } catch (error) {
+        // What earlier jobs left behind must not be what the memory was too small for.
+        if (error === TOO_MUCH_MEMORY) return work(hire(), { name, job }, run);
+        throw error;
+      }
+    },
+  };
+}

@@ -1,0 +1,26 @@
+import type { OnProgress } from '../../core/read/reading';
+import type { ReadWithPicture } from '../../engine/readWithPicture';
+import { build, type BuildJob, type BuildOutput } from './buildJob';
+import { links, type LinksJob, type PageLinks } from './linksJob';
+import { prove, type ProofJob, type ProofOutput } from './proofJob';
+import { readJob, type ReadJob } from './readJob';
+
+/** What a worker can be asked to do, and what it gives. */
+interface JobTypes {
+  readonly read: { readonly job: ReadJob; readonly result: ReadWithPicture };
+  readonly build: { readonly job: BuildJob; readonly result: BuildOutput };
+  readonly prove: { readonly job: ProofJob; readonly result: ProofOutput };
+  readonly link: { readonly job: LinksJob; readonly result: PageLinks };
+}
+
+export type JobName = keyof JobTypes;
+export type JobOf<Name extends JobName> = JobTypes[Name]['job'];
+export type ResultOf<Name extends JobName> = JobTypes[Name]['result'];
+
+/** Adding a job is a file and a line here and above. */
+export const JOBS: {
+  readonly [Name in JobName]: (
+    job: JobOf<Name>,
+    onProgress: OnProgress,
+  ) => ResultOf<Name> | Promise<ResultOf<Name>>;
+} = { read: readJob, build, prove, link: links };
