@@ -3,6 +3,7 @@ import type { Point } from '../mockup/matrix';
 import type { Clip, ShapeLayer } from '../mockup/layer';
 import { NO_RADII, evenRadii, hasRadii, type Outline, type Radii } from '../mockup/outline';
 import type { Stroke } from '../mockup/paint';
+import { remember } from '../mockup/remember';
 import { pathForm, type PathForm } from './pathForm';
 
 interface Rounded {
@@ -41,15 +42,20 @@ export function boxForm(layer: ShapeLayer): BoxForm | null {
   }
 }
 
-const forms = new WeakMap<Outline, PathForm | null>();
+/** Every rule and stage asks anew, and drawings repeat their icons. */
+const FORMS = {
+  nonzero: {
+    drawn: remember((d) => pathForm(d, 'nonzero', true)),
+    filled: remember((d) => pathForm(d, 'nonzero', false)),
+  },
+  evenodd: {
+    drawn: remember((d) => pathForm(d, 'evenodd', true)),
+    filled: remember((d) => pathForm(d, 'evenodd', false)),
+  },
+};
 
-/** Every rule and stage asks anew; what a path is does not change. */
-function knownPathForm(outline: Extract<Outline, { kind: 'path' }>, stroked: boolean): PathForm | null {
-  const known = forms.get(outline);
-  if (known !== undefined) return known;
-  const form = pathForm(outline.d, outline.rule, stroked);
-  forms.set(outline, form);
-  return form;
+function knownPathForm({ d, rule }: Extract<Outline, { kind: 'path' }>, stroked: boolean): PathForm | null {
+  return FORMS[rule][stroked ? 'drawn' : 'filled'](d);
 }
 
 function isRound({ box, radii }: Rounded): boolean {

@@ -8,36 +8,30 @@ const KEPT = 8_000_000;
  * and each stage asks for its geometry again.
  */
 export function remember<Answer>(answer: (text: string) => Answer): (text: string) => Answer {
-  return keep(
-    new LRUCache<string, Kept<Answer>>({
-      maxSize: KEPT,
-      sizeCalculation: (_, text) => text.length + 100,
-    }),
-    answer,
-  );
+  // In a box, since an answer may be nothing.
+  const known = new LRUCache<string, { readonly value: Answer }>({
+    maxSize: KEPT,
+    sizeCalculation: (_, text) => text.length + 100,
+  });
+  return (text) => {
+    const kept = known.get(text);
+    if (kept) return kept.value;
+    const value = answer(text);
+    known.set(text, { value });
+    return value;
+  };
 }
 
-/** Gives a pure function of an object that keeps its answers as long as the objects live. */
-export function rememberOf<Key extends object, Answer>(answer: (key: Key) => Answer): (key: Key) => Answer {
-  return keep(new WeakMap<Key, Kept<Answer>>(), answer);
-}
-
-/** In a box, since an answer may be nothing. */
-interface Kept<Answer> {
-  readonly value: Answer;
-}
-
-interface Store<Key, Answer> {
-  readonly get: (key: Key) => Kept<Answer> | undefined;
-  readonly set: (key: Key, kept: Kept<Answer>) => unknown;
-}
-
-function keep<Key, Answer>(known: Store<Key, Answer>, answer: (key: Key) => Answer): (key: Key) => Answer {
+/** Gives a pure function of an object that keeps its answers, `null` among them, as long as the objects live. */
+export function rememberOf<Key extends object, Answer extends NonNullable<unknown> | null>(
+  answer: (key: Key) => Answer,
+): (key: Key) => Answer {
+  const known = new WeakMap<Key, Answer>();
   return (key) => {
     const kept = known.get(key);
-    if (kept) return kept.value;
+    if (kept !== undefined) return kept;
     const value = answer(key);
-    known.set(key, { value });
+    known.set(key, value);
     return value;
   };
 }
@@ -47,13 +41,23 @@ function keep<Key, Answer>(known: Store<Key, Answer>, answer: (key: Key) => Answ
  * edit leaves alone stays the same object, and the next stage can tell.
  */
 export function lastMade<Key extends object, Made>() {
-  const known = new WeakMap<Key, { readonly from: readonly unknown[]; readonly made: Made }>();
-  return (key: Key, from: readonly unknown[], make: (last: Made | undefined) => Made): Made => {
+  return lastMadeFrom<Key, readonly unknown[], Made>(areSame);
+}
+
+/** The same, made from one thing, where `isSame` tells whether it would be made from the same again. */
+export function lastMadeFrom<Key extends object, From extends object, Made>(
+  isSame: (from: From, last: From) => boolean,
+) {
+  const known = new WeakMap<Key, { readonly from: From; readonly made: Made }>();
+  return (key: Key, from: From, make: (last: Made | undefined) => Made): Made => {
     const last = known.get(key);
-    if (last && last.from.length === from.length && from.every((part, at) => part === last.from[at]))
-      return last.made;
+    if (last && isSame(from, last.from)) return last.made;
     const made = make(last?.made);
     known.set(key, { from, made });
     return made;
   };
+}
+
+function areSame(from: readonly unknown[], last: readonly unknown[]): boolean {
+  return from.length === last.length && from.every((part, at) => part === last[at]);
 }

@@ -1,4 +1,4 @@
-import { rememberOf } from '../../mockup/remember';
+import { ofBoxes, withChildren } from '../ofBoxes';
 import { isMade, madeBox } from '../made';
 import { placedBox } from '../lower';
 import { NO_MARGIN, type BoxNode, type Page, type PageNode, type Place } from '../node';
@@ -9,13 +9,11 @@ export function itemsInLists(page: Page): Page {
   return { ...page, children: page.children.map(settle) };
 }
 
-const settle = rememberOf(settleAnew);
+const settle = ofBoxes(settleAnew);
 
-function settleAnew(node: PageNode): PageNode {
-  if (node.kind !== 'box') return node;
+function settleAnew(node: BoxNode): PageNode {
   const children = node.children.map(settle);
-  if (node.role !== 'list')
-    return children.every((child, at) => child === node.children[at]) ? node : { ...node, children };
+  if (node.role !== 'list') return withChildren(node, children);
   // A ground that took all items in is the list.
   if (children.some(holdsItems))
     return {

@@ -22,10 +22,11 @@ export function groupPage(page: Page, versions: readonly StateNode[] = []): Page
   return trimGroups({ ...page, children: withStates(children, shaped) });
 }
 
-const nest = rememberOf(nestAnew);
+function nest(node: PageNode): readonly PageNode[] {
+  return node.kind === 'box' ? nestBox(node) : [node];
+}
 
-function nestAnew(node: PageNode): readonly PageNode[] {
-  if (node.kind !== 'box') return [node];
+const nestBox = rememberOf((node: BoxNode): readonly PageNode[] => {
   const children = mergeCoats(node.children.flatMap(nest));
   const kept = absorbBars(mergeBackdrop({ ...node, children }));
   const text = soleText(kept);
@@ -33,7 +34,7 @@ function nestAnew(node: PageNode): readonly PageNode[] {
   if (!isWrapper(kept)) return [kept];
   const [only, ...more] = kept.children;
   return only && more.length === 0 && kept.named && !only.named ? [named(only, kept)] : kept.children;
-}
+});
 
 /** What is alone in a group with a name is what the name means. */
 function named(node: PageNode, { name, layer }: BoxNode): PageNode {

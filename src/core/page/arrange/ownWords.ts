@@ -1,8 +1,8 @@
 import { isPlain, type Look } from '../../look/look';
 import type { Edges } from '../../mockup/box';
-import { rememberOf } from '../../mockup/remember';
+import { ofBoxes, withChildren } from '../ofBoxes';
 import type { Role } from '../../sort/vocabulary';
-import type { BoxNode, FlowPlace, Margin, Page, PageNode, TextNode } from '../node';
+import type { BoxNode, FlowPlace, Margin, Page, TextNode } from '../node';
 import { STACK } from './flow/stand';
 import { isMeantOtherwise } from './meaning';
 
@@ -14,13 +14,11 @@ export function withOwnWords(page: Page): Page {
   return page.layout ? { ...page, children: page.children.map(own) } : page;
 }
 
-const own = rememberOf((node: PageNode): PageNode => {
-  if (node.kind !== 'box') return node;
+const own = ofBoxes((node) => {
   const [text, ...more] = node.children;
   const worded = text?.kind === 'text' && more.length === 0 ? wordedBox(node, text) : null;
   if (worded) return worded;
-  const children = node.children.map(own);
-  return children.every((child, at) => child === node.children[at]) ? node : { ...node, children };
+  return withChildren(node, node.children.map(own));
 });
 
 /** What a box means beside being one, words can mean as well. */

@@ -1,5 +1,5 @@
 import { boxAround, right, type Box } from '../../mockup/box';
-import { rememberOf } from '../../mockup/remember';
+import { ofBoxes, withChildren } from '../ofBoxes';
 import { toWholePx } from '../lowerText';
 import type { Page, PageNode, TextNode, TextNodeLine, TextSpan } from '../node';
 import type { TypeLook } from '../../look/look';
@@ -14,11 +14,9 @@ export function joinSentences(page: Page): Page {
   return { ...page, children: joinAll(page.children) };
 }
 
-const joined = rememberOf((node: PageNode): PageNode => {
-  if (node.kind !== 'box') return node;
-  const children = joinAll(node.children);
-  if (children.every((child, at) => child === node.children[at])) return node;
-  return soleText({ ...node, children }) ?? { ...node, children };
+const joined = ofBoxes((node) => {
+  const made = withChildren(node, joinAll(node.children));
+  return made === node ? node : (soleText(made) ?? made);
 });
 
 function joinAll(nodes: readonly PageNode[]): readonly PageNode[] {

@@ -1,6 +1,6 @@
 import equal from 'fast-deep-equal';
-import { bottom, right, type Box } from '../../../mockup/box';
-import { lastMade } from '../../../mockup/remember';
+import { bottom, right, sameBox, type Box } from '../../../mockup/box';
+import { lastMade, lastMadeFrom } from '../../../mockup/remember';
 import { isMade } from '../../made';
 import {
   hasStretchedLines,
@@ -23,20 +23,45 @@ import { canHug, paddingBox } from './widths';
  * Lays out what is inside of a box that stands in the flow. What holds the same and stands alike is not laid out again, and
  * what comes out as the last time stays the same node.
  */
-export function layOut(part: Part, standing: Stand): PageNode {
-  const { node, content, below, above, sized, box } = part;
-  const { wide, high, align, margin, given } = standing;
-  const from = [
-    ...[content, below, above, sized, box.x, box.y, box.width, box.height, wide, high, align, given],
-    ...[margin.top, margin.right, margin.bottom, margin.left],
-  ];
-  return lastLaid(node, from, (last) => {
-    const made = layOutAnew(part, standing);
+export function layOut(part: Part, stand: Stand): PageNode {
+  return lastLaid(part.node, { part, stand }, (last) => {
+    const made = layOutAnew(part, stand);
     return last && isLaidAlike(last, made) ? last : made;
   });
 }
 
-const lastLaid = lastMade<PageNode, PageNode>();
+interface Laying {
+  readonly part: Part;
+  readonly stand: Stand;
+}
+
+const lastLaid = lastMadeFrom<PageNode, Laying, PageNode>(
+  (laying, last) => isSamePart(laying.part, last.part) && isSameStand(laying.stand, last.stand),
+);
+
+function isSamePart(one: Part, other: Part): boolean {
+  return (
+    one === other ||
+    (one.content === other.content &&
+      one.below === other.below &&
+      one.above === other.above &&
+      one.sized === other.sized &&
+      sameBox(one.box, other.box, 0))
+  );
+}
+
+function isSameStand(one: Stand, other: Stand): boolean {
+  return (
+    one.wide === other.wide &&
+    one.high === other.high &&
+    one.align === other.align &&
+    one.given === other.given &&
+    one.margin.top === other.margin.top &&
+    one.margin.right === other.margin.right &&
+    one.margin.bottom === other.margin.bottom &&
+    one.margin.left === other.margin.left
+  );
+}
 
 /** Two layouts of one node, whose looks and words are the same anyway. */
 function isLaidAlike(one: PageNode, other: PageNode): boolean {
@@ -50,13 +75,13 @@ function isLaidAlike(one: PageNode, other: PageNode): boolean {
   );
 }
 
-function layOutAnew(part: Part, standing: Stand): PageNode {
+function layOutAnew(part: Part, stand: Stand): PageNode {
   const { node, content } = part;
-  const place = flowPlace(part, standing);
+  const place = flowPlace(part, stand);
   if (node.kind !== 'box') return { ...node, place };
   const loose = [...part.below, ...part.above];
   if (!content) return { ...node, place, children: loose.map((each) => hold(each, part)) };
-  const laid = LAY_OUT[content.direction](part, content, standing.given, layOut);
+  const laid = LAY_OUT[content.direction](part, content, stand.given, layOut);
   const children = [
     ...part.below.map((each) => hold(each, part)),
     ...laid.children,
