@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { convert } from '../src/core/convert';
+import { convert, type Conversion } from '../src/core/convert';
 import { pagePieces, type PagePiece } from '../src/core/emit/html/pagePieces';
 import { TARGETS } from '../src/core/emit/targets';
 import { layersOf } from '../src/core/mockup/walk';
@@ -35,6 +35,10 @@ function build({ mockup, assets, book }: Reading, tags: Tags, arrangement: (type
   return convert({ mockup, assets, tags, options: { arrangement, target: 'html' }, outliner });
 }
 
+function piecesOf(conversion: Conversion) {
+  return conversion.pages.map((page) => pagePieces(page, { ...conversion, unit: 'px' }));
+}
+
 it.each([
   ['harbour', () => readDemo()],
   ['wheelhouse', () => readDemo('wheelhouse.svg')],
@@ -52,6 +56,7 @@ it.each([
       const again = build(known, tags, arrangement);
       const first = build({ ...reading, mockup: structuredClone(mockup) }, tags, arrangement);
       expect(again.emission).toEqual(first.emission);
+      expect(piecesOf(again)).toEqual(piecesOf(first));
       expect(again.findings).toEqual(first.findings);
       expect(again.decisions).toEqual(first.decisions);
     }),

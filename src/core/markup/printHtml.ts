@@ -25,15 +25,19 @@ export function printHtml(nodes: readonly MarkupNode[], indent = 0): string {
   return nodes.map((node) => printBlock(node, '  '.repeat(indent))).join('');
 }
 
+/** An element around code that was printed before, which keeps its indentation. */
+export function printAround(node: MarkupElement, inner: string, margin = ''): string {
+  return `${printNote(node, margin)}${margin}${openTag(node)}\n${inner}${margin}</${node.name}>\n`;
+}
+
 function printBlock(node: MarkupNode, margin: string): string {
   if (typeof node === 'string') return `${margin}${escapeText(node)}\n`;
-  if (node.note !== undefined) {
-    const { note, ...bare } = node;
-    return `${margin}<!-- ${escapeComment(note)} -->\n${printBlock(bare, margin)}`;
-  }
-  if (isInline(node)) return `${margin}${printInline(node)}\n`;
-  const inner = node.children.map((child) => printBlock(child, `${margin}  `)).join('');
-  return `${margin}${openTag(node)}\n${inner}${margin}</${node.name}>\n`;
+  if (isInline(node)) return `${printNote(node, margin)}${margin}${printInline(node)}\n`;
+  return printAround(node, node.children.map((child) => printBlock(child, `${margin}  `)).join(''), margin);
+}
+
+function printNote({ note }: MarkupElement, margin: string): string {
+  return note === undefined ? '' : `${margin}<!-- ${escapeComment(note)} -->\n`;
 }
 
 function isInline(node: MarkupElement): boolean {

@@ -78,22 +78,18 @@ export const FLOW: Inside = { phrasing: false, interactive: false };
 
 /** One node as HTML elements. */
 export function nodeMarkup(node: PageNode, context: MarkupContext, inside: Inside = FLOW): MarkupElement {
-  return withNote(node, bareMarkup(node, context, inside));
-}
-
-function withNote({ note }: PageNode, markup: MarkupElement): MarkupElement {
-  return note === undefined ? markup : { ...markup, note };
-}
-
-function bareMarkup(node: PageNode, context: MarkupContext, inside: Inside): MarkupElement {
   switch (node.kind) {
     case 'box':
       return boxMarkup(node, context, inside);
     case 'text':
-      return textMarkup(node, context, inside);
+      return withNote(node, textMarkup(node, context, inside));
     case 'picture':
-      return pictureMarkup(node, context);
+      return withNote(node, pictureMarkup(node, context));
   }
+}
+
+function withNote({ note }: PageNode, markup: MarkupElement): MarkupElement {
+  return note === undefined ? markup : { ...markup, note };
 }
 
 function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
@@ -111,7 +107,10 @@ function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): Marku
 export function emptyBoxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
   const name = elementName(node.role, inside);
   const style = placeStyle(node, context, node.children.length === 0 ? [] : scrollDeclarations(node.scroll));
-  return element(name, { ...sharedAttributes(node, context), ...nameAttributes(node, name), style });
+  return withNote(
+    node,
+    element(name, { ...sharedAttributes(node, context), ...nameAttributes(node, name), style }),
+  );
 }
 
 /** What may stand in the element of a box. */

@@ -1,7 +1,7 @@
 import { printCss } from '../../markup/printCss';
-import { printHtml } from '../../markup/printHtml';
+import { printAround, printHtml } from '../../markup/printHtml';
 import { lastMade, rememberOf } from '../../mockup/remember';
-import { walkNodes, type BoxNode, type Page, type PageNode } from '../../page/node';
+import { type BoxNode, type Page, type PageNode } from '../../page/node';
 import { pictureNamed } from '../../pictures/picture';
 import type { EmitInput } from '../target';
 import { sheetOf } from './html';
@@ -64,8 +64,12 @@ export function pagePieces(page: Page, input: EmitInput): PagePieces {
 type Context = EmitInput & MarkupContext;
 
 function isLarge(node: PageNode): node is BoxNode {
-  // The words of a field are written as what its element is.
-  return node.kind === 'box' && node.role !== 'field' && elementsIn(node) > LARGE;
+  return isContainer(node) && elementsIn(node) > LARGE;
+}
+
+/** True for a box whose code is an element around that of its children; the words of a field are written as what its element is. */
+function isContainer(node: PageNode): node is BoxNode {
+  return node.kind === 'box' && node.role !== 'field' && node.children.length > 0;
 }
 
 const elementsIn = rememberOf((node: PageNode): number =>
@@ -76,23 +80,28 @@ function openedHtml(node: BoxNode, context: Context, inside: Inside): string {
   return printHtml([emptyBoxMarkup(node, context, inside)]);
 }
 
+/** The code of a node; what is the same as the last time is the very same text. */
 function html(node: PageNode, context: Context, inside: Inside): string {
   const { unit, placed } = context;
-  return lastPrinted(node, [wornBy(node, context), unit, placed, inside.phrasing, inside.interactive], () =>
-    printHtml([nodeMarkup(node, context, inside)]),
+  const children = isContainer(node) ? node.children : [];
+  const within = node.kind === 'box' ? insideOf(node, inside) : inside;
+  const inner = children.map((child) => html(child, context, within));
+  const from = [unit, placed, inside.phrasing, inside.interactive, ...wornBy(node, context), ...inner];
+  return lastPrinted(node, from, () =>
+    node.kind === 'box' && inner.length > 0
+      ? printAround(emptyBoxMarkup(node, context, inside), inner.join(''))
+      : printHtml([nodeMarkup(node, context, inside)]),
   );
 }
 
 const lastPrinted = lastMade<PageNode, string>();
 
-/** What the code of a node takes from the rest of the page: names of classes and files. */
-function wornBy(root: PageNode, { sheet, plan }: EmitInput): string {
-  const worn: (string | undefined)[] = [];
-  for (const node of walkNodes([root])) {
-    worn.push(sheet.classOf(node)?.name);
-    if (node.kind === 'picture') worn.push(pictureNamed(plan, node.picture)?.files[0]?.path);
-    if (node.kind === 'text')
-      for (const { look } of node.lines.flatMap(({ spans }) => spans)) worn.push(sheet.classFor(look) ?? '');
-  }
-  return worn.join('\n');
+/** What the code of a node takes from the rest of the page: names of files and classes, and whether a class says how it stands. */
+function wornBy(node: PageNode, { sheet, plan }: EmitInput): readonly unknown[] {
+  const own = sheet.classOf(node);
+  const worn: unknown[] = [own?.name, own?.standing === null];
+  if (node.kind === 'picture') worn.push(pictureNamed(plan, node.picture)?.files[0]?.path);
+  if (node.kind === 'text')
+    for (const { spans } of node.lines) for (const { look } of spans) worn.push(sheet.classFor(look));
+  return worn;
 }
