@@ -1,0 +1,87 @@
+import type { PagePieces, PagePiece } from '../../../core/emit/html/pagePieces';
+import { livePage } from './livePage';
+
+beforeEach(() => jest.useFakeTimers());
+afterEach(() => jest.useRealTimers());
+
+const ROW = 10;
+
+/** A page of rows under each other, `ROW` px each. */
+function pageOf(words: readonly string[], more: Partial<PagePieces> = {}): PagePieces {
+  const parts = words.map((word, at): PagePiece => ({
+    id: `row-${at}`,
+    within: null,
+    isOpen: false,
+    html: `<p data-layer="row-${at}">${word}</p>\n`,
+  }));
+  return { rules: ['p { margin: 0 }'], screen: '<div class="screen"></div>', parts, ...more };
+}
+
+function open() {
+  const shown = document.implementation.createHTMLDocument();
+  const live = livePage(shown, () => ({ x: 0, y: 45, width: 100, height: 30 }));
+  // A document without a window has no layout.
+  const below = (element: Element) => [...(element.parentElement?.children ?? [])].indexOf(element) * ROW;
+  jest.spyOn(Element.prototype, 'getBoundingClientRect').mockImplementation(function (this: Element) {
+    return { x: 0, y: below(this), width: 100, height: ROW } as DOMRect;
+  });
+  const words = () => [...shown.body.firstElementChild!.children].map(({ textContent }) => textContent);
+  return { shown, live, words };
+}
+
+const MANY = Array.from({ length: 120 }, () => 'ebb');
+
+it('of many changes those that are seen come first', () => {
+  const { live, words } = open();
+  live.put(pageOf(MANY));
+  live.put(pageOf(MANY.map(() => 'flood')));
+  const changed = words().flatMap((word, at) => (word === 'flood' ? [at] : []));
+  expect(changed).toEqual([4, 5, 6, 7]);
+  jest.runAllTimers();
+  expect(words()).toEqual(MANY.map(() => 'flood'));
+});
+
+it('what is still to come is what the newest page says', () => {
+  const { live, words } = open();
+  live.put(pageOf(MANY));
+  live.put(pageOf(MANY.map(() => 'flood')));
+  live.put(pageOf(MANY.map(() => 'slack')));
+  jest.runAllTimers();
+  expect(words()).toEqual(MANY.map(() => 'slack'));
+  live.put(pageOf(MANY));
+  live.stop();
+  jest.runAllTimers();
+  expect(words().filter((word) => word === 'slack')).toHaveLength(116);
+});
+
+it('few changes and parts that come, go or move are shown at once', () => {
+  const { live, words, shown } = open();
+  live.put(pageOf(['one', 'two', 'three']));
+  const [, second] = shown.querySelectorAll('p');
+  live.put(pageOf(['one', 'zwei', 'three']));
+  expect(words()).toEqual(['one', 'zwei', 'three']);
+  expect(shown.querySelectorAll('p')[1]).toBe(second);
+  const { parts } = pageOf(['one', 'zwei', 'three', 'four']);
+  live.put(pageOf([], { parts: [parts[3]!, parts[1]!] }));
+  expect(words()).toEqual(['four', 'zwei']);
+  live.put(pageOf([...MANY, 'more']));
+  expect(words()).toEqual([...MANY, 'more']);
+});
+
+it('parts stand in open parts, which keep them when they become another element', () => {
+  const { live, shown } = open();
+  const inner = { id: 'inner', within: 'outer', isOpen: false, html: '<b data-layer="inner">x</b>' };
+  const outer = (name: string) => ({
+    id: 'outer',
+    within: null,
+    isOpen: true,
+    html: `<${name} data-layer="outer"></${name}>`,
+  });
+  live.put(pageOf([], { parts: [outer('div'), inner] }));
+  live.put(pageOf([], { parts: [outer('section'), inner], rules: ['p { margin: 1px }', 'b { top: 0 }'] }));
+  expect(shown.body.innerHTML).toBe(
+    '<div class="screen"><section data-layer="outer"><b data-layer="inner">x</b></section></div>',
+  );
+  live.put(pageOf([], { parts: [outer('section')], screen: '<div class="screen wide"></div>' }));
+  expect(shown.body.innerHTML).toBe('<div class="screen wide"><section data-layer="outer"></section></div>');
+});
