@@ -61,7 +61,7 @@ rows.push(['key to painted change of all rows', bulk, null]);
 rows.push(['key to changed code, one layer', codeOfOne, null]);
 rows.push(['key to changed code, 625 alike', code, null]);
 rows.push(['key to changed live page, one layer', livePageOfOne, null]);
-rows.push(['key to changed live page, 625 alike', livePage, null]);
+rows.push(['key to changed live page, what is seen of 625 alike', livePage, null]);
 console.log(
   textTable(
     ['in the worksheet of 5,000 layers', 'median, ms', '95th percentile, ms', 'floor, ms', 'floor, 95th'],
