@@ -117,8 +117,8 @@ export function shapeDecided(
   const apart = mockup.screens.map((screen) => {
     const measured = measures.get(screen.key) ?? new Map<string, never>();
     const flows = options.arrangement === 'flow';
-    const context = { mockup, measures: measured, decisions, plan, flows };
-    const page = lower(screen, context, options.frame ?? plainFrame(options.arrangement));
+    const context = { screen, mockup, measures: measured, decisions, plan, flows };
+    const page = lower(context, options.frame ?? plainFrame(options.arrangement));
     const arranged = arrange(page, options.arrangement, lowerVersions(versions, context, report));
     reportInexactBorders(arranged, report);
     return arranged;

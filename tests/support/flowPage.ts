@@ -79,11 +79,8 @@ function firstText(one: PageNode, other: PageNode): PageNode {
 function drawnNodes({ mockup, measures, decisions, plan }: Conversion, at: number): readonly PageNode[] {
   const screen = mockup.screens[at]!;
   const measured = measures.get(screen.key)!;
-  const page = lower(
-    screen,
-    { mockup, measures: measured, decisions, plan, flows: false },
-    plainFrame('nested'),
-  );
+  const context = { screen, mockup, measures: measured, decisions, plan, flows: false };
+  const page = lower(context, plainFrame('nested'));
   return walkNodes(nested(page).children);
 }
 

@@ -144,6 +144,8 @@ export interface TextLine {
   readonly x: number;
   readonly baseline: number;
   readonly width: number;
+  /** Px of the white space that was cut off behind the last letter: a file may have lines centred together with it. */
+  readonly hang: number;
   /** How much wider the letters are drawn than their font has them; `width` counts it in. */
   readonly stretch: number;
   /** From which end the file places the line; `x` and `width` have it worked in. */

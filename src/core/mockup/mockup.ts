@@ -37,7 +37,7 @@ export interface Screen {
 }
 
 /** The shape of a stored mockup. Raise it when the shape or what the readers give changes: stored ones are then read anew. */
-export const TREE_VERSION = 4;
+export const TREE_VERSION = 5;
 
 /** A file read into Orden. Plain data: it can be stored as JSON and handed to a worker. */
 export interface Mockup {

@@ -46,21 +46,27 @@ export function scaledShadow({ dx, dy, deviation, spread, colour }: Shadow, matr
   return { ...offset, deviation: deviation * scale, spread: spread * scale, colour };
 }
 
+/** What a clip of a group may cut; px of the screen. */
+interface Clipped {
+  /** The boxes inside. */
+  readonly content: Box;
+  /** The same with what is painted around them. */
+  readonly painted: Box;
+  readonly screen: Box;
+}
+
 /**
  * A group's clip: its box when the outline is one, so that the group takes the clip's place; else a path
- * about the content. Null when nothing is cut off.
- * @param content the boxes inside
- * @param painted the same with what is painted around them
+ * about the content. Null when nothing is cut off, or only what lies past the screen, where the page itself ends.
  */
 export function groupClip(
   outline: Outline,
   matrix: Matrix,
-  content: Box,
-  painted: Box,
+  { content, painted, screen }: Clipped,
 ): { box: Box; look: Look } | null {
   const moved = transformOutline(outline, matrix);
   if (moved.kind === 'rect') {
-    if (!hasRadii(moved.radii) && contains(moved.box, painted)) return null;
+    if (!hasRadii(moved.radii) && (contains(moved.box, painted) || contains(moved.box, screen))) return null;
     const radii = hasRadii(moved.radii) ? { radii: moved.radii } : {};
     return { box: moved.box, look: { clip: { kind: 'box' }, ...radii } };
   }

@@ -27,6 +27,7 @@ import {
 } from './node';
 
 export interface LowerContext {
+  readonly screen: Screen;
   readonly mockup: Mockup;
   readonly measures: Measures;
   readonly decisions: Decisions;
@@ -36,9 +37,9 @@ export interface LowerContext {
 }
 
 /** Turns a screen's layers and their decisions into a page tree that follows the groups; places are those of the screen. */
-export function lower(screen: Screen, context: LowerContext, frame: PageFrame): Page {
-  const { key, name, width, height, ground } = screen;
-  const children = screen.root.layers.flatMap((layer) => lowerLayer(layer, context) ?? []);
+export function lower(context: LowerContext, frame: PageFrame): Page {
+  const { key, name, width, height, ground, root } = context.screen;
+  const children = root.layers.flatMap((layer) => lowerLayer(layer, context) ?? []);
   return { screen: key, name, width, height, ground, frame, children };
 }
 
@@ -78,7 +79,13 @@ function lowerLayer(layer: Layer, context: LowerContext): PageNode | null {
       const bearer = layer.effects.length > 0 ? shadowBearer(layer) : null;
       const children = (bearer ? [bearer] : layer.layers).flatMap((part) => lowerLayer(part, context) ?? []);
       return lastNode(layer, [decision, measure, ...children], () =>
-        lowerGroup(bearer ? { ...layer, effects: [] } : layer, measure.matrix, shared(), children),
+        lowerGroup(
+          bearer ? { ...layer, effects: [] } : layer,
+          measure.matrix,
+          shared(),
+          children,
+          context.screen,
+        ),
       );
     }
     case 'shape':
@@ -173,12 +180,18 @@ function lowerGroup(
   matrix: Matrix,
   shared: SharedParts,
   children: readonly PageNode[],
+  { width, height }: Screen,
 ): BoxNode | null {
   const content = children.reduce<Box | null>((box, child) => union(box, placedBox(child.place)), null);
   if (!content) return null;
   const clip = group.clip?.kind === 'outline' ? group.clip.outline : null;
   const cut =
-    clip && groupClip(clip, matrix, content, boxAround([content, ...children.flatMap(shadowBoxes)]));
+    clip &&
+    groupClip(clip, matrix, {
+      content,
+      painted: boxAround([content, ...children.flatMap(shadowBoxes)]),
+      screen: { x: 0, y: 0, width, height },
+    });
   const look = { ...dressLook(group, matrix), ...cut?.look };
   if (isPlain(look) && children.length === 0) return null;
   const place: FixedPlace = { kind: 'fixed', ...(cut?.box ?? content), hugs: false, turn: null };

@@ -31,16 +31,19 @@ export function lowerText(
   const scale = baked ? meanScale(matrix) : 1;
   const size = main.style.size * scale;
   const stretch = commonStretch(layer);
-  const spacing = regularSpacing(layer);
+  const plain = regularSpacing(layer, 0);
+  const spacing = plain ?? regularSpacing(layer, 1);
+  /** Whether lines are in line only together with the white space that was cut off. */
+  const hangs = plain === null && spacing !== null;
   const extents = roundedExtents(face.metrics, size);
   const lineHeight = spacing === null ? extents.ascent + extents.descent : spacing * scale;
   const baseline = baselineInLine(face.metrics, size, lineHeight);
 
   const left = Math.min(...layer.lines.map((line) => line.x));
-  const rightEdge = Math.max(...layer.lines.map((line) => line.x + line.width));
+  const rightEdge = Math.max(...layer.lines.map((line) => line.x + line.width + (hangs ? line.hang : 0)));
   const start = baked ? applyTo(matrix, { x: left, y: first.baseline }) : { x: left, y: first.baseline };
   const follows = spacing !== null || layer.lines.length === 1;
-  const regular = follows && stretch !== null;
+  const regular = follows && stretch !== null && !hangs;
   const widened = regular ? stretch : 1;
   const height = follows ? lineHeight * layer.lines.length : spread(layer.lines) * scale + lineHeight;
   const box = {
@@ -65,7 +68,9 @@ export function lowerText(
     baseline,
     space: spaceOf(face.metrics, main, scale),
     nudge: baked ? toWholePx(baselinesOf(layer, start.y, scale)) : 0,
-    lines: layer.lines.map((line) => lowerLine(line, main, scale, type, regular ? null : { left, first })),
+    lines: layer.lines.map((line) =>
+      lowerLine(line, main, scale, type, regular ? null : { left, first, hangs }),
+    ),
     ...(follows && !regular && { even: true }),
     faces: [...new Set(layer.lines.flatMap((line) => line.runs.map((run) => run.face)))],
   };
@@ -136,15 +141,18 @@ function commonStretch({ lines }: TextLayer): number | null {
   return alike ? (lines.every((line) => line.stretch === 1) ? 1 : stretch) : null;
 }
 
-/** Px between the baselines of a regular paragraph: even lines, aligned as the text says; null for anything else. */
-function regularSpacing(layer: TextLayer): number | null {
+/**
+ * Px between the baselines of a regular paragraph: even lines, aligned as the text says; null for anything else.
+ * @param counted how much of the white space behind the lines counts, 0–1
+ */
+function regularSpacing(layer: TextLayer, counted: 0 | 1): number | null {
   const [first, second] = layer.lines;
   if (!first || !second) return null;
   const spacing = second.baseline - first.baseline;
   if (spacing <= 0) return null;
   const share = { start: 0, middle: 0.5, end: 1 }[layer.align];
   const fromLeft = layer.rightToLeft ? 1 - share : share;
-  const anchor = (line: TextLine) => line.x + line.width * fromLeft;
+  const anchor = (line: TextLine) => line.x + (line.width + counted * line.hang) * fromLeft;
   const even = layer.lines.every((line, at) => {
     const strays = Math.abs(line.baseline - first.baseline - spacing * at) > STRAY;
     return !strays && Math.abs(anchor(line) - anchor(first)) <= STRAY;
@@ -162,7 +170,7 @@ function lowerLine(
   main: TextRun,
   scale: number,
   type: TypeLook,
-  apart: { readonly left: number; readonly first: TextLine } | null,
+  apart: { readonly left: number; readonly first: TextLine; readonly hangs: boolean } | null,
 ): TextNodeLine {
   const spans = line.runs.map((run) => ({
     text: run.text,
@@ -178,6 +186,7 @@ function lowerLine(
       x: (line.x - apart.left) * scale,
       y: (line.baseline - apart.first.baseline) * scale,
       stretch: line.stretch,
+      hang: apart.hangs ? line.hang * scale : 0,
     },
   };
 }

@@ -194,7 +194,16 @@ export interface TextNodeLine {
   readonly spans: readonly TextSpan[];
   /** As measured, px. */
   readonly width: number;
-  readonly at: { readonly x: number; readonly y: number; readonly stretch: number } | null;
+  readonly at: LinePlace | null;
+}
+
+export interface LinePlace {
+  readonly x: number;
+  readonly y: number;
+  /** How much wider its letters are drawn than they are. */
+  readonly stretch: number;
+  /** Px behind its last letter that count where it is centred or ends. */
+  readonly hang: number;
 }
 
 export interface TextNode extends NodeBase {

@@ -214,9 +214,26 @@ describe('texts', () => {
       ),
     );
     expect(node!.kind === 'text' && node!.lines.map((line) => line.at)).toEqual([
-      { x: 0, y: 0, stretch: 1 },
-      { x: 4, y: 15, stretch: 1 },
+      { x: 0, y: 0, stretch: 1, hang: 0 },
+      { x: 4, y: 15, stretch: 1, hang: 0 },
     ]);
+  });
+
+  it('centres lines together with the space behind them, where the file has them so', () => {
+    const line = (x: number, y: number, width: number, text: string) =>
+      `<tspan xml:space="preserve" x="${x}" y="${y}" textLength="${width}" lengthAdjust="spacingAndGlyphs">${text}</tspan>`;
+    const [node] = nodes(
+      readInside(
+        `<text font-family="Aleo" font-size="10">${line(60, 20, 80, 'The ferry to Holm ')}${line(85, 35, 30, 'sails')}</text>`,
+      ),
+      'flow',
+    );
+    expect(node).toMatchObject({ even: true, look: { type: { align: 'middle', lineHeight: 15 } } });
+    const [first, second] = node!.kind === 'text' ? node!.lines : [];
+    expect(first!.width + first!.at!.hang).toBeCloseTo(80);
+    expect(first!.at!.hang).toBeGreaterThan(1);
+    expect(second!.at).toMatchObject({ x: 25, hang: 0 });
+    expect(node!.place).toMatchObject({ x: 60, width: 80 });
   });
 
   it('does not repeat the look of the text in its runs', () => {
@@ -292,6 +309,28 @@ describe('arrangements', () => {
       cut(`${shadow}<rect x="9" y="9" width="70" height="30" fill="#fff" filter="url(#f)"/>`),
     ).toMatchObject(box);
     expect(cut('<rect x="9" y="9" width="70" height="30" fill="#fff"/>')?.look.clip).toBeUndefined();
+  });
+
+  it('has no clip where the page itself ends', () => {
+    const [group] = nodes(
+      readInside(
+        '<clipPath id="c"><rect width="200" height="100"/></clipPath><g id="deck" clip-path="url(#c)" opacity=".5"><rect x="-5" width="90" height="60"/><rect x="20" y="60" width="9" height="90"/></g>',
+      ),
+    );
+    expect(group!.look).toEqual({ opacity: 0.5 });
+  });
+
+  it('lets a stray speck stick out of its group', () => {
+    const group = (tip: string) =>
+      nodes(
+        readInside(
+          `<g id="menu">${tip}<rect x="60" y="40" width="40" height="20"/><rect x="110" y="40" width="40" height="20" rx="2"/></g>`,
+        ),
+      ).find(({ layer }) => layer.endsWith('/menu'))!.place;
+    expect(group('<circle cx="5" cy="5" r="2.5"/>')).toMatchObject({ x: 60, y: 40, width: 90, height: 20 });
+    // In line with the others it is one of them.
+    expect(group('<circle cx="5" cy="50" r="2.5"/>')).toMatchObject({ x: 2.5, width: 147.5 });
+    expect(group('<rect width="12" height="12"/>')).toMatchObject({ x: 0, y: 0 });
   });
 
   it('cuts a group by the box of its clip', () => {

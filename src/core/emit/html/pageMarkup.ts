@@ -12,6 +12,7 @@ import {
   isWrapped,
   standingOf,
   type BoxNode,
+  type LinePlace,
   type Page,
   type PageNode,
   type PictureNode,
@@ -192,7 +193,7 @@ function lineMarkup(
   if (!line.at) return spans;
   const { x, y, stretch } = line.at;
   if (node.even && node.wraps)
-    return [inlineElement('span', { style: inline(evenLine(node, stretch), context) }, spans)];
+    return [inlineElement('span', { style: inline(evenLine(node, line.at, line.width), context) }, spans)];
   const placed: Declaration[] = [
     ['position', 'absolute'],
     ['left', px(stretch === 1 ? x : Math.floor(x))],
@@ -206,18 +207,21 @@ function lineMarkup(
 }
 
 /** A line of its own that breaks where its letters, as stretched, have no more room. */
-function evenLine({ look, place }: TextNode, stretch: number): Declaration[] {
+function evenLine({ look, place }: TextNode, { stretch, hang }: LinePlace, width: number): Declaration[] {
+  if (stretch === 1 && hang === 0 && width <= place.width - 1) return [['display', 'block']];
   const share = { start: 0, middle: 0.5, end: 1 }[look.type?.align ?? 'start'];
   const before = (1 - 1 / stretch) * share * 100;
   // Where it starts, as browsers round it before they stretch it.
-  const start = (place.shift ?? 0) + (before / 100) * place.width;
+  const start = (place.shift ?? 0) + (before / 100) * place.width - share;
   const stretched = `scaleX(${formatNumber(stretch, 5)})`;
-  const moved = px(start - Math.round(start));
+  const moved = px(start - Math.round(start) - hang * share);
   const list: (Declaration | null)[] = [
     ['display', 'block'],
-    // A px more than the letters need, which browsers round.
+    // A px more than the letters need, which browsers round; of centred letters half of it on each side.
     ['width', `calc(${formatNumber(100 / stretch)}% + 1px)`],
-    before === 0 ? null : ['margin-left', `${formatNumber(before)}%`],
+    share === 0
+      ? null
+      : ['margin-left', before === 0 ? px(-share) : `calc(${formatNumber(before)}% - ${px(share)})`],
     stretch === 1 ? null : ['transform', moved === '0' ? stretched : `translateX(${moved}) ${stretched}`],
     stretch === 1 ? null : ['transform-origin', `${formatNumber(share * 100)}% 0`],
   ];

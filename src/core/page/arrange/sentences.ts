@@ -51,6 +51,7 @@ interface Fragment {
   readonly baseline: number;
   /** How much wider its letters are drawn than they are. */
   readonly stretch: number;
+  readonly hang: number;
   readonly spans: readonly TextSpan[];
 }
 
@@ -72,6 +73,7 @@ function pieceOf(node: PageNode): Piece | null {
     width,
     baseline: node.place.y + node.baseline + (at ? at.y : index * height),
     stretch: at?.stretch ?? turn?.[0] ?? 1,
+    hang: at?.hang ?? 0,
     spans: spans.map((span) => linked(span, node)),
   }));
   return { node, type, lines };
@@ -135,6 +137,7 @@ interface Placed extends Fragment {
 interface Row {
   readonly box: Box;
   readonly stretch: number;
+  readonly hang: number;
   readonly spans: readonly TextSpan[];
 }
 
@@ -182,7 +185,9 @@ function joinRow(fragments: readonly Placed[], main: Piece, exact: number): Row 
   const box = boxAround(fragments.map(({ x, width, baseline }) => ({ x, width, y: baseline, height: 0 })));
   const stretch = isDrawn ? 1 : box.width / natural;
   const drift = fragments.map(({ x }, at) => Math.abs(box.x + starts[at]! * stretch - x));
-  return Math.max(...drift) > DRIFT ? null : { box, stretch, spans: merged(spans) };
+  return Math.max(...drift) > DRIFT
+    ? null
+    : { box, stretch, hang: fragments.at(-1)?.hang ?? 0, spans: merged(spans) };
 }
 
 /** How much wider the letters of a row are drawn than they are, most of them: those of the sentence's own type, where it has some. */
@@ -271,8 +276,8 @@ function lineHeightOf(rows: readonly { readonly baseline: number }[], { type, no
 function alignOf(rows: readonly Row[]): 'start' | 'middle' | null {
   const first = rows[0]!.box;
   if (rows.every(({ box }) => Math.abs(box.x - first.x) <= SAME_LINE)) return 'start';
-  const middle = ({ x, width }: Box) => x + width / 2;
-  return rows.every(({ box }) => Math.abs(middle(box) - middle(first)) <= SAME_LINE) ? 'middle' : null;
+  const middle = ({ box, hang }: Row) => box.x + (box.width + hang) / 2;
+  return rows.every((row) => Math.abs(middle(row) - middle(rows[0]!)) <= SAME_LINE) ? 'middle' : null;
 }
 
 function textOf(
@@ -282,14 +287,14 @@ function textOf(
   { height, align }: { readonly height: number; readonly align: 'start' | 'middle' },
 ): TextNode {
   const { node, type } = main;
-  const box = boxAround(rows.map((row) => row.box));
+  const box = boxAround(rows.map((row) => ({ ...row.box, width: row.box.width + row.hang })));
   // The upper half of the leading goes down to whole px.
   const baseline = node.baseline + Math.floor((height - type.lineHeight!) / 2);
   const isEven = rows.every(({ stretch }) => stretch === 1);
-  const lines = rows.map(({ spans, stretch, box: own }, at): TextNodeLine => ({
+  const lines = rows.map(({ spans, stretch, hang, box: own }, at): TextNodeLine => ({
     spans,
     width: own.width,
-    at: isEven ? null : { x: own.x - box.x, y: height * at, stretch },
+    at: isEven ? null : { x: own.x - box.x, y: height * at, stretch, hang },
   }));
   const others = pieces.filter((piece) => piece !== main).map((piece) => piece.node);
   const { href: _, label: __, even: ___, ...rest } = node;

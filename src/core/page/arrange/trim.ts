@@ -1,12 +1,13 @@
 import { isPlain } from '../../look/look';
-import { bottom, boxAround, right } from '../../mockup/box';
+import { bottom, boxAround, right, type Box } from '../../mockup/box';
 import { lastMade } from '../../mockup/remember';
 import { placedBox } from '../lower';
 import type { Page, PageNode, Place } from '../node';
 
 /**
- * Groups that show nothing by themselves end at the sides of the screen, and where their things end but for half a line:
- * what is drawn past that sticks out of its group, and does not shift everything else in it. Places are those of the screen.
+ * Groups that show nothing by themselves end at the sides of the screen, and where their things end but for half a line or
+ * a stray speck: what is drawn past that sticks out of its group, and does not shift everything else in it. Places are those
+ * of the screen.
  */
 export function trimGroups(page: Page): Page {
   return { ...page, children: page.children.map((node) => trim(node, page.width)) };
@@ -19,10 +20,40 @@ function trim(node: PageNode, width: number): PageNode {
   return lastTrimmed(node, [width], () => {
     const children = node.children.map((child) => trim(child, width));
     const isGroup = isPlain(node.look) && children.length > 0;
-    const place = isGroup ? withoutLines(within(node.place, width), children) : node.place;
+    const place = isGroup ? trimmedPlace(node.place, children, width) : node.place;
     const isSame = place === node.place && children.every((child, at) => child === node.children[at]);
     return isSame ? node : { ...node, place, children };
   });
+}
+
+function trimmedPlace(place: Place, children: readonly PageNode[], width: number): Place {
+  const things = withoutStrays(children);
+  const tight = things.length === children.length ? place : { ...place, ...boxAround(things.map(boxOfNode)) };
+  return withoutLines(within(tight, width), things);
+}
+
+function boxOfNode({ place }: PageNode): Box {
+  return placedBox(place);
+}
+
+/** Px: what is no larger either way is a speck. */
+const SPECK = 6;
+/** Px by which a stray speck stands off both ways. */
+const OFF = 8;
+
+/** All but specks that stand off from everything else both across and down, such as the tip of a menu that is not open. */
+function withoutStrays(children: readonly PageNode[]): readonly PageNode[] {
+  const things = children.filter((child) => !isSpeck(child));
+  if (things.length === 0 || things.length === children.length) return children;
+  const { x, y, ...size } = boxAround(things.map(boxOfNode));
+  const [end, floor] = [x + size.width + OFF, y + size.height + OFF];
+  const isStray = (box: Box) =>
+    (right(box) < x - OFF || box.x > end) && (bottom(box) < y - OFF || box.y > floor);
+  return children.filter((child) => !isSpeck(child) || !isStray(boxOfNode(child)));
+}
+
+function isSpeck(node: PageNode): boolean {
+  return node.kind !== 'text' && Math.max(node.place.width, node.place.height) <= SPECK;
 }
 
 function within(place: Place, width: number): Place {
@@ -45,7 +76,7 @@ function withoutLines(place: Place, children: readonly PageNode[]): Place {
   const things = children.filter((child) => !isLine(child));
   if (things.length === 0) return place;
   const box = placedBox(place);
-  const inside = boxAround(things.map((thing) => placedBox(thing.place)));
+  const inside = boxAround(things.map(boxOfNode));
   const end = (edge: number, wanted: number) => (Math.abs(edge - wanted) <= HALF ? wanted : edge);
   const [x, y] = [end(box.x, inside.x), end(box.y, inside.y)];
   const [width, height] = [end(right(box), right(inside)) - x, end(bottom(box), bottom(inside)) - y];

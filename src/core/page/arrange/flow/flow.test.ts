@@ -65,6 +65,13 @@ describe('rows, columns and grids', () => {
     expect(node('circle').place).toMatchObject({ kind: 'fixed', holds: { x: 'end', y: 'start' } });
   });
 
+  it('what covers all of another thing and holds words flows, and the other lies beneath it', () => {
+    const plate = (id: string, y: number, height: number) =>
+      box(id, 0, y, 200, height, `${word(10, y + 14, 'Holm')}${word(90, y + 14, 'Sund')}`);
+    const { node } = converted(`${plate('bar', 0, 20)}${plate('quay', 0, 60)}${plate('deck', 60, 30)}`);
+    expect(['bar', 'quay', 'deck'].map((name) => node(name).place.kind)).toEqual(['fixed', 'flow', 'flow']);
+  });
+
   it('what lies loose is as large as its words, where they give its size and nothing is in the way', () => {
     const card = box('card', 10, 10, 120, 60, `${word(20, 30, 'Day ticket')}${word(20, 50, 'All harbours')}`);
     const seal = `<g id="seal"><rect x="100" y="2" width="39" height="16" fill="#d33"/>${word(105, 15, 'N')}<rect x="120" y="8" width="14" height="4" fill="#fff"/></g>`;

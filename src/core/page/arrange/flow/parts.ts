@@ -35,6 +35,9 @@ export interface Content {
 /** Px by which boxes may overlap and still count as beside each other. */
 const TOUCH = 1;
 
+/** Px: what sticks out so little is half a line, and not meant to make its box wider. */
+export const HALF_A_LINE = 2;
+
 /** Roles that may take in what lies on them: containers without a meaning for single words. */
 const HOLDERS: ReadonlySet<string> = new Set([
   ...['box', 'article', 'section', 'item', 'main', 'header', 'footer', 'figure', 'navigation'],
@@ -240,7 +243,7 @@ function separate(children: readonly PageNode[], frame: Box, cuts: boolean): Sep
   const boxes = children.map((child) => placedBox(child.place));
   const loose = new Map<number, 'below' | 'above'>();
   children.forEach((child, at) => {
-    const fits = contains(frame, boxes[at]!, TOUCH) || (cuts && runsOut(child, boxes[at]!, frame));
+    const fits = contains(frame, boxes[at]!, HALF_A_LINE) || (cuts && runsOut(child, boxes[at]!, frame));
     if (!fits || isTurned(child) || child.hidden) loose.set(at, at === 0 ? 'below' : 'above');
   });
   const index = indexOf(boxes);
@@ -252,7 +255,7 @@ function separate(children: readonly PageNode[], frame: Box, cuts: boolean): Sep
       const isGround =
         contains(low, high, TOUCH) && isGroundBox(children[lower]!, area(low) * 2 >= area(frame));
       // A frame over all of something lies on it.
-      const isFrame = contains(high, low, TOUCH) && isGroundBox(children[upper]!, true);
+      const isFrame = contains(high, low, TOUCH) && isBare(children[upper]!);
       if (isGround) loose.set(lower, 'below');
       else if (isFrame) loose.set(upper, 'above');
       else if (contains(low, high, TOUCH) || area(high) <= area(low)) loose.set(upper, 'above');
@@ -273,8 +276,12 @@ function runsOut(node: PageNode, box: Box, frame: Box): boolean {
 
 /** What is drawn beneath other things to be their ground: boxes that hold nothing, and pictures of most of the box around. */
 function isGroundBox(node: PageNode, isMost: boolean): boolean {
-  if (node.kind === 'box') return node.children.length === 0 || isMost;
-  return node.kind === 'picture' && isMost;
+  return isMost ? node.kind !== 'text' : node.kind === 'box' && isBare(node);
+}
+
+/** A picture, or a box that holds nothing. */
+function isBare(node: PageNode): boolean {
+  return node.kind === 'picture' || (node.kind === 'box' && node.children.length === 0);
 }
 
 /** Stretched letters flow; what is turned or slanted does not. */

@@ -1,7 +1,7 @@
 import { boxAround, bottom, type Box, type Edges } from '../../../mockup/box';
 import { isMade } from '../../made';
 import type { FlowPlace } from '../../node';
-import { isCutBelow, isText, type Part } from './parts';
+import { HALF_A_LINE, isCutBelow, isText, type Part } from './parts';
 import { paddingBox } from './widths';
 
 /** How much more padding there may be below than above before it is free space. */
@@ -73,9 +73,6 @@ export function spaceOut(gaps: readonly number[], common: number, slack: number)
 export function extra(length: number): number {
   return Math.abs(length) < 0.011 ? 0 : length;
 }
-
-/** Px: what sticks out so little is half a line, and not meant to make its box wider. */
-const HALF_A_LINE = 2;
 
 /** The negative margin of what sticks out by half a line, px; 0 for anything else. */
 export function stickingOut(room: number): number {

@@ -112,8 +112,12 @@ export function alignmentOf(lines: readonly PlainLine[]): 'start' | 'middle' | '
     return Math.max(...edges) - Math.min(...edges) <= IN_LINE;
   };
   if (lines.length < 2 || inLine((line) => line.x)) return 'start';
-  if (inLine((line) => line.x + line.width / 2)) return 'middle';
-  return inLine((line) => line.x + line.width) ? 'end' : 'start';
+  for (const counted of [0, 1]) {
+    const drawn = ({ width, hang }: PlainLine) => width + counted * hang;
+    if (inLine((line) => line.x + drawn(line) / 2)) return 'middle';
+    if (inLine((line) => line.x + drawn(line))) return 'end';
+  }
+  return 'start';
 }
 
 /** Spaces at a line's ends are not seen: they only move where it starts. */
@@ -134,7 +138,14 @@ export function trimLine(line: PlainLine, context: SvgContext): PlainLine {
   if (first && lead > 0) x += (first.width - cut(first, first.text.slice(lead)).width) * line.stretch;
   const width = totalWidth(trimmed) * line.stretch;
   const whole = Math.abs(width - line.width) < 1e-6;
-  return { ...line, x, width, anchor: whole ? line.anchor : 'start', runs: trimmed };
+  return {
+    ...line,
+    x,
+    width,
+    anchor: whole ? line.anchor : 'start',
+    runs: trimmed,
+    hang: Math.max(0, line.x + line.width - x - width),
+  };
 }
 
 function ownSpacing(run: PlainRun): number {

@@ -75,7 +75,7 @@ function measureSegment(
   const runs = spacing === 0 ? natural : pieces.map((piece) => measureRun(piece, context, spacing));
   const baseline = pen.y + baselineShift(runs[0], context, scale);
   const width = totalWidth(runs) * stretch;
-  return { line: { x: pen.x, baseline, width, stretch, anchor: 'start', runs }, gapAfter: spacing };
+  return { line: { x: pen.x, baseline, width, hang: 0, stretch, anchor: 'start', runs }, gapAfter: spacing };
 }
 
 /** The extra letter spacing in px, or the stretch of the letters, that gives a segment its `textLength`. */
