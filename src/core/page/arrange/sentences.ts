@@ -1,8 +1,9 @@
 import { boxAround, right, type Box } from '../../mockup/box';
 import { ofBoxes, withChildren } from '../ofBoxes';
+import { placedBox } from '../lower';
 import { toWholePx } from '../lowerText';
-import type { Page, PageNode, TextNode, TextNodeLine, TextSpan } from '../node';
-import type { TypeLook } from '../../look/look';
+import type { BoxNode, Page, PageNode, TextNode, TextNodeLine, TextSpan } from '../node';
+import { isPlain, type TypeLook } from '../../look/look';
 import { isMeantOtherwise } from './meaning';
 import { soleText } from './soleText';
 
@@ -16,8 +17,17 @@ export function joinSentences(page: Page): Page {
 
 const joined = ofBoxes((node) => {
   const made = withChildren(node, joinAll(node.children));
-  return made === node ? node : (soleText(made) ?? made);
+  return made === node ? node : (soleText(made) ?? withRoom(made, node));
 });
+
+/** A group that shows nothing is as high as the lines of what became a sentence in it. */
+function withRoom(made: BoxNode, before: BoxNode): BoxNode {
+  const known = new Set(before.children);
+  const changed = made.children.filter((child) => !known.has(child));
+  if (!isPlain(made.look) || made.place.turn) return made;
+  const { y, height } = boxAround([made, ...changed].map(({ place }) => placedBox(place)));
+  return { ...made, place: { ...made.place, y, height } };
+}
 
 function joinAll(nodes: readonly PageNode[]): readonly PageNode[] {
   const children: PageNode[] = [];
