@@ -38,6 +38,21 @@ export interface Line {
  * How the parts of a row stand across it, by `wanted` where other rows ask for it; from the top with margins when nothing simpler keeps the row's height.
  */
 export function alignLine(parts: readonly Part[], inside: Box, wanted: Align | null = null): Line {
+  const line = plainLine(parts, inside, wanted);
+  return { ...line, owns: line.owns.map((own, at) => inItsPx(parts[at]!, own, line)) };
+}
+
+/** Letters in the middle of a line stay in the row of px in which they were drawn: browsers draw them at whole px. */
+function inItsPx(part: Part, own: OwnAlign, { align, line }: Line): OwnAlign {
+  if ((own.align ?? align) !== 'middle' || own.top !== 0 || baselineOf(part) === null) return own;
+  const middle = line.y + (line.height - part.box.height) / 2;
+  const off = part.box.y - middle;
+  // What gives the line its height would change that.
+  const isHighest = part.box.height + 2 * Math.abs(off) > line.height;
+  return isHighest || !isOtherPx(part, middle) ? own : { ...own, top: 2 * off };
+}
+
+function plainLine(parts: readonly Part[], inside: Box, wanted: Align | null): Line {
   const align = wanted ?? crossAlign(parts, inside);
   const owns = parts.map(({ box }) => ownAlign(box, inside, align));
   const isSimple = owns.every((own) => own.align === null && own.top === 0);
@@ -52,6 +67,12 @@ export function alignLine(parts: readonly Part[], inside: Box, wanted: Align | n
   const own = wanted === null || wanted === 'start' ? null : 'start';
   const tops = parts.map(({ box }): OwnAlign => ({ align: own, top: extra(box.y - inside.y) }));
   return { align: wanted ?? 'start', line: inside, owns: tops };
+}
+
+/** True where words drawn from here on would stand in another row of px. */
+function isOtherPx(words: Part, y: number): boolean {
+  const baseline = baselineOf(words) ?? 0;
+  return Math.round(baseline) !== Math.round(baseline + y - words.box.y);
 }
 
 /** Px by which the baselines of a row may differ. */
