@@ -2,22 +2,31 @@ import { lastMade } from '../../../mockup/remember';
 import type { Align, FlowPlace, PageNode, TextNode, Wide } from '../../node';
 import type { Part } from './parts';
 
+/** What the container around texts says of their width. */
+interface Room {
+  /** Px that a text may take. */
+  readonly of: (part: Part) => number;
+  /** How wide a text is that breaks as it is drawn in less than that. */
+  readonly narrowed: Wide;
+  /** How most things stand across the container. */
+  readonly common: Align;
+  /** True where the width does not come from the texts themselves. */
+  readonly given: boolean;
+}
+
 /** How texts break: freely where that gives the drawn lines, never where the room is already too small. */
 export function textsIn(
   children: readonly PageNode[],
   parts: readonly Part[],
-  room: (part: Part) => number,
-  narrowed: Wide,
-  common: Align,
-  /** True where the width does not come from the texts themselves. */
-  given: boolean,
+  room: Room,
 ): readonly PageNode[] {
+  const { narrowed, common, given } = room;
   return children.map((child, at): PageNode => {
     if (child.kind !== 'text' || child.place.kind !== 'flow') return child;
-    const available = room(parts[at]!);
+    const available = room.of(parts[at]!);
     const { place } = child;
     return lastBroken(child, [available, narrowed, common, given], () =>
-      breakText(child, place, available, narrowed, common, given),
+      breakText(child, place, available, room),
     );
   });
 }
@@ -28,9 +37,7 @@ function breakText(
   node: TextNode,
   place: FlowPlace,
   available: number,
-  narrowed: Wide,
-  common: Align,
-  given: boolean,
+  { narrowed, common, given }: Room,
 ): PageNode {
   if (node.lines.length === 1) {
     const seen = place.width * (place.turn?.[0] ?? 1);

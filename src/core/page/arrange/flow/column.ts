@@ -67,14 +67,12 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
   };
   return {
     layout,
-    children: textsIn(
-      children,
-      widened,
-      ({ box }) => (given ? room.width : box.width),
-      'capped',
-      align,
+    children: textsIn(children, widened, {
+      of: ({ box }) => (given ? room.width : box.width),
+      narrowed: 'capped',
+      common: align,
       given,
-    ),
+    }),
   };
 }
 

@@ -87,10 +87,7 @@ export function layOutGrid(
   const children = textsIn(
     laid.map(([child]) => child),
     laid.map(([, cell]) => cell),
-    (cell) => widths.get(cell) ?? cell.box.width,
-    'capped',
-    'middle',
-    false,
+    { of: (cell) => widths.get(cell) ?? cell.box.width, narrowed: 'capped', common: 'middle', given: false },
   );
   return { layout, children: withEmptyCells(children, rows) };
 }

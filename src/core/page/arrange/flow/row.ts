@@ -97,8 +97,8 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
     given && !filled
       ? Math.max(0.5, before + after - sides.left - sides.right, ...gaps.filter((_, at) => at === free))
       : 0.5;
-  const room = (each: Part) => (isFull ? 0 : each.box.width + slack + (each === last ? more : 0));
-  return { layout, children: textsIn(children, parts, room, 'set', align, false) };
+  const of = (each: Part) => (isFull ? 0 : each.box.width + slack + (each === last ? more : 0));
+  return { layout, children: textsIn(children, parts, { of, narrowed: 'set', common: align, given: false }) };
 }
 
 /** Px by which the browser may find stretched letters wider than their room, so that the last word would be in a line of its own. */
