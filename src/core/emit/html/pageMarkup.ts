@@ -213,8 +213,12 @@ function evenLine({ look, place }: TextNode, { stretch, hang }: LinePlace, width
   const before = (1 - 1 / stretch) * share * 100;
   // Where it starts, as browsers round it before they stretch it.
   const start = (place.shift ?? 0) + (before / 100) * place.width - share;
-  const stretched = `scaleX(${formatNumber(stretch, 5)})`;
   const moved = px(start - Math.round(start) - hang * share);
+  const turns = [
+    ...(moved === '0' && stretch !== 1 ? [] : [`translateX(${moved})`]),
+    ...(stretch === 1 ? [] : [`scaleX(${formatNumber(stretch, 5)})`]),
+  ];
+  const isTurned = stretch !== 1 || hang * share !== 0;
   const list: (Declaration | null)[] = [
     ['display', 'block'],
     // A px more than the letters need, which browsers round; of centred letters half of it on each side.
@@ -222,7 +226,7 @@ function evenLine({ look, place }: TextNode, { stretch, hang }: LinePlace, width
     share === 0
       ? null
       : ['margin-left', before === 0 ? px(-share) : `calc(${formatNumber(before)}% - ${px(share)})`],
-    stretch === 1 ? null : ['transform', moved === '0' ? stretched : `translateX(${moved}) ${stretched}`],
+    isTurned ? ['transform', turns.join(' ')] : null,
     stretch === 1 ? null : ['transform-origin', `${formatNumber(share * 100)}% 0`],
   ];
   return list.filter((entry) => entry !== null);
