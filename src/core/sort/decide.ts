@@ -173,7 +173,7 @@ function decideLayer(
   const from = [
     ...[facts.contents, name, person, facts.covered.get(layer.key), facts.opened.has(layer.key)],
     // The tags that siblings take over are put together anew with every edit; what they say is not.
-    ...SHARED.map((facet) => alike?.[facet]),
+    ...[alike !== undefined, ...(alike ? SHARED.map((facet) => alike[facet]) : [])],
     ...[facts.states.get(layer.key), facts.merges.get(layer.key), around.within?.key, around.within?.outcome],
     ...[around.inFurniture, around.asShown, ...around.elements],
   ];

@@ -60,7 +60,8 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
     if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + 1);
   };
   for (const node of pages.flatMap((page) => walkNodes(page.children))) {
-    note(markOf(node), () => partsOf(node), standingOf(node), nameOf(node), node.classes);
+    const { mark, standing, name } = wornBy(node);
+    note(mark, () => partsOf(node), standing, name, node.classes);
     node.classes.forEach((name) => given.add(name));
     if (node.kind === 'text')
       for (const line of node.lines)
@@ -93,7 +94,7 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
     classes: [...known.values()],
     classFor: (look) => known.get(lookMark(look) ?? '')?.name ?? null,
     classesWithin: (within) => roots.get(within) ?? [],
-    classOf: (node) => known.get(markOf(node) ?? '') ?? null,
+    classOf: (node) => known.get(wornBy(node).mark ?? '') ?? null,
   };
 }
 
@@ -120,17 +121,29 @@ function lookAndLayout(node: PageNode): Pick<Parts, 'look' | 'layout'> {
   return { look: node.look, layout: (node.kind === 'picture' ? null : node.layout) ?? null };
 }
 
-/** What makes two nodes wear one class; null for what needs none. */
-const markOf = rememberOf((node: PageNode): string | null => {
+/** What a node says of its class. */
+interface Worn {
+  /** What makes two nodes wear one class; null for what needs none. */
+  readonly mark: string | null;
+  readonly standing: Standing | null;
+  readonly name: string | null;
+}
+
+/** An edit leaves most nodes as they are. */
+const wornBy = rememberOf((node: PageNode): Worn => {
+  const standing = standingOf(node);
+  return { mark: markOf(node, standing), standing, name: nameOf(node) };
+});
+
+function markOf(node: PageNode, standing: Standing | null): string | null {
   const { look, layout, states, narrow } = partsOf(node);
   // What differs between two screens is said by the class as a whole: an attribute knows no screens.
-  if (narrow) return JSON.stringify([look, layout, states, standingOf(node), narrow]);
+  if (narrow) return JSON.stringify([look, layout, states, standing, narrow]);
   const mark = lookMark(look, layout, states);
   if (mark !== null) return mark;
   // What has nothing else to say shares a class with what stands alike.
-  const standing = standingOf(node);
   return standing && `standing ${JSON.stringify(standing)}`;
-});
+}
 
 function lookMark(
   look: Look,
