@@ -10,3 +10,16 @@ export function px(length: number): string {
   const number = formatNumber(length);
   return number === '0' ? '0' : `${number}px`;
 }
+
+/** Browsers lay out in whole parts of a px, and leave out what is less (measured in Chromium: its `LayoutUnit`). */
+const PARTS = 64;
+
+/**
+ * A length down the page, whose rounding must not cost it the part of a px that browsers would have given it: letters are drawn at
+ * whole px, and such parts add up. Across the page they leave the room that letters need.
+ */
+export function pxDown(length: number): string {
+  const whole = Math.floor(Math.abs(length) * PARTS + 1e-6);
+  const rounded = Math.abs(Number(formatNumber(length)));
+  return px(Math.floor(rounded * PARTS) < whole ? Math.sign(length) * (rounded + 0.001) : length);
+}

@@ -9,7 +9,7 @@ import {
 } from '../../look/look';
 import { printColour } from '../../markup/colours';
 import { printFunction } from '../../markup/filterFunctions';
-import { formatNumber, px } from '../../markup/numbers';
+import { formatNumber, px, pxDown } from '../../markup/numbers';
 import type { Declaration } from '../../markup/printCss';
 import type { Radii } from '../../mockup/outline';
 import type { GradientStop } from '../../mockup/paint';
@@ -54,7 +54,7 @@ export function classDeclarations({ look, layout, standing }: StyleClass): Decla
 }
 
 function typeDeclarations(type: TypeLook): Declaration[] {
-  const height = type.lineHeight === null ? '1' : px(type.lineHeight);
+  const height = type.lineHeight === null ? '1' : pxDown(type.lineHeight);
   const list: (Declaration | null)[] = [
     ...fontDeclarations(type, height),
     type.letterSpacing === 0 ? null : ['letter-spacing', px(type.letterSpacing)],

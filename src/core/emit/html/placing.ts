@@ -1,6 +1,6 @@
 import type { Edges } from '../../mockup/box';
 import type { Point } from '../../mockup/matrix';
-import { formatNumber, px } from '../../markup/numbers';
+import { formatNumber, px, pxDown } from '../../markup/numbers';
 import type { Declaration } from '../../markup/printCss';
 import type { Align, Between, High, Hold, Layout, Place, Standing, Track, Turn } from '../../page/node';
 
@@ -81,12 +81,12 @@ export function standingDeclarations(standing: Standing): Declaration[] {
   };
   const list: (Declaration | null)[] = [
     ...wides[wide],
-    high === 'set' ? ['height', px(height)] : high === 'least' ? ['min-height', px(height)] : null,
+    high === 'set' ? ['height', pxDown(height)] : high === 'least' ? ['min-height', pxDown(height)] : null,
     align ? ['align-self', ALIGNS[align]] : null,
-    margin.top === 0 ? null : ['margin-top', px(margin.top)],
+    margin.top === 0 ? null : ['margin-top', pxDown(margin.top)],
     margin.left === 0 ? null : ['margin-left', margin.left === null ? 'auto' : px(margin.left)],
     margin.right === 0 ? null : ['margin-right', margin.right === null ? 'auto' : px(margin.right)],
-    margin.bottom === 0 ? null : ['margin-bottom', px(margin.bottom)],
+    margin.bottom === 0 ? null : ['margin-bottom', pxDown(margin.bottom)],
     ...(standing.between ? backDeclarations(standing.between) : []),
     ...transformDeclarations(standing),
   ];
@@ -165,7 +165,12 @@ export function layoutDeclarations({
       ? null
       : ['justify-content', justify === 'between' ? 'space-between' : ALIGNS[justify]],
     align === 'stretch' ? null : ['align-items', ALIGNS[align]],
-    gap === 0 && rowGap === 0 ? null : ['gap', gap === rowGap ? px(gap) : `${px(rowGap)} ${px(gap)}`],
+    gap === 0 && rowGap === 0
+      ? null
+      : [
+          'gap',
+          direction === 'column' ? pxDown(gap) : gap === rowGap ? px(gap) : `${pxDown(rowGap)} ${px(gap)}`,
+        ],
     isZero(padding) ? null : ['padding', printEdges(padding)],
   ];
   return list.filter((entry) => entry !== null);
@@ -197,7 +202,11 @@ function isZero({ top, right, bottom, left }: Edges): boolean {
 }
 
 function printEdges(edges: Edges): string {
-  const [top, right, bottom, left] = [px(edges.top), px(edges.right), px(edges.bottom), px(edges.left)];
+  const [top, bottom] = [pxDown(edges.top), pxDown(edges.bottom)];
+  // What is as wide all around is written once.
+  const across = (length: number) =>
+    length === edges.top ? top : length === edges.bottom ? bottom : px(length);
+  const [left, right] = [across(edges.left), across(edges.right)];
   if (left !== right) return `${top} ${right} ${bottom} ${left}`;
   if (top !== bottom) return `${top} ${right} ${bottom}`;
   return top === right ? top : `${top} ${right}`;
