@@ -13,13 +13,19 @@ export function px(length: number): string {
 
 /** Browsers lay out in whole parts of a px, and leave out what is less (measured in Chromium: its `LayoutUnit`). */
 const PARTS = 64;
+/** How much of such a part a file has left out that writes hundredths of a px. */
+const WRITTEN = 0.33;
 
 /**
  * A length down the page, whose rounding must not cost it the part of a px that browsers would have given it: letters are drawn at
  * whole px, and such parts add up. Across the page they leave the room that letters need.
  */
 export function pxDown(length: number): string {
-  const whole = Math.floor(Math.abs(length) * PARTS + 1e-6);
+  const whole = Math.floor(Math.abs(length) * PARTS + WRITTEN);
   const rounded = Math.abs(Number(formatNumber(length)));
-  return px(Math.floor(rounded * PARTS) < whole ? Math.sign(length) * (rounded + 0.001) : length);
+  return px(
+    Math.floor(rounded * PARTS) < whole
+      ? Math.sign(length) * (Math.ceil((whole / PARTS) * 1000) / 1000)
+      : length,
+  );
 }

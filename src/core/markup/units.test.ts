@@ -1,3 +1,4 @@
+import { px, pxDown } from './numbers';
 import { inRem } from './units';
 
 // Source: CSS Values 4, §6.1.1, with browsers' initial font size of 16 px.
@@ -14,4 +15,11 @@ it.each([
   ['box-shadow', '0 3px 10px #000', '0 3px 10px #000'],
 ])('%s: %s is %s', (property, value, expected) => {
   expect(inRem([property, value])).toEqual([property, expected]);
+});
+
+it('lengths down the page keep the part of a px that browsers lay out in', () => {
+  // 239/64 px; LayoutUnit of Chromium, measured.
+  expect(px(3.734375)).toBe('3.734px');
+  expect([3.734375, 3.73, -3.734375].map(pxDown)).toEqual(['3.735px', '3.735px', '-3.735px']);
+  expect([12.5, 13.33, 0].map(pxDown)).toEqual(['12.5px', '13.33px', '0']);
 });
