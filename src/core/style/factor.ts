@@ -60,7 +60,7 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
     if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + 1);
   };
   for (const node of pages.flatMap((page) => walkNodes(page.children))) {
-    const { mark, standing, name } = wornBy(node);
+    const { mark, standing, name } = wearerOf(node);
     note(mark, () => partsOf(node), standing, name, node.classes);
     node.classes.forEach((name) => given.add(name));
     if (node.kind === 'text')
@@ -94,7 +94,7 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
     classes: [...known.values()],
     classFor: (look) => known.get(lookMark(look) ?? '')?.name ?? null,
     classesWithin: (within) => roots.get(within) ?? [],
-    classOf: (node) => known.get(wornBy(node).mark ?? '') ?? null,
+    classOf: (node) => known.get(wearerOf(node).mark ?? '') ?? null,
   };
 }
 
@@ -122,7 +122,7 @@ function lookAndLayout(node: PageNode): Pick<Parts, 'look' | 'layout'> {
 }
 
 /** What a node says of its class. */
-interface Worn {
+interface Wearer {
   /** What makes two nodes wear one class; null for what needs none. */
   readonly mark: string | null;
   readonly standing: Standing | null;
@@ -130,7 +130,7 @@ interface Worn {
 }
 
 /** An edit leaves most nodes as they are. */
-const wornBy = rememberOf((node: PageNode): Worn => {
+const wearerOf = rememberOf((node: PageNode): Wearer => {
   const standing = standingOf(node);
   return { mark: markOf(node, standing), standing, name: nameOf(node) };
 });

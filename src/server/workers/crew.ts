@@ -68,14 +68,18 @@ export function createCrew(start: () => Worker): Crew {
 
   return {
     async run(name, job, run) {
+      const anew = () => {
+        run.signal?.throwIfAborted();
+        return work(hire(), { name, job }, run);
+      };
       run.signal?.throwIfAborted();
       const warm = call();
-      if (!warm) return work(hire(), { name, job }, run);
+      if (!warm) return anew();
       try {
         return await work(warm, { name, job }, run);
       } catch (error) {
         // What earlier jobs left behind must not be what the memory was too small for.
-        if (error === TOO_MUCH_MEMORY) return work(hire(), { name, job }, run);
+        if (error === TOO_MUCH_MEMORY) return anew();
         throw error;
       }
     },

@@ -165,12 +165,7 @@ export function layoutDeclarations({
       ? null
       : ['justify-content', justify === 'between' ? 'space-between' : ALIGNS[justify]],
     align === 'stretch' ? null : ['align-items', ALIGNS[align]],
-    gap === 0 && rowGap === 0
-      ? null
-      : [
-          'gap',
-          direction === 'column' ? pxDown(gap) : gap === rowGap ? px(gap) : `${pxDown(rowGap)} ${px(gap)}`,
-        ],
+    gap === 0 && rowGap === 0 ? null : ['gap', printGap(direction, gap, rowGap)],
     isZero(padding) ? null : ['padding', printEdges(padding)],
   ];
   return list.filter((entry) => entry !== null);
@@ -199,6 +194,11 @@ function printTrack(track: Track): string {
 
 function isZero({ top, right, bottom, left }: Edges): boolean {
   return top === 0 && right === 0 && bottom === 0 && left === 0;
+}
+
+function printGap(direction: Layout['direction'], gap: number, rowGap: number): string {
+  if (direction === 'column') return pxDown(gap);
+  return gap === rowGap ? px(gap) : `${pxDown(rowGap)} ${px(gap)}`;
 }
 
 function printEdges(edges: Edges): string {

@@ -1,8 +1,9 @@
 import { isPlain } from '../../look/look';
-import { bottom, boxAround, right, type Box } from '../../mockup/box';
+import { bottom, boxAround, grow, right, type Box } from '../../mockup/box';
 import { lastMade } from '../../mockup/remember';
 import { placedBox } from '../lower';
 import type { Page, PageNode, Place } from '../node';
+import { withChildren } from '../ofBoxes';
 
 /**
  * Groups that show nothing by themselves end at the sides of the screen, and where their things end but for half a line or
@@ -21,8 +22,8 @@ function trim(node: PageNode, width: number): PageNode {
     const children = node.children.map((child) => trim(child, width));
     const isGroup = isPlain(node.look) && children.length > 0;
     const place = isGroup ? trimmedPlace(node.place, children, width) : node.place;
-    const isSame = place === node.place && children.every((child, at) => child === node.children[at]);
-    return isSame ? node : { ...node, place, children };
+    const trimmed = withChildren(node, children);
+    return place === node.place ? trimmed : { ...trimmed, place };
   });
 }
 
@@ -45,10 +46,9 @@ const OFF = 8;
 function withoutStrays(children: readonly PageNode[]): readonly PageNode[] {
   const things = children.filter((child) => !isSpeck(child));
   if (things.length === 0 || things.length === children.length) return children;
-  const { x, y, ...size } = boxAround(things.map(boxOfNode));
-  const [end, floor] = [x + size.width + OFF, y + size.height + OFF];
+  const near = grow(boxAround(things.map(boxOfNode)), OFF);
   const isStray = (box: Box) =>
-    (right(box) < x - OFF || box.x > end) && (bottom(box) < y - OFF || box.y > floor);
+    (right(box) < near.x || box.x > right(near)) && (bottom(box) < near.y || box.y > bottom(near));
   return children.filter((child) => !isSpeck(child) || !isStray(boxOfNode(child)));
 }
 

@@ -2,6 +2,7 @@ import { boxAround, contains, overlaps, type Box } from '../../../mockup/box';
 import { lastMade } from '../../../mockup/remember';
 import { isPlain } from '../../../look/look';
 import { placedBox } from '../../lower';
+import { withChildren } from '../../ofBoxes';
 import { walkNodes, type BoxNode, type Page, type PageNode, type TextNode } from '../../node';
 
 /** Line heights that paragraphs show, px by family and size, and as a share of the size where all agree. */
@@ -79,8 +80,8 @@ function raise(node: PageNode, around: Box, shown: Shown): PageNode {
   if (node.kind === 'picture' || node.children.length === 0 || node.place.turn) return node;
   const seen = !isPlain(node.look);
   const children = raiseAll(node.children, seen ? placedBox(node.place) : around, shown);
-  if (children.every((child, at) => child === node.children[at])) return node;
-  return seen ? { ...node, children } : withContentBox(node, children);
+  const raised = withChildren(node, children);
+  return raised === node || seen ? raised : withContentBox(node, children);
 }
 
 /** A group that shows nothing is as large as what is in it. */
