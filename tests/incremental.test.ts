@@ -36,7 +36,10 @@ function build({ mockup, assets, book }: Reading, tags: Tags, arrangement: (type
 }
 
 function piecesOf(conversion: Conversion) {
-  return conversion.pages.map((page) => pagePieces(page, { ...conversion, unit: 'px' }));
+  return conversion.pages.map((page) => {
+    const { parts, ...around } = pagePieces(page, { ...conversion, unit: 'px' });
+    return { ...around, parts: parts.map((part) => ({ ...part, html: part.html() })) };
+  });
 }
 
 it.each([
@@ -69,7 +72,7 @@ function assembled(parts: readonly PagePiece[], within: string | null): string {
   return parts
     .filter((part) => part.within === within)
     .map(({ id, isOpen, html }) =>
-      isOpen ? html.trim().replace(/(?=<\/\w+>$)/, `\n${assembled(parts, id)}\n`) : html.trim(),
+      isOpen ? html().trim().replace(/(?=<\/\w+>$)/, `\n${assembled(parts, id)}\n`) : html().trim(),
     )
     .join('\n');
 }

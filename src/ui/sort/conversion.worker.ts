@@ -1,10 +1,10 @@
 import { expose } from 'comlink';
 import { shapeDecided, type Shaped } from '../../core/convert';
-import { pagePieces, type PagePiece, type PagePieces } from '../../core/emit/html/pagePieces';
+import { pagePieces, type PagePiece } from '../../core/emit/html/pagePieces';
 import { layerCode, type LayerCode } from '../../core/emit/html/layerCode';
 import { measureMockup, type Measures } from '../../core/mockup/bounds';
 import { findingList, type Finding } from '../../core/findings/finding';
-import type { Box } from '../../core/mockup/box';
+import { touches, type Box } from '../../core/mockup/box';
 import type { LayerKey } from '../../core/mockup/layer';
 import type { Mockup } from '../../core/mockup/mockup';
 import type { Arrangement } from '../../core/page/node';
@@ -14,6 +14,7 @@ import { reportMerges } from '../../core/sort/merges';
 import { reportSharedNames } from '../../core/sort/sharedNames';
 import type { Tags } from '../../core/sort/tag';
 import { findSamples, themesOf } from '../../core/style/samples';
+import { pageNews, type PageNews, type ShownPage, type ToldPage } from './pageNews';
 import { withTagNews, type TagNews } from './tagNews';
 
 /** What the Sort step shows of a conversion. */
@@ -37,21 +38,13 @@ export interface SettledNews extends Pick<Settled, 'findings' | 'themes'> {
 /** What is shown of a layer and of the page around it. */
 export interface ShownCode {
   readonly code: LayerCode | null;
-  readonly page: PagePieces | null;
+  readonly page: ShownPage | null;
 }
 
 /** The same, with the page as what differs from what was told last. */
 export interface ShownNews {
   readonly code: LayerCode | null;
   readonly page: PageNews | null;
-}
-
-export interface PageNews extends Omit<PagePieces, 'parts'> {
-  /** True when nothing that was told before belongs to it. */
-  readonly isNew: boolean;
-  readonly order: readonly Omit<PagePiece, 'html'>[];
-  /** The parts that are otherwise than they were told. */
-  readonly changed: ReadonlyMap<string, string>;
 }
 
 interface Loaded {
@@ -69,8 +62,8 @@ let told: Decisions | null = null;
 let wanted: { readonly tags: Tags; readonly arrangement: Arrangement; readonly decided: Decided } | null =
   null;
 let shaped: Omit<Shaped, 'findings'> | null = null;
-/** The parts of the page that the tab knows. */
-let toldPage: { readonly screen: string; readonly parts: ReadonlyMap<string, string> } | null = null;
+/** The pieces of the page that the tab knows. */
+let toldPage: ToldPage | null = null;
 
 /** The same stages as the server's, in a worker of the browser: what the tags give right now. */
 const api = {
@@ -101,20 +94,28 @@ const api = {
     return { changed, boxes, findings, themes: samples.length > 0 ? themesOf(samples) : null };
   },
 
-  /** The code of a layer, and the page of a screen, as the tags are that were settled last. */
-  show(key: LayerKey | null, screen: string | null): ShownNews {
+  /**
+   * The code of a layer, and the page of a screen, as the tags are that were settled last.
+   * @param area what is seen of the page, px of the screen: of what stands where it stood only that is told; null for everything
+   */
+  show(key: LayerKey | null, screen: string | null, area: Box | null): ShownNews {
     if (!loaded || !wanted || (key === null && screen === null)) return { code: null, page: null };
     const { tags, arrangement, decided } = wanted;
     const options = { arrangement, target: 'html' } as const;
     shaped ??= shapeDecided(decided, { assets: new Map(), tags, options, outliner: null }, () => {});
     return {
       code: key === null ? null : layerCode(shaped, key),
-      page: screen === null ? null : pageNews(screen, shaped, loaded.address),
+      page: screen === null ? null : newsOf(screen, area, shaped, loaded.address),
     };
   },
 };
 
-function pageNews(screen: string, made: Omit<Shaped, 'findings'>, address: string): PageNews | null {
+function newsOf(
+  screen: string,
+  area: Box | null,
+  made: Omit<Shaped, 'findings'>,
+  address: string,
+): PageNews | null {
   const page = made.pages.find((each) => each.screen === screen);
   if (!page) return null;
   const screenOf = (key: LayerKey) =>
@@ -131,12 +132,14 @@ function pageNews(screen: string, made: Omit<Shaped, 'findings'>, address: strin
     return { ...font, path: `${address}/font?${asked}` };
   });
   const input = { ...made, pages: [page], fonts, plan: { ...made.plan, pictures }, unit: 'px' } as const;
-  const { parts, ...around } = pagePieces(page, input);
-  const known = toldPage?.screen === screen ? toldPage.parts : null;
-  const changed = new Map(parts.flatMap(({ id, html }) => (known?.get(id) === html ? [] : [[id, html]])));
-  toldPage = { screen, parts: new Map(parts.map(({ id, html }) => [id, html])) };
-  const order = parts.map(({ id, within, isOpen }) => ({ id, within, isOpen }));
-  return { ...around, isNew: !known, order, changed };
+  const measured = made.measures.get(screen);
+  const isUnseen = ({ layer, isOpen }: PagePiece) => {
+    const painted = measured?.get(layer)?.painted;
+    return area !== null && !isOpen && !!painted && !touches(painted, area);
+  };
+  const { news, told: next } = pageNews(toldPage, screen, pagePieces(page, input), isUnseen);
+  toldPage = next;
+  return news;
 }
 
 function paintedBoxes(measures: ReadonlyMap<string, Measures>): ReadonlyMap<LayerKey, Box> {

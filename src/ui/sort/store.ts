@@ -1,5 +1,6 @@
 import { createStore, type StoreApi } from 'zustand';
 import type { Finding } from '../../core/findings/finding';
+import type { Box } from '../../core/mockup/box';
 import type { Layer, LayerKey } from '../../core/mockup/layer';
 import { walk } from '../../core/mockup/walk';
 import type { Mockup, Screen } from '../../core/mockup/mockup';
@@ -52,6 +53,8 @@ export interface SortState {
   readonly settled: Settled | null;
   /** The code of the layer under the cursor, and the page where it is shown. */
   readonly given: ShownCode;
+  /** Tells what is seen of that page, px of the screen; null while it is not shown. */
+  readonly seenArea: (() => Box) | null;
   readonly arrangement: Arrangement;
   readonly folded: ReadonlySet<LayerKey>;
   readonly rows: readonly Row[];
@@ -94,6 +97,7 @@ export interface SortState {
   readonly settle: (settled: Settled) => void;
   /** Takes in what the tags give of the layer under the cursor and of the page. */
   readonly take: (given: ShownCode) => void;
+  readonly seeThrough: (seenArea: SortState['seenArea']) => void;
   readonly arrangeBy: (arrangement: Arrangement) => void;
   readonly moveTo: (key: LayerKey, column: Column, extend: boolean) => void;
   /** Goes to the next or the last sibling. */
@@ -224,6 +228,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       findings: findingsByLayer(opened.findings),
       settled: null,
       given: { code: null, page: null },
+      seenArea: null,
       arrangement: 'nested',
       folded,
       rows,
@@ -234,7 +239,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       hovered: null,
       query: '',
       queryProblem: null,
-      found: [],
+      found: NOTHING,
       views: opened.views,
       onlyFound: false,
       copied: null,
@@ -251,6 +256,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       dialog: null,
 
       take: (given) => set({ given }),
+      seeThrough: (seenArea) => set({ seenArea }),
       settle: (settled) =>
         refind({ settled, findings: findingsByLayer([...opened.findings, ...settled.findings]) }),
       arrangeBy: (arrangement) => set({ arrangement }),
@@ -511,10 +517,13 @@ function findingsByLayer(all: readonly Finding[]): ReadonlyMap<LayerKey, readonl
   return findings;
 }
 
+/** Always the same: nothing is drawn anew for it. */
+const NOTHING: readonly LayerKey[] = [];
+
 function findIn({ query, screen, settled, tags, findings }: SortState) {
-  if (query.trim() === '' || !settled) return { found: [], problem: null };
+  if (query.trim() === '' || !settled) return { found: NOTHING, problem: null };
   const { test, problem } = parseQuery(query);
-  if (!test) return { found: [], problem };
+  if (!test) return { found: NOTHING, problem };
   const { decisions } = settled;
   return {
     found: findLayers(screen.root, test, { decisions, findings, isTagged: (key) => tags.has(key) }),

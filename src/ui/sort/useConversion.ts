@@ -1,9 +1,10 @@
 import { useEffect } from 'react';
 import { wrap } from 'comlink';
-import type { PagePieces } from '../../core/emit/html/pagePieces';
+import type { Box } from '../../core/mockup/box';
 import type { Tags } from '../../core/sort/tag';
 import { latestOnly } from '../shared/latestOnly';
-import type { ConversionApi, PageNews, Settled, SettledNews, ShownNews } from './conversion.worker';
+import type { ConversionApi, Settled, SettledNews, ShownNews } from './conversion.worker';
+import { withPageNews, type ShownPage } from './pageNews';
 import { useSortStore } from './SortContext';
 import { tagNews } from './tagNews';
 import type { SortState, SortStore } from './store';
@@ -23,27 +24,34 @@ function wishOf({ mockup, tags, arrangement, cursor, shown, screen }: SortState)
 
 type Wish = ReturnType<typeof wishOf>;
 
+interface Shows extends Pick<Wish, 'cursor' | 'paged'> {
+  /** What of the page is wanted, px of the screen; null for everything. */
+  readonly area: Box | null;
+}
+
 /** Follows the store itself, not what React makes of it: an edit is on its way before anything is drawn anew. */
 function connect(store: SortStore): () => void {
   const thread = new Worker(new URL('./conversion.worker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<ConversionApi>(thread);
   let known: Settled | null = null;
-  let page: PagePieces | null = null;
+  let page: ShownPage | null = null;
   /** The tags that the worker knows of the mockup that it has. */
   let told: Tags = NO_TAGS;
   const show = latestOnly(
-    ({ cursor, paged }: Wish) => remote.show(cursor, paged),
-    ({ code, page: news }: ShownNews) => {
-      page = news ? pageWithNews(page, news) : page;
+    ({ cursor, paged, area }: Shows) => remote.show(cursor, paged, area),
+    ({ code, page: news }: ShownNews, isLast) => {
+      page = news ? withPageNews(page, news) : page;
       store.getState().take({ code, page: news && page });
+      if (isLast && news?.isWhole === false) show({ ...wishOf(store.getState()), area: null });
     },
   );
+  const showSeen = (state: SortState) => show({ ...wishOf(state), area: state.seenArea?.() ?? null });
   const settle = latestOnly(
     (wish: Wish) => {
       const answer = remote.settle(tagNews(told, wish.tags), wish.arrangement);
       told = wish.tags;
       // Asked for at once: the worker does one after the other while the tab still takes in what was decided.
-      show(wishOf(store.getState()));
+      showSeen(store.getState());
       return answer;
     },
     (news, isLast) => {
@@ -61,7 +69,7 @@ function connect(store: SortStore): () => void {
     const isEdited =
       now.mockup !== last?.mockup || now.tags !== last.tags || now.arrangement !== last.arrangement;
     if (isEdited) settle(now);
-    else if (now.cursor !== last.cursor || now.paged !== last.paged) show(now);
+    else if (now.cursor !== last.cursor || now.paged !== last.paged) showSeen(state);
   };
   follow(store.getState(), null);
   const leave = store.subscribe(follow);
@@ -75,13 +83,4 @@ function withNews(known: Settled | null, { changed, boxes, ...others }: SettledN
   if (boxes || !known) return { decisions: changed, boxes: boxes ?? new Map(), ...others };
   const decisions = changed.size === 0 ? known.decisions : new Map([...known.decisions, ...changed]);
   return { decisions, boxes: known.boxes, ...others };
-}
-
-function pageWithNews(
-  known: PagePieces | null,
-  { isNew, order, changed, rules, screen }: PageNews,
-): PagePieces {
-  const before = new Map(isNew || !known ? [] : known.parts.map(({ id, html }) => [id, html]));
-  const html = (id: string) => changed.get(id) ?? before.get(id) ?? '';
-  return { rules, screen, parts: order.map((piece) => ({ ...piece, html: html(piece.id) })) };
 }

@@ -1,9 +1,11 @@
 import { printCss } from '../../markup/printCss';
 import { printAround, printHtml } from '../../markup/printHtml';
+import type { LayerKey } from '../../mockup/layer';
 import { lastMade, rememberOf } from '../../mockup/remember';
 import { type BoxNode, type Page, type PageNode } from '../../page/node';
 import { pictureNamed } from '../../pictures/picture';
 import type { EmitInput } from '../target';
+import type { PiecePlace } from './piecePlace';
 import { sheetOf } from './html';
 import {
   emptyBoxMarkup,
@@ -21,18 +23,15 @@ export interface PagePieces {
   readonly rules: readonly string[];
   /** The element around everything, empty. */
   readonly screen: string;
-  /** What stands in it, in the order of the code; a part that an edit leaves alone has the very same text. */
+  /** What stands in it, in the order of the code. */
   readonly parts: readonly PagePiece[];
 }
 
-export interface PagePiece {
-  /** Not the same for two parts of a page. */
-  readonly id: string;
-  /** The piece that it stands in; null for the screen. */
-  readonly within: string | null;
-  /** True for an empty element that other pieces stand in. */
-  readonly isOpen: boolean;
-  readonly html: string;
+export interface PagePiece extends PiecePlace {
+  /** The layer that it comes from. */
+  readonly layer: LayerKey;
+  /** Its code, written when it is asked for; of a piece that an edit leaves alone the very same text. */
+  readonly html: () => string;
 }
 
 /** A box with more elements in it than this is one piece around others. */
@@ -52,7 +51,8 @@ export function pagePieces(page: Page, input: EmitInput): PagePieces {
       id,
       within,
       isOpen,
-      html: isOpen ? openedHtml(node, context, inside) : html(node, context, inside),
+      layer: node.layer,
+      html: () => (isOpen ? openedHtml(node, context, inside) : html(node, context, inside)),
     });
     if (isOpen) for (const child of node.children) add(child, insideOf(node, inside), id);
   };

@@ -85,9 +85,9 @@ export function MockupView() {
 }
 
 /** The page that the tags give; nothing until it is made. */
-function LivePage(props: Omit<ComponentProps<typeof PagePicture>, 'page'>) {
-  const page = useSort((state) => state.given.page);
-  return page && <PagePicture page={page} {...props} />;
+function LivePage(props: ComponentProps<typeof PagePicture>) {
+  const isMade = useSort((state) => state.given.page !== null);
+  return isMade && <PagePicture {...props} />;
 }
 
 /** The looks that the mockup is shown in, where it has samples. */

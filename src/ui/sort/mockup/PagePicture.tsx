@@ -1,11 +1,10 @@
 import { useEffect, useState } from 'react';
-import type { PagePieces } from '../../../core/emit/html/pagePieces';
 import { intersection, type Box } from '../../../core/mockup/box';
 import type { Screen } from '../../../core/mockup/mockup';
+import { useSort, useSortStore } from '../SortContext';
 import { livePage, type LivePage } from './livePage';
 
 interface PagePictureProps {
-  readonly page: PagePieces;
   readonly screen: Screen;
   readonly scale: number;
 }
@@ -13,10 +12,26 @@ interface PagePictureProps {
 const EMPTY = '<!doctype html><html lang="en"><head><title>The page</title></head><body></body></html>';
 
 /** The page that a screen gives right now, without scripts; an edit changes only what it changes. */
-export function PagePicture({ page, screen, scale }: PagePictureProps) {
+export function PagePicture({ screen, scale }: PagePictureProps) {
+  const store = useSortStore();
+  const seeThrough = useSort((state) => state.seeThrough);
   const [live, setLive] = useState<LivePage | null>(null);
-  useEffect(() => live?.put(page), [page, live]);
-  useEffect(() => () => live?.stop(), [live]);
+  useEffect(() => {
+    const put = () => {
+      const { page } = store.getState().given;
+      if (page) live?.put(page);
+    };
+    put();
+    // Follows the store itself: the page is there before anything else is drawn anew.
+    const leave = store.subscribe((state, before) => {
+      if (state.given.page !== before.given.page) put();
+    });
+    return () => {
+      leave();
+      live?.stop();
+    };
+  }, [store, live]);
+  useEffect(() => () => seeThrough(null), [seeThrough]);
   return (
     <iframe
       title={`The page of ${screen.name}`}
@@ -25,7 +40,9 @@ export function PagePicture({ page, screen, scale }: PagePictureProps) {
       tabIndex={-1}
       onLoad={({ currentTarget }) => {
         const { contentDocument } = currentTarget;
-        if (contentDocument) setLive(livePage(contentDocument, () => seenArea(currentTarget)));
+        if (!contentDocument) return;
+        setLive(livePage(contentDocument));
+        seeThrough(() => seenArea(currentTarget));
       }}
       style={{
         width: screen.width,

@@ -1,40 +1,33 @@
-import type { PagePieces, PagePiece } from '../../../core/emit/html/pagePieces';
+import type { ShownPage, WrittenPiece } from '../pageNews';
 import { livePage } from './livePage';
 
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 
-const ROW = 10;
-
-/** A page of rows under each other, `ROW` px each. */
-function pageOf(words: readonly string[], more: Partial<PagePieces> = {}): PagePieces {
-  const parts = words.map((word, at): PagePiece => ({
+/** A page of rows under each other. */
+function pageOf(words: readonly string[], more: Partial<ShownPage> = {}): ShownPage {
+  const parts = words.map((word, at): WrittenPiece => ({
     id: `row-${at}`,
     within: null,
     isOpen: false,
     html: `<p data-layer="row-${at}">${word}</p>\n`,
   }));
-  return { rules: ['p { margin: 0 }'], screen: '<div class="screen"></div>', parts, ...more };
+  return { rules: ['p { margin: 0 }'], screen: '<div class="screen"></div>', parts, urgent: null, ...more };
 }
 
 function open() {
   const shown = document.implementation.createHTMLDocument();
-  const live = livePage(shown, () => ({ x: 0, y: 45, width: 100, height: 30 }));
-  // A document without a window has no layout.
-  const below = (element: Element) => [...(element.parentElement?.children ?? [])].indexOf(element) * ROW;
-  jest.spyOn(Element.prototype, 'getBoundingClientRect').mockImplementation(function (this: Element) {
-    return { x: 0, y: below(this), width: 100, height: ROW } as DOMRect;
-  });
+  const live = livePage(shown);
   const words = () => [...shown.body.firstElementChild!.children].map(({ textContent }) => textContent);
   return { shown, live, words };
 }
 
 const MANY = Array.from({ length: 120 }, () => 'ebb');
 
-it('of many changes those that are seen come first', () => {
+it('of many changes the urgent ones come first', () => {
   const { live, words } = open();
   live.put(pageOf(MANY));
-  live.put(pageOf(MANY.map(() => 'flood')));
+  live.put(pageOf(MANY.map(() => 'flood'), { urgent: new Set(['row-4', 'row-5', 'row-6', 'row-7']) }));
   const changed = words().flatMap((word, at) => (word === 'flood' ? [at] : []));
   expect(changed).toEqual([4, 5, 6, 7]);
   jest.runAllTimers();
@@ -51,7 +44,7 @@ it('what is still to come is what the newest page says', () => {
   live.put(pageOf(MANY));
   live.stop();
   jest.runAllTimers();
-  expect(words().filter((word) => word === 'slack')).toHaveLength(116);
+  expect(words().filter((word) => word === 'slack')).toHaveLength(80);
 });
 
 it('few changes and parts that come, go or move are shown at once', () => {

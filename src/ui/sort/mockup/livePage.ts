@@ -1,54 +1,52 @@
 import morphdom from 'morphdom';
-import type { PagePieces, PagePiece } from '../../../core/emit/html/pagePieces';
-import { touches, type Box } from '../../../core/mockup/box';
+import { standAlike } from '../../../core/emit/html/piecePlace';
+import type { ShownPage, WrittenPiece } from '../pageNews';
 
 /** A page that is shown in a document of its own and follows what edits make of it. */
 export interface LivePage {
-  /** Shows the page as it is now; of many changes those that are seen at once, and the others soon after. */
-  put(page: PagePieces): void;
+  /** Shows the page as it is now; of many changes the urgent ones at once, and the others soon after. */
+  put(page: ShownPage): void;
   /** Leaves what is still to come. */
   stop(): void;
 }
 
-interface ShownPart extends PagePiece {
+interface ShownPiece extends WrittenPiece {
   readonly element: Element;
 }
 
-type ShownParts = ReadonlyMap<string, ShownPart>;
+type ShownPieces = ReadonlyMap<string, ShownPiece>;
 
-/** So many parts change in one go: reading and changing one takes about a fifth of a ms. */
+/** So many pieces change in one go: reading and changing one takes about a fifth of a ms. */
 const AT_ONCE = 40;
 
-/** @param seenArea what a person sees of the page right now, px of the page */
-export function livePage(shown: Document, seenArea: () => Box): LivePage {
+export function livePage(shown: Document): LivePage {
   const style = shown.head.appendChild(shown.createElement('style'));
   let rules: readonly string[] = [];
-  let parts: ShownParts = new Map();
+  let pieces: ShownPieces = new Map();
   let waiting: ReturnType<typeof setTimeout> | undefined;
 
-  const changeSoon = (changed: readonly PagePiece[]) => {
+  const changeSoon = (changed: readonly WrittenPiece[]) => {
     if (changed.length === 0) return;
     waiting = setTimeout(() => {
-      parts = withChanged(parts, changed.slice(0, AT_ONCE), shown);
+      pieces = withChanged(pieces, changed.slice(0, AT_ONCE), shown);
       changeSoon(changed.slice(AT_ONCE));
     });
   };
   return {
-    put(page) {
+    put({ rules: now, screen, parts, urgent }) {
       clearTimeout(waiting);
-      putRules(style, page.rules, rules);
-      rules = page.rules;
-      const around = putAround(page.screen, shown);
-      const changed = page.parts.filter((part) => isOtherwise(part, parts.get(part.id)));
-      if (changed.length <= AT_ONCE || !standAlike(page.parts, parts)) {
-        parts = arranged(around, page.parts, withChanged(parts, changed, shown), parts);
+      putRules(style, now, rules);
+      rules = now;
+      const around = putAround(screen, shown);
+      const changed = parts.filter((piece) => isOtherwise(piece, pieces.get(piece.id)));
+      if (changed.length <= AT_ONCE || !standAlike(parts, [...pieces.values()])) {
+        pieces = arranged(around, parts, withChanged(pieces, changed, shown), pieces);
         return;
       }
-      const area = seenArea();
-      const isSeen = ({ id }: PagePiece) => touches(parts.get(id)!.element.getBoundingClientRect(), area);
-      const seen = new Set(changed.filter(isSeen));
-      parts = withChanged(parts, [...seen], shown);
-      changeSoon(changed.filter((part) => !seen.has(part)));
+      const first = urgent ? changed.filter(({ id }) => urgent.has(id)) : changed.slice(0, AT_ONCE);
+      const atOnce = new Set(first);
+      pieces = withChanged(pieces, first, shown);
+      changeSoon(changed.filter((piece) => !atOnce.has(piece)));
     },
     stop: () => clearTimeout(waiting),
   };
@@ -81,42 +79,32 @@ function putAround(screen: string, shown: Document): Element {
   return around;
 }
 
-function isOtherwise({ html, isOpen }: PagePiece, known: ShownPart | undefined): boolean {
+function isOtherwise({ html, isOpen }: WrittenPiece, known: ShownPiece | undefined): boolean {
   return known?.html !== html || known.isOpen !== isOpen;
 }
 
-/** True where all parts stand where they stood, whatever they are now. */
-function standAlike(parts: readonly PagePiece[], before: ShownParts): boolean {
-  const known = [...before.values()];
-  return (
-    parts.length === known.length &&
-    parts.every(({ id, within, isOpen }, at) => {
-      const other = known[at]!;
-      return id === other.id && within === other.within && isOpen === other.isOpen;
-    })
-  );
-}
-
-/** The shown parts, with some as they are now. */
-function withChanged(before: ShownParts, changed: readonly PagePiece[], shown: Document): ShownParts {
+/** The shown pieces, with some as they are now. */
+function withChanged(before: ShownPieces, changed: readonly WrittenPiece[], shown: Document): ShownPieces {
   const made = elementsOf(changed.map(({ html }) => html).join(''), shown);
   const after = new Map(before);
-  changed.forEach((part, at) => {
-    after.set(part.id, { ...part, element: takenOver(before.get(part.id), part, made[at]!) });
+  changed.forEach((piece, at) => {
+    after.set(piece.id, { ...piece, element: takenOver(before.get(piece.id), piece, made[at]!) });
   });
   return after;
 }
 
-/** Puts every part where it stands, and takes those away that are none any more. */
+/** Puts every piece where it stands, and takes those away that are none any more. */
 function arranged(
   around: Element,
-  parts: readonly PagePiece[],
-  made: ShownParts,
-  before: ShownParts,
-): ShownParts {
-  const shown = new Map(parts.map((part) => [part.id, { ...part, element: made.get(part.id)!.element }]));
+  pieces: readonly WrittenPiece[],
+  made: ShownPieces,
+  before: ShownPieces,
+): ShownPieces {
+  const shown = new Map(
+    pieces.map((piece) => [piece.id, { ...piece, element: made.get(piece.id)!.element }]),
+  );
   for (const [id, { element }] of before) if (shown.get(id)?.element !== element) element.remove();
-  /** Where the next part goes, by the element around. */
+  /** Where the next piece goes, by the element around. */
   const last = new Map<Element, Element>();
   for (const { element, within } of shown.values()) {
     const parent = within === null ? around : shown.get(within)!.element;
@@ -128,14 +116,14 @@ function arranged(
 }
 
 /** The shown element, changed into what it is now. */
-function takenOver(known: ShownPart | undefined, { isOpen }: PagePiece, element: Element): Element {
+function takenOver(known: ShownPiece | undefined, { isOpen }: WrittenPiece, element: Element): Element {
   if (known?.isOpen !== isOpen) return element;
   return morphdom(known.element, element, isOpen ? OPEN : KEYED) as Element;
 }
 
 /** Elements of another document are none of this window's own classes. */
 const KEYED = { getNodeKey: (node: Node) => (node as Partial<HTMLElement>).dataset?.layer };
-/** What stands in an open part are parts of their own. */
+/** What stands in an open piece are pieces of their own. */
 const OPEN = { ...KEYED, onBeforeElChildrenUpdated: () => false };
 
 /** The elements that a text of code gives: parsing it at once is quicker than one by one. */

@@ -1,0 +1,56 @@
+import type { PagePiece, PagePieces } from '../../core/emit/html/pagePieces';
+import { pageNews, withPageNews, type ShownPage, type ToldPage } from './pageNews';
+
+const SCREEN = '/harbour';
+
+function pageOf(words: Readonly<Record<string, string>>): PagePieces {
+  const parts = Object.entries(words).map(
+    ([id, word]): PagePiece => ({ id, within: null, isOpen: false, layer: id, html: () => word }),
+  );
+  return { rules: ['p { margin: 0 }'], screen: '<main></main>', parts };
+}
+
+/** Tells one page after the other, as the worker and the tab do. */
+function telling() {
+  let told: ToldPage | null = null;
+  let shown: ShownPage | null = null;
+  return (page: PagePieces, canWait: (id: string) => boolean = () => false, screen = SCREEN) => {
+    const made = pageNews(told, screen, page, ({ id }) => canWait(id));
+    told = made.told;
+    shown = withPageNews(shown, made.news);
+    const words = Object.fromEntries(shown.parts.map(({ id, html }) => [id, html]));
+    return { words, urgent: shown.urgent, changed: [...made.news.changed.keys()] };
+  };
+}
+
+it('pieces that are otherwise are news', () => {
+  const tell = telling();
+  expect(tell(pageOf({ mole: 'a', quay: 'b' }))).toMatchObject({ changed: ['mole', 'quay'], urgent: null });
+  const { words, changed } = tell(pageOf({ mole: 'a', quay: 'c' }));
+  expect(words).toEqual({ mole: 'a', quay: 'c' });
+  expect(changed).toEqual(['quay']);
+});
+
+it('what can wait is told with the next page that waits for nothing', () => {
+  const tell = telling();
+  tell(pageOf({ mole: 'a', quay: 'b', ferry: 'c' }));
+  const page = pageOf({ mole: 'A', quay: 'B', ferry: 'C' });
+  const first = tell(page, (id) => id !== 'quay');
+  expect(first.words).toEqual({ mole: 'a', quay: 'B', ferry: 'c' });
+  expect(first.urgent).toEqual(new Set(['quay']));
+  const rest = tell(page);
+  expect(rest).toEqual({
+    words: { mole: 'A', quay: 'B', ferry: 'C' },
+    urgent: null,
+    changed: ['mole', 'ferry'],
+  });
+});
+
+it('nothing waits where pieces come, go or move, or where another screen is shown', () => {
+  const tell = telling();
+  const wait = () => true;
+  expect(tell(pageOf({ mole: 'a', quay: 'b' }), wait).words).toEqual({ mole: 'a', quay: 'b' });
+  expect(tell(pageOf({ quay: 'B', mole: 'A' }), wait).words).toEqual({ quay: 'B', mole: 'A' });
+  expect(tell(pageOf({ mole: 'C' }), wait).words).toEqual({ mole: 'C' });
+  expect(tell(pageOf({ mole: 'D' }), wait, '/wheelhouse').words).toEqual({ mole: 'D' });
+});
