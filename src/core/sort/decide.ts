@@ -2,7 +2,7 @@ import equal from 'fast-deep-equal';
 import type { Measures } from '../mockup/bounds';
 import type { Layer, LayerKey } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
-import { lastMade, rememberOf } from '../mockup/remember';
+import { lastMadeFrom, rememberOf } from '../mockup/remember';
 import type { Decision, Decisions } from './decision';
 import { gatherFacts, type Facts } from './facts';
 import { findFurniture } from './furniture';
@@ -156,8 +156,47 @@ interface Around {
   readonly asShown?: boolean;
 }
 
+/** All that is known of a layer and changes with edits. */
+interface Known {
+  readonly contents: Facts['contents'];
+  readonly name: Tag | undefined;
+  readonly person: Tag | undefined;
+  readonly alike: Tag | undefined;
+  readonly cover: Layer | undefined;
+  readonly isOpened: boolean;
+  readonly version: ReturnType<StatesOf['get']>;
+  readonly merge: Merge | undefined;
+  readonly around: Around;
+}
+
+function isKnownAlike(one: Known, other: Known): boolean {
+  return (
+    one.contents === other.contents &&
+    one.name === other.name &&
+    one.person === other.person &&
+    saysAlike(one.alike, other.alike) &&
+    one.cover === other.cover &&
+    one.isOpened === other.isOpened &&
+    one.version === other.version &&
+    one.merge === other.merge &&
+    (one.around === other.around || equal(one.around, other.around))
+  );
+}
+
+/** The tags that siblings take over are put together anew with every edit; what they say is not. */
+function saysAlike(one: Tag | undefined, other: Tag | undefined): boolean {
+  if (one === other) return true;
+  return one !== undefined && other !== undefined && SHARED.every((facet) => one[facet] === other[facet]);
+}
+
+interface DecidedLayer {
+  readonly decision: Decision;
+  /** What is around the layers in it. */
+  readonly inside: Around;
+}
+
 /** An edit changes what few layers become: the others keep their decision, the very same object. */
-const lastDecision = lastMade<Layer, Decision>();
+const lastDecided = lastMadeFrom<Layer, Known, DecidedLayer>(isKnownAlike);
 
 function decideLayer(
   layer: Layer,
@@ -166,29 +205,40 @@ function decideLayer(
   sources: TagSources,
   into: Map<LayerKey, Decision>,
 ): void {
-  const person = sources.person.get(layer.key);
-  const [name, alike] = [sources.name.get(layer.key), sources.alike.get(layer.key)];
+  const { key } = layer;
+  const known: Known = {
+    contents: facts.contents,
+    name: sources.name.get(key),
+    person: sources.person.get(key),
+    alike: sources.alike.get(key),
+    cover: facts.covered.get(key),
+    isOpened: facts.opened.has(key),
+    version: facts.states.get(key),
+    merge: facts.merges.get(key),
+    around,
+  };
+  const { decision, inside } = lastDecided(layer, known, (last) => {
+    const made = decideAnew(layer, known, facts);
+    return {
+      decision: last && equal(last.decision, made.decision) ? last.decision : made.decision,
+      inside: last && equal(last.inside, made.inside) ? last.inside : made.inside,
+    };
+  });
+  into.set(key, decision);
+  if (layer.kind !== 'group') return;
+  for (const child of layer.layers) decideLayer(child, inside, facts, sources, into);
+}
+
+function decideAnew(layer: Layer, { name, person, alike, around }: Known, facts: ScreenFacts): DecidedLayer {
   const who = (facet: Facet): Speaker =>
     person?.[facet] !== undefined ? 'person' : alike?.[facet] !== undefined ? 'alike' : 'name';
-  const from = [
-    ...[facts.contents, name, person, facts.covered.get(layer.key), facts.opened.has(layer.key)],
-    // The tags that siblings take over are put together anew with every edit; what they say is not.
-    ...[alike !== undefined, ...(alike ? SHARED.map((facet) => alike[facet]) : [])],
-    ...[facts.states.get(layer.key), facts.merges.get(layer.key), around.within?.key, around.within?.outcome],
-    ...[around.inFurniture, around.asShown, ...around.elements],
-  ];
-  const decision = lastDecision(layer, from, (last) => {
-    const made = decideOne(layer, around, facts, { tag: { ...name, ...alike }, who });
-    return equal(last, made) && last ? last : made;
-  });
-  into.set(layer.key, decision);
-  if (layer.kind !== 'group') return;
-  const { outcome } = decision;
+  const decision = decideOne(layer, around, facts, { tag: { ...name, ...alike }, who });
+  if (layer.kind !== 'group') return { decision, inside: around };
+  const { outcome, role } = decision;
   const within = around.within ?? (outcome === 'element' ? null : { key: layer.key, outcome });
-  const elements = [...around.elements, roleEntry(decision.role).element];
+  const elements = [...around.elements, roleEntry(role).element];
   const inFurniture = around.inFurniture || facts.places.has(layer.key);
-  const inside = { ...around, within, elements, inFurniture };
-  for (const child of layer.layers) decideLayer(child, inside, facts, sources, into);
+  return { decision, inside: { ...around, within, elements, inFurniture } };
 }
 
 function decideOne(layer: Layer, around: Around, facts: ScreenFacts, said: Said): Decision {

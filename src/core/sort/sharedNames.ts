@@ -4,17 +4,18 @@ import type { Decisions } from './decision';
 
 /** Says which pictures would have the same name. Those that are built alike are likely the same picture, and may share it. */
 export function reportSharedNames(decisions: Decisions, report: Report): void {
-  const byName = new Map<string, Map<string, LayerKey[]>>();
+  /** The first of those that are built alike, by name and pattern. */
+  const byName = new Map<string, Map<string, LayerKey>>();
   for (const [key, { outcome, within, named, outputName, repeat, furniture }] of decisions) {
     if (outcome !== 'picture' || within !== null || !named) continue;
-    const patterns = byName.get(outputName) ?? new Map<string, LayerKey[]>();
+    const patterns = byName.get(outputName) ?? new Map<string, LayerKey>();
     byName.set(outputName, patterns);
     const pattern = repeat?.pattern ?? furniture?.pattern ?? patternAround(key, decisions) ?? key;
-    patterns.set(pattern, [...(patterns.get(pattern) ?? []), key]);
+    if (!patterns.has(pattern)) patterns.set(pattern, key);
   }
   for (const [name, patterns] of byName) {
     if (patterns.size < 2) continue;
-    for (const [key = ''] of patterns.values())
+    for (const key of patterns.values())
       report('picture-name-shared', key, { name, count: patterns.size });
   }
 }

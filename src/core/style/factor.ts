@@ -99,15 +99,18 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
 }
 
 function partsOf(node: PageNode): Parts {
-  return { ...lookAndLayout(node), states: node.states ?? [], narrow: narrowOf(node) };
+  return { look: node.look, layout: layoutOf(node), states: node.states ?? NONE, narrow: narrowOf(node) };
 }
+
+const NONE: readonly StateLook[] = [];
 
 /** What differs on the narrow screen of a page for two; null for a node that is the same on both. */
 function narrowOf(node: PageNode): Parts['narrow'] {
   const other = onNarrow(node);
   if (!other) return null;
   const [wide, narrow] = [node, other].map((each) => ({
-    ...lookAndLayout(each),
+    look: each.look,
+    layout: layoutOf(each),
     standing: standingOf(each),
   }));
   return JSON.stringify(narrow) === JSON.stringify(wide) ? null : narrow!;
@@ -117,8 +120,8 @@ function bare(look: Look): Parts {
   return { look, layout: null, states: [], narrow: null };
 }
 
-function lookAndLayout(node: PageNode): Pick<Parts, 'look' | 'layout'> {
-  return { look: node.look, layout: (node.kind === 'picture' ? null : node.layout) ?? null };
+function layoutOf(node: PageNode): Layout | null {
+  return (node.kind === 'picture' ? null : node.layout) ?? null;
 }
 
 /** What a node says of its class. */
@@ -148,7 +151,7 @@ function markOf(node: PageNode, standing: Standing | null): string | null {
 function lookMark(
   look: Look,
   layout: Layout | null = null,
-  states: readonly StateLook[] = [],
+  states: readonly StateLook[] = NONE,
 ): string | null {
   if (isPlain(look) && !layout && states.length === 0) return null;
   if (!layout && states.length === 0) return lookText(look);

@@ -1,7 +1,7 @@
 import { printCss } from '../../markup/printCss';
 import { printAround, printHtml } from '../../markup/printHtml';
 import type { LayerKey } from '../../mockup/layer';
-import { lastMade, rememberOf } from '../../mockup/remember';
+import { lastMade } from '../../mockup/remember';
 import { type BoxNode, type Page, type PageNode } from '../../page/node';
 import { pictureNamed } from '../../pictures/picture';
 import type { EmitInput } from '../target';
@@ -64,7 +64,7 @@ export function pagePieces(page: Page, input: EmitInput): PagePieces {
 type Context = EmitInput & MarkupContext;
 
 function isLarge(node: PageNode): node is BoxNode {
-  return isContainer(node) && elementsIn(node) > LARGE;
+  return isContainer(node) && restOf(LARGE, node) < 0;
 }
 
 /** True for a box whose code is an element around that of its children; the words of a field are written as what its element is. */
@@ -72,9 +72,16 @@ function isContainer(node: PageNode): node is BoxNode {
   return node.kind === 'box' && node.role !== 'field' && node.children.length > 0;
 }
 
-const elementsIn = rememberOf((node: PageNode): number =>
-  node.kind === 'box' ? node.children.reduce((sum, child) => sum + elementsIn(child), 1) : 1,
-);
+/** How many of so many elements a node leaves; less than none where it has more. */
+function restOf(count: number, node: PageNode): number {
+  let rest = count - 1;
+  if (node.kind !== 'box') return rest;
+  for (const child of node.children) {
+    if (rest < 0) break;
+    rest = restOf(rest, child);
+  }
+  return rest;
+}
 
 function openedHtml(node: BoxNode, context: Context, inside: Inside): string {
   return printHtml([emptyBoxMarkup(node, context, inside)]);
