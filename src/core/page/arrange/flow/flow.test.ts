@@ -40,6 +40,22 @@ describe('rows, columns and grids', () => {
     expect(layout?.tracks).toEqual([{ kind: 'share' }, { kind: 'share' }, { kind: 'share' }]);
   });
 
+  it('the space behind words that end anywhere is a plain gap, the same whatever the words are', () => {
+    const notice = (id: string, y: number, words: string) =>
+      `<g id="${id}"><rect x="4" y="${y}" width="192" height="40" fill="#eee"/>
+        <g id="${id}-words">${word(12, y + 16, words)}${word(12, y + 30, 'to Holm')}</g>
+        <g id="${id}-pier" data-tags="picture"><circle cx="172" cy="${y + 20}" r="8" fill="#06c"/></g></g>`;
+    const { node, page } = converted(
+      `${notice('early', 4, 'The first ferry to Sund')}${notice('late', 52, 'The last ferry of the night')}`,
+    );
+    const gaps = ['early', 'late'].map((name) => node(name).layout?.gap);
+    expect(gaps).toEqual([16, 16]);
+    const words = walkNodes(page.children).filter(
+      ({ place }) => place.kind === 'flow' && place.wide === 'fill',
+    );
+    expect(words.map(({ place }) => place.width)).toEqual([136, 136]);
+  });
+
   it('are read in the order in which they stand, whatever was drawn first', () => {
     const { html } = converted(
       `<g id="list">${word(10, 60, 'third')}${word(10, 20, 'first')}${word(10, 40, 'second')}</g>`,

@@ -15,23 +15,24 @@ import {
   spaceOut,
   stickingOut,
 } from './spacing';
-import { MIDDLE, type Laid, type LayOut } from './stand';
-import { canHug, firmWide, paddingBox, TOGETHER } from './widths';
+import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
+import { canHug, firmWide, isUnseen, paddingBox, TOGETHER } from './widths';
 
 /** Lays parts out beside each other. */
 export function layOutRow(part: Part, content: Content, given: boolean, layOut: LayOut): Laid {
-  const { parts } = content;
+  const drawn = content.parts;
   const inner = paddingBox(part);
-  const inside = boxAround(parts.map(({ box }) => box));
+  const inside = boxAround(drawn.map(({ box }) => box));
   const [before, after] = [inside.x - inner.x, right(inner) - right(inside)];
-  const gaps = parts.slice(1).map(({ box }, at) => box.x - right(parts[at]!.box));
   const said = part.node.wish;
-  const pitch = arePitched(parts, gaps);
+  const pitch = arePitched(drawn, gapsOf(drawn));
   const isSaid =
-    said?.contents === 'row' || said?.gap !== undefined || parts.some(({ node }) => node.wish?.wide);
-  if (!isSaid && (pitch || (given && areEven(parts, gaps, inner, before, after))))
-    return layOutGrid(part, { direction: 'grid', parts, rows: [parts], pitch }, given, layOut);
-  const wides = given ? rowWides(parts, inner, before, after) : parts.map((each) => firmWide(each));
+    said?.contents === 'row' || said?.gap !== undefined || drawn.some(({ node }) => node.wish?.wide);
+  if (!isSaid && (pitch || (given && areEven(drawn, gapsOf(drawn), inner, before, after))))
+    return layOutGrid(part, { direction: 'grid', parts: drawn, rows: [drawn], pitch }, given, layOut);
+  const wides = given ? rowWides(drawn, inner, before, after) : drawn.map((each) => firmWide(each));
+  const parts = said?.gap === undefined ? withPlainGap(drawn, wides) : drawn;
+  const gaps = gapsOf(parts);
   const filled = wides.includes('fill');
   const justify = given && !filled ? justifyRow(gaps, before, after, inner) : 'start';
   const free =
@@ -99,6 +100,43 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
       : 0.5;
   const of = (each: Part) => (isFull ? 0 : each.box.width + slack + (each === last ? more : 0));
   return { layout, children: textsIn(children, parts, { of, narrowed: 'set', common: align, given: false }) };
+}
+
+function gapsOf(parts: readonly Part[]): readonly number[] {
+  return parts.slice(1).map(({ box }, at) => box.x - right(parts[at]!.box));
+}
+
+/** Common practice, no source: spaces are multiples of 4 px, and 16 px keep words and what follows them apart. */
+const SPACE_STEP = 4;
+const PLAIN_GAP = 16;
+
+/**
+ * Words end anywhere: where they take what a row leaves, the space behind them is none that anyone chose. The part around
+ * them gets so wide that there is a plain gap, the same in rows that differ in their words only.
+ */
+function withPlainGap(parts: readonly Part[], wides: readonly Wide[]): readonly Part[] {
+  const at = wides.indexOf('fill');
+  const [part, next] = [parts[at], parts[at + 1]];
+  if (!part || !next || !isRagged(part)) return parts;
+  const gaps = gapsOf(parts);
+  const room = gaps[at]!;
+  const others = gaps.toSpliced(at, 1);
+  const plain = others.length > 0 ? commonGap(others) : Math.min(PLAIN_GAP, room - (room % SPACE_STEP));
+  if (plain >= room) return parts;
+  return parts.with(at, { ...part, box: { ...part.box, width: part.box.width + room - plain } });
+}
+
+/** True for a box that shows nothing by itself around things that stand at its start. */
+function isRagged(part: Part): boolean {
+  const { content, box, below, above } = part;
+  if (!content || !isUnseen(part) || below.length + above.length > 0) return false;
+  return content.direction === 'column' && content.parts.every((each) => standsAtStart(each, box));
+}
+
+function standsAtStart(part: Part, { x, width }: Box): boolean {
+  if (Math.abs(part.box.x - x) > EDGE) return false;
+  if (isText(part)) return part.node.look.type?.align === 'start';
+  return part.box.width < width - EDGE || isRagged(part);
 }
 
 /** Px by which the browser may find stretched letters wider than their room, so that the last word would be in a line of its own. */
