@@ -1,5 +1,4 @@
-import type { PagePiece, PagePieces } from '../../core/emit/html/pagePieces';
-import { standAlike, type PiecePlace } from '../../core/emit/html/piecePlace';
+import type { PagePiece, PagePieces, PiecePlace } from '../../core/emit/html/pagePieces';
 
 /** A page in pieces, as they are written. */
 export interface ShownPage extends Omit<PagePieces, 'parts'> {
@@ -26,13 +25,12 @@ export interface PageNews extends Omit<PagePieces, 'parts'> {
 /** The pieces of a page that are told already. */
 export interface ToldPage {
   readonly screen: string;
-  readonly order: readonly PiecePlace[];
-  readonly html: ReadonlyMap<string, string>;
+  readonly pieces: ReadonlyMap<string, Pick<WrittenPiece, 'isOpen' | 'html'>>;
 }
 
 /**
  * What is news of the page of a screen, and what is told then.
- * @param canWait of pieces that were told and stand where they stood, those whose code is not written yet
+ * @param canWait of pieces that were told, those whose code is not written yet
  */
 export function pageNews(
   told: ToldPage | null,
@@ -40,16 +38,24 @@ export function pageNews(
   { parts, ...around }: PagePieces,
   canWait: (piece: PagePiece) => boolean,
 ): { readonly news: PageNews; readonly told: ToldPage } {
-  const known = told?.screen === screen ? told : null;
+  const known = told?.screen === screen ? told.pieces : null;
+  const pieces = new Map<string, Pick<WrittenPiece, 'isOpen' | 'html'>>();
+  const changed = new Map<string, string>();
+  let isWhole = true;
+  for (const part of parts) {
+    const { id, isOpen } = part;
+    const last = known?.get(id);
+    if (last?.isOpen === isOpen && canWait(part)) {
+      pieces.set(id, last);
+      isWhole = false;
+      continue;
+    }
+    const html = part.html();
+    if (last?.html !== html) changed.set(id, html);
+    pieces.set(id, { isOpen, html });
+  }
   const order = parts.map(({ id, within, isOpen }) => ({ id, within, isOpen }));
-  const written = known && standAlike(order, known.order) ? parts.filter((part) => !canWait(part)) : parts;
-  const html = new Map(written.map((part) => [part.id, part.html()]));
-  const changed = new Map([...html].filter(([id, text]) => known?.html.get(id) !== text));
-  const isWhole = written.length === parts.length;
-  return {
-    news: { ...around, isNew: !known, order, changed, isWhole },
-    told: { screen, order, html: isWhole ? html : new Map([...known!.html, ...html]) },
-  };
+  return { news: { ...around, isNew: !known, order, changed, isWhole }, told: { screen, pieces } };
 }
 
 /** The page before with what is news. */

@@ -5,7 +5,6 @@ import { lastMade } from '../../mockup/remember';
 import { type BoxNode, type Page, type PageNode } from '../../page/node';
 import { pictureNamed } from '../../pictures/picture';
 import type { EmitInput } from '../target';
-import type { PiecePlace } from './piecePlace';
 import { sheetOf } from './html';
 import {
   emptyBoxMarkup,
@@ -25,6 +24,16 @@ export interface PagePieces {
   readonly screen: string;
   /** What stands in it, in the order of the code. */
   readonly parts: readonly PagePiece[];
+}
+
+/** Where a piece of a page stands. */
+export interface PiecePlace {
+  /** Not the same for two pieces of a page. */
+  readonly id: string;
+  /** The piece that it stands in; null for the screen. */
+  readonly within: string | null;
+  /** True for an empty element that other pieces stand in. */
+  readonly isOpen: boolean;
 }
 
 export interface PagePiece extends PiecePlace {

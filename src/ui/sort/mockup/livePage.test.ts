@@ -47,6 +47,20 @@ it('what is still to come is what the newest page says', () => {
   expect(words().filter((word) => word === 'slack')).toHaveLength(80);
 });
 
+it('pieces move at once, and what is not urgent in them changes after', () => {
+  const { live, shown } = open();
+  live.put(pageOf(MANY));
+  const list: WrittenPiece = { id: 'list', within: null, isOpen: true, html: '<ul data-layer="list"></ul>' };
+  const { parts } = pageOf(MANY.map(() => 'flood'));
+  const inside = parts.toReversed().map((part) => ({ ...part, within: 'list' }));
+  live.put(pageOf([], { parts: [list, ...inside], urgent: new Set(['list', 'row-119', 'row-0']) }));
+  const words = () => [...shown.querySelectorAll('ul > p')].map(({ textContent }) => textContent);
+  expect(words()).toEqual(['flood', ...Array.from({ length: 118 }, () => 'ebb'), 'flood']);
+  jest.runAllTimers();
+  expect(words()).toEqual(MANY.map(() => 'flood'));
+  expect(shown.querySelectorAll('p')).toHaveLength(120);
+});
+
 it('few changes and parts that come, go or move are shown at once', () => {
   const { live, words, shown } = open();
   live.put(pageOf(['one', 'two', 'three']));

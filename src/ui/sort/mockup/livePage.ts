@@ -1,5 +1,4 @@
 import morphdom from 'morphdom';
-import { standAlike } from '../../../core/emit/html/piecePlace';
 import type { ShownPage, WrittenPiece } from '../pageNews';
 
 /** A page that is shown in a document of its own and follows what edits make of it. */
@@ -37,16 +36,18 @@ export function livePage(shown: Document): LivePage {
       clearTimeout(waiting);
       putRules(style, now, rules);
       rules = now;
-      const around = putAround(screen, shown);
       const changed = parts.filter((piece) => isOtherwise(piece, pieces.get(piece.id)));
-      if (changed.length <= AT_ONCE || !standAlike(parts, [...pieces.values()])) {
-        pieces = arranged(around, parts, withChanged(pieces, changed, shown), pieces);
-        return;
-      }
-      const first = urgent ? changed.filter(({ id }) => urgent.has(id)) : changed.slice(0, AT_ONCE);
-      const atOnce = new Set(first);
-      pieces = withChanged(pieces, first, shown);
-      changeSoon(changed.filter((piece) => !atOnce.has(piece)));
+      const known = changed.filter(({ id, isOpen }) => pieces.get(id)?.isOpen === isOpen);
+      const canWait = ({ id }: WrittenPiece, at: number) => (urgent ? !urgent.has(id) : at >= AT_ONCE);
+      const rest = known.length <= AT_ONCE ? [] : known.filter(canWait);
+      const waits = new Set(rest);
+      const next = withChanged(
+        pieces,
+        changed.filter((piece) => !waits.has(piece)),
+        shown,
+      );
+      pieces = arranged(putAround(screen, shown), parts, next, pieces);
+      changeSoon(rest);
     },
     stop: () => clearTimeout(waiting),
   };
@@ -101,7 +102,7 @@ function arranged(
   before: ShownPieces,
 ): ShownPieces {
   const shown = new Map(
-    pieces.map((piece) => [piece.id, { ...piece, element: made.get(piece.id)!.element }]),
+    pieces.map(({ id, within, isOpen }) => [id, { ...made.get(id)!, within, isOpen }] as const),
   );
   for (const [id, { element }] of before) if (shown.get(id)?.element !== element) element.remove();
   /** Where the next piece goes, by the element around. */
