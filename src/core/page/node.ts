@@ -10,7 +10,7 @@ import type { Role, Scroll, State } from '../sort/vocabulary';
 /** The linear part of a transform about the node's top left corner: a turn, slant or stretch. */
 export type Turn = readonly [a: number, b: number, c: number, d: number];
 
-/** A node's box as the mockup has it, px from the padding box of the node around. */
+/** A node's box as the mockup has it: px from the padding box of the node around, of what flows px of the screen. */
 interface Geometry {
   readonly x: number;
   readonly y: number;

@@ -3,10 +3,18 @@ import { borderInsets, type Look } from '../../look/look';
 import type { Point } from '../../mockup/matrix';
 import type { Colour } from '../../mockup/paint';
 import { lastMade } from '../../mockup/remember';
-import { hasStretchedLines, type Page, type PageNode, type TextNode, type TextNodeLine } from '../node';
+import {
+  hasStretchedLines,
+  type Page,
+  type PageNode,
+  type Place,
+  type TextNode,
+  type TextNodeLine,
+} from '../node';
+import { withChildren } from '../ofBoxes';
 import { betweenPx } from './between';
 
-/** Turns places on the screen into places inside the padding box of the node around. */
+/** Turns coordinates on the screen into those inside the padding box of the node around; what flows has none. */
 export function relate(page: Page): Page {
   return { ...page, children: relateAll(page.children, { x: 0, y: 0 }, page.ground ?? PAPER) };
 }
@@ -20,15 +28,18 @@ const lastRelated = lastMade<PageNode, PageNode>();
 function relateOne(node: PageNode, origin: Point, ground: Colour): PageNode {
   if (node.kind === 'text') return relateText(node, origin);
   const place = betweenPx(node, ground);
-  const related = { ...place, x: place.x - origin.x, y: place.y - origin.y };
-  if (node.kind !== 'box') return { ...node, place: related };
+  const related =
+    place.kind === 'flow' ? place : { ...place, x: place.x - origin.x, y: place.y - origin.y };
+  if (node.kind !== 'box') return withPlace(node, related);
   const border = borderInsets(node.look);
   const inner = { x: place.x + border.left, y: place.y + border.top };
-  return {
-    ...node,
-    place: related,
-    children: relateAll(node.children, inner, groundIn(node.look) ?? ground),
-  };
+  const children = relateAll(node.children, inner, groundIn(node.look) ?? ground);
+  return withPlace(withChildren(node, children), related);
+}
+
+/** The node with this place: the very same where it has it. */
+function withPlace<Node extends PageNode>(node: Node, place: Place): Node {
+  return node.place === place ? node : { ...node, place };
 }
 
 /** The colour that a box gives to the ground of what is inside of it. */
@@ -40,7 +51,7 @@ function groundIn({ fills = [] }: Look): Colour | null {
 /** Letters lie in the px in which they were drawn; stretched lines, which browsers move to whole px, start from there. */
 function relateText(node: TextNode, { x, y }: Point): TextNode {
   const { place } = node;
-  if (place.kind !== 'fixed') return { ...node, place: { ...place, x: place.x - x, y: place.y - y } };
+  if (place.kind !== 'fixed') return node;
   const rest = hasStretchedLines(node) && !place.holds ? place.x - Math.floor(place.x) : 0;
   const lines = rest === 0 ? node.lines : node.lines.map((line) => movedRight(line, rest));
   return { ...node, lines, place: { ...place, x: place.x - rest - x, y: place.y - y + node.nudge } };

@@ -79,6 +79,7 @@ function withGrids(rows: readonly (readonly Item[])[]): readonly (Cut | null)[] 
 
 /** The cells of a row from left to right; null unless there are several, each of one box. */
 function cellsOf(row: readonly Item[]): readonly Item[] | null {
+  if (row.length < 2) return null;
   const columns = split(row, ACROSS);
   return columns.length > 1 && columns.length === row.length ? columns.flat() : null;
 }
@@ -129,17 +130,23 @@ function gridOf(
 
 /** Groups along one axis, with free space between them, in order. */
 function split(items: readonly Item[], { start, end: endOf }: Axis): readonly (readonly Item[])[] {
-  const sorted = [...items].sort((one, other) => start(one.box) - start(other.box) || one.at - other.at);
   const groups: Item[][] = [];
   let end = -Infinity;
-  for (const item of sorted) {
-    const [from, to] = [start(item.box), endOf(item.box)];
+  for (const item of inOrder(items, start)) {
+    const from = start(item.box);
+    const to = endOf(item.box);
     const group = groups.at(-1);
     if (group && from < end - Math.min(OVERLAP, (to - from) / 2)) group.push(item);
     else groups.push([item]);
     end = Math.max(end, to);
   }
   return groups;
+}
+
+/** Items by where they start; those that start together stay as they were. Most are in order already. */
+function inOrder(items: readonly Item[], start: Axis['start']): readonly Item[] {
+  const isSorted = items.every((item, at) => at === 0 || start(items[at - 1]!.box) <= start(item.box));
+  return isSorted ? items : items.toSorted((one, other) => start(one.box) - start(other.box));
 }
 
 function smallestGap(groups: readonly (readonly Item[])[], { start, end }: Axis): number {

@@ -178,7 +178,7 @@ describe('rows, columns and grids', () => {
     const cell = (at: number) =>
       `<g id="cell${at}x"><rect x="${10 + at * 60}" y="10" width="60" height="30" fill="#${at}f9"/><path d="M${9.5 + at * 60} 39.5H${70.5 + at * 60}" stroke="#999"/>${word(14 + at * 60, 28, 'Sund')}</g>`;
     const { node } = converted(`<g id="line">${[0, 1, 2].map(cell).join('')}</g>`);
-    expect([0, 1, 2].map((at) => node(`cell${at}x`).place.x)).toEqual([0, 60, 120]);
+    expect([0, 1, 2].map((at) => node(`cell${at}x`).place.x)).toEqual([10, 70, 130]);
     expect([0, 1, 2].map((at) => node(`cell${at}x`).place.width)).toEqual([60, 60, 60]);
   });
 
