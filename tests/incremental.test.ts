@@ -72,7 +72,11 @@ function assembled(parts: readonly PagePiece[], within: string | null): string {
   return parts
     .filter((part) => part.within === within)
     .map(({ id, isOpen, html }) =>
-      isOpen ? html().trim().replace(/(?=<\/\w+>$)/, `\n${assembled(parts, id)}\n`) : html().trim(),
+      isOpen
+        ? html()
+            .trim()
+            .replace(/(?=<\/\w+>$)/, `\n${assembled(parts, id)}\n`)
+        : html().trim(),
     )
     .join('\n');
 }

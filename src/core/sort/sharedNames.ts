@@ -15,8 +15,7 @@ export function reportSharedNames(decisions: Decisions, report: Report): void {
   }
   for (const [name, patterns] of byName) {
     if (patterns.size < 2) continue;
-    for (const key of patterns.values())
-      report('picture-name-shared', key, { name, count: patterns.size });
+    for (const key of patterns.values()) report('picture-name-shared', key, { name, count: patterns.size });
   }
 }
 

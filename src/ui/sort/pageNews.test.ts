@@ -4,9 +4,13 @@ import { pageNews, withPageNews, type ShownPage, type ToldPage } from './pageNew
 const SCREEN = '/harbour';
 
 function pageOf(words: Readonly<Record<string, string>>): PagePieces {
-  const parts = Object.entries(words).map(
-    ([id, word]): PagePiece => ({ id, within: null, isOpen: false, layer: id, html: () => word }),
-  );
+  const parts = Object.entries(words).map(([id, word]): PagePiece => ({
+    id,
+    within: null,
+    isOpen: false,
+    layer: id,
+    html: () => word,
+  }));
   return { rules: ['p { margin: 0 }'], screen: '<main></main>', parts };
 }
 

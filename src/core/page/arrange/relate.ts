@@ -28,8 +28,7 @@ const lastRelated = lastMade<PageNode, PageNode>();
 function relateOne(node: PageNode, origin: Point, ground: Colour): PageNode {
   if (node.kind === 'text') return relateText(node, origin);
   const place = betweenPx(node, ground);
-  const related =
-    place.kind === 'flow' ? place : { ...place, x: place.x - origin.x, y: place.y - origin.y };
+  const related = place.kind === 'flow' ? place : { ...place, x: place.x - origin.x, y: place.y - origin.y };
   if (node.kind !== 'box') return withPlace(node, related);
   const border = borderInsets(node.look);
   const inner = { x: place.x + border.left, y: place.y + border.top };

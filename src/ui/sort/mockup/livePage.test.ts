@@ -27,7 +27,12 @@ const MANY = Array.from({ length: 120 }, () => 'ebb');
 it('of many changes the urgent ones come first', () => {
   const { live, words } = open();
   live.put(pageOf(MANY));
-  live.put(pageOf(MANY.map(() => 'flood'), { urgent: new Set(['row-4', 'row-5', 'row-6', 'row-7']) }));
+  live.put(
+    pageOf(
+      MANY.map(() => 'flood'),
+      { urgent: new Set(['row-4', 'row-5', 'row-6', 'row-7']) },
+    ),
+  );
   const changed = words().flatMap((word, at) => (word === 'flood' ? [at] : []));
   expect(changed).toEqual([4, 5, 6, 7]);
   jest.runAllTimers();
