@@ -60,10 +60,10 @@ function plainLine(parts: readonly Part[], inside: Box, wanted: Align | null): L
   if (based) return based;
   const height = Math.max(...parts.map(({ box }, at) => box.height + owns[at]!.top));
   const short = inside.height - height;
-  if (short <= SHORT) {
-    const above = align === 'middle' ? short / 2 : align === 'end' ? short : 0;
-    return { align, line: { ...inside, y: inside.y + above, height }, owns };
-  }
+  const above = align === 'middle' ? short / 2 : align === 'end' ? short : 0;
+  const line = { ...inside, y: inside.y + above, height };
+  const isOff = parts.some(({ box }, at) => Math.abs(topIn(line, box, owns[at]!, align) - box.y) > OFF);
+  if (!isOff) return { align, line, owns };
   const own = wanted === null || wanted === 'start' ? null : 'start';
   const tops = parts.map(({ box }): OwnAlign => ({ align: own, top: extra(box.y - inside.y) }));
   return { align: wanted ?? 'start', line: inside, owns: tops };
@@ -101,8 +101,16 @@ function baseLine(parts: readonly Part[], inside: Box): Line | null {
   return Math.abs(height - inside.height) <= EDGE ? { align: 'baseline', line: inside, owns } : null;
 }
 
-/** Px that a row may be lower than what its parts span before they are placed by margins. */
-const SHORT = 1.5;
+/** Px by which a part may miss its place before all are placed by margins. */
+const OFF = 0.75;
+
+/** Where the browser puts the upper edge of a part, px of the screen. */
+function topIn(line: Box, { height }: Box, own: OwnAlign, common: Align): number {
+  const free = line.height - height - own.top;
+  const align = own.align ?? common;
+  const above = align === 'middle' ? free / 2 : align === 'end' ? free : 0;
+  return line.y + own.top + above;
+}
 
 interface OwnAlign {
   readonly align: Align | null;

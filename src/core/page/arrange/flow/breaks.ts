@@ -56,7 +56,7 @@ function breakText(
   const width = freeWidth(node, available);
   if (width === null) {
     const seen = place.width * (place.turn?.[0] ?? 1);
-    const room = SLACK + seen * UNSURE;
+    const room = unsure(seen);
     const isTight = given && seen + room > available;
     if (!isTight || !standsAtStart(place, common)) return { ...node, wraps: 'as-drawn' };
     return {
@@ -71,6 +71,15 @@ function breakText(
 
 function standsAtStart({ align }: FlowPlace, common: Align): boolean {
   return ['start', 'stretch'].includes(align ?? common);
+}
+
+/** Px by which the lines of a part may come out wider than they were drawn. */
+export function unsureWidth({ box }: Part): number {
+  return unsure(box.width);
+}
+
+function unsure(width: number): number {
+  return SLACK + width * UNSURE;
 }
 
 /** The width of a line's first word is guessed from its letters; so much of the guess is trusted. */

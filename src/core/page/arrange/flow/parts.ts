@@ -232,6 +232,9 @@ function canHold(node: PageNode): boolean {
   return !dressed && seen !== undefined;
 }
 
+/** Where what lies loose is drawn: beneath or above all that flows. */
+type Where = 'below' | 'above';
+
 interface Separated {
   readonly flowing: readonly PageNode[];
   readonly below: readonly PageNode[];
@@ -241,7 +244,7 @@ interface Separated {
 /** What overlaps on purpose lies loose: what is beneath most of the box, what sticks out, and the smaller of two. */
 function separate(children: readonly PageNode[], frame: Box, cuts: boolean): Separated {
   const boxes = children.map((child) => placedBox(child.place));
-  const loose = new Map<number, 'below' | 'above'>();
+  const loose = new Map<number, Where>();
   children.forEach((child, at) => {
     const fits = contains(frame, boxes[at]!, HALF_A_LINE) || (cuts && runsOut(child, boxes[at]!, frame));
     if (!fits || isTurned(child) || child.hidden) loose.set(at, at === 0 ? 'below' : 'above');
@@ -262,8 +265,32 @@ function separate(children: readonly PageNode[], frame: Box, cuts: boolean): Sep
       else loose.set(lower, 'below');
     }
   }
-  const pick = (where: 'below' | 'above' | undefined) => children.filter((_, at) => loose.get(at) === where);
+  keepDrawnOrder(children, boxes, index, loose);
+  const pick = (where: Where | undefined) => children.filter((_, at) => loose.get(at) === where);
   return { flowing: pick(undefined), below: pick('below'), above: pick('above') };
+}
+
+/** Of two that overlap the later one is drawn above: the other goes beneath with it, or where it cannot, the later one above. */
+function keepDrawnOrder(
+  children: readonly PageNode[],
+  boxes: readonly Box[],
+  index: (box: Box) => readonly number[],
+  loose: Map<number, Where>,
+): void {
+  if (loose.size === 0) return;
+  const rank = (at: number) => ({ below: 0, flows: 1, above: 2 })[loose.get(at) ?? 'flows'];
+  const under = (at: number) =>
+    index(boxes[at]!).filter(
+      (other) => other < at && !children[other]!.hidden && overlaps(boxes[other]!, boxes[at]!, TOUCH),
+    );
+  children.forEach((child, upper) => {
+    if (child.hidden) return;
+    for (const lower of under(upper)) {
+      if (rank(lower) <= rank(upper)) continue;
+      if (under(lower).every((other) => rank(other) === 0)) loose.set(lower, 'below');
+      else loose.set(upper, 'above');
+    }
+  });
 }
 
 /** True for words of a line that goes on past the right edge of a box, or of a list that goes on below it, where they are cut off. */

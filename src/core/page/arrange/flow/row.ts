@@ -1,7 +1,7 @@
 import { bottom, boxAround, right, type Box } from '../../../mockup/box';
 import type { Layout, Wide } from '../../node';
 import { alignLine } from './across';
-import { textsIn } from './breaks';
+import { textsIn, unsureWidth } from './breaks';
 import { layOutGrid } from './grid';
 import { isText, type Content, type Part } from './parts';
 import {
@@ -117,11 +117,12 @@ const PLAIN_GAP = 16;
 function withPlainGap(parts: readonly Part[], wides: readonly Wide[]): readonly Part[] {
   const at = wides.indexOf('fill');
   const [part, next] = [parts[at], parts[at + 1]];
-  if (!part || !next || !isRagged(part)) return parts;
+  if (!part || !next) return parts;
   const gaps = gapsOf(parts);
   const room = gaps[at]!;
   const others = gaps.toSpliced(at, 1);
-  const plain = others.length > 0 ? commonGap(others) : Math.min(PLAIN_GAP, room - (room % SPACE_STEP));
+  const even = others.length > 0 ? commonGap(others) : Math.min(PLAIN_GAP, room - (room % SPACE_STEP));
+  const plain = isRagged(part) ? even : isStretched(part) ? Math.max(0, room - unsureWidth(part)) : room;
   if (plain >= room) return parts;
   return parts.with(at, { ...part, box: { ...part.box, width: part.box.width + room - plain } });
 }
