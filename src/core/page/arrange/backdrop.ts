@@ -1,8 +1,8 @@
 import { contains, offPx, sameBox } from '../../mockup/box';
 import { placedBox } from '../lower';
 import { edgeContrast, isSeen, PAPER } from '../../look/contrast';
-import type { LookShadow } from '../../look/look';
 import type { BoxNode, PageNode } from '../node';
+import { isLine } from './cutStroke';
 import { isMeant } from './meaning';
 
 /**
@@ -42,13 +42,9 @@ function isBackdrop(node: PageNode): node is BoxNode {
   if (node.look.fillInset !== undefined) return false;
   const dressed = opacity !== undefined || blend !== undefined || filters !== undefined || clip !== undefined;
   if (dressed || (fills ?? border ?? sides) === undefined) return false;
-  // Lines of a part of a px are drawn so by what has nothing inside of it.
-  const lines = [border?.width ?? 0, ...shadows.filter(isLine).map(({ spread }) => spread)];
+  // Lines of a part of a px are drawn so by what has nothing inside of it; those that fall inside, by all.
+  const around = shadows.filter((shadow) => isLine(shadow) && !shadow.inset);
+  const lines = [border?.width ?? 0, ...around.map(({ spread }) => spread)];
   const off = Math.max(...lines.map(offPx));
   return off === 0 || !isSeen(off, edgeContrast(node.look, PAPER));
-}
-
-/** A shadow that is a line around the box. */
-function isLine({ deviation, dx, dy }: LookShadow): boolean {
-  return deviation === 0 && dx === 0 && dy === 0;
 }

@@ -4,6 +4,7 @@ import { withStates, type StateNode } from '../states';
 import { absorbBars, mergeCoats } from './coats';
 import { flowInside } from './flow/inside';
 import { mergeBackdrop } from './backdrop';
+import { withInnerHalf } from './cutStroke';
 import { isPurposeless } from './meaning';
 import { soleText } from './soleText';
 import { trimGroups } from './trim';
@@ -28,7 +29,7 @@ function nest(node: PageNode): readonly PageNode[] {
 
 const nestBox = rememberOf((node: BoxNode): readonly PageNode[] => {
   const children = mergeCoats(node.children.flatMap(nest));
-  const kept = absorbBars(mergeBackdrop({ ...node, children }));
+  const kept = absorbBars(mergeBackdrop(withInnerHalf({ ...node, children })));
   const text = soleText(kept);
   if (text) return [text];
   if (!isWrapper(kept)) return [kept];

@@ -5,12 +5,16 @@ import type { Part } from './parts';
 import { extra } from './spacing';
 import { EDGE, MIDDLE } from './stand';
 
+/** The share of its line that something high leaves free by chance. */
+const CHANCE = 0.02;
+
 /** How most parts stand across a row. */
 function crossAlign(parts: readonly Part[], line: Box): Align {
   const found = parts.map(({ box, node }): Align | null => {
     const [above, below] = [box.y - line.y, bottom(line) - bottom(box)];
-    const whole = Math.abs(above) <= EDGE && Math.abs(below) <= EDGE;
-    if (whole) return node.kind === 'box' ? 'stretch' : null;
+    const isWhole = Math.abs(above) <= EDGE && Math.abs(below) <= EDGE;
+    // What all but fills the line is in its middle by chance.
+    if (isWhole || above + below <= CHANCE * line.height) return node.kind === 'box' ? 'stretch' : null;
     if (Math.abs(above - below) <= MIDDLE * 1.2) return 'middle';
     if (Math.abs(above) <= EDGE) return 'start';
     return Math.abs(below) <= EDGE ? 'end' : null;
