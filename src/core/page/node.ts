@@ -224,6 +224,15 @@ export interface TextNode extends NodeBase {
   readonly faces: readonly FaceId[];
 }
 
+export function lineText({ spans }: TextNodeLine): string {
+  return spans.map(({ text }) => text).join('');
+}
+
+/** True where a line ends with the hyphen of a word that goes on in the next: there browsers may break (UAX #14, §5.1, HY). */
+export function breaksWord(line: TextNodeLine, next: TextNodeLine | undefined): boolean {
+  return next !== undefined && /\p{L}-$/u.test(lineText(line)) && /^\p{L}/u.test(lineText(next));
+}
+
 /** True for a text with lines that are each drawn wider or narrower by themselves. */
 export function hasStretchedLines(node: PageNode): boolean {
   return node.kind === 'text' && node.lines.some(({ at }) => at !== null && at.stretch !== 1);

@@ -311,6 +311,22 @@ describe('arrangements', () => {
     expect(cut('<rect x="9" y="9" width="70" height="30" fill="#fff"/>')?.look.clip).toBeUndefined();
   });
 
+  it('keeps the inner half of a stroke along whose middle it is cut', () => {
+    const cut = (stroke: number) =>
+      nodes(
+        readInside(
+          `<clipPath id="c"><rect x="10" y="8" width="80" height="40"/></clipPath><g id="g" clip-path="url(#c)"><rect x="10" y="8" width="80" height="40" fill="#fff" stroke="#000" stroke-width="${stroke}"/><rect x="20" y="20" width="9" height="9"/></g>`,
+        ),
+      )[0];
+    const black = { r: 0, g: 0, b: 0, alpha: 1 };
+    const place = { x: 10, y: 8, width: 80, height: 40 };
+    expect(cut(4)).toMatchObject({
+      place,
+      look: { border: { width: 2, colour: black }, clip: { kind: 'box' } },
+    });
+    expect(cut(1)).toMatchObject({ place, look: { shadows: [{ inset: true, spread: 0.5, colour: black }] } });
+  });
+
   it('has no clip where the page itself ends', () => {
     const [group] = nodes(
       readInside(

@@ -10,6 +10,8 @@ import { inRem } from '../../markup/units';
 import { printInlineCss, type Declaration } from '../../markup/printCss';
 import {
   isWrapped,
+  breaksWord,
+  lineText,
   standingOf,
   type BoxNode,
   type LinePlace,
@@ -141,7 +143,7 @@ function scrollDeclarations(scroll: Scroll | undefined): Declaration[] {
  * field as from the left (HTML, §4.10.5.3.10 the placeholder attribute).
  */
 function inputMarkup(node: TextNode, context: MarkupContext, field: Place): MarkupElement {
-  const words = node.lines.map((line) => line.spans.map((span) => span.text).join('')).join(' ');
+  const words = node.lines.map(lineText).join(' ');
   const width = Math.max(node.place.width, field.width - 2 * node.place.x);
   const place =
     node.place.kind === 'flow'
@@ -160,7 +162,7 @@ const NEVER: readonly Declaration[] = [['white-space', 'nowrap']];
 function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): MarkupElement {
   const name = elementName(node.role, inside);
   const children = node.lines.flatMap((line, at): MarkupNode[] => [
-    ...(at > 0 && !line.at ? [node.wraps === 'freely' ? ' ' : element('br')] : []),
+    ...(at > 0 && !line.at ? between(node, at) : []),
     ...lineMarkup(line, node, context, inside.interactive || isInteractive(name)),
   ]);
   const never = node.wraps === 'never' ? NEVER : [];
@@ -170,6 +172,12 @@ function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): Mar
     { ...sharedAttributes(node, context), ...nameAttributes(node, name), style },
     children,
   );
+}
+
+/** What stands between a line and the one before: a space, where the browser breaks the lines. */
+function between({ lines, wraps }: TextNode, at: number): readonly MarkupNode[] {
+  if (wraps !== 'freely') return [element('br')];
+  return breaksWord(lines[at - 1]!, lines[at]) ? [] : [' '];
 }
 
 /** Links and buttons hold no links (HTML, §4.5.1 and §4.10.6). */

@@ -2,7 +2,15 @@ import { diffArrays } from 'diff';
 import type { LayerKey } from '../../mockup/layer';
 import type { Role } from '../../sort/vocabulary';
 import { isMade } from '../made';
-import { standingOf, type BoxNode, type FlowPlace, type PageNode, type TextNode, type Width } from '../node';
+import {
+  lineText,
+  standingOf,
+  type BoxNode,
+  type FlowPlace,
+  type PageNode,
+  type TextNode,
+  type Width,
+} from '../node';
 import { asNarrow } from './narrow';
 
 /** A node of the joined page, and where it came from. */
@@ -104,10 +112,7 @@ function ownName(layer: LayerKey): string {
 }
 
 function wordsOf({ lines }: TextNode): string {
-  return lines
-    .map(({ spans }) => spans.map(({ text }) => text).join(''))
-    .join(' ')
-    .replace(/\s+/g, ' ');
+  return lines.map(lineText).join(' ').replace(/\s+/g, ' ');
 }
 
 /** Null where one element cannot be both. */

@@ -1,5 +1,13 @@
 import { lastMade } from '../../../mockup/remember';
-import type { Align, FlowPlace, PageNode, TextNode, Wide } from '../../node';
+import {
+  breaksWord,
+  lineText,
+  type Align,
+  type FlowPlace,
+  type PageNode,
+  type TextNode,
+  type Wide,
+} from '../../node';
 import type { Part } from './parts';
 
 /** What the container around texts says of their width. */
@@ -98,9 +106,10 @@ const WITHOUT_SPACES = /[\u2E80-\u9FFF\uAC00-\uD7AF\uF900-\uFAFF\u3040-\u30FF]/u
  */
 function freeWidth({ lines, place }: TextNode, available: number): number | null {
   if (lines.length < 2 || place.turn || lines.some((line) => line.at !== null)) return null;
-  const texts = lines.map((line) => line.spans.map((span) => span.text).join(''));
-  if (texts.some((text) => WITHOUT_SPACES.test(text) || text.trim() === '' || /^\s|\s$|-$/.test(text)))
+  const texts = lines.map(lineText);
+  if (texts.some((text) => WITHOUT_SPACES.test(text) || text.trim() === '' || /^\s|\s$/.test(text)))
     return null;
+  if (texts.some((text, at) => text.endsWith('-') && !breaksWord(lines[at]!, lines[at + 1]))) return null;
   const longest = Math.max(...lines.map((line) => line.width));
   const breaks = lines.slice(1).map((line, at) => {
     const text = texts[at + 1] ?? '';

@@ -112,6 +112,39 @@ describe('rows, columns and grids', () => {
     });
   });
 
+  it('what lies over others is drawn after them, whichever of them flows', () => {
+    const veil = '<g id="veil"><rect x="0" y="0" width="160" height="60" fill="#000" opacity=".5"/></g>';
+    const words = `<g id="card">${word(8, 20, 'Sund')}${word(8, 50, 'to Holm by night, with a cabin')}</g>`;
+    const photo = '<g id="photo" data-tags="picture"><circle cx="60" cy="30" r="30" fill="#06c"/></g>';
+    const { html } = converted(`<g id="ticket">${photo}${words}${veil}</g>`);
+    const at = (name: string) => html.indexOf(name);
+    expect(at('photo')).toBeLessThan(at('Sund'));
+    expect(html.slice(at('Holm'))).toMatch(/<div[^>]*><\/div>/);
+  });
+
+  it('of two high columns the lower edges of which are no line, each stands where it was drawn', () => {
+    const { node } = converted(
+      `<g id="hold">${box('bar', 4, 4, 50, 80, word(8, 20, 'Sund') + word(8, 70, 'Lunn'))}${box('main', 64, 5.4, 120, 82, word(70, 28, 'Holm') + word(70, 78, 'Ebb'))}</g>`,
+    );
+    expect(node('bar').place).toMatchObject({ kind: 'flow', margin: { top: 0 } });
+    const { margin } = node('main').place as { margin: { top: number } };
+    expect(margin.top).toBeCloseTo(1.4);
+  });
+
+  it('what all but takes the room of its column stands where it was drawn', () => {
+    const { node } = converted(
+      `<g id="quay">${box('short', 4, 4, 60, 20, word(8, 18, 'Sund') + word(44, 18, 'Ebb'))}${box('long', 5, 30, 110, 20, word(9, 44, 'Sund to Holm') + word(84, 44, 'Lunn'))}<rect x="130" y="4" width="60" height="46" fill="#eee"/></g>`,
+    );
+    expect(node('long').place).toMatchObject({ kind: 'flow', margin: { left: 1 } });
+  });
+
+  it('a word that goes on in the next line after its hyphen stays one word', () => {
+    const lines = ['The ferry-', 'boats of Sund leave', 'at noon today'];
+    const text = lines.map((line, at) => `<tspan x="10" y="${20 + at * 14}">${line}</tspan>`).join('');
+    const { html } = converted(`<text font-size="10" font-family="Commissioner">${text}</text>`);
+    expect(html).toMatch(/The ferry-(?:boats|<br>boats)/);
+  });
+
   it('what lies on the border of its container stands in it', () => {
     const tab = (id: string, x: number, height: number) =>
       box(id, x, 12, 50, height, `${word(x + 4, 26, 'Sund')}${word(x + 34, 26, '3')}`);
