@@ -134,3 +134,13 @@ export function moveBox(box: Box, dx: number, dy: number): Box {
 export function offPx(edge: number): number {
   return Math.abs(edge - Math.round(edge));
 }
+
+/** Left, right, top, bottom. */
+export function edgesOf(box: Box): readonly number[] {
+  return [box.x, right(box), box.y, bottom(box)];
+}
+
+/** True for a box whose edges lie on whole px. */
+export function isOnPx(box: Box): boolean {
+  return edgesOf(box).every((edge) => offPx(edge) < 0.01);
+}

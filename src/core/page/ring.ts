@@ -1,6 +1,6 @@
 import { coloursOf, contrast, edgeContrast, isSeen, PAPER } from '../look/contrast';
 import type { Border, Look, LookFill, LookShadow } from '../look/look';
-import { bottom, grow, offPx, right, type Box } from '../mockup/box';
+import { grow, isOnPx, offPx, edgesOf, type Box } from '../mockup/box';
 import { hasRadii, mapRadii, type Radii } from '../mockup/outline';
 
 interface Ringed {
@@ -21,23 +21,30 @@ interface Ringed {
 export function ringOf(outer: Box, { border, fills, radii, shadows }: Look): Ringed | null {
   if (!border || !fills || shadows || border.width < 1) return null;
   if (!isSeenBetween(outer, border, fills) && !isSeenThrough(border, fills)) return null;
+  const middle = border.width / 2;
   if (border.colour.alpha < 1) {
-    const middle = border.width / 2;
     // Two halves have a seam between them, and around a circle that is seen.
     if (isRound(outer, radii) && middle >= 1) {
       const whole = { ...ring(border.width, border), inset: true };
       return { box: outer, radii, beneath: [], fillInset: middle, shadows: [whole] };
     }
-    const half = ring(middle, border);
-    return { ...inner(outer, radii, middle), beneath: [], shadows: [{ ...half, inset: true }, half] };
+    return halvesOf(outer, border, radii);
   }
   if (!fills.flatMap(coloursOf).every(({ alpha }) => alpha === 1)) return null;
+  if (isOnPx(grow(outer, -middle))) return halvesOf(outer, border, radii);
   // Browsers paint a shadow beneath a square box too, when that hides it: no ground shows between them. Round ones have
   // a seam there, which is less than a border that is too thin.
   if (inner(outer, radii, border.width).radii && !isSeen(offPx(border.width), 1)) return null;
   const isColour = fills.every((fill) => fill.kind === 'solid');
   const beneath = isColour ? [] : [{ kind: 'solid', colour: border.colour } as const];
   return { ...inner(outer, radii, border.width), beneath, shadows: [ring(border.width, border)] };
+}
+
+/** The stroke as a line on either side of its middle: exact where that lies on whole px. */
+function halvesOf(outer: Box, border: Border, radii: Radii | undefined): Ringed {
+  const half = ring(border.width / 2, border);
+  const shadows = [{ ...half, inset: true }, half];
+  return { ...inner(outer, radii, half.spread), beneath: [], shadows };
 }
 
 /** True for a circle or an ellipse. */
@@ -61,7 +68,7 @@ function ring(spread: number, { colour }: Border): LookShadow {
 }
 
 function isSeenBetween(outer: Box, border: Border, fills: readonly LookFill[]): boolean {
-  const edges = [outer, grow(outer, -border.width)].flatMap((box) => [box.x, right(box), box.y, bottom(box)]);
+  const edges = [outer, grow(outer, -border.width)].flatMap(edgesOf);
   return isSeen(Math.max(...edges.map(offPx)), edgeContrast({ border, fills }, PAPER));
 }
 

@@ -1,4 +1,4 @@
-import { contains, offPx, sameBox } from '../../mockup/box';
+import { contains, isOnPx, offPx, sameBox } from '../../mockup/box';
 import { placedBox } from '../lower';
 import { edgeContrast, isSeen, PAPER } from '../../look/contrast';
 import type { BoxNode, PageNode } from '../node';
@@ -42,8 +42,10 @@ function isBackdrop(node: PageNode): node is BoxNode {
   if (node.look.fillInset !== undefined) return false;
   const dressed = opacity !== undefined || blend !== undefined || filters !== undefined || clip !== undefined;
   if (dressed || (fills ?? border ?? sides) === undefined) return false;
-  // Lines of a part of a px are drawn so by what has nothing inside of it; those that fall inside, by all.
-  const around = shadows.filter((shadow) => isLine(shadow) && !shadow.inset);
+  // Lines of a part of a px are drawn so by what has nothing inside of it, or whose edges lie on whole px.
+  const around = isOnPx(placedBox(node.place))
+    ? []
+    : shadows.filter((shadow) => isLine(shadow) && !shadow.inset);
   const lines = [border?.width ?? 0, ...around.map(({ spread }) => spread)];
   const off = Math.max(...lines.map(offPx));
   return off === 0 || !isSeen(off, edgeContrast(node.look, PAPER));

@@ -1,11 +1,13 @@
 import type { Look, LookShadow } from '../../look/look';
-import { grow, offPx, sameBox, type Box } from '../../mockup/box';
+import { contains, grow, offPx, sameBox, type Box } from '../../mockup/box';
+import { mapRadii, type Radii } from '../../mockup/outline';
+import type { Colour } from '../../mockup/paint';
 import { placedBox } from '../lower';
 import type { BoxNode, PageNode } from '../node';
 
 /**
  * A clip along the middle of the stroke of the lowest box leaves the stroke's inner half, and of the box what is inside of the
- * clip: a border, or where that would be no whole px, a shadow that falls inside, which browsers draw as thin as it is.
+ * clip: a border, or where that would be no whole px or other things lie over it, a shadow that falls inside.
  * Places are those of the screen.
  */
 export function withInnerHalf(group: BoxNode): BoxNode {
@@ -16,11 +18,14 @@ export function withInnerHalf(group: BoxNode): BoxNode {
   if (!stroke || !sameBox(stroke.middle, clip)) return group;
   const { border: _, shadows: __, radii: ___, ...look } = lowest.look;
   const { width, colour } = stroke;
+  // A border would cut off what reaches into it.
+  const inner = grow(clip, -width);
+  const isClear = others.every(({ place }) => contains(inner, placedBox(place), 0.01));
   const line: Look =
-    offPx(width) < 0.01
+    offPx(width) < 0.01 && isClear
       ? { border: { width: Math.round(width), colour } }
       : { shadows: [{ inset: true, dx: 0, dy: 0, deviation: 0, spread: width, colour }] };
-  const { radii } = group.look;
+  const radii = group.look.radii ?? stroke.radii;
   const cut = {
     ...lowest,
     place: { ...lowest.place, ...clip },
@@ -36,26 +41,37 @@ function isPlainBox(node: PageNode): node is BoxNode {
   return fillInset === undefined && clip === undefined && fills.every(({ kind }) => kind === 'solid');
 }
 
-interface InnerHalf extends Pick<LookShadow, 'colour'> {
-  /** The box along the middle of the stroke. */
+interface InnerHalf {
+  /** The box along the middle of the stroke, and its corners. */
   readonly middle: Box;
+  readonly radii: Radii | undefined;
   /** Of its inner half, px. */
   readonly width: number;
+  readonly colour: Colour;
 }
 
 /** The stroke around a box: its border, or the lines around and inside of it that stand for one. */
-function strokeOf({ place, look: { border, shadows = [] } }: BoxNode): InnerHalf | null {
+function strokeOf({ place, look: { border, shadows = [], radii } }: BoxNode): InnerHalf | null {
   const box = placedBox(place);
-  if (border)
-    return shadows.length > 0
-      ? null
-      : { middle: grow(box, -border.width / 2), width: border.width / 2, colour: border.colour };
-  if (shadows.length === 0 || !shadows.every(isLine)) return null;
+  /** @param by px from the box to the middle of the stroke */
+  const half = (by: number, width: number, colour: Colour): InnerHalf => ({
+    middle: grow(box, by),
+    radii: radii && mapRadii(radii, ({ x, y }) => ({ x: moved(x, by), y: moved(y, by) })),
+    width,
+    colour,
+  });
+  if (border && shadows.length === 0) return half(-border.width / 2, border.width / 2, border.colour);
+  if (border || shadows.length === 0 || !shadows.every(isLine)) return null;
   const [first, second] = shadows;
   const { spread, colour } = first!;
-  if (!second) return first!.inset ? null : { middle: grow(box, spread / 2), width: spread / 2, colour };
+  if (!second) return first!.inset ? null : half(spread / 2, spread / 2, colour);
   const areHalves = shadows.length === 2 && first!.inset && !second.inset && spread === second.spread;
-  return areHalves ? { middle: box, width: spread, colour } : null;
+  return areHalves ? half(0, spread, colour) : null;
+}
+
+/** A radius of the box that much larger; a sharp corner stays one. */
+function moved(radius: number, by: number): number {
+  return radius === 0 ? 0 : Math.max(0, radius + by);
 }
 
 /** True for a shadow that is a line along the edges of its box. */

@@ -28,6 +28,15 @@ describe('a box with words alone', () => {
     expect(/\.bar \{([^}]*)\}/.exec(css)![1]).toContain('text-align: center');
   });
 
+  it('stays around words in several looks that it would put in order one by one', () => {
+    const runs = '<tspan font-weight="600">Sail</tspan><tspan> by night</tspan>';
+    const { html, css } = written(
+      `<g id="bar"><rect width="200" height="40" fill="#eee"/>${words(190, 24, runs, 'text-anchor="end"')}</g><rect y="50" width="200" height="9"/>`,
+    );
+    expect(/\.bar \{([^}]*)\}/.exec(css)![1]).toContain('align-items: flex-end');
+    expect(html).toMatch(/<div class="bar"[^>]*>\s*<span[^>]*>[^]*Sail[^]*by night[^]*<\/span>\s*<\/div>/);
+  });
+
   it('stays around what means something by itself', () => {
     expect(written(pill(words(35, 39, 'Save all', 'data-slot="label"'))).html).toMatch(
       /<button[^>]*>\s*<span[^>]*data-slot="label"/,

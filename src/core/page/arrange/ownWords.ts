@@ -38,6 +38,7 @@ function wordedBox(box: BoxNode, text: TextNode): TextNode | null {
   const words: Look = isCentred && look.type ? { ...look, type: { ...look.type, align: 'middle' } } : look;
   const needsOrder = layout.direction !== 'column' || layout.justify !== 'start';
   const isOff = align === 'end' || (align === 'middle' && !isCentred);
+  if ((needsOrder || isOff) && !isOneRun(text)) return null;
   return {
     ...text,
     ...shell,
@@ -51,6 +52,11 @@ function wordedBox(box: BoxNode, text: TextNode): TextNode | null {
     nudge: 0,
     layout: needsOrder || isOff ? { ...layout, align, padding } : { ...STACK, direction: 'words', padding },
   };
+}
+
+/** True for letters that an element with an order of its own does not take apart: runs and lines would each be put in order. */
+function isOneRun({ lines }: TextNode): boolean {
+  return lines.length === 1 && lines[0]!.spans.length === 1;
 }
 
 /** What both are; null where they mean different things. */

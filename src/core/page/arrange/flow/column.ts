@@ -144,9 +144,9 @@ function tendency(part: Part, room: Box): Tendency {
   if (spans(part.box, room)) return isText(part) ? 'any' : 'stretch';
   if (Math.abs(before) <= EDGE) return isText(part) ? 'text' : 'start';
   if (Math.abs(before - after) <= MIDDLE * 1.5) {
-    // What all but takes the room is in its middle by chance.
+    // A box that all but takes the room is in its middle by chance.
     const isByChance = before + after <= MIDDLE * 1.5 && Math.abs(before - after) > EDGE;
-    return isByChance ? 'off' : 'middle';
+    return isByChance && !isText(part) ? 'off' : 'middle';
   }
   if (Math.abs(after) <= EDGE) return 'end';
   return 'off';
