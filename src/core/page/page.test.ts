@@ -89,17 +89,23 @@ describe('shapes as boxes', () => {
     expect(2 * between!.scale.x).toBeCloseTo(1.5, 1);
   });
 
-  it('draws a seen stroke between two px as a shadow around the fill', () => {
-    expect(single('<rect x="10" y="10" width="30" height="20" fill="#00f" stroke="#000"/>')).toMatchObject({
-      place: {
-        x: 10,
-        y: 10,
-        width: 29,
-        height: 19,
-        between: { move: { x: 0.5, y: 0.5 }, scale: { x: 1, y: 1 } },
+  it('draws a seen stroke between two px as a line on either side of its middle, where that is on whole px', () => {
+    const { place, look } = single('<rect x="10" y="10" width="30" height="20" fill="#00f" stroke="#000"/>');
+    expect(place).toMatchObject({ x: 10, y: 10, width: 30, height: 20 });
+    expect(place.between).toBeUndefined();
+    expect(look.shadows).toMatchObject([
+      { inset: true, spread: 0.5 },
+      { inset: false, spread: 0.5, deviation: 0 },
+    ]);
+  });
+
+  it('draws one whose middle is between two px as a shadow around the fill', () => {
+    expect(single('<rect x="10.25" y="10" width="30" height="20" fill="#00f" stroke="#000"/>')).toMatchObject(
+      {
+        place: { x: 10, y: 10, width: 29, height: 19, between: { move: { x: 0.75, y: 0.5 } } },
+        look: { shadows: [{ inset: false, spread: 1, deviation: 0 }] },
       },
-      look: { shadows: [{ inset: false, spread: 1, deviation: 0 }] },
-    });
+    );
   });
 
   it('draws half of a stroke that one sees through over the fill, half around it', () => {

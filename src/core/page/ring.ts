@@ -31,7 +31,7 @@ export function ringOf(outer: Box, { border, fills, radii, shadows }: Look): Rin
     return halvesOf(outer, border, radii);
   }
   if (!fills.flatMap(coloursOf).every(({ alpha }) => alpha === 1)) return null;
-  if (isOnPx(grow(outer, -middle))) return halvesOf(outer, border, radii);
+  if (isOnPx(grow(outer, -middle)) && !isRound(outer, radii)) return halvesOf(outer, border, radii);
   // Browsers paint a shadow beneath a square box too, when that hides it: no ground shows between them. Round ones have
   // a seam there, which is less than a border that is too thin.
   if (inner(outer, radii, border.width).radii && !isSeen(offPx(border.width), 1)) return null;
