@@ -4,7 +4,8 @@ import { gunzipSync } from 'node:zlib';
 import { buildInto } from './support/build';
 import { inChromium } from './support/inChromium';
 import { compareFiles } from './support/likeness';
-import { casePath, DEMO, readCase, readDemo } from './support/mockups';
+import { ARRANGEMENTS } from '../src/core/page/node';
+import { casePath, DEMO, readCase, readDemo, readText } from './support/mockups';
 
 /** The built page in Chromium against the mockup in the same Chromium. */
 const here = inChromium();
@@ -58,6 +59,25 @@ describe('an OpenRaster mockup', () => {
     const frame = path.join(out, 'merged.html');
     await writeFile(frame, `<body style="margin:0"><img src="file://${merged}" style="display:block">`);
     const { differing } = await compareFiles(here.browser, frame, path.join(out, 'index.html'), 390, 844);
+    expect(differing).toBeLessThanOrEqual(0.001);
+  });
+});
+
+describe('strokes along whole px, with things inside', () => {
+  const inside = (x: number) => `<rect x="${x + 12}" y="22" width="30" height="9" fill="#c40"/>`;
+  const DRAWING = `<svg xmlns="http://www.w3.org/2000/svg" width="400" height="70" font-size="10">
+<clipPath id="cut"><rect x="210" y="10" width="80" height="40"/></clipPath>
+<g id="square"><rect x="10" y="10" width="80" height="40" fill="#ff8" stroke="#000"/>${inside(10)}</g>
+<g id="round"><rect x="110" y="10" width="80" height="40" rx="4" fill="#fff" stroke="#024" stroke-width="3"/>${inside(110)}</g>
+<g id="cut-off" clip-path="url(#cut)"><rect x="210" y="10" width="80" height="40" fill="#eef" stroke="#000"/>${inside(210)}</g>
+<g id="see-through"><rect x="310" y="10" width="80" height="40" fill="#ff8" stroke="#000" stroke-opacity=".5"/>${inside(310)}</g></svg>`;
+
+  it.each(ARRANGEMENTS)('look as drawn, arranged %s', async (arrangement) => {
+    const drawn = path.join(here.folder, 'strokes.svg');
+    await writeFile(drawn, DRAWING);
+    const out = path.join(here.folder, 'strokes', arrangement);
+    await buildInto(out, readText(DRAWING), arrangement);
+    const { differing } = await compareFiles(here.browser, drawn, path.join(out, 'index.html'), 400, 70);
     expect(differing).toBeLessThanOrEqual(0.001);
   });
 });
