@@ -138,6 +138,15 @@ describe('rows, columns and grids', () => {
     expect(node('long').place).toMatchObject({ kind: 'flow', margin: { left: 1 } });
   });
 
+  it('the lines of a headline that are texts of their own stand under each other, as tight as they were set', () => {
+    const line = (y: number, text: string) =>
+      `<text x="10" y="${y}" font-size="30" font-family="Commissioner">${text}</text>`;
+    const { page, css } = converted(line(40, 'Ternholm') + line(69, 'Ferries') + word(10, 90, 'since 1921'));
+    expect(page.children.map(({ place }) => place.kind)).toEqual(['flow', 'flow', 'flow']);
+    expect(page.children.map(({ place }) => place.height)).toEqual([29, 29, 12]);
+    expect(css).toContain('30px/29px Commissioner');
+  });
+
   it('a word that goes on in the next line after its hyphen stays one word', () => {
     const lines = ['The ferry-', 'boats of Sund leave', 'at noon today'];
     const text = lines.map((line, at) => `<tspan x="10" y="${20 + at * 14}">${line}</tspan>`).join('');

@@ -9,11 +9,13 @@ import { withGround } from './ground';
 import { evenLineHeights } from './lineHeights';
 import { layOut } from './layOut';
 import { STACK, WHOLE } from './stand';
+import { tightenLines } from './tightLines';
 import { contentOf, type Part } from './parts';
 
 /** Rows, columns and grids as the boxes stand; what overlaps on purpose lies loose in its nearest container. */
 export function flow(page: Page, versions: readonly StateNode[] = []): Page {
-  const grounded = withGround(evenLineHeights(joinSentences(groupPage(page, versions))));
+  const grouped = joinSentences(groupPage(page, versions));
+  const grounded = withGround(evenLineHeights(tightenLines(grouped)));
   const screen = pageBox(grounded);
   const root: Part = {
     node: madeBox(page.name, page.screen, screen),

@@ -79,13 +79,13 @@ function raise(node: PageNode, around: Box, shown: Shown): PageNode {
   if (node.kind === 'text') return raiseText(node, shown);
   if (node.kind === 'picture' || node.children.length === 0 || node.place.turn) return node;
   const seen = !isPlain(node.look);
-  const children = raiseAll(node.children, seen ? placedBox(node.place) : around, shown);
-  const raised = withChildren(node, children);
-  return raised === node || seen ? raised : withContentBox(node, children);
+  return withLines(node, raiseAll(node.children, seen ? placedBox(node.place) : around, shown));
 }
 
-/** A group that shows nothing is as large as what is in it. */
-function withContentBox(node: BoxNode, children: readonly PageNode[]): BoxNode {
+/** The box with children whose lines have other heights: a group that shows nothing is as large as what is in it. */
+export function withLines(node: BoxNode, children: readonly PageNode[]): BoxNode {
+  const changed = withChildren(node, children);
+  if (changed === node || !isPlain(node.look)) return changed;
   const before = boxAround(node.children.map((child) => placedBox(child.place)));
   const after = boxAround(children.map((child) => placedBox(child.place)));
   const { y, height } = node.place;
@@ -99,14 +99,20 @@ function raiseText(node: TextNode, { bySize, share, largest }: Shown): TextNode 
   if (!type || node.lines.length !== 1 || type.lineHeight === null || node.place.turn?.[1]) return node;
   const height =
     bySize.get(markOf(node)) ?? (share === null || type.size > largest ? null : share * type.size);
-  if (height === null || height <= type.lineHeight) return node;
-  // The letters' own height is halved above and below the leading, and browsers take the upper half down to whole px.
-  const above = Math.floor((height - type.lineHeight) / 2);
-  const { place } = node;
+  return height === null || height <= type.lineHeight ? node : withLineHeight(node, type.lineHeight, height);
+}
+
+/**
+ * A single line with another line height, the letters where they were: the leading is halved above and below them, and
+ * browsers take the upper half down to whole px (CSS Inline 3, §5.3).
+ */
+export function withLineHeight(node: TextNode, before: number, height: number): TextNode {
+  const { place, look } = node;
+  const above = Math.floor((height - before) / 2);
   return {
     ...node,
     baseline: node.baseline + above,
-    look: { ...node.look, type: { ...type, lineHeight: height } },
+    look: { ...look, ...(look.type && { type: { ...look.type, lineHeight: height } }) },
     place: { ...place, y: place.y - above, height },
   };
 }
