@@ -47,6 +47,12 @@ await page.getByRole('treegrid').focus();
 const livePage = await edits('iframe');
 await choose(BAR);
 const livePageOfOne = await edits('iframe');
+await page.getByRole('button', { name: 'flow', exact: true }).click();
+await page.waitForTimeout(4000);
+await page.getByRole('treegrid').focus();
+const flowOfOne = await edits('iframe');
+await choose(CARD);
+const flow = await edits('iframe');
 await shown.selectOption('screen');
 await choose(CARD);
 const arrow = await keys('ArrowDown', () => '');
@@ -62,6 +68,8 @@ rows.push(['key to changed code, one layer', codeOfOne, null]);
 rows.push(['key to changed code, 625 alike', code, null]);
 rows.push(['key to changed live page, one layer', livePageOfOne, null]);
 rows.push(['key to changed live page, what is seen of 625 alike', livePage, null]);
+rows.push(['the same in flow, one layer', flowOfOne, null]);
+rows.push(['the same in flow, what is seen of 625 alike', flow, null]);
 console.log(
   textTable(
     ['in the worksheet of 5,000 layers', 'median, ms', '95th percentile, ms', 'floor, ms', 'floor, 95th'],
