@@ -19,8 +19,14 @@ export interface Sample {
  */
 export function findSamples({ mockup, decisions }: Pick<Decided, 'mockup' | 'decisions'>): readonly Sample[] {
   const samples: Sample[] = [];
+  if (!hasSamples(decisions)) return samples;
   for (const { root } of mockup.screens) for (const layer of root.layers) search(layer, decisions, samples);
   return samples;
+}
+
+function hasSamples(decisions: Decisions): boolean {
+  for (const { outcome } of decisions.values()) if (outcome === 'sample') return true;
+  return false;
 }
 
 /** The themes in the order in which they are drawn. */

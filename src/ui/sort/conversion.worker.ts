@@ -89,7 +89,8 @@ const api = {
     reportSharedNames(decisions, report);
     const samples = findSamples({ mockup, decisions });
     const boxes = told ? null : paintedBoxes(measures);
-    const changed = new Map([...decisions].filter(([key, decision]) => told?.get(key) !== decision));
+    const changed = new Map<LayerKey, Decision>();
+    for (const [key, decision] of decisions) if (told?.get(key) !== decision) changed.set(key, decision);
     told = decisions;
     return { changed, boxes, findings, themes: samples.length > 0 ? themesOf(samples) : null };
   },
