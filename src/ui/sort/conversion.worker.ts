@@ -97,7 +97,7 @@ const api = {
 
   /**
    * The code of a layer, and the page of a screen, as the tags are that were settled last.
-   * @param area what is seen of the page, px of the screen: of what stands where it stood only that is told; null for everything
+   * @param area what is seen of the page, px of the screen: of pieces that were told before only those are told anew; null for all
    */
   show(key: LayerKey | null, screen: string | null, area: Box | null): ShownNews {
     if (!loaded || !wanted || (key === null && screen === null)) return { code: null, page: null };
