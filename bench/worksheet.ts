@@ -159,7 +159,8 @@ async function edits(watched: string): Promise<number[]> {
   const times: number[] = [];
   for (let round = 0; round < ROUNDS / 2; round++) {
     times.push(await keyToChange(round % 2 === 0 ? '-' : 'e', watched));
-    await page.waitForTimeout(800);
+    // What is not seen changes after what is seen, and would be taken for the next edit's.
+    await page.waitForTimeout(1500);
   }
   return times;
 }
