@@ -45,6 +45,11 @@ export interface LookShadow extends Shadow {
   readonly inset: boolean;
 }
 
+/** True for a shadow that is a line along the edges of its box. */
+export function isLine({ deviation, dx, dy }: LookShadow): boolean {
+  return deviation === 0 && dx === 0 && dy === 0;
+}
+
 /** What is cut off: everything outside the node's own rounded box, or outside a path in px of the box. */
 export type LookClip =
   | { readonly kind: 'box' }

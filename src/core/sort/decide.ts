@@ -158,6 +158,7 @@ interface Around {
 
 /** All that is known of a layer and changes with edits. */
 interface Known {
+  /** Stands for the facts that no edit changes: it is made with them. */
   readonly contents: Facts['contents'];
   readonly name: Tag | undefined;
   readonly person: Tag | undefined;

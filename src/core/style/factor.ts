@@ -117,7 +117,7 @@ function narrowOf(node: PageNode): Parts['narrow'] {
 }
 
 function bare(look: Look): Parts {
-  return { look, layout: null, states: [], narrow: null };
+  return { look, layout: null, states: NONE, narrow: null };
 }
 
 function layoutOf(node: PageNode): Layout | null {

@@ -97,6 +97,7 @@ export interface SortState {
   readonly settle: (settled: Settled) => void;
   /** Takes in what the tags give of the layer under the cursor and of the page. */
   readonly take: (given: ShownCode) => void;
+  /** Says how to find out what is seen of the live page. */
   readonly seeThrough: (seenArea: SortState['seenArea']) => void;
   readonly arrangeBy: (arrangement: Arrangement) => void;
   readonly moveTo: (key: LayerKey, column: Column, extend: boolean) => void;

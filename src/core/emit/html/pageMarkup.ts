@@ -162,7 +162,7 @@ const NEVER: readonly Declaration[] = [['white-space', 'nowrap']];
 function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): MarkupElement {
   const name = elementName(node.role, inside);
   const children = node.lines.flatMap((line, at): MarkupNode[] => [
-    ...(at > 0 && !line.at ? between(node, at) : []),
+    ...(at > 0 && !line.at ? lineBreak(node, at) : []),
     ...lineMarkup(line, node, context, inside.interactive || isInteractive(name)),
   ]);
   const never = node.wraps === 'never' ? NEVER : [];
@@ -175,7 +175,7 @@ function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): Mar
 }
 
 /** What stands between a line and the one before: a space, where the browser breaks the lines. */
-function between({ lines, wraps }: TextNode, at: number): readonly MarkupNode[] {
+function lineBreak({ lines, wraps }: TextNode, at: number): readonly MarkupNode[] {
   if (wraps !== 'freely') return [element('br')];
   return breaksWord(lines[at - 1]!, lines[at]) ? [] : [' '];
 }

@@ -1,8 +1,8 @@
 import { contains, isOnPx, offPx, sameBox } from '../../mockup/box';
 import { placedBox } from '../lower';
 import { edgeContrast, isSeen, PAPER } from '../../look/contrast';
+import { isLine } from '../../look/look';
 import type { BoxNode, PageNode } from '../node';
-import { isLine } from './cutStroke';
 import { isMeant } from './meaning';
 
 /**

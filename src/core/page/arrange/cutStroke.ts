@@ -1,4 +1,4 @@
-import type { Look, LookShadow } from '../../look/look';
+import { isLine, type Look } from '../../look/look';
 import { contains, grow, offPx, sameBox, type Box } from '../../mockup/box';
 import { mapRadii, type Radii } from '../../mockup/outline';
 import type { Colour } from '../../mockup/paint';
@@ -72,9 +72,4 @@ function strokeOf({ place, look: { border, shadows = [], radii } }: BoxNode): In
 /** A radius of the box that much larger; a sharp corner stays one. */
 function moved(radius: number, by: number): number {
   return radius === 0 ? 0 : Math.max(0, radius + by);
-}
-
-/** True for a shadow that is a line along the edges of its box. */
-export function isLine({ deviation, dx, dy }: LookShadow): boolean {
-  return deviation === 0 && dx === 0 && dy === 0;
 }

@@ -46,10 +46,10 @@ it('what is still to come is what the newest page says', () => {
   live.put(pageOf(MANY.map(() => 'slack')));
   jest.runAllTimers();
   expect(words()).toEqual(MANY.map(() => 'slack'));
-  live.put(pageOf(MANY));
+  live.put(pageOf(MANY, { urgent: new Set(['row-4', 'row-5', 'row-6', 'row-7']) }));
   live.stop();
   jest.runAllTimers();
-  expect(words().filter((word) => word === 'slack')).toHaveLength(80);
+  expect(words().filter((word) => word === 'slack')).toHaveLength(116);
 });
 
 it('pieces move at once, and what is not urgent in them changes after', () => {

@@ -49,7 +49,7 @@ export function alignLine(parts: readonly Part[], inside: Box, wanted: Align | n
 /** Letters in the middle of a line stay in the row of px in which they were drawn: browsers draw them at whole px. */
 function inItsPx(part: Part, own: OwnAlign, { align, line }: Line): OwnAlign {
   if ((own.align ?? align) !== 'middle' || own.top !== 0 || baselineOf(part) === null) return own;
-  const middle = line.y + (line.height - part.box.height) / 2;
+  const middle = topIn(line, part.box, own, align);
   const off = part.box.y - middle;
   // What gives the line its height would change that.
   const isHighest = part.box.height + 2 * Math.abs(off) > line.height;

@@ -1,6 +1,7 @@
 import { boxAround, right, type Box } from '../../../mockup/box';
 import { standInLine } from './cut';
 import type { Content, Part } from './parts';
+import { gapsBetween } from './spacing';
 import { TOGETHER } from './widths';
 
 /** How deep in the parts rows are looked for. */
@@ -59,9 +60,8 @@ function columnsOf(rows: readonly Part[]): readonly Box[] | null {
   const aligned = columns.every(standInLine);
   const boxes = columns.map(boxAround);
   const apart = boxes.every((box, at) => at === 0 || box.x >= right(boxes[at - 1]!));
-  const gapsOf = (row: readonly Box[]) => row.slice(1).map((box, at) => box.x - right(row[at]!));
-  const [gaps = []] = cells.map(gapsOf);
-  const same = cells.every((row) => gapsOf(row).every((gap, at) => Math.abs(gap - gaps[at]!) <= 1));
+  const [gaps = []] = cells.map(gapsBetween);
+  const same = cells.every((row) => gapsBetween(row).every((gap, at) => Math.abs(gap - gaps[at]!) <= 1));
   // Words at both ends of a row need no columns.
   const atEnds = count === 2 && gaps.every((gap) => gap > TOGETHER);
   return aligned && apart && !same && !atEnds ? boxes : null;

@@ -12,7 +12,7 @@ import { madeBox } from '../../made';
 import { alignLine, commonAlign } from './across';
 import { textsIn } from './breaks';
 import { isText, type Content, type Part } from './parts';
-import { extra, high, insets, padded, reachesEnd } from './spacing';
+import { extra, gapsBetween, high, insets, padded, reachesEnd } from './spacing';
 import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
 import { firmWide, paddingBox, TOGETHER } from './widths';
 
@@ -97,7 +97,7 @@ const WIDE_GAP = 16;
 
 /** The space between all columns; more than belongs between two is the columns' own. */
 function columnGap(columns: readonly Box[]): number {
-  const gap = Math.min(...columns.slice(1).map(({ x }, at) => x - right(columns[at]!)));
+  const gap = Math.min(...gapsBetween(columns));
   return gap > TOGETHER ? WIDE_GAP : Math.max(0, gap);
 }
 

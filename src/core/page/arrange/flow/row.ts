@@ -8,6 +8,7 @@ import {
   ACROSS_SLACK,
   commonGap,
   extra,
+  gapsBetween,
   high,
   insets,
   padded,
@@ -103,7 +104,7 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
 }
 
 function gapsOf(parts: readonly Part[]): readonly number[] {
-  return parts.slice(1).map(({ box }, at) => box.x - right(parts[at]!.box));
+  return gapsBetween(parts.map(({ box }) => box));
 }
 
 /** Common practice, no source: spaces are multiples of 4 px, and 16 px keep words and what follows them apart. */
@@ -131,10 +132,10 @@ function withPlainGap(parts: readonly Part[], wides: readonly Wide[]): readonly 
 function isRagged(part: Part): boolean {
   const { content, box, below, above } = part;
   if (!content || !isUnseen(part) || below.length + above.length > 0) return false;
-  return content.direction === 'column' && content.parts.every((each) => standsAtStart(each, box));
+  return content.direction === 'column' && content.parts.every((each) => beginsWith(each, box));
 }
 
-function standsAtStart(part: Part, { x, width }: Box): boolean {
+function beginsWith(part: Part, { x, width }: Box): boolean {
   if (Math.abs(part.box.x - x) > EDGE) return false;
   if (isText(part)) return part.node.look.type?.align === 'start';
   return part.box.width < width - EDGE || isRagged(part);

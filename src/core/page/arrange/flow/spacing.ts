@@ -1,4 +1,4 @@
-import { boxAround, bottom, type Box, type Edges } from '../../../mockup/box';
+import { boxAround, bottom, right, type Box, type Edges } from '../../../mockup/box';
 import { isMade } from '../../made';
 import type { FlowPlace } from '../../node';
 import { HALF_A_LINE, isCutBelow, isText, type Part } from './parts';
@@ -77,6 +77,11 @@ export function extra(length: number): number {
 /** The negative margin of what sticks out by half a line, px; 0 for anything else. */
 export function stickingOut(room: number): number {
   return room < 0 && room >= -HALF_A_LINE ? extra(room) : 0;
+}
+
+/** The space between boxes beside each other, px; negative where they overlap. */
+export function gapsBetween(boxes: readonly Box[]): readonly number[] {
+  return boxes.slice(1).map(({ x }, at) => x - right(boxes[at]!));
 }
 
 /** Px by which gaps may differ and still be meant as one. */
