@@ -21,7 +21,7 @@ const shared = {
 };
 
 export default {
-  testTimeout: 60_000,
+  testTimeout: 120_000,
   // Jest leaves one processor to the terminal; on two that would mean one test file at a time.
   maxWorkers: '100%',
   projects: [

@@ -6,7 +6,8 @@ const port = Number(process.env.PORT ?? 3100);
 /** The real interface in Debian's Chromium against the production build, on the database that ./check made. */
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 60_000,
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
   workers: 1,
   reporter: [['list'], ['json', { outputFile: '.orden/playwright.json' }]],
   use: {

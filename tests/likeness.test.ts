@@ -3,7 +3,8 @@ import path from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { buildInto } from './support/build';
 import { inChromium } from './support/inChromium';
-import { compareFiles } from './support/likeness';
+import { comparePictures } from '../src/engine/proof/compare';
+import { compareFiles, shoot } from './support/likeness';
 import { ARRANGEMENTS } from '../src/core/page/node';
 import { casePath, DEMO, readCase, readDemo, readText } from './support/mockups';
 
@@ -83,18 +84,19 @@ describe('strokes along whole px, with things inside', () => {
 });
 
 describe.each(MOCKUPS)('$name', ({ name, file, reading: readMockup, most }) => {
+  const reading = readMockup();
+  const width = Math.ceil(reading.mockup.screens[0]!.width);
+  const height = Math.ceil(reading.mockup.screens[0]!.height);
+  let drawn: Buffer;
+  beforeAll(async () => {
+    drawn = await shoot(here.browser, await drawable(file), width, height);
+  });
+
   it.each(['fixed', 'nested'] as const)('arranged %s, looks like its mockup', async (arrangement) => {
-    const reading = readMockup();
     const out = path.join(here.folder, name, arrangement);
     await buildInto(out, reading, arrangement);
-    const { width, height } = reading.mockup.screens[0]!;
-    const { differing } = await compareFiles(
-      here.browser,
-      await drawable(file),
-      path.join(out, 'index.html'),
-      Math.ceil(width),
-      Math.ceil(height),
-    );
+    const built = await shoot(here.browser, path.join(out, 'index.html'), width, height);
+    const { differing } = await comparePictures(drawn, built);
     expect(differing).toBeLessThanOrEqual(most);
   });
 });

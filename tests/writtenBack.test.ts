@@ -60,5 +60,5 @@ it(
     expect(silent).toEqual([]);
     expect(good.length / compared.length).toBeGreaterThanOrEqual(0.95);
   },
-  6 * MINUTES,
+  10 * MINUTES,
 );

@@ -2,7 +2,7 @@ import { mkdtemp, rm, writeFile } from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
-import type { Browser, Page } from '@playwright/test';
+import type { Browser, CDPSession, Page } from '@playwright/test';
 import pixelmatch from 'pixelmatch';
 import sharp from 'sharp';
 import type { Reading } from '../../src/core/read/reading';
@@ -30,6 +30,7 @@ export function writeBack({ mockup, assets, book }: Reading): string {
 export class BackComparer {
   private constructor(
     private readonly page: Page,
+    private readonly session: CDPSession,
     private readonly folder: string,
   ) {}
 
@@ -38,7 +39,7 @@ export class BackComparer {
     const folder = await mkdtemp(path.join(os.tmpdir(), 'orden-back-'));
     await writeFile(path.join(folder, 'frame.html'), '<body style="margin:0"><img style="display:block">');
     await page.goto(pathToFileURL(path.join(folder, 'frame.html')).href);
-    return new BackComparer(page, folder);
+    return new BackComparer(page, await page.context().newCDPSession(page), folder);
   }
 
   /** The share of pixels that differ, 0–1 (pixelmatch, threshold 0.1); `difference` gets a picture of both and what differs. */
@@ -49,6 +50,7 @@ export class BackComparer {
     const [width, height] = [Math.max(1, Math.round(w * scale)), Math.max(1, Math.round(h * scale))];
     const first = await this.shoot(original, width, height);
     const second = await this.shoot(new TextEncoder().encode(writeBack(reading)), width, height);
+    if (difference === undefined && first.equals(second)) return 0;
     const drawn = new Uint8Array(width * height * 4);
     const [one, other] = [await pixels(first), await pixels(second)];
     const count = pixelmatch(one, other, drawn, width, height, { threshold: 0.1 });
@@ -81,7 +83,9 @@ export class BackComparer {
       },
       [`${pathToFileURL(file).href}?${Math.random()}`, width, height] as const,
     );
-    return this.page.screenshot({ clip: { x: 0, y: 0, width, height } });
+    const clip = { x: 0, y: 0, width, height, scale: 1 };
+    const { data } = await this.session.send('Page.captureScreenshot', { clip, optimizeForSpeed: true });
+    return Buffer.from(data, 'base64');
   }
 }
 

@@ -1,6 +1,8 @@
 import * as cssTree from 'css-tree';
 import type { Report } from '../../findings/finding';
 import { textIn, descendants, type XmlNode } from '../xml/node';
+import { LIMITS } from '../limits';
+import { nestsDeeper } from './cssDepth';
 import { createMatcher, type Declaration, type Matcher, type Rule } from './matcher';
 import { expandShorthand } from './shorthands';
 import { GEOMETRY, isPresentationAttribute, isProperty, type Property } from './properties';
@@ -69,6 +71,10 @@ function parseCss(
   context: 'stylesheet' | 'declarationList',
   report: Report,
 ): cssTree.CssNode | null {
+  if (nestsDeeper(text, LIMITS.depth)) {
+    report('css-ignored', null, { what: `it nests more than ${LIMITS.depth} deep` });
+    return null;
+  }
   return cssTree.parse(text, {
     context,
     parseCustomProperty: false,

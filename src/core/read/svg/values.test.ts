@@ -1,5 +1,6 @@
 import { multiply, rotation, translation } from '../../mockup/matrix';
 import { parseColour } from './colours';
+import { nestsDeeper } from './cssDepth';
 import { readDataUri } from './dataUri';
 import { parseLength, parseLengths, parseShare } from './lengths';
 import { expandShorthand } from './shorthands';
@@ -149,5 +150,19 @@ describe('data addresses (RFC 2397)', () => {
   it('refuses other schemes and malformed ones', () => {
     expect(readDataUri('https://example.test/a.png')).toBeNull();
     expect(readDataUri('data:image/png;base64,@@@')).toBeNull();
+  });
+});
+
+describe('how deep a style sheet nests (CSS Syntax 3, §4: blocks, brackets and functions)', () => {
+  it.each([
+    ['a{fill:red}', 0, true],
+    ['a{fill:red}', 1, false],
+    ['@media all{a:not(b[c]){fill:red}}', 2, true],
+    ['@media all{a:not(b[c]){fill:red}}', 3, false],
+    ['a{content:"{{{{{{{{{{"}/*((((((((((*/', 1, false],
+    ['a{fill:red}'.repeat(9), 1, false],
+    ['}}}}}}a{fill:var(--b)}', 1, true],
+  ])('%s nests deeper than %d: %p', (text, limit, deeper) => {
+    expect(nestsDeeper(text, limit)).toBe(deeper);
   });
 });
