@@ -65,6 +65,18 @@ export function Stage({ children, onScale }: StageProps) {
     }
     return made.current.index;
   };
+  /** Where the layers stand is known once it is decided: whoever is quicker is answered then, if the screen is still shown. */
+  const whenSettled = (answer: () => void): void => {
+    if (store.getState().settled) {
+      answer();
+      return;
+    }
+    const leave = store.subscribe((now) => {
+      if (!now.settled) return;
+      leave();
+      if (now.screen === screen) answer();
+    });
+  };
   useEffect(() => onScale(scale), [scale, onScale]);
 
   useLayoutEffect(() => {
@@ -180,13 +192,16 @@ export function Stage({ children, onScale }: StageProps) {
     if (!current || current.pans) return;
     if (dragged) {
       setDragged(null);
-      choose(index().inside(dragged), event.shiftKey);
+      const { shiftKey } = event;
+      whenSettled(() => choose(index().inside(dragged), shiftKey));
       return;
     }
-    const hits = index().at(current.from.x, current.from.y);
-    // A second click on the chosen layer goes to the one beneath it.
-    const next = hits[(hits.indexOf(cursor ?? '') + 1) % Math.max(1, hits.length)];
-    if (next !== undefined) reveal(next);
+    whenSettled(() => {
+      const hits = index().at(current.from.x, current.from.y);
+      // A second click on the chosen layer goes to the one beneath it.
+      const next = hits[(hits.indexOf(cursor ?? '') + 1) % Math.max(1, hits.length)];
+      if (next !== undefined) reveal(next);
+    });
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === ' ') holdsSpace.current = true;
