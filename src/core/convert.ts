@@ -5,11 +5,12 @@ import { TARGETS } from './emit/targets';
 import type { FontFile, TargetName } from './emit/target';
 import { fontFiles } from './fontFiles';
 import { measureMockup, type Measures } from './mockup/bounds';
+import type { LayerKey } from './mockup/layer';
 import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';
 import { joinPages } from './page/join/joinPages';
 import { lower, lowerVersions } from './page/lower';
-import { plainFrame, walkNodes, type Arrangement, type Page, type PageFrame, type Unit } from './page/node';
+import { plainFrame, pageNodes, type Arrangement, type Page, type PageFrame, type Unit } from './page/node';
 import { planPictures } from './pictures/planPictures';
 import type { PicturePlan } from './pictures/picture';
 import type { Outliner } from './pictures/standaloneSvg';
@@ -44,6 +45,8 @@ export interface ConvertInput {
   readonly options: ConvertOptions;
   /** Outlines the text inside pictures; null leaves it as text. */
   readonly outliner: Outliner;
+  /** Layers that are about to become otherwise: they need no places nor classes of their own yet. Absent for none. */
+  readonly waiting?: ReadonlySet<LayerKey>;
 }
 
 /** The stages whose time is taken, in order. */
@@ -96,7 +99,7 @@ function shape({ mockup: read, assets, tags, options, outliner }: ConvertInput):
 /** From the decisions to the pages and their classes: what code is written from. */
 export function shapeDecided(
   decided: Decided,
-  { assets, tags, options, outliner }: Omit<ConvertInput, 'mockup'>,
+  { assets, tags, options, outliner, waiting }: Omit<ConvertInput, 'mockup'>,
   report: Report,
 ): Omit<Shaped, 'findings'> {
   const clock = stopwatch();
@@ -119,14 +122,14 @@ export function shapeDecided(
     const flows = options.arrangement === 'flow';
     const context = { screen, mockup, measures: measured, decisions, plan, flows };
     const page = lower(context, options.frame ?? plainFrame(options.arrangement));
-    const arranged = arrange(page, options.arrangement, lowerVersions(versions, context, report));
+    const arranged = arrange(page, options.arrangement, lowerVersions(versions, context, report), waiting);
     reportInexactBorders(arranged, report);
     return arranged;
   });
   const pages = options.join ? joinPages(apart, mockup.screens) : apart;
   clock.lap('page');
 
-  const sheet = factorClasses(pages, new Set(samples.map(({ path }) => path.at(-1) ?? '')));
+  const sheet = factorClasses(pages, new Set(samples.map(({ path }) => path.at(-1) ?? '')), waiting);
   const fonts = fontFiles(pages, mockup, assets);
   clock.lap('style');
 
@@ -155,7 +158,7 @@ function added(one: Conversion['ms'], other: Conversion['ms']): Conversion['ms']
 
 /** CSS draws borders in whole px; where the mockup has a fraction, that is said. */
 function reportInexactBorders(page: Page, report: Report): void {
-  for (const { layer, look, place } of walkNodes(page.children)) {
+  for (const { layer, look, place } of pageNodes(page)) {
     const width = look.border?.width ?? 0;
     if (offPx(width) > 0.01 && !place.between)
       report('stroke-inexact', layer, { width: Math.round(width * 100) / 100 });

@@ -1,14 +1,14 @@
 import type { Assets, Mockup } from './mockup/mockup';
 import type { FaceId } from './mockup/type';
 import type { FontFile } from './emit/target';
-import { walkNodes, type Page } from './page/node';
+import { pageNodes, type Page } from './page/node';
 import { safeName } from './sort/outputNames';
 
 /** The font files that the pages' texts need: shipped, embedded and added faces, each once. */
 export function fontFiles(pages: readonly Page[], mockup: Mockup, assets: Assets): FontFile[] {
   const used = new Set<FaceId>();
   for (const page of pages) {
-    for (const node of walkNodes(page.children))
+    for (const node of pageNodes(page))
       if (node.kind === 'text') node.faces.forEach((face) => used.add(face));
   }
   return [...used].sort().flatMap((id): FontFile[] => {

@@ -3,6 +3,7 @@ import type { Edges } from '../mockup/box';
 import type { LayerKey } from '../mockup/layer';
 import type { Point } from '../mockup/matrix';
 import type { Colour } from '../mockup/paint';
+import { rememberOf } from '../mockup/remember';
 import type { FaceId } from '../mockup/type';
 import type { Wish } from '../sort/decision';
 import type { Role, Scroll, State } from '../sort/vocabulary';
@@ -344,6 +345,9 @@ export function walkNodes(nodes: readonly PageNode[]): PageNode[] {
   gatherNodes(nodes, found);
   return found;
 }
+
+/** Every node of a page, parents before children, in order: the stages after the arrangement ask one after the other. */
+export const pageNodes = rememberOf((page: Page): readonly PageNode[] => walkNodes(page.children));
 
 function gatherNodes(nodes: readonly PageNode[], into: PageNode[]): void {
   for (const node of nodes) {

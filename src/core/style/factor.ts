@@ -1,12 +1,13 @@
 import equal from 'fast-deep-equal';
 import { isPlain, type Look } from '../look/look';
+import type { LayerKey } from '../mockup/layer';
 import { rememberOf } from '../mockup/remember';
 import { onNarrow } from '../page/join/narrow';
 import { pageClass, WIDTH_CLASSES } from '../page/join/names';
 import { stateMark } from '../page/states';
 import {
   standingOf,
-  walkNodes,
+  pageNodes,
   type Layout,
   type Page,
   type PageNode,
@@ -33,8 +34,13 @@ const RESERVED = ['screen', 'run', 'flow', ...WIDTH_CLASSES];
 /**
  * Gives every look one class, shared by all that look and are laid out alike, named after the layers that wear it.
  * @param samples classes that have a sample: they name its look
+ * @param waiting layers that get none
  */
-export function factorClasses(pages: readonly Page[], samples: ReadonlySet<string>): StyleSheet {
+export function factorClasses(
+  pages: readonly Page[],
+  samples: ReadonlySet<string>,
+  waiting: ReadonlySet<LayerKey> = new Set(),
+): StyleSheet {
   const uses = new Map<string, Use>();
   const given = new Set<string>([...RESERVED, ...pages.filter((page) => page.narrow).map(pageClass)]);
   /** The looks that a person's classes are worn with. */
@@ -55,11 +61,14 @@ export function factorClasses(pages: readonly Page[], samples: ReadonlySet<strin
       standing,
     };
     uses.set(mark, use);
-    use.common = use.common.filter((each) => classes.includes(each));
-    if (!equal(use.standing, standing)) use.standing = null;
+    if (use.common.length > 0) use.common = use.common.filter((each) => classes.includes(each));
+    if (use.standing && !equal(use.standing, standing)) use.standing = null;
     if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + 1);
   };
-  for (const node of pages.flatMap((page) => walkNodes(page.children))) {
+  const isWaiting = ({ layer, merged }: PageNode) =>
+    waiting.size > 0 && (waiting.has(layer) || merged?.some((each) => waiting.has(each)) === true);
+  for (const node of pages.flatMap((page) => pageNodes(page))) {
+    if (isWaiting(node)) continue;
     const { mark, standing, name } = wearerOf(node);
     note(mark, () => partsOf(node), standing, name, node.classes);
     node.classes.forEach((name) => given.add(name));

@@ -15,6 +15,7 @@ import { reportSharedNames } from '../../core/sort/sharedNames';
 import type { Tags } from '../../core/sort/tag';
 import { findSamples, themesOf } from '../../core/style/samples';
 import { pageNews, type PageNews, type ShownPage, type ToldPage } from './pageNews';
+import { seenFirst, type SeenFirst } from './seenFirst';
 import { withTagNews, type TagNews } from './tagNews';
 
 /** What the Sort step shows of a conversion. */
@@ -45,6 +46,8 @@ export interface ShownCode {
 export interface ShownNews {
   readonly code: LayerCode | null;
   readonly page: PageNews | null;
+  /** False while there may be more to tell, which can wait: what was asked for is right already, all else may not be. */
+  readonly isWhole: boolean;
 }
 
 interface Loaded {
@@ -59,9 +62,32 @@ interface Loaded {
 let loaded: Loaded | null = null;
 /** The decisions that the tab knows; null when it knows nothing of this mockup. */
 let told: Decisions | null = null;
-let wanted: { readonly tags: Tags; readonly arrangement: Arrangement; readonly decided: Decided } | null =
-  null;
-let shaped: Omit<Shaped, 'findings'> | null = null;
+
+/** What is to be shown of a conversion. */
+export interface Asked {
+  /** The layer whose code is wanted. */
+  readonly cursor: LayerKey | null;
+  /** The key of the screen that is shown. */
+  readonly screen: string;
+  /** Whether its page is wanted. */
+  readonly isPaged: boolean;
+  /** What has to be right at once, px of that screen: what lies elsewhere may be told later. Null for everything. */
+  readonly areas: readonly Box[] | null;
+}
+
+interface Wanted {
+  readonly tags: Tags;
+  readonly arrangement: Arrangement;
+  readonly decided: Decided;
+}
+
+let wanted: Wanted | null = null;
+type Made = Omit<Shaped, 'findings'>;
+
+/** The pages as they were settled last; null until someone asks. */
+let shaped: Made | null = null;
+/** What the last whole pages were made of; null before the first. */
+let lastShaped: Decisions | null = null;
 /** The pieces of the page that the tab knows. */
 let toldPage: ToldPage | null = null;
 
@@ -72,6 +98,7 @@ const api = {
     loaded = { address, mockup, measures: measureMockup(mockup), tags: new Map() };
     told = null;
     shaped = null;
+    lastShaped = null;
     toldPage = null;
   },
 
@@ -95,26 +122,36 @@ const api = {
     return { changed, boxes, findings, themes: samples.length > 0 ? themesOf(samples) : null };
   },
 
-  /**
-   * The code of a layer, and the page of a screen, as the tags are that were settled last.
-   * @param area what is seen of the page, px of the screen: of pieces that were told before only those are told anew; null for all
-   */
-  show(key: LayerKey | null, screen: string | null, area: Box | null): ShownNews {
-    if (!loaded || !wanted || (key === null && screen === null)) return { code: null, page: null };
-    const { tags, arrangement, decided } = wanted;
-    const options = { arrangement, target: 'html' } as const;
-    shaped ??= shapeDecided(decided, { assets: new Map(), tags, options, outliner: null }, () => {});
-    return {
-      code: key === null ? null : layerCode(shaped, key),
-      page: screen === null ? null : newsOf(screen, area, shaped, loaded.address),
+  /** The code of a layer, and the page around it, as the tags are that were settled last. */
+  show({ cursor, screen, isPaged, areas }: Asked): ShownNews {
+    if (!loaded || !wanted || (cursor === null && !isPaged)) return { code: null, page: null, isWhole: true };
+    const { decided } = wanted;
+    const measured = decided.measures.get(screen);
+    const isSeen = (layer: LayerKey) => {
+      const here = measured?.get(layer);
+      const painted = here?.painted;
+      return areas === null || (!!here && (!painted || areas.some((area) => touches(painted, area))));
     };
+    const hasty = shaped || !lastShaped ? null : seenFirst(decided, lastShaped, isSeen);
+    const made = hasty ? shapeNow(wanted, hasty) : (shaped ??= shapeNow(wanted, null));
+    if (!hasty) lastShaped = decided.decisions;
+    const page = isPaged ? newsOf(screen, isSeen, made, loaded.address) : null;
+    const code = cursor === null ? null : layerCode(made, cursor);
+    return { code, page, isWhole: !hasty && page?.isWhole !== false };
   },
 };
 
+function shapeNow({ tags, arrangement, decided }: Wanted, hasty: SeenFirst | null): Made {
+  const options = { arrangement, target: 'html' } as const;
+  const input = { assets: new Map(), tags, options, outliner: null, waiting: hasty?.waiting };
+  const { decisions } = hasty ?? decided;
+  return shapeDecided({ ...decided, decisions }, input, () => {});
+}
+
 function newsOf(
   screen: string,
-  area: Box | null,
-  made: Omit<Shaped, 'findings'>,
+  isSeen: (layer: LayerKey) => boolean,
+  made: Made,
   address: string,
 ): PageNews | null {
   const page = made.pages.find((each) => each.screen === screen);
@@ -133,12 +170,8 @@ function newsOf(
     return { ...font, path: `${address}/font?${asked}` };
   });
   const input = { ...made, pages: [page], fonts, plan: { ...made.plan, pictures }, unit: 'px' } as const;
-  const measured = made.measures.get(screen);
-  const isUnseen = ({ layer, isOpen }: PagePiece) => {
-    const painted = measured?.get(layer)?.painted;
-    return area !== null && !isOpen && !!painted && !touches(painted, area);
-  };
-  const { news, told: next } = pageNews(toldPage, screen, pagePieces(page, input), isUnseen);
+  const canWait = ({ layer, isOpen }: PagePiece) => !isOpen && !isSeen(layer);
+  const { news, told: next } = pageNews(toldPage, screen, pagePieces(page, input), canWait);
   toldPage = next;
   return news;
 }

@@ -3,7 +3,7 @@ import { wrap } from 'comlink';
 import type { Box } from '../../core/mockup/box';
 import type { Tags } from '../../core/sort/tag';
 import { latestOnly } from '../shared/latestOnly';
-import type { ConversionApi, Settled, SettledNews, ShownNews } from './conversion.worker';
+import type { Asked, ConversionApi, Settled, SettledNews, ShownNews } from './conversion.worker';
 import { withPageNews, type ShownPage } from './pageNews';
 import { useSortStore } from './SortContext';
 import { tagNews } from './tagNews';
@@ -19,14 +19,16 @@ const NO_TAGS: Tags = new Map();
 
 /** What of the Sort step a conversion depends on. */
 function wishOf({ mockup, tags, arrangement, cursor, shown, screen }: SortState) {
-  return { mockup, tags, arrangement, cursor, paged: shown === 'page' ? screen.key : null };
+  return { mockup, tags, arrangement, cursor, screen: screen.key, isPaged: shown === 'page' };
 }
 
 type Wish = ReturnType<typeof wishOf>;
 
-interface Shows extends Pick<Wish, 'cursor' | 'paged'> {
-  /** What of the page is wanted, px of the screen; null for everything. */
-  readonly area: Box | null;
+/** What is seen of the screen: the page, as far as it is in view, and the layer whose code stands beside it. */
+function seenAreas({ shown, seenArea, cursor, settled }: SortState): readonly Box[] | null {
+  if (shown === 'page' && !seenArea) return null;
+  const areas = [seenArea?.(), cursor === null ? null : settled?.boxes.get(cursor)].filter((area) => !!area);
+  return areas.length > 0 ? areas : null;
 }
 
 /** Follows the store itself, not what React makes of it: an edit is on its way before anything is drawn anew. */
@@ -38,20 +40,24 @@ function connect(store: SortStore): () => void {
   /** The tags that the worker knows of the mockup that it has. */
   let told: Tags = NO_TAGS;
   const show = latestOnly(
-    ({ cursor, paged, area }: Shows) => remote.show(cursor, paged, area),
-    ({ code, page: news }: ShownNews, isLast) => {
+    (asked: Asked) => remote.show(asked),
+    ({ code, page: news, isWhole }: ShownNews, isLast) => {
       page = news ? withPageNews(page, news) : page;
       store.getState().take({ code, page: news && page });
-      if (isLast && news?.isWhole === false) show({ ...wishOf(store.getState()), area: null });
+      if (isLast && !isWhole) ask(store.getState(), null);
     },
   );
-  const showSeen = (state: SortState) => show({ ...wishOf(state), area: state.seenArea?.() ?? null });
+  const ask = (state: SortState, areas: Asked['areas']) => {
+    const { cursor, screen, isPaged } = wishOf(state);
+    show({ cursor, screen, isPaged, areas });
+  };
+  const askSeen = (state: SortState) => ask(state, seenAreas(state));
   const settle = latestOnly(
     (wish: Wish) => {
       const answer = remote.settle(tagNews(told, wish.tags), wish.arrangement);
       told = wish.tags;
       // Asked for at once: the worker does one after the other while the tab still takes in what was decided.
-      showSeen(store.getState());
+      askSeen(store.getState());
       return answer;
     },
     (news, isLast) => {
@@ -69,7 +75,8 @@ function connect(store: SortStore): () => void {
     const isEdited =
       now.mockup !== last?.mockup || now.tags !== last.tags || now.arrangement !== last.arrangement;
     if (isEdited) settle(now);
-    else if (now.cursor !== last.cursor || now.paged !== last.paged) showSeen(state);
+    else if (now.cursor !== last.cursor || now.isPaged !== last.isPaged || now.screen !== last.screen)
+      askSeen(state);
   };
   follow(store.getState(), null);
   const leave = store.subscribe(follow);

@@ -2,7 +2,7 @@ import type { Conversion } from '../../convert';
 import { printCss } from '../../markup/printCss';
 import { printHtml } from '../../markup/printHtml';
 import type { LayerKey } from '../../mockup/layer';
-import { walkNodes, type PageNode } from '../../page/node';
+import { pageNodes, walkNodes, type PageNode } from '../../page/node';
 import { classDeclarations } from './declarations';
 import { nodeMarkup } from './pageMarkup';
 import { stateRules } from './stateRules';
@@ -53,7 +53,7 @@ function findNode(
   for (let within = decisions.get(key)?.within; within; within = decisions.get(within)?.within)
     wanted = within;
   for (const page of pages) {
-    for (const node of walkNodes(page.children)) {
+    for (const node of pageNodes(page)) {
       if (node.layer === wanted || node.merged?.includes(wanted)) return node;
     }
   }

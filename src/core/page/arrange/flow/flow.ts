@@ -1,4 +1,5 @@
 import { bottom, type Box } from '../../../mockup/box';
+import type { LayerKey } from '../../../mockup/layer';
 import { placedBox } from '../../lower';
 import { madeBox } from '../../made';
 import type { Page } from '../../node';
@@ -7,13 +8,20 @@ import { groupPage } from '../nested';
 import { joinSentences } from '../sentences';
 import { withGround } from './ground';
 import { evenLineHeights } from './lineHeights';
-import { layOut } from './layOut';
+import { layingOut } from './layOut';
 import { STACK, WHOLE } from './stand';
 import { tightenLines } from './tightLines';
 import { contentOf, type Part } from './parts';
 
-/** Rows, columns and grids as the boxes stand; what overlaps on purpose lies loose in its nearest container. */
-export function flow(page: Page, versions: readonly StateNode[] = []): Page {
+/**
+ * Rows, columns and grids as the boxes stand; what overlaps on purpose lies loose in its nearest container.
+ * @param waiting layers that need not be laid out anew yet
+ */
+export function flow(
+  page: Page,
+  versions: readonly StateNode[] = [],
+  waiting: ReadonlySet<LayerKey> = new Set(),
+): Page {
   const grouped = joinSentences(groupPage(page, versions));
   const grounded = withGround(evenLineHeights(tightenLines(grouped)));
   const screen = pageBox(grounded);
@@ -26,7 +34,7 @@ export function flow(page: Page, versions: readonly StateNode[] = []): Page {
       { layer: page.screen },
     ),
   };
-  const laid = layOut(root, WHOLE);
+  const laid = layingOut(waiting)(root, WHOLE);
   if (laid.kind !== 'box') return grounded;
   return { ...grounded, children: laid.children, layout: laid.layout ?? STACK };
 }

@@ -1,5 +1,6 @@
 import equal from 'fast-deep-equal';
 import { bottom, right, sameBox, type Box } from '../../../mockup/box';
+import type { LayerKey } from '../../../mockup/layer';
 import { lastMade, lastMadeFrom } from '../../../mockup/remember';
 import { isMade } from '../../made';
 import {
@@ -22,21 +23,28 @@ import { canHug, paddingBox } from './widths';
 /**
  * Lays out what is inside of a box that stands in the flow. What holds the same and stands alike is not laid out again, and
  * what comes out as the last time stays the same node.
+ * @param waiting layers that, as long as they hold the same, stay as they were the last time, however they stand by now
  */
-export function layOut(part: Part, stand: Stand): PageNode {
-  return lastLaid(part.node, { part, stand }, (last) => {
-    const made = layOutAnew(part, stand);
-    return last && isLaidAlike(last, made) ? last : made;
-  });
+export function layingOut(waiting: ReadonlySet<LayerKey>): LayOut {
+  const layOut: LayOut = (part, stand) =>
+    lastLaid(part.node, { part, stand, waits: waiting.has(part.node.layer) }, (last) => {
+      const made = layOutAnew(part, stand, layOut);
+      return last && isLaidAlike(last, made) ? last : made;
+    });
+  return layOut;
 }
+
+/** The same, where nothing waits. */
+export const layOut = layingOut(new Set());
 
 interface Laying {
   readonly part: Part;
   readonly stand: Stand;
+  readonly waits: boolean;
 }
 
-const lastLaid = lastMadeFrom<PageNode, Laying, PageNode>(
-  (laying, last) => isSamePart(laying.part, last.part) && isSameStand(laying.stand, last.stand),
+const lastLaid = lastMadeFrom<PageNode, Laying, PageNode>(({ part, stand, waits }, last) =>
+  waits ? part.content === last.part.content : isSamePart(part, last.part) && isSameStand(stand, last.stand),
 );
 
 function isSamePart(one: Part, other: Part): boolean {
@@ -75,17 +83,17 @@ function isLaidAlike(one: PageNode, other: PageNode): boolean {
   );
 }
 
-function layOutAnew(part: Part, stand: Stand): PageNode {
+function layOutAnew(part: Part, stand: Stand, layOut: LayOut): PageNode {
   const { node, content } = part;
   const place = flowPlace(part, stand);
   if (node.kind !== 'box') return { ...node, place };
   const loose = [...part.below, ...part.above];
-  if (!content) return { ...node, place, children: loose.map((each) => hold(each, part)) };
+  if (!content) return { ...node, place, children: loose.map((each) => hold(each, part, layOut)) };
   const laid = LAY_OUT[content.direction](part, content, stand.given, layOut);
   const children = [
-    ...part.below.map((each) => hold(each, part)),
+    ...part.below.map((each) => hold(each, part, layOut)),
     ...laid.children,
-    ...part.above.map((each) => hold(each, part)),
+    ...part.above.map((each) => hold(each, part, layOut)),
   ];
   return { ...node, place, layout: laid.layout, children };
 }
@@ -121,7 +129,7 @@ function flowPlace({ node, box }: Part, { wide, high, align, margin }: Stand): F
 }
 
 /** A loose node keeps its distance to the edges that it is near to. */
-function hold(node: PageNode, around: Part): PageNode {
+function hold(node: PageNode, around: Part, layOut: LayOut): PageNode {
   const box = placedBox(node.place);
   const inner = paddingBox(around);
   // What is turned has its corner somewhere else.
