@@ -37,6 +37,12 @@ function connect(store: SortStore): () => void {
   const remote = wrap<ConversionApi>(thread);
   let known: Settled | null = null;
   let page: ShownPage | null = null;
+  /** What was decided and is not shown yet. */
+  let unshown: Settled | null = null;
+  const showSettled = () => {
+    if (unshown) store.getState().settle(unshown);
+    unshown = null;
+  };
   /** The tags that the worker knows of the mockup that it has. */
   let told: Tags = NO_TAGS;
   const show = latestOnly(
@@ -44,6 +50,7 @@ function connect(store: SortStore): () => void {
     ({ code, page: news, isWhole }: ShownNews, isLast) => {
       page = news ? withPageNews(page, news) : page;
       store.getState().take({ code, page: news && page });
+      showSettled();
       if (isLast && !isWhole) ask(store.getState(), null);
     },
   );
@@ -54,6 +61,7 @@ function connect(store: SortStore): () => void {
   const askSeen = (state: SortState) => ask(state, seenAreas(state));
   const settle = latestOnly(
     (wish: Wish) => {
+      unshown = null;
       const answer = remote.settle(tagNews(told, wish.tags), wish.arrangement);
       told = wish.tags;
       // Asked for at once: the worker does one after the other while the tab still takes in what was decided.
@@ -63,7 +71,10 @@ function connect(store: SortStore): () => void {
     (news, isLast) => {
       // What comes too late was told all the same: the next news build on it. But it is not shown over what is foreseen.
       known = withNews(known, news);
-      if (isLast) store.getState().settle(known);
+      if (!isLast) return;
+      // An edit is foreseen in the worksheet already. Its code is not, and would wait while thousands of rows are drawn anew.
+      unshown = known;
+      if (news.boxes) showSettled();
     },
   );
   const follow = (state: SortState, before: SortState | null) => {

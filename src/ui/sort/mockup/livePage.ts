@@ -1,3 +1,5 @@
+import { diffArrays } from 'diff';
+import equal from 'fast-deep-equal';
 import morphdom from 'morphdom';
 import type { ShownPage, WrittenPiece } from '../pageNews';
 
@@ -56,19 +58,17 @@ export function livePage(shown: Document): LivePage {
 /** Changes the rules that are otherwise: a browser that gets a new sheet looks at every element again. */
 function putRules(style: HTMLStyleElement, rules: readonly string[], before: readonly string[]): void {
   const { sheet } = style;
-  const most = Math.min(rules.length, before.length);
-  let same = 0;
-  while (same < most && rules[same] === before[same]) same += 1;
-  let alike = 0;
-  while (alike < most - same && rules.at(-1 - alike) === before.at(-1 - alike)) alike += 1;
-  if (same + alike === rules.length && rules.length === before.length) return;
   // A browser leaves rules out that it does not know.
   if (!sheet || sheet.cssRules.length !== before.length || before.length === 0) {
-    style.textContent = rules.join('\n');
+    if (!equal(rules, before)) style.textContent = rules.join('\n');
     return;
   }
-  for (let at = before.length - alike - 1; at >= same; at--) sheet.deleteRule(at);
-  rules.slice(same, rules.length - alike).forEach((rule, at) => sheet.insertRule(rule, same + at));
+  let at = 0;
+  for (const { value, added, removed } of diffArrays([...before], [...rules])) {
+    if (removed) value.forEach(() => sheet.deleteRule(at));
+    else if (added) value.forEach((rule, index) => sheet.insertRule(rule, at + index));
+    if (!removed) at += value.length;
+  }
 }
 
 /** The element around everything, with the attributes that it has now. */
