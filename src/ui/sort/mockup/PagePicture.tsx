@@ -41,8 +41,9 @@ export function PagePicture({ screen, scale }: PagePictureProps) {
       onLoad={({ currentTarget }) => {
         const { contentDocument } = currentTarget;
         if (!contentDocument) return;
-        setLive(livePage(contentDocument));
-        seeThrough(() => seenArea(currentTarget));
+        const seen = () => seenArea(currentTarget);
+        setLive(livePage(contentDocument, seen));
+        seeThrough(seen);
       }}
       style={{
         width: screen.width,

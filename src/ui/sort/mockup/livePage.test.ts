@@ -2,7 +2,10 @@ import type { ShownPage, WrittenPiece } from '../pageNews';
 import { livePage } from './livePage';
 
 beforeEach(() => jest.useFakeTimers());
-afterEach(() => jest.useRealTimers());
+afterEach(() => {
+  jest.useRealTimers();
+  jest.restoreAllMocks();
+});
 
 /** A page of rows under each other. */
 function pageOf(words: readonly string[], more: Partial<ShownPage> = {}): ShownPage {
@@ -15,9 +18,12 @@ function pageOf(words: readonly string[], more: Partial<ShownPage> = {}): ShownP
   return { rules: ['p { margin: 0 }'], screen: '<div class="screen"></div>', parts, urgent: null, ...more };
 }
 
+/** Where what is seen of the page begins, px. */
+const SEEN = 7_500;
+
 function open() {
   const shown = document.implementation.createHTMLDocument();
-  const live = livePage(shown);
+  const live = livePage(shown, () => ({ x: 0, y: SEEN, width: 100, height: 100 }));
   const words = () => [...shown.body.firstElementChild!.children].map(({ textContent }) => textContent);
   return { shown, live, words };
 }
@@ -64,6 +70,35 @@ it('pieces move at once, and what is not urgent in them changes after', () => {
   jest.runAllTimers();
   expect(words()).toEqual(MANY.map(() => 'flood'));
   expect(shown.querySelectorAll('p')).toHaveLength(120);
+});
+
+it('what is seen stays where it is until all that it stands below has come', () => {
+  const { live, shown } = open();
+  /** As high as its words are long, ten px a letter. */
+  const heightOf = ({ textContent }: Element) => textContent.length * 10;
+  jest.spyOn(Element.prototype, 'getBoundingClientRect').mockImplementation(function (this: Element) {
+    const rows = [...shown.querySelectorAll('p')];
+    const above = rows
+      .slice(0, rows.indexOf(this as HTMLParagraphElement))
+      .reduce((sum, row) => sum + heightOf(row), 0);
+    const moved = Number(/-?\d+/.exec(shown.body.style.transform)?.[0] ?? 0);
+    return new DOMRect(0, above + moved, 100, heightOf(this));
+  });
+  const words = (word: string) => Array.from({ length: 600 }, () => word);
+  live.put(pageOf(words('ebb')));
+  const row = shown.querySelectorAll('p')[SEEN / 30]!;
+  expect(row.getBoundingClientRect().top).toBe(SEEN);
+  const urgent = new Set(['row-250', 'row-251', 'row-252']);
+  live.put(pageOf(words('flood'), { urgent }));
+  for (let step = 0; step < 3; step++) {
+    expect(row.getBoundingClientRect().top).toBe(SEEN);
+    jest.advanceTimersToNextTimer();
+  }
+  // There may be more to come.
+  expect(row.getBoundingClientRect().top).toBe(SEEN);
+  expect(shown.body.style.transform).toBe('translateY(-5000px)');
+  live.put(pageOf(words('flood')));
+  expect(shown.body.style.transform).toBe('');
 });
 
 it('few changes and parts that come, go or move are shown at once', () => {

@@ -1,6 +1,7 @@
 import { diffArrays } from 'diff';
 import equal from 'fast-deep-equal';
 import morphdom from 'morphdom';
+import type { Box } from '../../../core/mockup/box';
 import type { ShownPage, WrittenPiece } from '../pageNews';
 
 /** A page that is shown in a document of its own and follows what edits make of it. */
@@ -19,23 +20,40 @@ type ShownPieces = ReadonlyMap<string, ShownPiece>;
 
 /** So many pieces change in one go: reading and changing one takes about a fifth of a ms. */
 const AT_ONCE = 40;
+/** And so many of those that come after: what stands in the flow is laid out anew each time. */
+const AFTER = 200;
 
-export function livePage(shown: Document): LivePage {
+/** @param seenArea what is seen of the page, px of the document */
+export function livePage(shown: Document, seenArea: () => Box): LivePage {
   const style = shown.head.appendChild(shown.createElement('style'));
   let rules: readonly string[] = [];
   let pieces: ShownPieces = new Map();
   let waiting: ReturnType<typeof setTimeout> | undefined;
+  /** A piece that is seen, and where it stays as long as others, which it stands below, are still to come. */
+  let held: { readonly id: string; readonly top: number } | null = null;
 
-  const changeSoon = (changed: readonly WrittenPiece[]) => {
+  const hold = () => {
+    held ??= heldPiece(pieces, seenArea());
+  };
+  const keepHeld = (isLast: boolean) => {
+    const element = held && pieces.get(held.id)?.element;
+    shown.body.style.transform = '';
+    const by = held && element && !isLast ? held.top - element.getBoundingClientRect().top : 0;
+    if (by !== 0) shown.body.style.transform = `translateY(${by}px)`;
+    if (isLast) held = null;
+  };
+  const changeSoon = (changed: readonly WrittenPiece[], isWhole: boolean) => {
     if (changed.length === 0) return;
     waiting = setTimeout(() => {
-      pieces = withChanged(pieces, changed.slice(0, AT_ONCE), shown);
-      changeSoon(changed.slice(AT_ONCE));
+      pieces = withChanged(pieces, changed.slice(0, AFTER), shown);
+      keepHeld(isWhole && changed.length <= AFTER);
+      changeSoon(changed.slice(AFTER), isWhole);
     });
   };
   return {
     put({ rules: now, screen, parts, urgent }) {
       clearTimeout(waiting);
+      hold();
       putRules(style, now, rules);
       rules = now;
       const changed = parts.filter((piece) => isOtherwise(piece, pieces.get(piece.id)));
@@ -49,10 +67,23 @@ export function livePage(shown: Document): LivePage {
         shown,
       );
       pieces = arranged(putAround(screen, shown), parts, next, pieces);
-      changeSoon(rest);
+      keepHeld(urgent === null && rest.length === 0);
+      changeSoon(rest, urgent === null);
     },
     stop: () => clearTimeout(waiting),
   };
+}
+
+/** The first piece that begins in what is seen, if it stands in the flow: what is placed stays anyway. */
+function heldPiece(pieces: ShownPieces, { y, height }: Box) {
+  for (const [id, { element, isOpen }] of pieces) {
+    if (isOpen) continue;
+    const { top } = element.getBoundingClientRect();
+    if (top < y || top > y + height) continue;
+    const { position } = getComputedStyle(element);
+    return position === 'absolute' ? null : { id, top };
+  }
+  return null;
 }
 
 /** Changes the rules that are otherwise: a browser that gets a new sheet looks at every element again. */
