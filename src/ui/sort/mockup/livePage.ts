@@ -29,6 +29,7 @@ export function livePage(shown: Document, seenArea: () => Box): LivePage {
   let rules: readonly string[] = [];
   let pieces: ShownPieces = new Map();
   let waiting: ReturnType<typeof setTimeout> | undefined;
+  let frame = 0;
   /** A piece that is seen, and where it stays as long as others, which it stands below, are still to come. */
   let held: { readonly id: string; readonly top: number } | null = null;
 
@@ -36,11 +37,15 @@ export function livePage(shown: Document, seenArea: () => Box): LivePage {
     held ??= heldPiece(pieces, seenArea());
   };
   const keepHeld = (isLast: boolean) => {
-    const element = held && pieces.get(held.id)?.element;
-    shown.body.style.transform = '';
-    const by = held && element && !isLast ? held.top - element.getBoundingClientRect().top : 0;
-    if (by !== 0) shown.body.style.transform = `translateY(${by}px)`;
-    if (isLast) held = null;
+    cancelAnimationFrame(frame);
+    // Once before each frame: to measure a page that was changed is to lay it out.
+    frame = requestAnimationFrame(() => {
+      const element = held && pieces.get(held.id)?.element;
+      shown.body.style.transform = '';
+      const by = held && element && !isLast ? held.top - element.getBoundingClientRect().top : 0;
+      if (by !== 0) shown.body.style.transform = `translateY(${by}px)`;
+      if (isLast) held = null;
+    });
   };
   const changeSoon = (changed: readonly WrittenPiece[], isWhole: boolean) => {
     if (changed.length === 0) return;
@@ -70,7 +75,10 @@ export function livePage(shown: Document, seenArea: () => Box): LivePage {
       keepHeld(urgent === null && rest.length === 0);
       changeSoon(rest, urgent === null);
     },
-    stop: () => clearTimeout(waiting),
+    stop() {
+      clearTimeout(waiting);
+      cancelAnimationFrame(frame);
+    },
   };
 }
 
