@@ -10,7 +10,7 @@ import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';
 import { joinPages } from './page/join/joinPages';
 import { lower, lowerVersions } from './page/lower';
-import { plainFrame, pageNodes, type Arrangement, type Page, type PageFrame, type Unit } from './page/node';
+import { pageNodes, plainFrame, type Arrangement, type Page, type PageFrame, type Unit } from './page/node';
 import { planPictures } from './pictures/planPictures';
 import type { PicturePlan } from './pictures/picture';
 import type { Outliner } from './pictures/standaloneSvg';

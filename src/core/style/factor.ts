@@ -6,8 +6,8 @@ import { onNarrow } from '../page/join/narrow';
 import { pageClass, WIDTH_CLASSES } from '../page/join/names';
 import { stateMark } from '../page/states';
 import {
-  standingOf,
   pageNodes,
+  standingOf,
   type Layout,
   type Page,
   type PageNode,

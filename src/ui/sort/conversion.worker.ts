@@ -36,6 +36,18 @@ export interface SettledNews extends Pick<Settled, 'findings' | 'themes'> {
   readonly boxes: Settled['boxes'] | null;
 }
 
+/** What is to be shown of a conversion. */
+export interface Asked {
+  /** The layer whose code is wanted. */
+  readonly cursor: LayerKey | null;
+  /** The key of the screen that is shown. */
+  readonly screen: string;
+  /** Whether its page is wanted. */
+  readonly isPaged: boolean;
+  /** What has to be right at once, px of that screen: what lies elsewhere may be told later. Null for everything. */
+  readonly areas: readonly Box[] | null;
+}
+
 /** What is shown of a layer and of the page around it. */
 export interface ShownCode {
   readonly code: LayerCode | null;
@@ -59,35 +71,21 @@ interface Loaded {
   readonly tags: Tags;
 }
 
-let loaded: Loaded | null = null;
-/** The decisions that the tab knows; null when it knows nothing of this mockup. */
-let told: Decisions | null = null;
-
-/** What is to be shown of a conversion. */
-export interface Asked {
-  /** The layer whose code is wanted. */
-  readonly cursor: LayerKey | null;
-  /** The key of the screen that is shown. */
-  readonly screen: string;
-  /** Whether its page is wanted. */
-  readonly isPaged: boolean;
-  /** What has to be right at once, px of that screen: what lies elsewhere may be told later. Null for everything. */
-  readonly areas: readonly Box[] | null;
-}
-
+/** What was settled last. */
 interface Wanted {
   readonly tags: Tags;
   readonly arrangement: Arrangement;
   readonly decided: Decided;
 }
 
-let wanted: Wanted | null = null;
 type Made = Omit<Shaped, 'findings'>;
 
-/** The pages as they were settled last; null until someone asks. */
-let shaped: Made | null = null;
-/** What the last whole pages were made of; null before the first. */
-let lastShaped: Decisions | null = null;
+let loaded: Loaded | null = null;
+/** The decisions that the tab knows; null when it knows nothing of this mockup. */
+let told: Decisions | null = null;
+let wanted: Wanted | null = null;
+/** The last whole pages; null until someone asks. They may be from before what was settled last. */
+let whole: Made | null = null;
 /** The pieces of the page that the tab knows. */
 let toldPage: ToldPage | null = null;
 
@@ -97,8 +95,7 @@ const api = {
   load(mockup: Mockup, address: string): void {
     loaded = { address, mockup, measures: measureMockup(mockup), tags: new Map() };
     told = null;
-    shaped = null;
-    lastShaped = null;
+    whole = null;
     toldPage = null;
   },
 
@@ -110,7 +107,6 @@ const api = {
     const { mockup, measures } = loaded;
     const decisions = decide(mockup, measures, tags);
     wanted = { tags, arrangement, decided: { mockup, measures, decisions } };
-    shaped = null;
     const { findings, report } = findingList();
     reportMerges(mockup, measures, decisions, report);
     reportSharedNames(decisions, report);
@@ -132,9 +128,10 @@ const api = {
       const painted = here?.painted;
       return areas === null || (!!here && (!painted || areas.some((area) => touches(painted, area))));
     };
-    const hasty = shaped || !lastShaped ? null : seenFirst(decided, lastShaped, isSeen);
-    const made = hasty ? shapeNow(wanted, hasty) : (shaped ??= shapeNow(wanted, null));
-    if (!hasty) lastShaped = decided.decisions;
+    const isCurrent = whole?.decisions === decided.decisions;
+    const hasty = whole && !isCurrent ? seenFirst(decided, whole.decisions, isSeen) : null;
+    const made = whole && isCurrent ? whole : shapeNow(wanted, hasty);
+    if (!hasty) whole = made;
     const page = isPaged ? newsOf(screen, isSeen, made, loaded.address) : null;
     const code = cursor === null ? null : layerCode(made, cursor);
     return { code, page, isWhole: !hasty && page?.isWhole !== false };

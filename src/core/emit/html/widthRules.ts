@@ -1,6 +1,6 @@
 import type { CssRule, Declaration } from '../../markup/printCss';
 import { pageClass, widthClass } from '../../page/join/names';
-import { walkNodes, type Page, type Width } from '../../page/node';
+import { pageNodes, type Page, type Width } from '../../page/node';
 import type { EmitInput } from '../target';
 import { commonGround } from './base';
 import { changes } from './changes';
@@ -39,7 +39,7 @@ export function widthRules({ pages, sheet }: Pick<EmitInput, 'pages' | 'sheet'>)
         ]
       : [],
   );
-  const nodes = joined.flatMap(({ page }) => walkNodes(page.children));
+  const nodes = joined.flatMap(({ page }) => pageNodes(page));
   const worn = new Set(nodes.map(({ shared }) => widthClass(shared)));
   return [
     ...frames,

@@ -33,9 +33,6 @@ export function livePage(shown: Document, seenArea: () => Box): LivePage {
   /** A piece that is seen, and where it stays as long as others, which it stands below, are still to come. */
   let held: { readonly id: string; readonly top: number } | null = null;
 
-  const hold = () => {
-    held ??= heldPiece(pieces, seenArea());
-  };
   const keepHeld = (isLast: boolean) => {
     cancelAnimationFrame(frame);
     // Once before each frame: to measure a page that was changed is to lay it out.
@@ -58,7 +55,7 @@ export function livePage(shown: Document, seenArea: () => Box): LivePage {
   return {
     put({ rules: now, screen, parts, urgent }) {
       clearTimeout(waiting);
-      hold();
+      held ??= heldPiece(pieces, seenArea());
       putRules(style, now, rules);
       rules = now;
       const changed = parts.filter((piece) => isOtherwise(piece, pieces.get(piece.id)));

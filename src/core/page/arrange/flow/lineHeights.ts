@@ -3,7 +3,7 @@ import { lastMade } from '../../../mockup/remember';
 import { isPlain } from '../../../look/look';
 import { placedBox } from '../../lower';
 import { withChildren } from '../../ofBoxes';
-import { walkNodes, type BoxNode, type Page, type PageNode, type TextNode } from '../../node';
+import { pageNodes, type BoxNode, type Page, type PageNode, type TextNode } from '../../node';
 
 /** Line heights that paragraphs show, px by family and size, and as a share of the size where all agree. */
 interface Shown {
@@ -36,7 +36,7 @@ function shownIn(page: Page): Shown {
   const bySize = new Map<string, number>();
   const shares: number[] = [];
   let largest = 0;
-  for (const node of walkNodes(page.children)) {
+  for (const node of pageNodes(page)) {
     const type = node.kind === 'text' && node.lines.length > 1 ? node.look.type : undefined;
     if (!type || type.lineHeight === null || node.place.turn) continue;
     bySize.set(markOf(node as TextNode), type.lineHeight);

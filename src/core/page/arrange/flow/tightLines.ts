@@ -1,7 +1,7 @@
 import { bottom, right, type Box } from '../../../mockup/box';
 import { lastMade } from '../../../mockup/remember';
 import { placedBox } from '../../lower';
-import { walkNodes, type Page, type PageNode, type TextNode } from '../../node';
+import { pageNodes, type Page, type PageNode, type TextNode } from '../../node';
 import { withLineHeight, withLines } from './lineHeights';
 
 /** Common practice, no source: lines of a headline are set as tight as this share of their size. */
@@ -15,7 +15,7 @@ const TOUCH = 1;
  * other: they get a line height with which they stand under each other. Places are those of the screen.
  */
 export function tightenLines(page: Page): Page {
-  const texts = walkNodes(page.children).filter((node) => node.kind === 'text');
+  const texts = pageNodes(page).filter((node) => node.kind === 'text');
   const less = overlapsOf(texts);
   if (less.size === 0) return page;
   return { ...page, children: page.children.map((node) => tightened(node, less)) };
