@@ -1,7 +1,8 @@
 import type { Measure, Measures } from '../mockup/bounds';
 import type { Report } from '../findings/finding';
-import { boxAround, grow, moveBox, transformBox, union, type Box } from '../mockup/box';
-import type { GroupLayer, Layer } from '../mockup/layer';
+import { boxAround, grow, moveBox, sameBox, transformBox, union, type Box } from '../mockup/box';
+import { differing, withGroups } from '../mockup/differing';
+import type { GroupLayer, Layer, LayerKey } from '../mockup/layer';
 import { splitName } from '../mockup/layerName';
 import type { Matrix } from '../mockup/matrix';
 import type { Mockup, Screen } from '../mockup/mockup';
@@ -36,11 +37,47 @@ export interface LowerContext {
   readonly flows: boolean;
 }
 
-/** Turns a screen's layers and their decisions into a page tree that follows the groups; places are those of the screen. */
+/**
+ * Turns a screen's layers and their decisions into a page tree that follows the groups; places are those of the screen.
+ * What nothing else is decided of than the last time stays the same node.
+ */
 export function lower(context: LowerContext, frame: PageFrame): Page {
   const { key, name, width, height, ground, root } = context.screen;
-  const children = root.layers.flatMap((layer) => lowerLayer(layer, context) ?? []);
+  const last = lastLowered.get(context.screen);
+  const lowered: Lowered = {
+    changed: last ? changedLayers(context, last.context) : null,
+    nodes: new Map(last?.nodes),
+  };
+  const children = root.layers.flatMap((layer) => lowerLayer(layer, context, lowered) ?? []);
+  lastLowered.set(context.screen, { context, nodes: lowered.nodes });
   return { screen: key, name, width, height, ground, frame, children };
+}
+
+interface Lowered {
+  /** The layers to be lowered; null for all. */
+  readonly changed: ReadonlySet<LayerKey> | null;
+  /** What became of each layer that is shown. */
+  readonly nodes: Map<LayerKey, PageNode | null>;
+}
+
+const lastLowered = new WeakMap<
+  Screen,
+  { readonly context: LowerContext; readonly nodes: Lowered['nodes'] }
+>();
+
+/** The layers that become something else than the last time, with the groups around them; null for all. */
+function changedLayers(now: LowerContext, last: LowerContext): ReadonlySet<LayerKey> | null {
+  const isAlike =
+    now.measures === last.measures && now.mockup.faces === last.mockup.faces && now.flows === last.flows;
+  if (!isAlike) return null;
+  return withGroups(now.screen, [
+    ...differing(last.decisions, now.decisions),
+    ...differing(
+      last.plan.placed,
+      now.plan.placed,
+      (one, other) => one.picture === other.picture && sameBox(one.box, other.box, 0),
+    ),
+  ]);
 }
 
 /** The versions of things on a screen as nodes; places are those of the screen. */
@@ -51,7 +88,7 @@ export function lowerVersions(
 ): readonly StateNode[] {
   return versions.flatMap(({ base, state, layer, decisions }): StateNode[] => {
     if (!context.measures.has(layer.key)) return [];
-    const node = lowerLayer(layer, { ...context, decisions });
+    const node = lowerLayer(layer, { ...context, decisions }, { changed: null, nodes: new Map() });
     if (node?.kind !== 'picture') return node ? [{ base, state, node }] : [];
     const rest = context.plan.placed.get(base);
     // A picture takes the place of one of its size; anything else would be squeezed.
@@ -62,7 +99,14 @@ export function lowerVersions(
   });
 }
 
-function lowerLayer(layer: Layer, context: LowerContext): PageNode | null {
+function lowerLayer(layer: Layer, context: LowerContext, lowered: Lowered): PageNode | null {
+  if (lowered.changed && !lowered.changed.has(layer.key)) return lowered.nodes.get(layer.key) ?? null;
+  const node = lowerAnew(layer, context, lowered);
+  lowered.nodes.set(layer.key, node);
+  return node;
+}
+
+function lowerAnew(layer: Layer, context: LowerContext, lowered: Lowered): PageNode | null {
   const decision = context.decisions.get(layer.key);
   const measure = context.measures.get(layer.key);
   if (!decision || !measure || decision.outcome === 'aside' || decision.outcome === 'sample') return null;
@@ -77,7 +121,9 @@ function lowerLayer(layer: Layer, context: LowerContext): PageNode | null {
     case 'group': {
       // The shadows of a group around a single box are that box's own.
       const bearer = layer.effects.length > 0 ? shadowBearer(layer) : null;
-      const children = (bearer ? [bearer] : layer.layers).flatMap((part) => lowerLayer(part, context) ?? []);
+      const children = (bearer ? [bearer] : layer.layers).flatMap(
+        (part) => lowerLayer(part, context, lowered) ?? [],
+      );
       return lastNode(layer, [decision, measure, ...children], () =>
         lowerGroup(
           bearer ? { ...layer, effects: [] } : layer,

@@ -3,7 +3,7 @@ import { sameBox, snapOut, union, type Box } from '../mockup/box';
 import type { Layer, LayerKey } from '../mockup/layer';
 import { IDENTITY, invert, isUpright, meanScale, multiply, type Matrix } from '../mockup/matrix';
 import type { Mockup, Screen } from '../mockup/mockup';
-import { lastMade } from '../mockup/remember';
+import { lastMade, rememberOf } from '../mockup/remember';
 import { walk } from '../mockup/walk';
 import type { Report } from '../findings/finding';
 import type { Decision, Decisions } from '../sort/decision';
@@ -35,49 +35,59 @@ export function planPictures(
   >();
   const placed = new Map<LayerKey, { picture: string; box: Box }>();
   const names = new Set<string>();
-  for (const screen of mockup.screens) {
-    const measured = measures.get(screen.key);
-    for (const layer of walk(screen.root)) {
-      const decision = decisions.get(layer.key);
-      const measure = measured?.get(layer.key);
-      if (decision?.outcome !== 'picture' || decision.within !== null || !measure) continue;
-      const own = paintedIfShown(layer, measure, mockup.faces);
-      if (!own) continue;
-      const parts = decision.merge
-        ? partsOf(decision.merge, screen, measured ?? new Map<string, never>())
-        : [{ layer, ...measure, painted: own }];
-      const painted = parts.reduce<Box | null>((all, part) => union(all, part.painted), null);
-      const box = snapOut(painted ?? own);
-      if (box.width <= 0 || box.height <= 0) continue;
-      const from = [decision.merge, measure, mockup.definitions, mockup.bitmaps, outliner];
-      const { source, content } = lastDrawn(layer, from, () => {
-        const source = decision.merge
-          ? drawn(parts, box, mockup, outliner)
-          : sourceOf(layer, measure.matrix, box, mockup, outliner);
-        return { source, content: JSON.stringify([source, box.width, box.height]) };
-      });
-      const known = byContent.get(content);
-      if (known) {
-        known.layers.push(layer.key);
-        placed.set(layer.key, { picture: known.name, box });
-        continue;
-      }
-      const name = freeName(decision.outputName, names);
-      if (decision.named && name !== decision.outputName) {
-        report('name-taken', layer.key, { name: decision.outputName, became: name });
-      }
-      const files = filesOf(
-        name,
-        parts.some((part) => hasBitmap(part.layer)) ? 'png' : 'svg',
-        box,
-        decision.merge ? Infinity : densityOf(layer, measure.matrix, mockup),
-      );
-      byContent.set(content, { name, layers: [layer.key], source, files });
-      placed.set(layer.key, { picture: name, box });
+  const places = placesOf(mockup);
+  // They are in drawing order, and few of them are pictures.
+  for (const [key, decision] of decisions) {
+    if (decision.outcome !== 'picture' || decision.within !== null) continue;
+    const place = places.get(key);
+    const measured = place && measures.get(place.screen.key);
+    const measure = measured?.get(key);
+    if (!place || !measured || !measure) continue;
+    const { screen, layer } = place;
+    const own = paintedIfShown(layer, measure, mockup.faces);
+    if (!own) continue;
+    const parts = decision.merge
+      ? partsOf(decision.merge, screen, measured)
+      : [{ layer, ...measure, painted: own }];
+    const painted = parts.reduce<Box | null>((all, part) => union(all, part.painted), null);
+    const box = snapOut(painted ?? own);
+    if (box.width <= 0 || box.height <= 0) continue;
+    const from = [decision.merge, measure, mockup.definitions, mockup.bitmaps, outliner];
+    const { source, content } = lastDrawn(layer, from, () => {
+      const source = decision.merge
+        ? drawn(parts, box, mockup, outliner)
+        : sourceOf(layer, measure.matrix, box, mockup, outliner);
+      return { source, content: JSON.stringify([source, box.width, box.height]) };
+    });
+    const known = byContent.get(content);
+    if (known) {
+      known.layers.push(layer.key);
+      placed.set(layer.key, { picture: known.name, box });
+      continue;
     }
+    const name = freeName(decision.outputName, names);
+    if (decision.named && name !== decision.outputName) {
+      report('name-taken', layer.key, { name: decision.outputName, became: name });
+    }
+    const files = filesOf(
+      name,
+      parts.some((part) => hasBitmap(part.layer)) ? 'png' : 'svg',
+      box,
+      decision.merge ? Infinity : densityOf(layer, measure.matrix, mockup),
+    );
+    byContent.set(content, { name, layers: [layer.key], source, files });
+    placed.set(layer.key, { picture: name, box });
   }
   return { pictures: [...byContent.values()] satisfies Picture[], placed };
 }
+
+/** Every layer with the screen that it is on. */
+const placesOf = rememberOf(
+  ({ screens }: Mockup): ReadonlyMap<LayerKey, { readonly screen: Screen; readonly layer: Layer }> =>
+    new Map(
+      screens.flatMap((screen) => walk(screen.root).map((layer) => [layer.key, { screen, layer }] as const)),
+    ),
+);
 
 /** Few edits change a picture: the others need not be drawn again. */
 const lastDrawn = lastMade<Layer, { readonly source: PictureSource; readonly content: string }>();

@@ -2,6 +2,7 @@ import equal from 'fast-deep-equal';
 import type { Measures } from '../mockup/bounds';
 import type { Layer, LayerKey } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
+import { differing, withGroups } from '../mockup/differing';
 import { lastMadeFrom, rememberOf } from '../mockup/remember';
 import type { Decision, Decisions } from './decision';
 import { gatherFacts, type Facts } from './facts';
@@ -19,15 +20,41 @@ import { roleEntry, type Outcome, type Role, type State } from './vocabulary';
 
 /**
  * Decides for every layer what it becomes: a person's tag first, then what its own name says, then the first rule
- * that knows.
+ * that knows. What an edit leaves alone is not decided again.
  */
 export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, tags: Tags): Decisions {
-  const decisions = new Map<LayerKey, Decision>();
-  for (const { screen, facts, sources } of judges(mockup, measures, tags)) {
-    for (const layer of screen.root.layers)
-      decideLayer(layer, { within: null, elements: [], inFurniture: false }, facts, sources, decisions);
-  }
-  return decisions;
+  const last = lastDecisions.get(mockup);
+  const now = [...judges(mockup, measures, tags)];
+  const made: Made = { decisions: new Map(last?.made.decisions), insides: new Map(last?.made.insides) };
+  now.forEach((judge, at) => decideScreen(judge, changedLayers(judge, last?.judges[at]), made));
+  lastDecisions.set(mockup, { judges: now, made });
+  return made.decisions;
+}
+
+/** What was decided last, and by what. */
+const lastDecisions = new WeakMap<Mockup, { readonly judges: readonly Judge[]; readonly made: Made }>();
+
+interface Made {
+  readonly decisions: Map<LayerKey, Decision>;
+  /** What is around the layers in each group. */
+  readonly insides: Map<LayerKey, Around>;
+}
+
+/** The layers of which something else is known or said than the last time, with the groups around them; null for all. */
+function changedLayers(
+  { screen, facts, sources }: Judge,
+  last: Judge | undefined,
+): ReadonlySet<LayerKey> | null {
+  if (facts.contents !== last?.facts.contents || sources.name !== last.sources.name) return null;
+  return withGroups(screen, [
+    ...differing(last.sources.person, sources.person),
+    ...differing(last.sources.alike, sources.alike, saysAlike),
+    ...differing(last.facts.covered, facts.covered),
+    ...differing(last.facts.states, facts.states),
+    ...differing(last.facts.merges, facts.merges),
+    ...[...facts.opened].filter((key) => !last.facts.opened.has(key)),
+    ...[...last.facts.opened].filter((key) => !facts.opened.has(key)),
+  ]);
 }
 
 /** A layer that shows another one in a state, and what it would become if it were on the page in that one's place. */
@@ -53,10 +80,9 @@ export function decideVersions(
     for (const layer of walk(screen.root)) {
       const version = facts.states.get(layer.key);
       if (!version) continue;
-      const decisions = new Map<LayerKey, Decision>();
-      const around = { within: null, elements: [], inFurniture: false, asShown: true };
-      decideLayer(layer, around, stateless, sources, decisions);
-      versions.push({ base: version.base.key, state: version.state, layer, decisions });
+      const made: Made = { decisions: new Map(), insides: new Map() };
+      decideLayer(layer, { ...NOTHING_AROUND, asShown: true }, { facts: stateless, sources }, null, made);
+      versions.push({ base: version.base.key, state: version.state, layer, decisions: made.decisions });
     }
   }
   return versions;
@@ -199,14 +225,23 @@ interface DecidedLayer {
 /** An edit changes what few layers become: the others keep their decision, the very same object. */
 const lastDecided = lastMadeFrom<Layer, Known, DecidedLayer>(isKnownAlike);
 
+const NOTHING_AROUND: Around = { within: null, elements: [], inFurniture: false };
+
+function decideScreen(judge: Judge, changed: ReadonlySet<LayerKey> | null, into: Made): void {
+  for (const layer of judge.screen.root.layers) decideLayer(layer, NOTHING_AROUND, judge, changed, into);
+}
+
+/** @param changed the layers to be decided on; null for all */
 function decideLayer(
   layer: Layer,
   around: Around,
-  facts: ScreenFacts,
-  sources: TagSources,
-  into: Map<LayerKey, Decision>,
+  judge: Pick<Judge, 'facts' | 'sources'>,
+  changed: ReadonlySet<LayerKey> | null,
+  into: Made,
 ): void {
   const { key } = layer;
+  if (changed && !changed.has(key)) return;
+  const { facts, sources } = judge;
   const known: Known = {
     contents: facts.contents,
     name: sources.name.get(key),
@@ -225,9 +260,11 @@ function decideLayer(
       inside: last && equal(last.inside, made.inside) ? last.inside : made.inside,
     };
   });
-  into.set(key, decision);
+  into.decisions.set(key, decision);
   if (layer.kind !== 'group') return;
-  for (const child of layer.layers) decideLayer(child, inside, facts, sources, into);
+  const concerned = into.insides.get(key) === inside ? changed : null;
+  into.insides.set(key, inside);
+  for (const child of layer.layers) decideLayer(child, inside, judge, concerned, into);
 }
 
 function decideAnew(layer: Layer, { name, person, alike, around }: Known, facts: ScreenFacts): DecidedLayer {

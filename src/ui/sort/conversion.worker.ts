@@ -67,24 +67,30 @@ interface Loaded {
   readonly address: string;
   readonly mockup: Mockup;
   readonly measures: ReadonlyMap<string, Measures>;
-  /** As they were said last; none at first. */
-  readonly tags: Tags;
 }
 
-/** What was settled last. */
-interface Wanted {
+/** What is said of the mockup; nothing at first. */
+interface Said {
   readonly tags: Tags;
   readonly arrangement: Arrangement;
+}
+
+/** What it leads to. */
+interface Wanted extends Said {
   readonly decided: Decided;
 }
 
 type Made = Omit<Shaped, 'findings'>;
 
+const UNSAID: Said = { tags: new Map(), arrangement: 'nested' };
+
 let loaded: Loaded | null = null;
+let said = UNSAID;
+/** Null until someone asks. */
+let wanted: Wanted | null = null;
 /** The decisions that the tab knows; null when it knows nothing of this mockup. */
 let told: Decisions | null = null;
-let wanted: Wanted | null = null;
-/** The last whole pages; null until someone asks. They may be from before what was settled last. */
+/** The last whole pages; null until someone asks. They may be from before what was said last. */
 let whole: Made | null = null;
 /** The pieces of the page that the tab knows. */
 let toldPage: ToldPage | null = null;
@@ -93,20 +99,23 @@ let toldPage: ToldPage | null = null;
 const api = {
   /** Takes the mockup as its tags arrange it. */
   load(mockup: Mockup, address: string): void {
-    loaded = { address, mockup, measures: measureMockup(mockup), tags: new Map() };
+    loaded = { address, mockup, measures: measureMockup(mockup) };
+    said = UNSAID;
+    wanted = null;
     told = null;
     whole = null;
     toldPage = null;
   },
 
-  /** Decides anew. The page itself is made when someone asks for its code. */
-  settle(news: TagNews, arrangement: Arrangement): SettledNews {
-    if (!loaded) throw new Error('No mockup is loaded.');
-    const tags = withTagNews(loaded.tags, news);
-    loaded = { ...loaded, tags };
-    const { mockup, measures } = loaded;
-    const decisions = decide(mockup, measures, tags);
-    wanted = { tags, arrangement, decided: { mockup, measures, decisions } };
+  /** Takes what is said otherwise; what it leads to is worked out when someone asks. */
+  tag(news: TagNews, arrangement: Arrangement): void {
+    said = { tags: withTagNews(said.tags, news), arrangement };
+    wanted = null;
+  },
+
+  /** What was decided since it was told last. */
+  settle(): SettledNews {
+    const { mockup, measures, decisions } = decideNow().decided;
     const { findings, report } = findingList();
     reportMerges(mockup, measures, decisions, report);
     reportSharedNames(decisions, report);
@@ -118,10 +127,11 @@ const api = {
     return { changed, boxes, findings, themes: samples.length > 0 ? themesOf(samples) : null };
   },
 
-  /** The code of a layer, and the page around it, as the tags are that were settled last. */
+  /** The code of a layer, and the page around it, as the tags are now. */
   show({ cursor, screen, isPaged, areas }: Asked): ShownNews {
-    if (!loaded || !wanted || (cursor === null && !isPaged)) return { code: null, page: null, isWhole: true };
-    const { decided } = wanted;
+    if (cursor === null && !isPaged) return { code: null, page: null, isWhole: true };
+    const now = decideNow();
+    const { decided } = now;
     const measured = decided.measures.get(screen);
     const isSeen = (layer: LayerKey) => {
       const here = measured?.get(layer);
@@ -130,13 +140,24 @@ const api = {
     };
     const isCurrent = whole?.decisions === decided.decisions;
     const hasty = whole && !isCurrent ? seenFirst(decided, whole.decisions, isSeen) : null;
-    const made = whole && isCurrent ? whole : shapeNow(wanted, hasty);
+    const made = whole && isCurrent ? whole : shapeNow(now, hasty);
     if (!hasty) whole = made;
-    const page = isPaged ? newsOf(screen, isSeen, made, loaded.address) : null;
+    const page = isPaged ? newsOf(screen, isSeen, made) : null;
     const code = cursor === null ? null : layerCode(made, cursor);
     return { code, page, isWhole: !hasty && page?.isWhole !== false };
   },
 };
+
+function loadedNow(): Loaded {
+  if (!loaded) throw new Error('No mockup is loaded.');
+  return loaded;
+}
+
+function decideNow(): Wanted {
+  const { mockup, measures } = loadedNow();
+  wanted ??= { ...said, decided: { mockup, measures, decisions: decide(mockup, measures, said.tags) } };
+  return wanted;
+}
 
 function shapeNow({ tags, arrangement, decided }: Wanted, hasty: SeenFirst | null): Made {
   const options = { arrangement, target: 'html' } as const;
@@ -145,12 +166,8 @@ function shapeNow({ tags, arrangement, decided }: Wanted, hasty: SeenFirst | nul
   return shapeDecided({ ...decided, decisions }, input, () => {});
 }
 
-function newsOf(
-  screen: string,
-  isSeen: (layer: LayerKey) => boolean,
-  made: Made,
-  address: string,
-): PageNews | null {
+function newsOf(screen: string, isSeen: (layer: LayerKey) => boolean, made: Made): PageNews | null {
+  const { address } = loadedNow();
   const page = made.pages.find((each) => each.screen === screen);
   if (!page) return null;
   const screenOf = (key: LayerKey) =>

@@ -1,6 +1,6 @@
 import equal from 'fast-deep-equal';
-import type { Layer, LayerKey } from '../../core/mockup/layer';
-import type { Mockup } from '../../core/mockup/mockup';
+import { differing, withGroups } from '../../core/mockup/differing';
+import type { LayerKey } from '../../core/mockup/layer';
 import type { Decided, Decision, Decisions } from '../../core/sort/decision';
 
 /** As many decisions must be able to wait before it pays to make the page twice. */
@@ -24,30 +24,17 @@ export function seenFirst(
   isSeen: (key: LayerKey) => boolean,
 ): SeenFirst | null {
   const waiting = new Map<LayerKey, Decision>();
-  for (const [key, decision] of next) {
-    const before = last.get(key);
-    if (!before) return null;
-    if (before !== decision && !isSeen(key) && concernsItself(before, decision)) waiting.set(key, before);
+  for (const key of differing(last, next)) {
+    const [before, decision] = [last.get(key), next.get(key)];
+    if (!before || !decision) return null;
+    if (!isSeen(key) && concernsItself(before, decision)) waiting.set(key, before);
   }
   if (waiting.size < WORTH) return null;
-  const decisions = new Map(next);
-  for (const [key, before] of waiting) decisions.set(key, before);
-  return { decisions, waiting: withGroups(mockup, new Set(waiting.keys()), isSeen) };
-}
-
-function withGroups(
-  { screens }: Mockup,
-  waiting: ReadonlySet<LayerKey>,
-  isSeen: (key: LayerKey) => boolean,
-): ReadonlySet<LayerKey> {
-  const all = new Set(waiting);
-  const holds = (layer: Layer): boolean => {
-    const inside = layer.kind === 'group' && layer.layers.filter(holds).length > 0;
-    if (inside && !isSeen(layer.key)) all.add(layer.key);
-    return inside || waiting.has(layer.key);
+  const around = mockup.screens.flatMap((screen) => [...withGroups(screen, waiting.keys())]);
+  return {
+    decisions: new Map([...next, ...waiting]),
+    waiting: new Set(around.filter((key) => waiting.has(key) || !isSeen(key))),
   };
-  screens.forEach(({ root }) => holds(root));
-  return all;
 }
 
 /** Whether what becomes otherwise is this layer alone, not what it does to others. */

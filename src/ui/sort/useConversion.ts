@@ -1,5 +1,6 @@
 import { useEffect } from 'react';
 import { wrap } from 'comlink';
+import { shallow } from 'zustand/shallow';
 import type { Box } from '../../core/mockup/box';
 import type { Tags } from '../../core/sort/tag';
 import { latestOnly } from '../shared/latestOnly';
@@ -22,8 +23,6 @@ function wishOf({ mockup, tags, arrangement, cursor, shown, screen }: SortState)
   return { mockup, tags, arrangement, cursor, screen: screen.key, isPaged: shown === 'page' };
 }
 
-type Wish = ReturnType<typeof wishOf>;
-
 /** What is seen of the screen: the page, as far as it is in view, and the layer whose code stands beside it. */
 function seenAreas({ shown, seenArea, cursor, settled }: SortState): readonly Box[] | null {
   if (shown === 'page' && !seenArea) return null;
@@ -37,57 +36,50 @@ function connect(store: SortStore): () => void {
   const remote = wrap<ConversionApi>(thread);
   let known: Settled | null = null;
   let page: ShownPage | null = null;
-  /** What was decided and is not shown yet. */
-  let unshown: Settled | null = null;
-  const showSettled = () => {
-    if (unshown) store.getState().settle(unshown);
-    unshown = null;
-  };
   /** The tags that the worker knows of the mockup that it has. */
   let told: Tags = NO_TAGS;
+  /** Those of which it was asked last what was decided. */
+  let asked: Tags | null = null;
+  const settle = latestOnly(
+    async (tags: Tags) => {
+      asked = tags;
+      return { tags, news: await remote.settle() };
+    },
+    ({ tags, news }) => {
+      // What comes too late was told all the same: the next news build on it. But it is not shown over what is foreseen.
+      known = withNews(known, news);
+      if (tags === told) store.getState().settle(known);
+    },
+  );
   const show = latestOnly(
-    (asked: Asked) => remote.show(asked),
+    (wanted: Asked) => remote.show(wanted),
     ({ code, page: news, isWhole }: ShownNews, isLast) => {
       page = news ? withPageNews(page, news) : page;
       store.getState().take({ code, page: news && page });
-      showSettled();
-      if (isLast && !isWhole) ask(store.getState(), null);
+      if (!isLast) return;
+      // An edit is foreseen in the worksheet already. Its code is not, and would wait while thousands of rows are drawn anew.
+      if (asked !== told) settle(told);
+      if (!isWhole) ask(store.getState(), null);
     },
   );
   const ask = (state: SortState, areas: Asked['areas']) => {
     const { cursor, screen, isPaged } = wishOf(state);
     show({ cursor, screen, isPaged, areas });
   };
-  const askSeen = (state: SortState) => ask(state, seenAreas(state));
-  const settle = latestOnly(
-    (wish: Wish) => {
-      unshown = null;
-      const answer = remote.settle(tagNews(told, wish.tags), wish.arrangement);
-      told = wish.tags;
-      // Asked for at once: the worker does one after the other while the tab still takes in what was decided.
-      askSeen(store.getState());
-      return answer;
-    },
-    (news, isLast) => {
-      // What comes too late was told all the same: the next news build on it. But it is not shown over what is foreseen.
-      known = withNews(known, news);
-      if (!isLast) return;
-      // An edit is foreseen in the worksheet already. Its code is not, and would wait while thousands of rows are drawn anew.
-      unshown = known;
-      if (news.boxes) showSettled();
-    },
-  );
   const follow = (state: SortState, before: SortState | null) => {
     const [now, last] = [wishOf(state), before && wishOf(before)];
-    if (now.mockup !== last?.mockup) {
+    const isNew = now.mockup !== last?.mockup;
+    if (isNew) {
       void remote.load(now.mockup, `/api/mockups/${state.opened.id}`);
       told = NO_TAGS;
     }
-    const isEdited =
-      now.mockup !== last?.mockup || now.tags !== last.tags || now.arrangement !== last.arrangement;
-    if (isEdited) settle(now);
-    else if (now.cursor !== last.cursor || now.isPaged !== last.isPaged || now.screen !== last.screen)
-      askSeen(state);
+    if (isNew || now.tags !== last?.tags || now.arrangement !== last.arrangement) {
+      void remote.tag(tagNews(told, now.tags), now.arrangement);
+      told = now.tags;
+    }
+    // Where its layers stand comes before their code.
+    if (isNew) settle(told);
+    if (!last || !shallow(now, last)) ask(state, seenAreas(state));
   };
   follow(store.getState(), null);
   const leave = store.subscribe(follow);

@@ -53,6 +53,8 @@ export function PagePicture({ screen, scale }: PagePictureProps) {
         transform: `scale(${scale})`,
         transformOrigin: '0 0',
         pointerEvents: 'none',
+        // In a layer of its own: otherwise Chromium goes through all of the page for every frame in which a row changes.
+        willChange: 'opacity',
       }}
     />
   );
