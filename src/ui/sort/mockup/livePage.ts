@@ -3,6 +3,7 @@ import equal from 'fast-deep-equal';
 import morphdom from 'morphdom';
 import type { Box } from '../../../core/mockup/box';
 import type { ShownPage, WrittenPiece } from '../pageNews';
+import { keepResting, restingIn } from './resting';
 
 /** A page that is shown in a document of its own and follows what edits make of it. */
 export interface LivePage {
@@ -23,6 +24,9 @@ const AT_ONCE = 40;
 /** And so many of those that come after: what stands in the flow is laid out anew each time. */
 const AFTER = 200;
 
+/** Of a page of so many pieces those rest that nobody sees. */
+const MANY = 200;
+
 /** @param seenArea what is seen of the page, px of the document */
 export function livePage(shown: Document, seenArea: () => Box): LivePage {
   const style = shown.head.appendChild(shown.createElement('style'));
@@ -30,6 +34,7 @@ export function livePage(shown: Document, seenArea: () => Box): LivePage {
   let pieces: ShownPieces = new Map();
   let waiting: ReturnType<typeof setTimeout> | undefined;
   let frame = 0;
+  const resting = restingIn(shown);
   /** A piece that is seen, and where it stays as long as others, which it stands below, are still to come. */
   let held: { readonly id: string; readonly top: number } | null = null;
 
@@ -41,7 +46,10 @@ export function livePage(shown: Document, seenArea: () => Box): LivePage {
       shown.body.style.transform = '';
       const by = held && element && !isLast ? held.top - element.getBoundingClientRect().top : 0;
       if (by !== 0) shown.body.style.transform = `translateY(${by}px)`;
-      if (isLast) held = null;
+      if (!isLast) return;
+      held = null;
+      if (pieces.size >= MANY)
+        resting.renew([...pieces.values()].flatMap(({ element, isOpen }) => (isOpen ? [] : [element])));
     });
   };
   const changeSoon = (changed: readonly WrittenPiece[], isWhole: boolean) => {
@@ -55,6 +63,7 @@ export function livePage(shown: Document, seenArea: () => Box): LivePage {
   return {
     put({ rules: now, screen, parts, urgent }) {
       clearTimeout(waiting);
+      resting.stop();
       held ??= heldPiece(pieces, seenArea());
       putRules(style, now, rules);
       rules = now;
@@ -75,6 +84,7 @@ export function livePage(shown: Document, seenArea: () => Box): LivePage {
     stop() {
       clearTimeout(waiting);
       cancelAnimationFrame(frame);
+      resting.stop();
     },
   };
 }
@@ -155,6 +165,7 @@ function arranged(
 /** The shown element, changed into what it is now. */
 function takenOver(known: ShownPiece | undefined, { isOpen }: WrittenPiece, element: Element): Element {
   if (known?.isOpen !== isOpen) return element;
+  keepResting(known.element, element);
   return morphdom(known.element, element, isOpen ? OPEN : KEYED) as Element;
 }
 
