@@ -224,6 +224,18 @@ describe('rows, columns and grids', () => {
     expect([0, 1, 2].map((at) => node(`cell${at}x`).place.width)).toEqual([60, 60, 60]);
   });
 
+  it('words flow in the box on which they begin, also where the room of their first line reaches past its edge', () => {
+    const { node } = converted(
+      `<g id="quay"><rect id="ground" x="10" y="10" width="150" height="80" fill="#eee"/>
+        ${box('berth', 20, 50, 100, 20, word(24, 64, 'Sund'))}<g id="head">${word(20, 18, 'Departures')}</g></g>`,
+    );
+    const flowing = node('ground').children.map(({ layer, place }) => [layer.split('/').at(-1), place.kind]);
+    expect(flowing).toEqual([
+      ['text', 'flow'],
+      ['berth', 'flow'],
+    ]);
+  });
+
   it('a plain box behind everything is the ground of the page', () => {
     const { page, html } = converted(
       `<rect width="200" height="100" fill="#f6f1e7"/>${word(10, 20, 'Sund')}`,

@@ -198,7 +198,9 @@ function holdContained(children: readonly PageNode[]): readonly PageNode[] {
     const holds = under
       .filter(
         (other) =>
-          canHold(children[other]!) && contains(boxes[other]!, box, TOUCH) && area(boxes[other]!) > area(box),
+          canHold(children[other]!) &&
+          area(boxes[other]!) > area(box) &&
+          (contains(boxes[other]!, box, TOUCH) || (hasWords(child) && beginsAt(boxes[other]!, box))),
       )
       .at(-1);
     if (holds === undefined) return null;
@@ -217,6 +219,14 @@ function holdContained(children: readonly PageNode[]): readonly PageNode[] {
       : node;
   };
   return children.flatMap((_, at) => (holder[at] === null ? build(at) : []));
+}
+
+/** True for what begins at a box's upper edge, the room of its first line above it. */
+function beginsAt(box: Box, inside: Box): boolean {
+  return (
+    inside.y >= box.y - HALF_A_LINE &&
+    contains({ ...box, y: inside.y, height: bottom(box) - inside.y }, inside)
+  );
 }
 
 function canHold(node: PageNode): boolean {
