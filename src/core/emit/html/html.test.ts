@@ -46,6 +46,17 @@ it('lines that are stretched start at a whole px and are moved by the rest, as b
   ]);
 });
 
+it('lines that are placed one by one are underlined as the whole is', () => {
+  const written = (decoration: string) => {
+    const reading = readInside(
+      `<text font-family="Commissioner" font-size="10"${decoration}><tspan x="10" y="20">Six crossings</tspan><tspan x="16" y="34">before noon</tspan></text>`,
+    );
+    return emitted(convertReading(reading, 'fixed'), 'index.html').match(/text-decoration: inherit/g);
+  };
+  expect(written(' text-decoration="underline"')).toHaveLength(2);
+  expect(written('')).toBeNull();
+});
+
 describe.each(MOCKUPS)('code of %s', (_, readMockup) => {
   const reading = readMockup();
 

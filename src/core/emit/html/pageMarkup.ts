@@ -207,6 +207,8 @@ function lineMarkup(
     ['left', px(stretch === 1 ? x : Math.floor(x))],
     ['top', px(y)],
     ['white-space', 'nowrap'],
+    // What is placed is not underlined with what is around it (CSS Text Decoration 3, §2).
+    ...(node.look.type?.decorations.length ? [['text-decoration', 'inherit'] as const] : []),
     ...(stretch === 1
       ? []
       : turnDeclarations([stretch, 0, 0, 1], x - Math.floor(x) + (node.place.shift ?? 0))),
