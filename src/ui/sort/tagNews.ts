@@ -1,3 +1,4 @@
+import { differing } from '../../core/mockup/differing';
 import type { LayerKey } from '../../core/mockup/layer';
 import type { Tag, Tags } from '../../core/sort/tag';
 
@@ -5,10 +6,7 @@ import type { Tag, Tags } from '../../core/sort/tag';
 export type TagNews = ReadonlyMap<LayerKey, Tag | null>;
 
 export function tagNews(before: Tags, now: Tags): TagNews {
-  const news = new Map<LayerKey, Tag | null>();
-  for (const [key, tag] of now) if (before.get(key) !== tag) news.set(key, tag);
-  for (const key of before.keys()) if (!now.has(key)) news.set(key, null);
-  return news;
+  return new Map(differing(before, now).map((key) => [key, now.get(key) ?? null]));
 }
 
 /** The tags before with what is news; what is none stays the very same object, by which the stages know it. */
