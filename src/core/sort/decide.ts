@@ -26,7 +26,10 @@ export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, 
   const last = lastDecisions.get(mockup);
   const now = [...judges(mockup, measures, tags)];
   const made: Made = { decisions: new Map(last?.made.decisions), insides: new Map(last?.made.insides) };
-  now.forEach((judge, at) => decideScreen(judge, changedLayers(judge, last?.judges[at]), made));
+  for (const [at, judge] of now.entries()) {
+    const changed = changedLayers(judge, last?.judges[at]);
+    for (const layer of judge.screen.root.layers) decideLayer(layer, NOTHING_AROUND, judge, changed, made);
+  }
   lastDecisions.set(mockup, { judges: now, made });
   return made.decisions;
 }
@@ -226,10 +229,6 @@ interface DecidedLayer {
 const lastDecided = lastMadeFrom<Layer, Known, DecidedLayer>(isKnownAlike);
 
 const NOTHING_AROUND: Around = { within: null, elements: [], inFurniture: false };
-
-function decideScreen(judge: Judge, changed: ReadonlySet<LayerKey> | null, into: Made): void {
-  for (const layer of judge.screen.root.layers) decideLayer(layer, NOTHING_AROUND, judge, changed, into);
-}
 
 /** @param changed the layers to be decided on; null for all */
 function decideLayer(

@@ -38,6 +38,7 @@ export function livePage(shown: Document, seenArea: () => Box): LivePage {
   /** A piece that is seen, and where it stays as long as others, which it stands below, are still to come. */
   let held: { readonly id: string; readonly top: number } | null = null;
 
+  /** @param isLast whether all has come: then everything stands where it should, and what nobody sees may rest */
   const keepHeld = (isLast: boolean) => {
     cancelAnimationFrame(frame);
     // Once before each frame: to measure a page that was changed is to lay it out.
@@ -48,8 +49,7 @@ export function livePage(shown: Document, seenArea: () => Box): LivePage {
       if (by !== 0) shown.body.style.transform = `translateY(${by}px)`;
       if (!isLast) return;
       held = null;
-      if (pieces.size >= MANY)
-        resting.renew([...pieces.values()].flatMap(({ element, isOpen }) => (isOpen ? [] : [element])));
+      if (pieces.size >= MANY) resting.renew(closedElements(pieces));
     });
   };
   const changeSoon = (changed: readonly WrittenPiece[], isWhole: boolean) => {
@@ -87,6 +87,10 @@ export function livePage(shown: Document, seenArea: () => Box): LivePage {
       resting.stop();
     },
   };
+}
+
+function closedElements(pieces: ShownPieces): readonly Element[] {
+  return [...pieces.values()].flatMap(({ element, isOpen }) => (isOpen ? [] : [element]));
 }
 
 /** The first piece that begins in what is seen, if it stands in the flow: what is placed stays anyway. */

@@ -9,8 +9,8 @@ export interface Resting {
 const MAY = 'data-rests';
 
 /**
- * Sizes are kept from when an element was drawn last (CSS Sizing 4, §5.2). What sticks out of it is seen nevertheless
- * (CSS Overflow 4, §3.2).
+ * Sizes are kept from when an element was drawn last (CSS Sizing 4, last remembered size). What sticks out of it is seen
+ * nevertheless (CSS Overflow, `overflow-clip-margin`).
  */
 const RULES = `
 [${MAY}] { contain-intrinsic-size: auto 100px }
@@ -50,7 +50,7 @@ export function keepResting(known: Element, next: Element): void {
   if (rests !== null) next.setAttribute(MAY, rests);
 }
 
-/** What rests has no baseline (CSS Containment 2, §3.2). */
+/** What rests has no baseline (CSS Containment 2, layout containment). */
 function canRest(element: Element): boolean {
   if (element.childElementCount === 0) return false;
   const own = getComputedStyle(element).alignSelf;
