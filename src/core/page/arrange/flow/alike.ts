@@ -1,8 +1,8 @@
 import { boxAround, right, type Box } from '../../../mockup/box';
-import { standInLine } from './cut';
+import { standInLine, STRAY } from './cut';
 import type { Content, Part } from './parts';
 import { gapsBetween } from './spacing';
-import { TOGETHER } from './widths';
+import { isUnseen, TOGETHER } from './widths';
 
 /** How deep in the parts rows are looked for. */
 const DEEPEST = 3;
@@ -16,17 +16,9 @@ type Path = readonly number[];
  */
 export function shareColumns(parts: readonly Part[]): readonly Part[] {
   if (parts.length < 2) return parts;
-  const rows = new Map<string, { readonly at: number; readonly path: Path; readonly row: Part }[]>();
-  parts.forEach((part, at) => {
-    for (const { path, row } of rowsIn(part, [])) {
-      const mark = JSON.stringify([path, row.content?.parts.length, sizeMark(part.box)]);
-      rows.set(mark, [...(rows.get(mark) ?? []), { at, path, row }]);
-    }
-  });
+  const rows = parts.flatMap((part, at) => rowsIn(part, []).map((found): Row => ({ ...found, at, part })));
   let shared = [...parts];
-  for (const found of rows.values()) {
-    const columns = columnsOf(found.map(({ row }) => row));
-    if (!columns) continue;
+  for (const { rows: found, columns } of groupsOf(rows)) {
     const sized = columns.map((_, cell) => areAsWide(found.map(({ row }) => row.content!.parts[cell]!)));
     for (const { at, path } of found)
       shared = shared.with(at, withColumns(shared[at]!, path, columns, sized));
@@ -34,9 +26,62 @@ export function shareColumns(parts: readonly Part[]): readonly Part[] {
   return shared;
 }
 
-/** Like things stand under each other, as wide and about as high. */
-function sizeMark({ x, width, height }: Box): readonly number[] {
-  return [Math.round(x), Math.round(width), Math.round(Math.log(Math.max(1, height)) / SIMILAR)];
+/** A row among parts under each other. */
+interface Row {
+  readonly path: Path;
+  readonly row: Part;
+  /** The part that it is or is in, and its place among the others. */
+  readonly part: Part;
+  readonly at: number;
+}
+
+/** Rows that have columns in common. */
+interface Group {
+  readonly rows: readonly Row[];
+  readonly columns: readonly Box[];
+}
+
+/**
+ * Rows that show nothing by themselves are as wide as their words and as high as these have lines: where all of them stand
+ * in columns, neither says anything. Else like rows are looked for.
+ */
+function groupsOf(rows: readonly Row[]): readonly Group[] {
+  const begin = ({ path, row, part }: Row) => [path, row.content?.parts.length, Math.round(part.box.x)];
+  return groupedBy(rows, begin).flatMap((beginAlike): readonly Group[] => {
+    const columns = areRagged(beginAlike) ? columnsIn(beginAlike) : null;
+    if (columns) return [{ rows: beginAlike, columns }];
+    return groupedBy(beginAlike, ({ part }) => sizeMark(part.box)).flatMap((alike): readonly Group[] => {
+      const shared = columnsIn(alike);
+      return shared ? [{ rows: alike, columns: shared }] : [];
+    });
+  });
+}
+
+/** True for rows that end with their last words, and whose cells all begin under each other. */
+function areRagged(rows: readonly Row[]): boolean {
+  const first = rows[0]!.row.content!.parts;
+  return rows.every(
+    ({ part, row }) =>
+      isUnseen(part) && row.content!.parts.every(({ box }, at) => Math.abs(box.x - first[at]!.box.x) <= STRAY),
+  );
+}
+
+function columnsIn(rows: readonly Row[]): readonly Box[] | null {
+  return columnsOf(rows.map(({ row }) => row));
+}
+
+function groupedBy(rows: readonly Row[], markOf: (row: Row) => unknown): readonly (readonly Row[])[] {
+  const groups = new Map<string, Row[]>();
+  for (const row of rows) {
+    const mark = JSON.stringify(markOf(row));
+    groups.set(mark, [...(groups.get(mark) ?? []), row]);
+  }
+  return [...groups.values()];
+}
+
+/** Like things are as wide and about as high. */
+function sizeMark({ width, height }: Box): readonly number[] {
+  return [Math.round(width), Math.round(Math.log(Math.max(1, height)) / SIMILAR)];
 }
 
 /** How much heights may differ, as a logarithm. */

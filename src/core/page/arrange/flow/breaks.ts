@@ -16,10 +16,12 @@ interface Room {
   readonly of: (part: Part) => number;
   /** How wide a text is that breaks as it is drawn in less than that. */
   readonly narrowed: Wide;
-  /** How most things stand across the container. */
-  readonly common: Align;
+  /** True for a text that begins where its room does. */
+  readonly begins: (place: FlowPlace) => boolean;
   /** True where the width does not come from the texts themselves. */
   readonly given: boolean;
+  /** True where a text that hugs its words takes one line if nobody says how wide it is. */
+  readonly loose: boolean;
 }
 
 /** How texts break: freely where that gives the drawn lines, never where the room is already too small. */
@@ -28,12 +30,12 @@ export function textsIn(
   parts: readonly Part[],
   room: Room,
 ): readonly PageNode[] {
-  const { narrowed, common, given } = room;
+  const { narrowed, given, loose } = room;
   return children.map((child, at): PageNode => {
     if (child.kind !== 'text' || child.place.kind !== 'flow') return child;
     const available = room.of(parts[at]!);
     const { place } = child;
-    return lastBroken(child, [available, narrowed, common, given], () =>
+    return lastBroken(child, [available, narrowed, room.begins(place), given, loose], () =>
       breakText(child, place, available, room),
     );
   });
@@ -45,7 +47,7 @@ function breakText(
   node: TextNode,
   place: FlowPlace,
   available: number,
-  { narrowed, common, given }: Room,
+  { narrowed, begins, given, loose }: Room,
 ): PageNode {
   if (node.lines.length === 1) {
     const seen = place.width * (place.turn?.[0] ?? 1);
@@ -53,7 +55,7 @@ function breakText(
     // Stretched letters break where they have no more room as they are drawn.
     if (seen + 1 > available) return { ...node, wraps: 'never' };
     if (narrowed === 'set') return { ...node, wraps: 'freely' };
-    return standsAtStart(place, common) && place.margin.left === 0
+    return begins(place) && place.margin.left === 0
       ? {
           ...node,
           wraps: 'freely',
@@ -66,18 +68,19 @@ function breakText(
     const seen = place.width * (place.turn?.[0] ?? 1);
     const room = unsure(seen);
     const isTight = given && seen + room > available;
-    if (!isTight || !standsAtStart(place, common)) return { ...node, wraps: 'as-drawn' };
+    if (!isTight || !begins(place)) return { ...node, wraps: 'as-drawn' };
     return {
       ...node,
       wraps: 'as-drawn',
       place: { ...place, margin: { ...place.margin, right: (place.margin.right ?? 0) - room } },
     };
   }
-  const isWhole = width >= available - 0.01;
+  const isWhole = width >= available - 0.01 && !(loose && place.wide === 'hug');
   return { ...node, wraps: 'freely', place: isWhole ? place : { ...place, width, wide: narrowed } };
 }
 
-function standsAtStart({ align }: FlowPlace, common: Align): boolean {
+/** True for what stands at the start across a container in which most things stand so. */
+export function standsAtStart({ align }: FlowPlace, common: Align): boolean {
   return ['start', 'stretch'].includes(align ?? common);
 }
 

@@ -1,7 +1,7 @@
 import { boxAround, bottom, right, type Box } from '../../../mockup/box';
 import type { Align, High, Layout, Margin, Wide } from '../../node';
 import { shareColumns } from './alike';
-import { textsIn } from './breaks';
+import { standsAtStart, textsIn } from './breaks';
 import { isCutBelow, isText, type Content, type Part } from './parts';
 import { commonGap, DOWN_SLACK, extra, high, insets, padded, spaceOut, stickingOut } from './spacing';
 import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
@@ -40,12 +40,14 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
       (own === 'off' && isText(each) && align === 'stretch');
     const stretched = (fits ? align : wanted) === 'stretch' && own === 'stretch';
     const wide = columnWide(each, stretched, wanted === 'middle', given, defines, room);
-    const before = each.box.x - room.x;
-    const sticks = wide === 'set' && !each.content;
+    const [before, after] = [each.box.x - room.x, right(room) - right(each.box)];
+    const aside = wanted === 'middle' && each.node.kind === 'box' ? beside(before - after) : 0;
+    // Pictures take whole px, up to one more than what is around them.
+    const sticks = wide === (each.node.kind === 'picture' ? 'firm' : 'set');
     const margin: Margin = {
       top,
-      left: own === 'off' ? extra(before) : sticks ? stickingOut(before) : 0,
-      right: sticks ? stickingOut(right(room) - right(each.box)) : 0,
+      left: Math.max(0, aside) + (own === 'off' ? extra(before) : sticks ? stickingOut(before) : 0),
+      right: Math.max(0, -aside) + (sticks ? stickingOut(after) : 0),
       bottom: below,
     };
     return layOut(each, {
@@ -70,8 +72,9 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
     children: textsIn(children, widened, {
       of: ({ box }) => (given ? room.width : box.width),
       narrowed: 'capped',
-      common: align,
+      begins: (place) => standsAtStart(place, align),
       given,
+      loose: false,
     }),
   };
 }
@@ -80,6 +83,11 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
 function unsqueezed(part: Part): High {
   const own = high(part, false, 0);
   return own === 'set' || part.node.look.clip ? 'least' : own;
+}
+
+/** By how much more room at one side a box is not quite in the middle, px; 0 where nobody sees it. */
+function beside(difference: number): number {
+  return Math.abs(difference) > 2 * EDGE ? difference : 0;
 }
 
 /** How many times more room there is at the right than at the left of things that stand at the left. */

@@ -10,7 +10,7 @@ export type Cut =
 /** Px by which neighbours may overlap: borders that lie on each other. */
 const OVERLAP = 1.01;
 /** Px by which the starts, middles or ends of a column's cells may differ. */
-const STRAY = 1.5;
+export const STRAY = 1.5;
 interface Axis {
   readonly start: (box: Box) => number;
   readonly end: (box: Box) => number;

@@ -63,7 +63,11 @@ export function layOutGrid(
         wide,
         high: high(cell, (own.align ?? align) === 'stretch', line.height),
         align: own.align,
-        margin: { top: own.top + late + (at === 0 ? vertical.over.top : 0), ...across.margin, bottom: 0 },
+        margin: {
+          top: own.top + late + (at === 0 ? vertical.over.top : 0),
+          ...across.margin,
+          bottom: at === rows.length - 1 ? vertical.over.bottom : 0,
+        },
         given: stretched || wide === 'set',
       });
       return [[child, cell]];
@@ -87,7 +91,13 @@ export function layOutGrid(
   const children = textsIn(
     laid.map(([child]) => child),
     laid.map(([, cell]) => cell),
-    { of: (cell) => widths.get(cell) ?? cell.box.width, narrowed: 'capped', common: 'middle', given: false },
+    {
+      of: (cell) => widths.get(cell) ?? cell.box.width,
+      narrowed: 'capped',
+      begins: ({ margin }) => margin.left === 0,
+      given: true,
+      loose: false,
+    },
   );
   return { layout, children: withEmptyCells(children, rows) };
 }

@@ -100,7 +100,9 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
       ? Math.max(0.5, before + after - sides.left - sides.right, ...gaps.filter((_, at) => at === free))
       : 0.5;
   const of = (each: Part) => (isFull ? 0 : each.box.width + slack + (each === last ? more : 0));
-  return { layout, children: textsIn(children, parts, { of, narrowed: 'set', common: align, given: false }) };
+  const loose = !given || filled;
+  const room = { of, narrowed: 'set', begins: () => false, given: false, loose } as const;
+  return { layout, children: textsIn(children, parts, room) };
 }
 
 function gapsOf(parts: readonly Part[]): readonly number[] {
@@ -151,6 +153,9 @@ function isStretched(part: Part): boolean {
 /** Common practice, no source: what takes up so much of a row is its main thing. */
 const MAIN_SHARE = 0.3;
 
+/** Px by which boxes that share a row out may differ: some have borders, half of which reach past them. */
+const SAME_WIDTH = 1.5;
+
 /** True for boxes of one width that share a row out between them. */
 function areEven(
   parts: readonly Part[],
@@ -161,8 +166,8 @@ function areEven(
 ): boolean {
   const first = parts[0]!.box.width;
   const alike =
-    parts.every(({ box, node }) => node.kind === 'box' && Math.abs(box.width - first) <= 1) &&
-    gaps.every((gap) => Math.abs(gap - gaps[0]!) <= 1);
+    parts.every(({ box, node }) => node.kind === 'box' && Math.abs(box.width - first) <= SAME_WIDTH) &&
+    gaps.every((gap) => Math.abs(gap - gaps[0]!) <= SAME_WIDTH);
   const filling = parts.reduce((sum, { box }) => sum + box.width, 0) >= inner.width * 0.5;
   return parts.length > 1 && alike && filling && reachesEnd(before, after);
 }
