@@ -110,9 +110,9 @@ export async function grow(page: BrowserPage): Promise<Grown> {
       return words.getBoundingClientRect();
     };
     type Seen = Pick<DOMRect, 'left' | 'top' | 'right' | 'bottom'>;
-    const meet = (one: Seen, other: Seen) =>
-      Math.min(one.right, other.right) - Math.max(one.left, other.left) > 1 &&
-      Math.min(one.bottom, other.bottom) - Math.max(one.top, other.top) > 1;
+    const meet = (one: Seen, other: Seen, by: number) =>
+      Math.min(one.right, other.right) - Math.max(one.left, other.left) > by &&
+      Math.min(one.bottom, other.bottom) - Math.max(one.top, other.top) > by;
     // A list that goes on below where the mockup cuts it off goes on farther when it gets longer.
     const lists = new Set(
       all.filter(
@@ -155,11 +155,12 @@ export async function grow(page: BrowserPage): Promise<Grown> {
         node.data = `${text} ${text.repeat(2).slice(0, Math.max(1, Math.round(text.length * 0.3) - 1))}`;
     }
     const after = things.map(seenOf);
-    const nameOf = (element: HTMLElement) => element.dataset.layer ?? element.className;
+    const nameOf = (element: HTMLElement) => element.dataset.layer ?? element.textContent.slice(0, 40);
     const overlaps = things.flatMap((one, at) =>
       things.flatMap((other, index) => {
         if (index <= at || one.contains(other) || other.contains(one)) return [];
-        const isNew = !meet(before[at]!, before[index]!) && meet(after[at]!, after[index]!);
+        // What shares a line of one px with its neighbour overlaps it already.
+        const isNew = !meet(before[at]!, before[index]!, 0.5) && meet(after[at]!, after[index]!, 1);
         return isNew ? [`${nameOf(one)} and ${nameOf(other)}`] : [];
       }),
     );

@@ -42,8 +42,8 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
     const wide = columnWide(each, stretched, wanted === 'middle', given, defines, room);
     const [before, after] = [each.box.x - room.x, right(room) - right(each.box)];
     const aside = wanted === 'middle' && each.node.kind === 'box' ? beside(before - after) : 0;
-    // Pictures take whole px, up to one more than what is around them.
-    const sticks = wide === (each.node.kind === 'picture' ? 'firm' : 'set');
+    // Lines stick out by half, and pictures take whole px: neither makes what is around them wider.
+    const sticks = wide === 'set' || wide === 'firm';
     const margin: Margin = {
       top,
       left: Math.max(0, aside) + (own === 'off' ? extra(before) : sticks ? stickingOut(before) : 0),
