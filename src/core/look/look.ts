@@ -93,6 +93,8 @@ export interface Look {
   readonly isolated?: boolean;
   readonly clip?: LookClip;
   readonly type?: TypeLook;
+  /** Px between letters inside a line and the box around them; of other boxes the layout says it. */
+  readonly padding?: Edges;
 }
 
 export function isPlain(look: Look): boolean {

@@ -1,10 +1,8 @@
 import type { FaceMetrics } from '../mockup/type';
+import type { Extents } from './node';
 
 /** Ascent and descent in whole px: browsers round each before they set a line (CSS Inline 3, §5.1 leaves it to them). */
-export function roundedExtents(
-  metrics: FaceMetrics,
-  size: number,
-): { readonly ascent: number; readonly descent: number } {
+export function roundedExtents(metrics: FaceMetrics, size: number): Extents {
   const em = size / metrics.unitsPerEm;
   return { ascent: Math.round(metrics.ascent * em), descent: Math.round(metrics.descent * em) };
 }

@@ -66,6 +66,7 @@ export function lowerText(
     place,
     look: { type, ...dressLook(layer, dressed), ...(clip && { clip }) },
     baseline,
+    extents,
     space: spaceOf(face.metrics, main, scale),
     nudge: baked ? toWholePx(baselinesOf(layer, start.y, scale)) : 0,
     lines: layer.lines.map((line) =>

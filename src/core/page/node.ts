@@ -190,6 +190,11 @@ export interface TextSpan {
   readonly href?: string;
 }
 
+export interface Extents {
+  readonly ascent: number;
+  readonly descent: number;
+}
+
 /** A line of text; `x` and `y` are given when the line stands apart from the regular flow of lines. */
 export interface TextNodeLine {
   readonly spans: readonly TextSpan[];
@@ -211,6 +216,8 @@ export interface TextNode extends NodeBase {
   readonly kind: 'text';
   /** Px from its top to the first baseline. */
   readonly baseline: number;
+  /** How far its letters' own box reaches from the baseline, px: what browsers paint behind letters inside a line. */
+  readonly extents: Extents;
   /** Px by which it is moved down where it stands at coordinates, so that its letters lie in the px of the mockup. */
   readonly nudge: number;
   /** How wide a space is between its words, px. */

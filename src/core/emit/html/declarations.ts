@@ -14,7 +14,7 @@ import type { Declaration } from '../../markup/printCss';
 import type { Radii } from '../../mockup/outline';
 import type { GradientStop } from '../../mockup/paint';
 import type { StyleClass } from '../../style/styleSheet';
-import { layoutDeclarations, standingDeclarations } from './placing';
+import { layoutDeclarations, printEdges, standingDeclarations } from './placing';
 import { quoteFamily } from '../../markup/families';
 
 const SIDES = ['top', 'right', 'bottom', 'left'] as const;
@@ -28,6 +28,7 @@ export function lookDeclarations(look: Look): Declaration[] {
   const list: (Declaration | null)[] = [
     look.fills ? ['background', printFills(look.fills, look.fillInset)] : null,
     look.fillInset === undefined ? null : ['padding', px(look.fillInset)],
+    look.padding ? ['padding', printEdges(look.padding)] : null,
     look.border ? ['border', printBorder(look.border)] : null,
     ...SIDES.map((side): Declaration | null => {
       const border = look.sides?.[side];

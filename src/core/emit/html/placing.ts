@@ -201,7 +201,8 @@ function printGap(direction: Layout['direction'], gap: number, rowGap: number): 
   return gap === rowGap ? px(gap) : `${pxDown(rowGap)} ${px(gap)}`;
 }
 
-function printEdges(edges: Edges): string {
+/** Px of the four sides as a padding says them, vertically on the whole px that browsers keep. */
+export function printEdges(edges: Edges): string {
   const [top, bottom] = [pxDown(edges.top), pxDown(edges.bottom)];
   // What is as wide all around is written once.
   const across = (length: number) =>

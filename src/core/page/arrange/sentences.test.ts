@@ -37,6 +37,24 @@ describe('words of one sentence', () => {
     );
   });
 
+  it('have their box with them where a word has one, as code and keys do', () => {
+    const word = (x: number, words: string) =>
+      `<g id="key"><rect x="${x}" y="20" width="${widthOf(words) + 8}" height="14" rx="2" fill="#dde6ee"/>${text(x + 4, 30, words)}</g>`;
+    const key = 10 + widthOf('Press') + SPACE;
+    const after = key + widthOf('noon') + 8 + SPACE;
+    const content = `<g id="hint">${text(10, 30, 'Press')}${word(key, 'noon')}${text(after, 30, 'to leave')}</g>`;
+    const conversion = convertReading(readInside(content), 'flow');
+    const html = emitted(conversion, 'index.html');
+    expect(html).toMatch(/>Press <span class="run [\w-]+">noon<\/span> to leave<\/(p|span)>/);
+    const [, name] = /class="run ([\w-]+)"/.exec(html)!;
+    const rule = new RegExp(`\\.${name} \\{[^}]*background: #dde6ee;[^}]*padding: [\\d.px ]+ 4px[; ]`);
+    expect(emitted(conversion, 'styles.css')).toMatch(rule);
+    // Buttons beside each other are no sentence, and a lone one keeps its box.
+    const keys = `<g>${word(10, 'Sund')}${word(18 + widthOf('Sund') + SPACE, 'Holm')}</g>`;
+    expect(htmlOf(keys)).not.toContain('class="run');
+    expect(emitted(convertReading(readInside(keys), 'flow'), 'styles.css')).toContain('background: #dde6ee');
+  });
+
   it.each([
     ['stand apart with a gap of their own', sentence(SPACE + 2)],
     [

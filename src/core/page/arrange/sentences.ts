@@ -1,9 +1,10 @@
-import { boxAround, right, type Box } from '../../mockup/box';
+import { bottom, boxAround, right, type Box, type Edges } from '../../mockup/box';
+import type { LayerKey } from '../../mockup/layer';
 import { ofBoxes, withChildren } from '../ofBoxes';
 import { placedBox } from '../lower';
 import { toWholePx } from '../lowerText';
-import type { BoxNode, Page, PageNode, TextNode, TextNodeLine, TextSpan } from '../node';
-import { isPlain, type TypeLook } from '../../look/look';
+import type { BoxNode, Extents, Page, PageNode, TextNode, TextNodeLine, TextSpan } from '../node';
+import { borderInsets, isPlain, type TypeLook } from '../../look/look';
 import { isMeantOtherwise } from './meaning';
 import { soleText } from './soleText';
 
@@ -33,8 +34,7 @@ function joinAll(nodes: readonly PageNode[]): readonly PageNode[] {
   const children: PageNode[] = [];
   let run: Piece[] = [];
   const close = () => {
-    const sentence = run.length > 1 ? sentenceOf(run) : null;
-    children.push(...(sentence ? [sentence] : run.map(({ node }) => node)));
+    children.push(...sentencesOf(run));
     run = [];
   };
   for (const child of nodes.map(joined)) {
@@ -47,8 +47,10 @@ function joinAll(nodes: readonly PageNode[]): readonly PageNode[] {
   return children;
 }
 
-/** A text that can be part of a sentence. */
+/** What can be part of a sentence. */
 interface Piece {
+  /** A text, or a box around one. */
+  readonly whole: PageNode;
   readonly node: TextNode;
   readonly type: TypeLook;
   readonly lines: readonly Fragment[];
@@ -68,7 +70,65 @@ interface Fragment {
 const ROLES: ReadonlySet<string> = new Set(['text', 'paragraph', 'link']);
 
 function pieceOf(node: PageNode): Piece | null {
-  if (node.kind !== 'text' || !ROLES.has(node.role)) return null;
+  return node.kind === 'box' ? boxedPiece(node) : node.kind === 'text' ? textPiece(node) : null;
+}
+
+/** What the look of a box may have that is in a line of text. */
+const INLINE: ReadonlySet<string> = new Set(['fills', 'border', 'sides', 'radii']);
+
+/** A word or a few with a box around them, as code or keys have it in a sentence. */
+function boxedPiece(node: BoxNode): Piece | null {
+  const [text, ...more] = node.children;
+  const piece = text?.kind === 'text' && more.length === 0 ? textPiece(text) : null;
+  const line = piece?.lines[0];
+  const span = line?.spans[0];
+  if (!piece || !line || !span || piece.lines.length > 1 || line.spans.length > 1) return null;
+  const isInline = Object.keys(node.look).every((key) => INLINE.has(key)) && !isPlain(node.look);
+  if (!isInline || isMeantOtherwise(node) || node.place.turn) return null;
+  if (!BOXED.has(node.role) || (node.role === 'link' && piece.node.role === 'link')) return null;
+  const padding = roomAround(node, line, piece.node.extents);
+  if (!padding) return null;
+  const box = placedBox(node.place);
+  const natural = line.width / line.stretch + box.width - line.width;
+  const dressedSpan = linked({ ...span, look: { ...span.look, ...node.look, padding } }, node);
+  return {
+    ...piece,
+    whole: node,
+    lines: [{ ...line, x: box.x, width: box.width, stretch: box.width / natural, spans: [dressedSpan] }],
+  };
+}
+
+const BOXED: ReadonlySet<string> = new Set(['box', 'link']);
+/** Px by which letters may reach over the box around them. */
+const OVER = 0.5;
+
+/** The padding between letters and their box; null when they reach over it. */
+function roomAround(node: BoxNode, line: Fragment, { ascent, descent }: Extents): Edges | null {
+  const box = placedBox(node.place);
+  const border = borderInsets(node.look);
+  const room = {
+    top: line.baseline - ascent - box.y - border.top,
+    right: right(box) - border.right - line.x - line.width,
+    bottom: bottom(box) - border.bottom - line.baseline - descent,
+    left: line.x - box.x - border.left,
+  };
+  if (Object.values(room).some((side) => side < -OVER)) return null;
+  const { top, right: end, bottom: below, left } = room;
+  return { top: plain(top), right: plain(end), bottom: plain(below), left: plain(left) };
+}
+
+/** Common practice, no source: padding is written in quarters of a px, if not in whole ones; what is off by less was measured. */
+const QUARTER = 0.25;
+const MEASURED = 0.06;
+
+function plain(length: number): number {
+  const quarters = Math.round(length / QUARTER) * QUARTER;
+  const exact = Math.round(length * 1000) / 1000;
+  return Math.max(0, Math.abs(quarters - length) <= MEASURED ? quarters : exact);
+}
+
+function textPiece(node: TextNode): Piece | null {
+  if (!ROLES.has(node.role)) return null;
   const { type, ...dress } = node.look;
   const { turn, shift = 0 } = node.place;
   if (!type || isMeantOtherwise(node) || Object.keys(dress).length > 0) return null;
@@ -86,10 +146,10 @@ function pieceOf(node: PageNode): Piece | null {
     hang: at?.hang ?? 0,
     spans: spans.map((span) => linked(span, node)),
   }));
-  return { node, type, lines };
+  return { whole: node, node, type, lines };
 }
 
-function linked(span: TextSpan, { role, href }: TextNode): TextSpan {
+function linked(span: TextSpan, { role, href }: TextNode | BoxNode): TextSpan {
   return role === 'link' && span.href === undefined ? { ...span, href: href ?? '#' } : span;
 }
 
@@ -107,10 +167,25 @@ const LARGER = 1.5;
 /** Px by which words may come to stand elsewhere in a line whose pieces are drawn stretched by different shares. */
 const DRIFT = 3;
 
+/** The pieces as one sentence, or as one in each line, as code has them; what is none stays as it is. */
+function sentencesOf(pieces: readonly Piece[]): readonly PageNode[] {
+  if (pieces.length < 2) return pieces.map(({ whole }) => whole);
+  const sentence = sentenceOf(pieces);
+  if (sentence) return [sentence];
+  const rows: Piece[][] = [];
+  for (const piece of pieces) {
+    const last = rows.at(-1)?.at(-1)?.lines.at(-1);
+    const goesOn = last && Math.abs(last.baseline - piece.lines[0]!.baseline) <= SAME_LINE;
+    if (goesOn) rows.at(-1)!.push(piece);
+    else rows.push([piece]);
+  }
+  return rows.length === 1 ? pieces.map(({ whole }) => whole) : rows.flatMap(sentencesOf);
+}
+
 /** The pieces as one text; null when they are not one sentence. */
 function sentenceOf(pieces: readonly Piece[]): TextNode | null {
   // Links beside each other are choices, not a sentence.
-  if (pieces.every(({ node }) => node.role === 'link')) return null;
+  if (pieces.every(({ node, lines }) => node.role === 'link' || lines[0]!.spans.some(isBoxed))) return null;
   const main = mainOf(pieces);
   const sizes = pieces.map(({ type }) => type.size);
   if (Math.max(...sizes) > Math.min(...sizes) * LARGER || Math.max(...sizes) > main.type.size * 1.2)
@@ -129,7 +204,13 @@ function sentenceOf(pieces: readonly Piece[]): TextNode | null {
   }
   // Stretched pieces beside each other stand well as they are; only in a paragraph would each line be one of its own.
   const isLine = rows.length === 1;
-  if (isLine && rows[0]!.fragments.some(({ stretch }) => stretch !== 1)) return null;
+  const [first] = rows;
+  if (
+    isLine &&
+    first!.fragments.some(({ stretch }) => stretch !== 1) &&
+    commonStretch(first!.fragments, main) !== 1
+  )
+    return null;
   const lines = rows.map(({ fragments }) => joinRow(fragments, main, isLine ? EXACT : ABOUT));
   if (lines.some((line) => line === null)) return null;
   const set = lines as readonly Row[];
@@ -155,7 +236,8 @@ interface Row {
 function mainOf(pieces: readonly Piece[]): Piece {
   const isLine = pieces.every(({ lines }) => lines.length === 1);
   const weigh = (piece: Piece) => (isLine ? piece.type.size * 1000 : 0) + lettersIn(piece);
-  return pieces.reduce((best, piece) => (weigh(piece) > weigh(best) ? piece : best));
+  const plain = pieces.filter(({ lines }) => !lines[0]!.spans.some(isBoxed));
+  return plain.reduce((best, piece) => (weigh(piece) > weigh(best) ? piece : best));
 }
 
 function lettersIn({ node }: Piece): number {
@@ -193,19 +275,31 @@ function joinRow(fragments: readonly Placed[], main: Piece, exact: number): Row 
     natural += fragment.width / (spacing === 0 ? fragment.stretch : common);
   }
   const box = boxAround(fragments.map(({ x, width, baseline }) => ({ x, width, y: baseline, height: 0 })));
-  const stretch = isDrawn ? 1 : box.width / natural;
+  const whole = box.width / natural;
+  const stretch = isDrawn || Math.abs(whole - 1) * box.width <= ABOUT ? 1 : whole;
   const drift = fragments.map(({ x }, at) => Math.abs(box.x + starts[at]! * stretch - x));
   return Math.max(...drift) > DRIFT
     ? null
     : { box, stretch, hang: fragments.at(-1)?.hang ?? 0, spans: merged(spans) };
 }
 
-/** How much wider the letters of a row are drawn than they are, most of them: those of the sentence's own type, where it has some. */
+/**
+ * How much wider the letters of a row are drawn than they are: not at all where a good part of them is not, else most of them,
+ * those of the sentence's own type where it has some.
+ */
 function commonStretch(fragments: readonly Placed[], { type }: Piece): number {
+  const asTheyAre = fragments.filter(({ stretch }) => stretch === 1);
+  if (drawnWidth(asTheyAre) >= drawnWidth(fragments) * AS_THEY_ARE) return 1;
   const own = fragments.filter(({ piece }) => sameLook(piece.type, type));
   const counted = own.length > 0 ? own : fragments;
-  const drawn = counted.reduce((sum, { width }) => sum + width, 0);
-  return drawn / counted.reduce((sum, { width, stretch }) => sum + width / stretch, 0);
+  return drawnWidth(counted) / counted.reduce((sum, { width, stretch }) => sum + width / stretch, 0);
+}
+
+/** The share of a row that is drawn as it is, from which on the rest has spaced letters instead. */
+const AS_THEY_ARE = 0.2;
+
+function drawnWidth(fragments: readonly Placed[]): number {
+  return fragments.reduce((sum, { width }) => sum + width, 0);
 }
 
 /** Common practice, no source: letters that are spaced by more of their size read as another type. */
@@ -235,15 +329,20 @@ function addSpace(
 ): void {
   const [last, first] = [spans.at(-1), next[0]];
   if (!last || !first || /\s$/.test(last.text) || /^\s/.test(first.text)) return;
-  const isOwn = (span: TextSpan) => span.href === undefined && span.look.type === undefined;
+  const isOwn = (span: TextSpan) => span.href === undefined && span.look.type === undefined && !isBoxed(span);
   if (isOwn(first) && !isOwn(last)) next[0] = { ...first, text: ` ${first.text}` };
   else if (isPlainSpan(last) && !off.last) spans[spans.length - 1] = { ...last, text: `${last.text} ` };
   else if (isPlainSpan(first) && !off.next) next[0] = { ...first, text: ` ${first.text}` };
   else spans.push({ text: ' ', look: {} });
 }
 
-function isPlainSpan({ look, href }: TextSpan): boolean {
-  return href === undefined && (look.type?.decorations.length ?? 0) === 0;
+function isPlainSpan(span: TextSpan): boolean {
+  const { look, href } = span;
+  return href === undefined && (look.type?.decorations.length ?? 0) === 0 && !isBoxed(span);
+}
+
+function isBoxed({ look }: TextSpan): boolean {
+  return look.padding !== undefined;
 }
 
 /** A span in the sentence's own look, or with all that is otherwise. */
@@ -251,7 +350,8 @@ function dressed(span: TextSpan, spacing: number, piece: Piece, { type }: Piece)
   const own = span.look.type ?? piece.type;
   const letterSpacing = own.letterSpacing + spacing;
   const inside: TypeLook = { ...own, letterSpacing, lineHeight: null, align: type.align };
-  return { ...span, look: sameLook(inside, { ...type, lineHeight: null }) ? {} : { type: inside } };
+  const { type: _, ...box } = span.look;
+  return { ...span, look: sameLook(inside, { ...type, lineHeight: null }) ? box : { ...box, type: inside } };
 }
 
 function sameLook(one: object, other: object): boolean {
@@ -262,7 +362,7 @@ function merged(spans: readonly TextSpan[]): readonly TextSpan[] {
   const list: TextSpan[] = [];
   for (const span of spans) {
     const last = list.at(-1);
-    if (last && last.href === span.href && sameLook(last.look, span.look))
+    if (last && last.href === span.href && !isBoxed(span) && sameLook(last.look, span.look))
       list[list.length - 1] = { ...last, text: last.text + span.text };
     else list.push(span);
   }
@@ -280,6 +380,10 @@ function lineHeightOf(rows: readonly { readonly baseline: number }[], { type, no
   const isSet = node.lines.length > 1 && node.lines.every(({ at }) => at === null);
   if (!even || (isSet && Math.abs(spacing - type.lineHeight!) > 0.1)) return null;
   return isSet ? type.lineHeight : spacing;
+}
+
+function layersOf({ layer, merged = [] }: PageNode): readonly LayerKey[] {
+  return [layer, ...merged];
 }
 
 /** How the lines stand to each other; null when in no way that CSS knows. */
@@ -306,12 +410,15 @@ function textOf(
     width: own.width,
     at: isEven ? null : { x: own.x - box.x, y: height * at, stretch, hang },
   }));
-  const others = pieces.filter((piece) => piece !== main).map((piece) => piece.node);
+  const others = pieces.filter((piece) => piece !== main);
   const { href: _, label: __, even: ___, ...rest } = node;
   return {
     ...rest,
     role: rows.length > 1 || pieces.some((piece) => piece.node.role === 'paragraph') ? 'paragraph' : 'text',
-    merged: [...(node.merged ?? []), ...others.flatMap(({ layer, merged: more = [] }) => [layer, ...more])],
+    merged: [
+      ...(node.merged ?? []),
+      ...others.flatMap(({ whole, node: text }) => [...new Set([...layersOf(whole), ...layersOf(text)])]),
+    ],
     place: {
       kind: 'fixed',
       x: box.x,

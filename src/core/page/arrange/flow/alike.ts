@@ -62,7 +62,8 @@ function areRagged(rows: readonly Row[]): boolean {
   const first = rows[0]!.row.content!.parts;
   return rows.every(
     ({ part, row }) =>
-      isUnseen(part) && row.content!.parts.every(({ box }, at) => Math.abs(box.x - first[at]!.box.x) <= STRAY),
+      isUnseen(part) &&
+      row.content!.parts.every(({ box }, at) => Math.abs(box.x - first[at]!.box.x) <= STRAY),
   );
 }
 
