@@ -178,16 +178,17 @@ function lowerLine(
     look: spanLook(run, main, scale, type),
     ...(run.href !== undefined && { href: run.href }),
   }));
-  const width = line.width * scale;
-  if (!apart) return { spans, width, at: null };
+  const [width, hang] = [line.width * scale, line.hang * scale];
+  if (!apart) return { spans, width, hang, at: null };
   return {
     spans,
     width,
+    hang,
     at: {
       x: (line.x - apart.left) * scale,
       y: (line.baseline - apart.first.baseline) * scale,
       stretch: line.stretch,
-      hang: apart.hangs ? line.hang * scale : 0,
+      hang: apart.hangs ? hang : 0,
     },
   };
 }

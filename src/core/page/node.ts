@@ -200,6 +200,8 @@ export interface TextNodeLine {
   readonly spans: readonly TextSpan[];
   /** As measured, px. */
   readonly width: number;
+  /** Px of white space behind it that is not drawn. */
+  readonly hang: number;
   readonly at: LinePlace | null;
 }
 

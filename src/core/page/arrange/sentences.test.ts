@@ -55,6 +55,18 @@ describe('words of one sentence', () => {
     expect(emitted(convertReading(readInside(keys), 'flow'), 'styles.css')).toContain('background: #dde6ee');
   });
 
+  it('are centred together with the white space that is cut off behind their lines', () => {
+    const lead = widthOf('Holm light', BOLD);
+    const tail = widthOf('is lit');
+    const left = 100 - (lead + SPACE + tail + SPACE) / 2;
+    const rest = `<tspan x="${left + lead}" y="20" xml:space="preserve" textLength="${SPACE + tail}" lengthAdjust="spacingAndGlyphs"> is lit </tspan>`;
+    const second = `<tspan x="${100 - widthOf('from dusk to dawn') / 2}" y="34">from dusk to dawn</tspan>`;
+    const content = `<g id="hint">${text(left, 20, 'Holm light', BOLD)}<text font-size="10" font-family="Commissioner">${rest}${second}</text></g>`;
+    const conversion = convertReading(readInside(content), 'flow');
+    expect(emitted(conversion, 'index.html')).toMatch(/<span class="run [\w-]+">Holm light ?<\/span>/);
+    expect(emitted(conversion, 'styles.css')).toMatch(/\.hint \{[^}]*text-align: center/);
+  });
+
   it.each([
     ['stand apart with a gap of their own', sentence(SPACE + 2)],
     [

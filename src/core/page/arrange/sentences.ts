@@ -21,13 +21,15 @@ const joined = ofBoxes((node) => {
   return made === node ? node : (soleText(made) ?? withRoom(made, node));
 });
 
-/** A group that shows nothing is as high as the lines of what became a sentence in it. */
+/** A group that shows nothing is as large as the lines of what became a sentence in it. */
 function withRoom(made: BoxNode, before: BoxNode): BoxNode {
   const known = new Set(before.children);
   const changed = made.children.filter((child) => !known.has(child));
   if (!isPlain(made.look) || made.place.turn) return made;
-  const { y, height } = boxAround([made, ...changed].map(({ place }) => placedBox(place)));
-  return { ...made, place: { ...made.place, y, height } };
+  return {
+    ...made,
+    place: { ...made.place, ...boxAround([made, ...changed].map(({ place }) => placedBox(place))) },
+  };
 }
 
 function joinAll(nodes: readonly PageNode[]): readonly PageNode[] {
@@ -138,12 +140,12 @@ function textPiece(node: TextNode): Piece | null {
   const left = node.place.x + shift;
   const seen = node.place.width * (turn?.[0] ?? 1);
   const share = { start: 0, middle: 0.5, end: 1 }[type.align];
-  const lines = node.lines.map(({ spans, width, at }, index): Fragment => ({
+  const lines = node.lines.map(({ spans, width, hang, at }, index): Fragment => ({
     x: left + (at ? at.x : (seen - width) * share),
     width,
     baseline: node.place.y + node.baseline + (at ? at.y : index * height),
     stretch: at?.stretch ?? turn?.[0] ?? 1,
-    hang: at?.hang ?? 0,
+    hang,
     spans: spans.map((span) => linked(span, node)),
   }));
   return { whole: node, node, type, lines };
@@ -215,9 +217,9 @@ function sentenceOf(pieces: readonly Piece[]): TextNode | null {
   if (lines.some((line) => line === null)) return null;
   const set = lines as readonly Row[];
   const height = lineHeightOf(rows, main);
-  const align = height === null ? null : alignOf(set);
-  if (height === null || align === null) return null;
-  return textOf(pieces, main, set, { height, align });
+  const aligned = height === null ? null : alignRows(set);
+  if (height === null || aligned === null) return null;
+  return textOf(pieces, main, aligned.rows, { height, align: aligned.align });
 }
 
 interface Placed extends Fragment {
@@ -386,12 +388,22 @@ function layersOf({ layer, merged = [] }: PageNode): readonly LayerKey[] {
   return [layer, ...merged];
 }
 
-/** How the lines stand to each other; null when in no way that CSS knows. */
-function alignOf(rows: readonly Row[]): 'start' | 'middle' | null {
-  const first = rows[0]!.box;
-  if (rows.every(({ box }) => Math.abs(box.x - first.x) <= SAME_LINE)) return 'start';
+interface Aligned {
+  readonly rows: readonly Row[];
+  readonly align: 'start' | 'middle';
+}
+
+/** How the lines stand to each other, with what of the white space behind them counts; null when in no way that CSS knows. */
+function alignRows(rows: readonly Row[]): Aligned | null {
+  const bare = rows.map((row) => ({ ...row, hang: 0 }));
+  if (areInLine(rows, ({ box }) => box.x)) return { rows: bare, align: 'start' };
   const middle = ({ box, hang }: Row) => box.x + (box.width + hang) / 2;
-  return rows.every((row) => Math.abs(middle(row) - middle(rows[0]!)) <= SAME_LINE) ? 'middle' : null;
+  const centred = [bare, rows].find((each) => areInLine(each, middle));
+  return centred ? { rows: centred, align: 'middle' } : null;
+}
+
+function areInLine(rows: readonly Row[], anchor: (row: Row) => number): boolean {
+  return rows.every((row) => Math.abs(anchor(row) - anchor(rows[0]!)) <= SAME_LINE);
 }
 
 function textOf(
@@ -404,10 +416,11 @@ function textOf(
   const box = boxAround(rows.map((row) => ({ ...row.box, width: row.box.width + row.hang })));
   // The upper half of the leading goes down to whole px.
   const baseline = node.baseline + Math.floor((height - type.lineHeight!) / 2);
-  const isEven = rows.every(({ stretch }) => stretch === 1);
+  const isEven = rows.every(({ stretch, hang }) => stretch === 1 && hang === 0);
   const lines = rows.map(({ spans, stretch, hang, box: own }, at): TextNodeLine => ({
     spans,
     width: own.width,
+    hang,
     at: isEven ? null : { x: own.x - box.x, y: height * at, stretch, hang },
   }));
   const others = pieces.filter((piece) => piece !== main);
