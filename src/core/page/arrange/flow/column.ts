@@ -152,9 +152,11 @@ function tendency(part: Part, room: Box): Tendency {
   if (spans(part.box, room)) return isText(part) ? 'any' : 'stretch';
   if (Math.abs(before) <= EDGE) return isText(part) ? 'text' : 'start';
   if (Math.abs(before - after) <= MIDDLE * 1.5) {
-    // A box that all but takes the room is in its middle by chance.
+    // What all but takes the room is in its middle by chance, unless it is a line that may come out wider.
     const isByChance = before + after <= MIDDLE * 1.5 && Math.abs(before - after) > EDGE;
-    return isByChance && !isText(part) ? 'off' : 'middle';
+    const isCentred =
+      isText(part) && (part.node.lines.length === 1 || part.node.look.type?.align === 'middle');
+    return isByChance && !isCentred ? 'off' : 'middle';
   }
   if (Math.abs(after) <= EDGE) return 'end';
   return 'off';

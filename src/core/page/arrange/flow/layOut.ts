@@ -167,12 +167,16 @@ function isAtEnd(hold: Hold): boolean {
   return hold === 'start' || hold === 'end';
 }
 
-/** True where nothing around stands on the side to which a box of its content's width grows. */
+/** Common practice, no source: other languages need up to so much more room, as a share of the width. */
+const LONGER = 0.5;
+
+/** True where nothing around stands near on the side to which a box of its content's width grows. */
 function isFreeBeside(box: Box, hold: Hold, { node }: Part): boolean {
   if (node.kind !== 'box') return true;
   return node.children.every((child) => {
     const other = placedBox(child.place);
-    const isBeside = hold === 'start' ? other.x >= right(box) - 1 : right(other) <= box.x + 1;
+    const gap = hold === 'start' ? other.x - right(box) : box.x - right(other);
+    const isBeside = gap >= -1 && gap < box.width * LONGER;
     return !isBeside || other.y >= bottom(box) || bottom(other) <= box.y;
   });
 }

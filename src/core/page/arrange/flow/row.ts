@@ -1,5 +1,5 @@
 import { bottom, boxAround, right, type Box } from '../../../mockup/box';
-import type { Layout, Wide } from '../../node';
+import type { Layout, TextNode, Wide } from '../../node';
 import { alignLine } from './across';
 import { textsIn, unsureWidth } from './breaks';
 import { layOutGrid } from './grid';
@@ -147,7 +147,15 @@ function beginsWith(part: Part, { x, width }: Box): boolean {
 const ROUNDING = 1;
 
 function isStretched(part: Part): boolean {
-  return isText(part) && part.node.place.turn !== null;
+  return isText(part) && (part.node.place.turn !== null || hasSpacedLetters(part.node));
+}
+
+/** True for a sentence in which some words have spaced letters, to be as wide as they were drawn. */
+function hasSpacedLetters({ look, lines }: TextNode): boolean {
+  const common = look.type?.letterSpacing ?? 0;
+  return lines.some(({ spans }) =>
+    spans.some((span) => (span.look.type?.letterSpacing ?? common) !== common),
+  );
 }
 
 /** Common practice, no source: what takes up so much of a row is its main thing. */
