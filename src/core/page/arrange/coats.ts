@@ -1,6 +1,8 @@
+import { contrast, isSeen, PAPER } from '../../look/contrast';
 import { isPlain, type Border, type Look, type LookShadow, type Sides } from '../../look/look';
-import { bottom, grow, overlaps, right, sameBox } from '../../mockup/box';
+import { bottom, grow, offPx, overlaps, right, sameBox } from '../../mockup/box';
 import { hasRadii, NO_RADII } from '../../mockup/outline';
+import type { Colour } from '../../mockup/paint';
 import { placedBox } from '../lower';
 import type { BoxNode, PageNode } from '../node';
 import { joinFrames } from './frames';
@@ -27,40 +29,70 @@ export function mergeCoats(children: readonly PageNode[]): readonly PageNode[] {
 }
 
 /**
- * A thin bar along the whole upper or lower edge of a group that shows nothing by itself is the group's border there.
- * Places are those of the screen.
+ * Thin bars along whole edges of a group that shows nothing by itself are the group's borders there, as cells of a table
+ * have them. Places are those of the screen.
  */
 export function absorbBars(group: BoxNode): BoxNode {
   if (!isPlain(group.look) || group.place.turn || group.children.length < 2) return group;
-  const children = [...group.children];
-  let sides: Sides = {};
-  const merged = [...(group.merged ?? [])];
-  for (const side of ['top', 'bottom'] as const) {
-    const at = children.findIndex(
+  const found = BARRED.flatMap((side) => {
+    const bar = group.children.find(
       (child) => isLeafBox(child) && !isMeant(child) && isBarAt(child, group, side),
     );
-    const bar = at < 0 ? undefined : children[at];
     const colour = bar && soleColour(bar.look);
-    // A border is painted beneath what is inside: nothing else may lie there.
-    const isFree = bar && children.every((child) => child === bar || !meets(child, bar));
-    if (!bar || !colour || !isFree || children.length < 2) continue;
-    sides = { ...sides, [side]: { width: bar.place.height, colour } };
-    merged.push(bar.layer, ...(bar.merged ?? []));
-    children.splice(at, 1);
-  }
-  return Object.keys(sides).length === 0 ? group : { ...group, merged, look: { sides }, children };
+    return bar && colour && !isSeenOffPx(bar, side, colour) ? [{ side, bar, colour }] : [];
+  });
+  const isBar = (child: PageNode) => found.some(({ bar }) => bar === child);
+  // A border is painted beneath what is inside: nothing else may lie there.
+  const free = found.filter(({ bar, colour }) =>
+    group.children.every(
+      (child) => child === bar || !meets(child, bar) || (isBar(child) && colour.alpha === 1),
+    ),
+  );
+  const children = group.children.filter((child) => free.every(({ bar }) => bar !== child));
+  if (free.length === 0 || children.length === 0) return group;
+  const sides: Sides = Object.fromEntries(
+    free.map(({ side, bar, colour }) => [side, { width: thickness(bar, side), colour }]),
+  );
+  const merged = free.flatMap(({ bar }) => [bar.layer, ...(bar.merged ?? [])]);
+  return { ...group, merged: [...(group.merged ?? []), ...merged], look: { sides }, children };
 }
+
+const BARRED = ['top', 'right', 'bottom', 'left'] as const;
+type Barred = (typeof BARRED)[number];
 
 /** Px: thicker bars are things of their own. */
 const THICKEST_BAR = 2;
+/** How many times as long as its border is wide a group is at least. */
+const LONG = 4;
 
-function isBarAt({ place }: PageNode, { place: around }: BoxNode, side: 'top' | 'bottom'): boolean {
+function isBarAt({ place }: PageNode, { place: around }: BoxNode, side: Barred): boolean {
   const near = (one: number, other: number) => Math.abs(one - other) <= EDGE_SLACK;
-  const spans = near(place.x, around.x) && near(place.x + place.width, around.x + around.width);
-  const at =
-    side === 'top' ? near(place.y, around.y) : near(place.y + place.height, around.y + around.height);
-  const isWhole = near(place.height, Math.round(place.height)) && near(place.y, Math.round(place.y));
-  return spans && at && isWhole && place.height <= THICKEST_BAR;
+  const [bar, box] = [placedBox(place), placedBox(around)];
+  const isUpright = side === 'left' || side === 'right';
+  const spans = isUpright
+    ? near(bar.y, box.y) && near(bottom(bar), bottom(box))
+    : near(bar.x, box.x) && near(right(bar), right(box));
+  const at = {
+    top: [bar.y, box.y],
+    left: [bar.x, box.x],
+    bottom: [bottom(bar), bottom(box)],
+    right: [right(bar), right(box)],
+  };
+  const width = isUpright ? bar.width : bar.height;
+  const room = isUpright ? box.width : box.height;
+  const [one, other] = at[side] as [number, number];
+  const isWhole = near(width, Math.round(width)) && width <= THICKEST_BAR;
+  return spans && near(one, other) && isWhole && room >= width * LONG;
+}
+
+function thickness({ place }: PageNode, side: Barred): number {
+  return side === 'left' || side === 'right' ? place.width : place.height;
+}
+
+/** Browsers put borders at whole px: true where one sees that the bar lay between them. */
+function isSeenOffPx({ place }: PageNode, side: Barred, colour: Colour): boolean {
+  const edge = side === 'left' || side === 'right' ? place.x : place.y;
+  return isSeen(offPx(edge), contrast(colour, PAPER));
 }
 
 function meets(one: PageNode, other: PageNode): boolean {

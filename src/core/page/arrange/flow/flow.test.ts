@@ -244,6 +244,38 @@ describe('rows, columns and grids', () => {
     expect(html).not.toContain('fill');
   });
 
+  it('rows of a table that end with their words have their columns in common, whatever their lines', () => {
+    const row = (id: string, y: number, cells: readonly string[]) =>
+      `<g id="${id}">${cells.map((cell, at) => word([10, 65, 140][at]!, y, cell)).join('')}</g>`;
+    const second = `<text font-size="10" font-family="Commissioner"><tspan x="140" y="50">to Holm</tspan><tspan x="140" y="62">and back</tspan></text>`;
+    const { node } = converted(
+      `<g id="times"><rect width="200" height="90" fill="#eee"/>${row('one', 20, ['Sund', '06:10', 'daily'])}
+        <g id="two">${word(10, 50, 'Lunn')}${word(65, 50, '07:05')}${second}</g>
+        ${row('three', 80, ['Holmefjord', '9', 'weekly'])}</g>`,
+    );
+    const tracks = ['one', 'two', 'three'].map((name) => node(name).layout?.tracks);
+    expect(tracks[0]).toHaveLength(3);
+    expect(tracks[1]).toEqual(tracks[0]);
+    expect(tracks[2]).toEqual(tracks[0]);
+  });
+
+  it('a box that is not quite in the middle stands where it was drawn', () => {
+    const { page } = converted(
+      `<g id="quay"><rect width="200" height="90" fill="#eee"/>${box('sign', 20, 10, 158.6, 30, word(30, 30, 'Sund'))}${box('deck', 0, 60, 200, 20, word(10, 74, 'Holm'))}</g>`,
+    );
+    const sign = walkNodes(page.children).find(({ layer }) => layer.endsWith('/sign'));
+    expect(sign?.place).toMatchObject({ margin: { left: 0, right: expect.closeTo(1.4) as number } });
+  });
+
+  it('a text of several lines beside one that takes what is left is as wide as it was drawn', () => {
+    const broken = `<text font-size="10" font-family="Commissioner"><tspan x="10" y="24">Departing</tspan><tspan x="10" y="36">passengers</tspan></text>`;
+    const { page } = converted(
+      `<g id="form">${broken}${box('wish', 80, 10, 110, 30, word(90, 30, 'Your name, as in your passport'))}</g>`,
+    );
+    const label = walkNodes(page.children).find(({ kind }) => kind === 'text')!;
+    expect(label).toMatchObject({ wraps: 'freely', place: { wide: 'set' } });
+  });
+
   it('the last thing at the far end is pushed there by free space', () => {
     const { css } = converted(
       `<g id="bar"><rect width="200" height="30" fill="#135"/>${word(10, 20, 'Sund')}${word(150, 20, 'Fares')}</g>`,
@@ -301,6 +333,22 @@ describe('boxes of several shapes', () => {
     expect(css).toContain('box-shadow: 0 2px 6px rgb(0 0 0 / 20%)');
     expect(css).toContain('border-bottom: 1px solid #ccc');
     expect(html.match(/<(div|article)/g)).toHaveLength(2);
+  });
+});
+
+describe('lines around words', () => {
+  const cell = (x: number, words: string, colour = '#dde') =>
+    `<g id="cell${x}"><g stroke="${colour}" stroke-linecap="square"><path d="M${x} 10.78H${x + 60}"/><path d="M${x + 60} 10.78V40.78"/></g>${word(x + 10, 30, words)}</g>`;
+
+  it('are the borders of the cell that they lie along', () => {
+    const { css, html } = converted(`<g id="row">${cell(10, 'Sund')}${cell(70, 'Holm')}</g>`);
+    expect(css).toMatch(/border-top: 1px solid #dde;\s+border-right: 1px solid #dde/);
+    expect(html).toMatch(/<(span|li|div) class="[\w-]+"[^>]*>Sund<\//);
+  });
+
+  it('stay bars where one would see a border move to whole px', () => {
+    const { css } = converted(`<g id="row">${cell(10, 'Sund', '#000')}${cell(70, 'Holm', '#000')}</g>`);
+    expect(css).not.toContain('border-top');
   });
 });
 
