@@ -76,7 +76,9 @@ function breakText(
     };
   }
   const isWhole = width >= available - 0.01 && !(loose && place.wide === 'hug');
-  return { ...node, wraps: 'freely', place: isWhole ? place : { ...place, width, wide: narrowed } };
+  // In a row, room that the words do not need would push what follows.
+  const own = narrowed === 'set' ? Math.min(width, place.width + SLACK) : width;
+  return { ...node, wraps: 'freely', place: isWhole ? place : { ...place, width: own, wide: narrowed } };
 }
 
 /** True for what stands at the start across a container in which most things stand so. */
