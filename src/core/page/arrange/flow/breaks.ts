@@ -20,6 +20,8 @@ interface Room {
   readonly begins: (place: FlowPlace) => boolean;
   /** True where the width does not come from the texts themselves. */
   readonly given: boolean;
+  /** True where the room is as wide whatever is in it: long words would widen a column of a grid. */
+  readonly firm: boolean;
   /** True where a text that hugs its words takes one line if nobody says how wide it is. */
   readonly loose: boolean;
 }
@@ -30,12 +32,12 @@ export function textsIn(
   parts: readonly Part[],
   room: Room,
 ): readonly PageNode[] {
-  const { narrowed, given, loose } = room;
+  const { narrowed, given, firm, loose } = room;
   return children.map((child, at): PageNode => {
     if (child.kind !== 'text' || child.place.kind !== 'flow') return child;
     const available = room.of(parts[at]!);
     const { place } = child;
-    return lastBroken(child, [available, narrowed, room.begins(place), given, loose], () =>
+    return lastBroken(child, [available, narrowed, room.begins(place), given, firm, loose], () =>
       breakText(child, place, available, room),
     );
   });
@@ -47,7 +49,7 @@ function breakText(
   node: TextNode,
   place: FlowPlace,
   available: number,
-  { narrowed, begins, given, loose }: Room,
+  { narrowed, begins, given, firm, loose }: Room,
 ): PageNode {
   if (node.lines.length === 1) {
     const seen = place.width * (place.turn?.[0] ?? 1);
@@ -55,7 +57,7 @@ function breakText(
     // Stretched letters break where they have no more room as they are drawn.
     if (seen + 1 > available) return { ...node, wraps: 'never' };
     if (narrowed === 'set') return { ...node, wraps: 'freely' };
-    return begins(place) && place.margin.left === 0
+    return firm && begins(place) && place.margin.left === 0
       ? {
           ...node,
           wraps: 'freely',

@@ -74,6 +74,7 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
       narrowed: 'capped',
       begins: (place) => standsAtStart(place, align),
       given,
+      firm: true,
       loose: false,
     }),
   };

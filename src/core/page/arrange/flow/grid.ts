@@ -96,6 +96,7 @@ export function layOutGrid(
       narrowed: 'capped',
       begins: ({ margin }) => margin.left === 0,
       given: true,
+      firm: false,
       loose: false,
     },
   );

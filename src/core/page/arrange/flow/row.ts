@@ -101,7 +101,7 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
       : 0.5;
   const of = (each: Part) => (isFull ? 0 : each.box.width + slack + (each === last ? more : 0));
   const loose = !given || filled;
-  const room = { of, narrowed: 'set', begins: () => false, given: false, loose } as const;
+  const room = { of, narrowed: 'set', begins: () => false, given: false, firm: false, loose } as const;
   return { layout, children: textsIn(children, parts, room) };
 }
 
