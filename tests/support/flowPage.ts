@@ -110,9 +110,9 @@ export async function grow(page: BrowserPage): Promise<Grown> {
       return words.getBoundingClientRect();
     };
     type Seen = Pick<DOMRect, 'left' | 'top' | 'right' | 'bottom'>;
-    const meet = (one: Seen, other: Seen, by: number) =>
-      Math.min(one.right, other.right) - Math.max(one.left, other.left) > by &&
-      Math.min(one.bottom, other.bottom) - Math.max(one.top, other.top) > by;
+    const meet = (one: Seen, other: Seen) =>
+      Math.min(one.right, other.right) - Math.max(one.left, other.left) > 1 &&
+      Math.min(one.bottom, other.bottom) - Math.max(one.top, other.top) > 1;
     // A list that goes on below where the mockup cuts it off goes on farther when it gets longer.
     const lists = new Set(
       all.filter(
@@ -159,8 +159,7 @@ export async function grow(page: BrowserPage): Promise<Grown> {
     const overlaps = things.flatMap((one, at) =>
       things.flatMap((other, index) => {
         if (index <= at || one.contains(other) || other.contains(one)) return [];
-        // What shares a line of one px with its neighbour overlaps it already.
-        const isNew = !meet(before[at]!, before[index]!, 0.5) && meet(after[at]!, after[index]!, 1);
+        const isNew = !meet(before[at]!, before[index]!) && meet(after[at]!, after[index]!);
         return isNew ? [`${nameOf(one)} and ${nameOf(other)}`] : [];
       }),
     );

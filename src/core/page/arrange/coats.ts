@@ -1,6 +1,6 @@
 import { contrast, isSeen, PAPER } from '../../look/contrast';
 import { isPlain, type Border, type Look, type LookShadow, type Sides } from '../../look/look';
-import { bottom, grow, offPx, overlaps, right, sameBox } from '../../mockup/box';
+import { bottom, grow, offPx, overlaps, right, sameBox, type Box } from '../../mockup/box';
 import { hasRadii, NO_RADII } from '../../mockup/outline';
 import type { Colour } from '../../mockup/paint';
 import { placedBox } from '../lower';
@@ -68,30 +68,40 @@ const LONG = 4;
 function isBarAt({ place }: PageNode, { place: around }: BoxNode, side: Barred): boolean {
   const near = (one: number, other: number) => Math.abs(one - other) <= EDGE_SLACK;
   const [bar, box] = [placedBox(place), placedBox(around)];
-  const isUpright = side === 'left' || side === 'right';
-  const spans = isUpright
-    ? near(bar.y, box.y) && near(bottom(bar), bottom(box))
-    : near(bar.x, box.x) && near(right(bar), right(box));
-  const at = {
-    top: [bar.y, box.y],
-    left: [bar.x, box.x],
-    bottom: [bottom(bar), bottom(box)],
-    right: [right(bar), right(box)],
-  };
-  const width = isUpright ? bar.width : bar.height;
-  const room = isUpright ? box.width : box.height;
-  const [one, other] = at[side] as [number, number];
+  // A bar lies along three edges of its group, and away from the one across.
+  const isAlong = BARRED.every(
+    (each) => each === ACROSS[side] || near(EDGE_OF[each](bar), EDGE_OF[each](box)),
+  );
+  const width = thickness({ place }, side);
   const isWhole = near(width, Math.round(width)) && width <= THICKEST_BAR;
-  return spans && near(one, other) && isWhole && room >= width * LONG;
+  return isAlong && isWhole && thickness({ place: around }, side) >= width * LONG;
 }
 
-function thickness({ place }: PageNode, side: Barred): number {
-  return side === 'left' || side === 'right' ? place.width : place.height;
+const ACROSS: Readonly<Record<Barred, Barred>> = {
+  top: 'bottom',
+  right: 'left',
+  bottom: 'top',
+  left: 'right',
+};
+const EDGE_OF: Readonly<Record<Barred, (box: Box) => number>> = {
+  top: (box) => box.y,
+  right,
+  bottom,
+  left: (box) => box.x,
+};
+
+function isUpright(side: Barred): boolean {
+  return side === 'left' || side === 'right';
+}
+
+/** How far a node reaches across a side of it, px. */
+function thickness({ place }: Pick<PageNode, 'place'>, side: Barred): number {
+  return isUpright(side) ? place.width : place.height;
 }
 
 /** Browsers put borders at whole px: true where one sees that the bar lay between them. */
 function isSeenOffPx({ place }: PageNode, side: Barred, colour: Colour): boolean {
-  const edge = side === 'left' || side === 'right' ? place.x : place.y;
+  const edge = isUpright(side) ? place.x : place.y;
   return isSeen(offPx(edge), contrast(colour, PAPER));
 }
 

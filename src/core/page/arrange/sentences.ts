@@ -4,7 +4,8 @@ import { ofBoxes, withChildren } from '../ofBoxes';
 import { placedBox } from '../lower';
 import { toWholePx } from '../lowerText';
 import type { BoxNode, Extents, Page, PageNode, TextNode, TextNodeLine, TextSpan } from '../node';
-import { borderInsets, isPlain, type TypeLook } from '../../look/look';
+import { isPlain, type TypeLook } from '../../look/look';
+import { innerBox } from './flow/parts';
 import { isMeantOtherwise } from './meaning';
 import { soleText } from './soleText';
 
@@ -106,24 +107,23 @@ const OVER = 0.5;
 
 /** The padding between letters and their box; null when they reach over it. */
 function roomAround(node: BoxNode, line: Fragment, { ascent, descent }: Extents): Edges | null {
-  const box = placedBox(node.place);
-  const border = borderInsets(node.look);
-  const room = {
-    top: line.baseline - ascent - box.y - border.top,
-    right: right(box) - border.right - line.x - line.width,
-    bottom: bottom(box) - border.bottom - line.baseline - descent,
-    left: line.x - box.x - border.left,
-  };
-  if (Object.values(room).some((side) => side < -OVER)) return null;
-  const { top, right: end, bottom: below, left } = room;
-  return { top: plain(top), right: plain(end), bottom: plain(below), left: plain(left) };
+  const inner = innerBox(node);
+  const sides = [
+    line.baseline - ascent - inner.y,
+    right(inner) - line.x - line.width,
+    bottom(inner) - line.baseline - descent,
+    line.x - inner.x,
+  ];
+  if (sides.some((side) => side < -OVER)) return null;
+  const [top, end, below, left] = sides.map(asWritten) as [number, number, number, number];
+  return { top, right: end, bottom: below, left };
 }
 
 /** Common practice, no source: padding is written in quarters of a px, if not in whole ones; what is off by less was measured. */
 const QUARTER = 0.25;
 const MEASURED = 0.06;
 
-function plain(length: number): number {
+function asWritten(length: number): number {
   const quarters = Math.round(length / QUARTER) * QUARTER;
   const exact = Math.round(length * 1000) / 1000;
   return Math.max(0, Math.abs(quarters - length) <= MEASURED ? quarters : exact);
@@ -187,7 +187,7 @@ function sentencesOf(pieces: readonly Piece[]): readonly PageNode[] {
 /** The pieces as one text; null when they are not one sentence. */
 function sentenceOf(pieces: readonly Piece[]): TextNode | null {
   // Links beside each other are choices, not a sentence.
-  if (pieces.every(({ node, lines }) => node.role === 'link' || lines[0]!.spans.some(isBoxed))) return null;
+  if (pieces.every((piece) => piece.node.role === 'link' || hasBox(piece))) return null;
   const main = mainOf(pieces);
   const sizes = pieces.map(({ type }) => type.size);
   if (Math.max(...sizes) > Math.min(...sizes) * LARGER || Math.max(...sizes) > main.type.size * 1.2)
@@ -238,8 +238,12 @@ interface Row {
 function mainOf(pieces: readonly Piece[]): Piece {
   const isLine = pieces.every(({ lines }) => lines.length === 1);
   const weigh = (piece: Piece) => (isLine ? piece.type.size * 1000 : 0) + lettersIn(piece);
-  const plain = pieces.filter(({ lines }) => !lines[0]!.spans.some(isBoxed));
-  return plain.reduce((best, piece) => (weigh(piece) > weigh(best) ? piece : best));
+  const bare = pieces.filter((piece) => !hasBox(piece));
+  return bare.reduce((best, piece) => (weigh(piece) > weigh(best) ? piece : best));
+}
+
+function hasBox({ whole, node }: Piece): boolean {
+  return whole !== node;
 }
 
 function lettersIn({ node }: Piece): number {
