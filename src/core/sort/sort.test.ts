@@ -97,6 +97,17 @@ describe('the rules', () => {
     expect([of('out').role, of('in-button').role]).toEqual(['link', 'box']);
   });
 
+  it('hears in a name only what groups around do not say already', () => {
+    const parts =
+      '<g id="ticket-foot"><rect width="9" height="9"/></g><g id="ticket-button-2"><rect width="9" height="9"/></g>';
+    const of = decided(readInside(`<g id="ticket">${parts}</g>`));
+    expect(['ticket', 'ticket-foot', 'ticket-button-2'].map((name) => of(name).role)).toEqual([
+      'article',
+      'box',
+      'button',
+    ]);
+  });
+
   it('takes the role that the mockup gives', () => {
     expect(
       decided(readInside('<g id="a" role="banner"><rect width="9" height="9"/></g>'))('a'),

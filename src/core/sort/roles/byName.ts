@@ -23,8 +23,8 @@ const TITLES: ReadonlySet<string> = new Set(['title', 'heading', 'headline']);
 /** A group's name says it, by its last telling word: "main navigation" is navigation, "card body" is no card. */
 export const byName: RoleRule = (layer, outcome, facts, { parent }) => {
   if (outcome !== 'element' || layer.kind !== 'group' || layer.sourceName === null) return null;
-  const words = nameWords(splitName(layer.sourceName).bare);
-  const plain = words.filter((word) => !/^\d+$/.test(word));
+  const words = ownWords(layer);
+  const plain = words.filter(isNoNumber);
   if (plain.length === 1 && plain[0] === 'a') return { role: 'link', reason: 'its name says "a"' };
   const heading = words.find((word) => /^h[1-6]$/.test(word));
   if (heading && isOneTitle(layer))
@@ -43,6 +43,28 @@ export const byName: RoleRule = (layer, outcome, facts, { parent }) => {
 /** The role that the name alone asks for. */
 export function namedRole({ sourceName }: Layer): Role | undefined {
   return WORDS.get(tellingWord(nameWords(splitName(sourceName ?? '').bare)) ?? '');
+}
+
+/**
+ * The words of a layer's name without those that it has from a group around: in `ticket` the layer `ticket foot` is a foot
+ * and no ticket (common practice of naming, no source).
+ */
+function ownWords({ key, sourceName }: GroupLayer): readonly string[] {
+  const words = nameWords(splitName(sourceName ?? '').bare);
+  if (words.length < 2) return words;
+  const around = key
+    .split('/')
+    .slice(1, -1)
+    .map((name) => nameWords(name).filter(isNoNumber));
+  const lengths = around
+    .filter((names) => names.every((name, at) => name === words[at]))
+    .map(({ length }) => length);
+  const shared = Math.max(0, ...lengths);
+  return words.slice(shared).some(isNoNumber) ? words.slice(shared) : words;
+}
+
+function isNoNumber(word: string): boolean {
+  return !/^\d+$/.test(word);
 }
 
 function tellingWord(words: readonly string[]): string | undefined {
