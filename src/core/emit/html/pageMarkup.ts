@@ -124,8 +124,10 @@ export function insideOf({ role }: BoxNode, inside: Inside): Inside {
   };
 }
 
+/** True for the words that a field waits with; what is pressed, or has a ground of its own, stands beside them. */
 function isInput(node: PageNode): node is TextNode {
-  return node.kind === 'text' && node.lines.length === 1 && node.lines[0]?.at === null;
+  if (node.kind !== 'text' || node.lines.length !== 1 || node.lines[0]?.at !== null) return false;
+  return !isInteractive(roleEntry(node.role).element) && node.look.fills === undefined;
 }
 
 const OVERFLOWS: Readonly<Record<Scroll, Declaration>> = {

@@ -37,6 +37,14 @@ describe('a box with words alone', () => {
     expect(html).toMatch(/<div class="bar"[^>]*>\s*<span[^>]*>[^]*Sail[^]*by night[^]*<\/span>\s*<\/div>/);
   });
 
+  it('stays around words that stick out of it, which no padding can say', () => {
+    const { html, css } = written(
+      `<g id="count"><rect x="20" y="20" width="90" height="30" fill="#234"/>${words(19.4, 39, '1')}</g><rect y="60" width="200" height="9"/>`,
+    );
+    expect(html).toMatch(/<div class="count"[^>]*>\s*<span/);
+    expect(css).not.toMatch(/padding:[^;]* -\d/);
+  });
+
   it('stays around what means something by itself', () => {
     expect(written(pill(words(35, 39, 'Save all', 'data-slot="label"'))).html).toMatch(
       /<button[^>]*>\s*<span[^>]*data-slot="label"/,

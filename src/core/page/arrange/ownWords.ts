@@ -66,15 +66,16 @@ function commonRole(box: BoxNode, text: TextNode): Role | null {
   return text.role === 'text' || text.role === 'paragraph' ? box.role : null;
 }
 
-/** The padding with the margin of what is inside; null for one that takes what is free. */
+/** The padding with the margin of what is inside; null for one that takes what is free, and for what sticks out of the box. */
 function withMargin(padding: Edges, { top, right, bottom, left }: Margin): Edges | null {
   if (left === null || right === null) return null;
-  return {
+  const sum = {
     top: padding.top + top,
     right: padding.right + right,
     bottom: padding.bottom + bottom,
     left: padding.left + left,
   };
+  return Math.min(sum.top, sum.right, sum.bottom, sum.left) < 0 ? null : sum;
 }
 
 /** Letters in their type, without a look, a meaning or a turn of their own; the box wears their classes. */

@@ -209,12 +209,16 @@ function rowWides(parts: readonly Part[], inner: Box, before: number, after: num
   return firm.map((wide, at) => (at === main ? 'fill' : wide));
 }
 
+/** Px by which the spaces between parts at both ends and in the middle may differ: words are measured to parts of a px. */
+const SAME_SPACE = 1;
+
 function justifyRow(gaps: readonly number[], before: number, after: number, inner: Box): Layout['justify'] {
   if (Math.abs(before - after) <= MIDDLE * 1.5 && before > 0) {
     const isTight = gaps.every((gap) => gap <= TOGETHER);
     if (isTight && before > Math.max(16, inner.height * 0.5)) return 'middle';
   }
-  if (gaps.length === 1 && gaps[0]! > TOGETHER && after <= Math.max(before * 1.5, 40)) return 'between';
+  const isEven = gaps.every((gap) => gap > TOGETHER && Math.abs(gap - gaps[0]!) <= SAME_SPACE);
+  if (gaps.length > 0 && isEven && after <= Math.max(before * 1.5, 40)) return 'between';
   if (after >= -1 && after * 2 < before && before > TOGETHER) return 'end';
   return 'start';
 }
