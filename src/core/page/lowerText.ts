@@ -110,7 +110,11 @@ export function toWholePx(baselines: readonly number[]): number {
   return Math.min(Math.max(strays[0]!, least), most);
 }
 
-function uprightPlace(box: Box, hugs: boolean, widened: number): Place {
+/**
+ * Where upright letters stand: stretched ones from a whole px on, where browsers put them.
+ * @param widened by how much they are stretched
+ */
+export function uprightPlace(box: Box, hugs: boolean, widened: number): Place {
   if (widened === 1) return { kind: 'fixed', ...box, hugs, turn: null };
   const x = Math.floor(box.x);
   return { kind: 'fixed', ...box, x, hugs, turn: [widened, 0, 0, 1], shift: box.x - x };

@@ -2,9 +2,9 @@ import { bottom, boxAround, right, type Box, type Edges } from '../../mockup/box
 import type { LayerKey } from '../../mockup/layer';
 import { ofBoxes, withChildren } from '../ofBoxes';
 import { placedBox } from '../lower';
-import { toWholePx } from '../lowerText';
+import { toWholePx, uprightPlace } from '../lowerText';
 import type { BoxNode, Extents, Page, PageNode, TextNode, TextNodeLine, TextSpan } from '../node';
-import { isPlain, type TypeLook } from '../../look/look';
+import { borderInsets, isPlain, type Look, type TypeLook } from '../../look/look';
 import { innerBox } from './flow/parts';
 import { isMeantOtherwise } from './meaning';
 import { soleText } from './soleText';
@@ -67,6 +67,8 @@ interface Fragment {
   /** How much wider its letters are drawn than they are. */
   readonly stretch: number;
   readonly hang: number;
+  /** What is not letters of it: the padding and borders of a box around them. */
+  readonly room: number;
   readonly spans: readonly TextSpan[];
 }
 
@@ -92,12 +94,12 @@ function boxedPiece(node: BoxNode): Piece | null {
   const padding = roomAround(node, line, piece.node.extents);
   if (!padding) return null;
   const box = placedBox(node.place);
-  const natural = line.width / line.stretch + box.width - line.width;
   const dressedSpan = linked({ ...span, look: { ...span.look, ...node.look, padding } }, node);
+  const room = box.width - line.width;
   return {
     ...piece,
     whole: node,
-    lines: [{ ...line, x: box.x, width: box.width, stretch: box.width / natural, spans: [dressedSpan] }],
+    lines: [{ ...line, x: box.x, width: box.width, room, spans: [dressedSpan] }],
   };
 }
 
@@ -146,6 +148,7 @@ function textPiece(node: TextNode): Piece | null {
     baseline: node.place.y + node.baseline + (at ? at.y : index * height),
     stretch: at?.stretch ?? turn?.[0] ?? 1,
     hang,
+    room: 0,
     spans: spans.map((span) => linked(span, node)),
   }));
   return { whole: node, node, type, lines };
@@ -192,28 +195,21 @@ function sentenceOf(pieces: readonly Piece[]): TextNode | null {
   const sizes = pieces.map(({ type }) => type.size);
   if (Math.max(...sizes) > Math.min(...sizes) * LARGER || Math.max(...sizes) > main.type.size * 1.2)
     return null;
-  const rows: { readonly baseline: number; readonly fragments: Placed[] }[] = [];
+  const rows: Baseline[] = [];
+  const edge = Math.max(...pieces.flatMap(({ lines }) => lines.map(({ x, width }) => x + width)));
   for (const piece of pieces) {
     for (const [at, fragment] of piece.lines.entries()) {
       const row = rows.at(-1);
       const continues = row && Math.abs(row.baseline - fragment.baseline) <= SAME_LINE;
-      // A piece begins in the line in which the one before it ended.
-      if (row && at === 0 && !continues) return null;
+      // A piece begins in the line in which the one before it ended, or in the next one where that is full.
+      if (row && at === 0 && !continues && !goesOnBelow(fragment, row, edge)) return null;
       if (continues) row.fragments.push({ ...fragment, piece });
       else if (row && fragment.baseline < row.baseline) return null;
       else rows.push({ baseline: fragment.baseline, fragments: [{ ...fragment, piece }] });
     }
   }
-  // Stretched pieces beside each other stand well as they are; only in a paragraph would each line be one of its own.
   const isLine = rows.length === 1;
-  const [first] = rows;
-  if (
-    isLine &&
-    first!.fragments.some(({ stretch }) => stretch !== 1) &&
-    commonStretch(first!.fragments, main) !== 1
-  )
-    return null;
-  const lines = rows.map(({ fragments }) => joinRow(fragments, main, isLine ? EXACT : ABOUT));
+  const lines = rows.map(({ fragments }) => joinRow(fragments, main, isLine));
   if (lines.some((line) => line === null)) return null;
   const set = lines as readonly Row[];
   const height = lineHeightOf(rows, main);
@@ -224,6 +220,20 @@ function sentenceOf(pieces: readonly Piece[]): TextNode | null {
 
 interface Placed extends Fragment {
   readonly piece: Piece;
+}
+
+interface Baseline {
+  readonly baseline: number;
+  readonly fragments: Placed[];
+}
+
+/** True for words within a sentence that the line above has no room for; what begins with a capital may be something else. */
+function goesOnBelow({ x, width, spans }: Fragment, { fragments }: Baseline, edge: number): boolean {
+  const [first, last] = [fragments[0]!, fragments.at(-1)!];
+  const text = spans.map((span) => span.text).join('');
+  const [word = ''] = text.trimStart().split(/\s/);
+  if (/^\p{Lu}/u.test(word) || Math.abs(x - first.x) > SAME_LINE || fragments.length < 2) return false;
+  return last.x + last.width + (width * word.length) / text.length > edge;
 }
 
 /** A line of the sentence. */
@@ -253,32 +263,34 @@ function lettersIn({ node }: Piece): number {
   );
 }
 
-function joinRow(fragments: readonly Placed[], main: Piece, exact: number): Row | null {
+function joinRow(fragments: readonly Placed[], main: Piece, isLine: boolean): Row | null {
   const spans: TextSpan[] = [];
   const starts: number[] = [];
   let natural = 0;
   const isDrawn = fragments.every(({ stretch }) => stretch === 1);
-  const slack = isDrawn ? exact : ROUGH;
+  const slack = isDrawn ? (isLine ? EXACT : ABOUT) : isLine ? ABOUT : ROUGH;
   const common = commonStretch(fragments, main);
   for (const [at, fragment] of fragments.entries()) {
     const before = fragments[at - 1];
     const spacing = ownSpacing(fragment, common);
     if (Math.abs(spacing) > fragment.piece.type.size * SPACED) return null;
-    const own = fragment.spans.map((span) => dressed(span, spacing, fragment.piece, main));
+    const own = fragment.spans.map((span) => dressed(span, { spacing, common }, fragment.piece, main));
     if (before) {
-      const gap = fragment.x - before.x - before.width;
+      // As wide as the gap is before the line is stretched.
+      const gap = (fragment.x - before.x - before.width) / common;
       const space = Math.min(before.piece.node.space, fragment.piece.node.space);
       const most = Math.max(before.piece.node.space, fragment.piece.node.space);
       const isSpace = gap >= space - slack && gap <= most + slack;
       if (!isSpace && Math.abs(gap) > slack) return null;
       const off = (each: Placed) =>
         Math.abs(each.piece.node.space - gap) > SAME_SPACE || ownSpacing(each, common) !== 0;
-      if (isSpace) addSpace(spans, own, { last: off(before), next: off(fragment) });
-      natural += isSpace ? gap : 0;
+      const owner = isSpace ? addSpace(spans, own, { last: off(before), next: off(fragment) }) : 'none';
+      const spaced = { none: null, last: before, next: fragment, own: main }[owner];
+      natural += spaced === null ? 0 : spaceIn(spaced, common);
     }
     starts.push(natural);
     spans.push(...own);
-    natural += fragment.width / (spacing === 0 ? fragment.stretch : common);
+    natural += lettersWidth(fragment) / (spacing === 0 ? fragment.stretch : common) + fragment.room / common;
   }
   const box = boxAround(fragments.map(({ x, width, baseline }) => ({ x, width, y: baseline, height: 0 })));
   const whole = box.width / natural;
@@ -298,24 +310,30 @@ function commonStretch(fragments: readonly Placed[], { type }: Piece): number {
   if (drawnWidth(asTheyAre) >= drawnWidth(fragments) * AS_THEY_ARE) return 1;
   const own = fragments.filter(({ piece }) => sameLook(piece.type, type));
   const counted = own.length > 0 ? own : fragments;
-  return drawnWidth(counted) / counted.reduce((sum, { width, stretch }) => sum + width / stretch, 0);
+  return drawnWidth(counted) / counted.reduce((sum, each) => sum + lettersWidth(each) / each.stretch, 0);
 }
 
 /** The share of a row that is drawn as it is, from which on the rest has spaced letters instead. */
 const AS_THEY_ARE = 0.2;
 
 function drawnWidth(fragments: readonly Placed[]): number {
-  return fragments.reduce((sum, { width }) => sum + width, 0);
+  return fragments.reduce((sum, each) => sum + lettersWidth(each), 0);
+}
+
+function lettersWidth({ width, room }: Fragment): number {
+  return width - room;
 }
 
 /** Common practice, no source: letters that are spaced by more of their size read as another type. */
-const SPACED = 0.1;
+const SPACED = 0.15;
 
 /** Px by which a piece may come out wider or narrower before its letters are spaced instead. */
 const UNSPACED = 1;
 
 /** Px between the letters of a piece that is stretched by another share than the rest of its row, so that it is as wide. */
-function ownSpacing({ width, stretch, spans }: Fragment, common: number): number {
+function ownSpacing(fragment: Fragment, common: number): number {
+  const { stretch, spans } = fragment;
+  const width = lettersWidth(fragment);
   if (Math.abs(width - (width / stretch) * common) <= UNSPACED) return 0;
   const letters = spans.reduce((sum, { text }) => sum + [...text].length, 0);
   return Math.round(((width / common - width / stretch) / letters) * 1000) / 1000;
@@ -323,6 +341,9 @@ function ownSpacing({ width, stretch, spans }: Fragment, common: number): number
 
 /** Px by which a space may be wider than the gap that it fills. */
 const SAME_SPACE = 0.5;
+
+/** Whose letters a space between two pieces belongs to: those before it, after it, or the sentence's own. */
+type Owner = 'none' | 'last' | 'next' | 'own';
 
 /**
  * A space stands in the sentence's own look where it can, and neither in a link nor underlined.
@@ -332,14 +353,34 @@ function addSpace(
   spans: TextSpan[],
   next: TextSpan[],
   off: { readonly last: boolean; readonly next: boolean },
-): void {
+): Owner {
   const [last, first] = [spans.at(-1), next[0]];
-  if (!last || !first || /\s$/.test(last.text) || /^\s/.test(first.text)) return;
-  const isOwn = (span: TextSpan) => span.href === undefined && span.look.type === undefined && !isBoxed(span);
-  if (isOwn(first) && !isOwn(last)) next[0] = { ...first, text: ` ${first.text}` };
-  else if (isPlainSpan(last) && !off.last) spans[spans.length - 1] = { ...last, text: `${last.text} ` };
-  else if (isPlainSpan(first) && !off.next) next[0] = { ...first, text: ` ${first.text}` };
+  if (!last || !first || /\s$/.test(last.text) || /^\s/.test(first.text)) return 'none';
+  const owner = spaceOwner(last, first, off);
+  if (owner === 'last') spans[spans.length - 1] = { ...last, text: `${last.text} ` };
+  else if (owner === 'next') next[0] = { ...first, text: ` ${first.text}` };
   else spans.push({ text: ' ', look: {} });
+  return owner;
+}
+
+function spaceOwner(
+  last: TextSpan,
+  first: TextSpan,
+  off: { readonly last: boolean; readonly next: boolean },
+): Exclude<Owner, 'none'> {
+  if (isOwnSpan(first) && !isOwnSpan(last)) return 'next';
+  if (isPlainSpan(last) && !off.last) return 'last';
+  return isPlainSpan(first) && !off.next ? 'next' : 'own';
+}
+
+/** True for words in the sentence's own look. */
+function isOwnSpan(span: TextSpan): boolean {
+  return span.href === undefined && span.look.type === undefined && !isBoxed(span);
+}
+
+/** How wide a space in a piece comes out before its row is stretched, px. */
+function spaceIn(owner: Placed | Piece, common: number): number {
+  return 'piece' in owner ? owner.piece.node.space + ownSpacing(owner, common) : owner.node.space;
 }
 
 function isPlainSpan(span: TextSpan): boolean {
@@ -351,13 +392,28 @@ function isBoxed({ look }: TextSpan): boolean {
   return look.padding !== undefined;
 }
 
+/** How the letters of a piece are set in a row that is stretched by `common`. */
+interface Setting {
+  readonly spacing: number;
+  readonly common: number;
+}
+
 /** A span in the sentence's own look, or with all that is otherwise. */
-function dressed(span: TextSpan, spacing: number, piece: Piece, { type }: Piece): TextSpan {
+function dressed(span: TextSpan, { spacing, common }: Setting, piece: Piece, { type }: Piece): TextSpan {
   const own = span.look.type ?? piece.type;
   const letterSpacing = own.letterSpacing + spacing;
   const inside: TypeLook = { ...own, letterSpacing, lineHeight: null, align: type.align };
-  const { type: _, ...box } = span.look;
+  const { type: _, ...look } = span.look;
+  const box = look.padding && common !== 1 ? { ...look, padding: widened(look.padding, look, common) } : look;
   return { ...span, look: sameLook(inside, { ...type, lineHeight: null }) ? box : { ...box, type: inside } };
+}
+
+/** The padding that is as wide as it was drawn once its row is stretched. */
+function widened(padding: Edges, look: Look, common: number): Edges {
+  const borders = borderInsets(look);
+  const side = (name: 'left' | 'right') =>
+    Math.round(Math.max(0, (padding[name] + borders[name]) / common - borders[name]) * 1000) / 1000;
+  return { ...padding, left: side('left'), right: side('right') };
 }
 
 function sameLook(one: object, other: object): boolean {
@@ -420,7 +476,10 @@ function textOf(
   const box = boxAround(rows.map((row) => ({ ...row.box, width: row.box.width + row.hang })));
   // The upper half of the leading goes down to whole px.
   const baseline = node.baseline + Math.floor((height - type.lineHeight!) / 2);
-  const isEven = rows.every(({ stretch, hang }) => stretch === 1 && hang === 0);
+  const [first] = rows;
+  // A single line is stretched as a whole.
+  const alone = rows.length === 1 && first ? first.stretch : 1;
+  const isEven = alone !== 1 || rows.every(({ stretch, hang }) => stretch === 1 && hang === 0);
   const lines = rows.map(({ spans, stretch, hang, box: own }, at): TextNodeLine => ({
     spans,
     width: own.width,
@@ -436,15 +495,11 @@ function textOf(
       ...(node.merged ?? []),
       ...others.flatMap(({ whole, node: text }) => [...new Set([...layersOf(whole), ...layersOf(text)])]),
     ],
-    place: {
-      kind: 'fixed',
-      x: box.x,
-      y: box.y - baseline,
-      width: right(box) - box.x,
-      height: height * rows.length,
-      hugs: rows.length === 1,
-      turn: null,
-    },
+    place: uprightPlace(
+      { x: box.x, y: box.y - baseline, width: box.width / alone, height: height * rows.length },
+      rows.length === 1,
+      alone,
+    ),
     look: { type: { ...type, lineHeight: height, align } },
     baseline,
     nudge: toWholePx(rows.map(({ box: own }) => own.y)),

@@ -31,23 +31,25 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
     said?.contents === 'row' || said?.gap !== undefined || drawn.some(({ node }) => node.wish?.wide);
   if (!isSaid && (pitch || (given && areEven(drawn, gapsOf(drawn), inner, before, after))))
     return layOutGrid(part, { direction: 'grid', parts: drawn, rows: [drawn], pitch }, given, layOut);
+  // Where things go on past the edge, nothing gives way to them.
+  const isFull = after < -1;
   const wides = given ? rowWides(drawn, inner, before, after) : drawn.map((each) => firmWide(each));
   const parts = said?.gap === undefined ? withPlainGap(drawn, wides) : drawn;
   const gaps = gapsOf(parts);
   const filled = wides.includes('fill');
   const justify = given && !filled ? justifyRow(gaps, before, after, inner) : 'start';
   const free =
-    justify === 'start' && given && !filled && said?.gap === undefined ? freeGap(gaps, before, after) : null;
+    justify === 'start' && given && !filled && !isFull && said?.gap === undefined
+      ? freeGap(gaps, before, after)
+      : null;
   const gap = said?.gap ?? commonGap(gaps.filter((_, at) => at !== free && justify !== 'between'));
   const { align, line, owns } = alignLine(parts, inside);
   const vertical = insets(part, line);
   const spaces = said?.gap === undefined ? spaceOut(gaps, gap, ACROSS_SLACK) : gaps.map(() => 0);
-  // Where things go on past the edge, nothing gives way to them.
-  const isFull = after < -1;
   const last = parts.at(-1);
   const more = last && given && !isFull && justify === 'start' && isStretched(last) ? ROUNDING : 0;
   const children = parts.map((each, at) => {
-    const wide = wides[at]!;
+    const wide = isFull && wides[at] === 'set' ? 'firm' : wides[at]!;
     const own = owns[at]!;
     const left =
       at === 0

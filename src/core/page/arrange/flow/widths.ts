@@ -53,7 +53,9 @@ function hasFreeSpace({ direction, parts }: Content): boolean {
 function isEven(part: Part, content: Content): boolean {
   const inside = boxAround(content.parts.map((each) => each.box));
   const inner = paddingBox(part);
-  return Math.abs(inside.x - inner.x - (right(inner) - right(inside))) <= EVEN;
+  const [before, after] = [inside.x - inner.x, right(inner) - right(inside)];
+  // What lies over the borders would make the box wider by them.
+  return Math.abs(before - after) <= EVEN && before + after >= -EVEN;
 }
 
 /**
