@@ -218,9 +218,14 @@ function lineMarkup(
   return [inlineElement('span', { style: inline(placed, context) }, spans)];
 }
 
+/** Px from which on a line that begins farther in than the others is drawn so. */
+const INDENT = 1;
+
 /** A line of its own that breaks where its letters, as stretched, have no more room. */
-function evenLine({ look, place }: TextNode, { stretch, hang }: LinePlace, width: number): Declaration[] {
-  if (stretch === 1 && hang === 0 && width <= place.width - 1) return [['display', 'block']];
+function evenLine({ look, place }: TextNode, { x, stretch, hang }: LinePlace, width: number): Declaration[] {
+  const isIn = look.type?.align === 'start' && x > INDENT;
+  const indent: Declaration[] = isIn ? [['text-indent', px(x / stretch)]] : [];
+  if (stretch === 1 && hang === 0 && x + width <= place.width - 1) return [['display', 'block'], ...indent];
   const share = { start: 0, middle: 0.5, end: 1 }[look.type?.align ?? 'start'];
   const before = (1 - 1 / stretch) * share * 100;
   // Where it starts, as browsers round it before they stretch it.
@@ -238,6 +243,7 @@ function evenLine({ look, place }: TextNode, { stretch, hang }: LinePlace, width
     share === 0
       ? null
       : ['margin-left', before === 0 ? px(-share) : `calc(${formatNumber(before)}% - ${px(share)})`],
+    ...indent,
     isTurned ? ['transform', turns.join(' ')] : null,
     stretch === 1 ? null : ['transform-origin', `${formatNumber(share * 100)}% 0`],
   ];

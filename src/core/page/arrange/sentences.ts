@@ -3,6 +3,7 @@ import type { LayerKey } from '../../mockup/layer';
 import { ofBoxes, withChildren } from '../ofBoxes';
 import { placedBox } from '../lower';
 import { toWholePx, uprightPlace } from '../lowerText';
+import type { Role } from '../../sort/vocabulary';
 import type { BoxNode, Extents, Page, PageNode, TextNode, TextNodeLine, TextSpan } from '../node';
 import { borderInsets, isPlain, type Look, type TypeLook } from '../../look/look';
 import { innerBox } from './flow/parts';
@@ -72,7 +73,10 @@ interface Fragment {
   readonly spans: readonly TextSpan[];
 }
 
-const ROLES: ReadonlySet<string> = new Set(['text', 'paragraph', 'link']);
+const HEADINGS: ReadonlySet<string> = new Set(
+  ['1', '2', '3', '4', '5', '6'].map((level) => `heading-${level}`),
+);
+const ROLES: ReadonlySet<string> = new Set(['text', 'paragraph', 'link', ...HEADINGS]);
 
 function pieceOf(node: PageNode): Piece | null {
   return node.kind === 'box' ? boxedPiece(node) : node.kind === 'text' ? textPiece(node) : null;
@@ -88,9 +92,13 @@ function boxedPiece(node: BoxNode): Piece | null {
   const line = piece?.lines[0];
   const span = line?.spans[0];
   if (!piece || !line || !span || piece.lines.length > 1 || line.spans.length > 1) return null;
-  const isInline = Object.keys(node.look).every((key) => INLINE.has(key)) && !isPlain(node.look);
+  const isInline = Object.keys(node.look).every((key) => INLINE.has(key));
   if (!isInline || isMeantOtherwise(node) || node.place.turn) return null;
   if (!BOXED.has(node.role) || (node.role === 'link' && piece.node.role === 'link')) return null;
+  if (isPlain(node.look))
+    return node.role === 'link'
+      ? { ...piece, whole: node, lines: [{ ...line, spans: [linked(span, node)] }] }
+      : null;
   const padding = roomAround(node, line, piece.node.extents);
   if (!padding) return null;
   const box = placedBox(node.place);
@@ -167,6 +175,8 @@ const SAME_LINE = 1;
 const EXACT = 0.06;
 const ABOUT = 0.35;
 const ROUGH = 1.5;
+/** Px by which the edges of boxes are drawn beside where they are: at whole px. */
+const SNAPPED = 0.5;
 /** Common practice, no source: by how much letters of one sentence may be larger than others, most of them being large. */
 const LARGER = 1.5;
 /** Px by which words may come to stand elsewhere in a line whose pieces are drawn stretched by different shares. */
@@ -190,7 +200,7 @@ function sentencesOf(pieces: readonly Piece[]): readonly PageNode[] {
 /** The pieces as one text; null when they are not one sentence. */
 function sentenceOf(pieces: readonly Piece[]): TextNode | null {
   // Links beside each other are choices, not a sentence.
-  if (pieces.every((piece) => piece.node.role === 'link' || hasBox(piece))) return null;
+  if (pieces.every((piece) => isLink(piece) || hasBox(piece))) return null;
   const main = mainOf(pieces);
   const sizes = pieces.map(({ type }) => type.size);
   if (Math.max(...sizes) > Math.min(...sizes) * LARGER || Math.max(...sizes) > main.type.size * 1.2)
@@ -202,7 +212,8 @@ function sentenceOf(pieces: readonly Piece[]): TextNode | null {
       const row = rows.at(-1);
       const continues = row && Math.abs(row.baseline - fragment.baseline) <= SAME_LINE;
       // A piece begins in the line in which the one before it ended, or in the next one where that is full.
-      if (row && at === 0 && !continues && !goesOnBelow(fragment, row, edge)) return null;
+      if (row && at === 0 && !continues && !goesOnBelow(fragment, row, { edge, space: main.node.space }))
+        return null;
       if (continues) row.fragments.push({ ...fragment, piece });
       else if (row && fragment.baseline < row.baseline) return null;
       else rows.push({ baseline: fragment.baseline, fragments: [{ ...fragment, piece }] });
@@ -213,7 +224,7 @@ function sentenceOf(pieces: readonly Piece[]): TextNode | null {
   if (lines.some((line) => line === null)) return null;
   const set = lines as readonly Row[];
   const height = lineHeightOf(rows, main);
-  const aligned = height === null ? null : alignRows(set);
+  const aligned = height === null ? null : alignRows(set, main.node.space);
   if (height === null || aligned === null) return null;
   return textOf(pieces, main, aligned.rows, { height, align: aligned.align });
 }
@@ -228,11 +239,16 @@ interface Baseline {
 }
 
 /** True for words within a sentence that the line above has no room for; what begins with a capital may be something else. */
-function goesOnBelow({ x, width, spans }: Fragment, { fragments }: Baseline, edge: number): boolean {
+function goesOnBelow(
+  { x, width, spans }: Fragment,
+  { fragments }: Baseline,
+  { edge, space }: { readonly edge: number; readonly space: number },
+): boolean {
   const [first, last] = [fragments[0]!, fragments.at(-1)!];
   const text = spans.map((span) => span.text).join('');
   const [word = ''] = text.trimStart().split(/\s/);
-  if (/^\p{Lu}/u.test(word) || Math.abs(x - first.x) > SAME_LINE || fragments.length < 2) return false;
+  const isBelow = x >= first.x - SAME_LINE && x <= first.x + space + SAME_LINE;
+  if (/^\p{Lu}/u.test(word) || !isBelow || fragments.length < 2) return false;
   return last.x + last.width + (width * word.length) / text.length > edge;
 }
 
@@ -252,8 +268,12 @@ function mainOf(pieces: readonly Piece[]): Piece {
   return bare.reduce((best, piece) => (weigh(piece) > weigh(best) ? piece : best));
 }
 
-function hasBox({ whole, node }: Piece): boolean {
-  return whole !== node;
+function hasBox({ whole }: Piece): boolean {
+  return whole.kind === 'box' && !isPlain(whole.look);
+}
+
+function isLink({ whole, node }: Piece): boolean {
+  return whole.role === 'link' || node.role === 'link';
 }
 
 function lettersIn({ node }: Piece): number {
@@ -268,16 +288,17 @@ function joinRow(fragments: readonly Placed[], main: Piece, isLine: boolean): Ro
   const starts: number[] = [];
   let natural = 0;
   const isDrawn = fragments.every(({ stretch }) => stretch === 1);
-  const slack = isDrawn ? (isLine ? EXACT : ABOUT) : isLine ? ABOUT : ROUGH;
-  const common = commonStretch(fragments, main);
+  const exact = isDrawn ? (isLine ? EXACT : ABOUT) : isLine ? ABOUT : ROUGH;
+  const common = [commonStretch(fragments, main), 1].find((stretch) => isReadable(fragments, stretch));
+  if (common === undefined) return null;
   for (const [at, fragment] of fragments.entries()) {
     const before = fragments[at - 1];
     const spacing = ownSpacing(fragment, common);
-    if (Math.abs(spacing) > fragment.piece.type.size * SPACED) return null;
     const own = fragment.spans.map((span) => dressed(span, { spacing, common }, fragment.piece, main));
     if (before) {
       // As wide as the gap is before the line is stretched.
       const gap = (fragment.x - before.x - before.width) / common;
+      const slack = hasBox(before.piece) || hasBox(fragment.piece) ? exact + SNAPPED : exact;
       const space = Math.min(before.piece.node.space, fragment.piece.node.space);
       const most = Math.max(before.piece.node.space, fragment.piece.node.space);
       const isSpace = gap >= space - slack && gap <= most + slack;
@@ -326,6 +347,11 @@ function lettersWidth({ width, room }: Fragment): number {
 
 /** Common practice, no source: letters that are spaced by more of their size read as another type. */
 const SPACED = 0.15;
+
+/** True where no letters come out as another type, all of the row being stretched by `common`. */
+function isReadable(fragments: readonly Placed[], common: number): boolean {
+  return fragments.every((each) => Math.abs(ownSpacing(each, common)) <= each.piece.type.size * SPACED);
+}
 
 /** Px by which a piece may come out wider or narrower before its letters are spaced instead. */
 const UNSPACED = 1;
@@ -453,10 +479,15 @@ interface Aligned {
   readonly align: 'start' | 'middle';
 }
 
-/** How the lines stand to each other, with what of the white space behind them counts; null when in no way that CSS knows. */
-function alignRows(rows: readonly Row[]): Aligned | null {
+/**
+ * How the lines stand to each other, with what of the white space behind them counts; null when in no way that CSS knows.
+ * @param space how wide a space is, px: a line may begin with one
+ */
+function alignRows(rows: readonly Row[], space: number): Aligned | null {
   const bare = rows.map((row) => ({ ...row, hang: 0 }));
-  if (areInLine(rows, ({ box }) => box.x)) return { rows: bare, align: 'start' };
+  const left = Math.min(...rows.map(({ box }) => box.x));
+  const begins = ({ box }: Row) => (box.x - left <= space + SAME_LINE ? left : box.x);
+  if (areInLine(rows, begins)) return { rows: bare, align: 'start' };
   const middle = ({ box, hang }: Row) => box.x + (box.width + hang) / 2;
   const centred = [bare, rows].find((each) => areInLine(each, middle));
   return centred ? { rows: centred, align: 'middle' } : null;
@@ -464,6 +495,18 @@ function alignRows(rows: readonly Row[]): Aligned | null {
 
 function areInLine(rows: readonly Row[], anchor: (row: Row) => number): boolean {
   return rows.every((row) => Math.abs(anchor(row) - anchor(rows[0]!)) <= SAME_LINE);
+}
+
+/** Common practice, no source: what has more letters is not read at a glance, and no heading, however large. */
+const HEADING_LETTERS = 90;
+
+/** What the sentence is: a heading where a part of it is one and it is short enough. */
+function roleOf(pieces: readonly Piece[], main: Piece, isLong: boolean): Role {
+  const roles = [main, ...pieces].map(({ node }) => node.role);
+  const letters = pieces.reduce((sum, piece) => sum + lettersIn(piece), 0);
+  const heading = letters <= HEADING_LETTERS ? roles.find((role) => HEADINGS.has(role)) : undefined;
+  if (heading) return heading;
+  return isLong || roles.some((role) => role === 'paragraph' || HEADINGS.has(role)) ? 'paragraph' : 'text';
 }
 
 function textOf(
@@ -479,7 +522,9 @@ function textOf(
   const [first] = rows;
   // A single line is stretched as a whole.
   const alone = rows.length === 1 && first ? first.stretch : 1;
-  const isEven = alone !== 1 || rows.every(({ stretch, hang }) => stretch === 1 && hang === 0);
+  const begins = (own: Box) => align !== 'start' || own.x - box.x <= SAME_LINE;
+  const isEven =
+    alone !== 1 || rows.every(({ stretch, hang, box: own }) => stretch === 1 && hang === 0 && begins(own));
   const lines = rows.map(({ spans, stretch, hang, box: own }, at): TextNodeLine => ({
     spans,
     width: own.width,
@@ -490,7 +535,7 @@ function textOf(
   const { href: _, label: __, even: ___, ...rest } = node;
   return {
     ...rest,
-    role: rows.length > 1 || pieces.some((piece) => piece.node.role === 'paragraph') ? 'paragraph' : 'text',
+    role: roleOf(pieces, main, rows.length > 1),
     merged: [
       ...(node.merged ?? []),
       ...others.flatMap(({ whole, node: text }) => [...new Set([...layersOf(whole), ...layersOf(text)])]),
