@@ -31,8 +31,8 @@ export function lowerText(
   const scale = baked ? meanScale(matrix) : 1;
   const size = main.style.size * scale;
   const stretch = commonStretch(layer);
-  const plain = regularSpacing(layer, 0);
-  const spacing = plain ?? regularSpacing(layer, 1);
+  const plain = regularSpacing(layer, 0, main.style.size);
+  const spacing = plain ?? regularSpacing(layer, 1, main.style.size);
   /** Whether lines are in line only together with the white space that was cut off. */
   const hangs = plain === null && spacing !== null;
   const extents = roundedExtents(face.metrics, size);
@@ -45,10 +45,13 @@ export function lowerText(
   const follows = spacing !== null || layer.lines.length === 1;
   const regular = follows && stretch !== null && !hangs;
   const widened = regular ? stretch : 1;
+  const drawn = baselinesOf(layer, start.y, scale);
+  const even = follows ? evenBaselines(start.y, lineHeight, drawn.length) : drawn;
+  const phase = baked && layer.lines.length > 1 ? phaseOf(even, drawn) : 0;
   const height = follows ? lineHeight * layer.lines.length : spread(layer.lines) * scale + lineHeight;
   const box = {
     x: start.x,
-    y: start.y - baseline,
+    y: start.y + phase - baseline,
     width: ((rightEdge - left) * scale) / widened,
     height,
   };
@@ -68,7 +71,12 @@ export function lowerText(
     baseline,
     extents,
     space: spaceOf(face.metrics, main, scale),
-    nudge: baked ? toWholePx(baselinesOf(layer, start.y, scale)) : 0,
+    nudge: baked
+      ? toWholePx(
+          even.map((y) => y + phase),
+          drawn,
+        )
+      : 0,
     lines: layer.lines.map((line) =>
       lowerLine(line, main, scale, type, regular ? null : { left, first, hangs }),
     ),
@@ -101,13 +109,34 @@ const TIE = 0.1;
  * By how much a text is moved down so that its first baseline lies at a whole px, as far as that leaves every line in
  * the row of px in which it was drawn: browsers draw upright letters at whole px, in SVG and in HTML, and what is lost
  * at every box around must not tip them over.
+ * @param set the baselines as they come out, px
+ * @param drawn the baselines as they were drawn, px
  */
-export function toWholePx(baselines: readonly number[]): number {
-  const strays = baselines.map((baseline) => Math.round(baseline) - baseline);
-  const least = Math.max(...strays) - 0.5 + TIE;
-  const most = Math.min(...strays) + 0.5 - TIE;
+export function toWholePx(set: readonly number[], drawn: readonly number[]): number {
+  const { least, most, first } = movesOf(set, drawn);
   if (least > most) return (least + most) / 2;
-  return Math.min(Math.max(strays[0]!, least), most);
+  return Math.min(Math.max(first, least), most);
+}
+
+/** By how much even lines of which only the rows of px are known have to be moved so that each lies well in its row, px. */
+export function phaseOf(set: readonly number[], drawn: readonly number[]): number {
+  if (drawn.some((baseline) => Math.abs(baseline - Math.round(baseline)) > WHOLE)) return 0;
+  const { least, most } = movesOf(set, drawn);
+  return least > most || (least <= 0 && most >= 0) ? 0 : (least + most) / 2;
+}
+
+function movesOf(set: readonly number[], drawn: readonly number[]) {
+  const strays = drawn.map((baseline, at) => Math.round(baseline) - set[at]!);
+  return {
+    least: Math.max(...strays) - 0.5 + TIE,
+    most: Math.min(...strays) + 0.5 - TIE,
+    first: strays[0]!,
+  };
+}
+
+/** The baselines of lines under each other, px. */
+export function evenBaselines(first: number, lineHeight: number, count: number): readonly number[] {
+  return Array.from({ length: count }, (_, at) => first + lineHeight * at);
 }
 
 /**
@@ -149,20 +178,48 @@ function commonStretch({ lines }: TextLayer): number | null {
 /**
  * Px between the baselines of a regular paragraph: even lines, aligned as the text says; null for anything else.
  * @param counted how much of the white space behind the lines counts, 0–1
+ * @param size of the letters, in the px of the lines
  */
-function regularSpacing(layer: TextLayer, counted: 0 | 1): number | null {
-  const [first, second] = layer.lines;
-  if (!first || !second) return null;
-  const spacing = second.baseline - first.baseline;
-  if (spacing <= 0) return null;
+function regularSpacing(layer: TextLayer, counted: 0 | 1, size: number): number | null {
+  const [first] = layer.lines;
+  if (!first || layer.lines.length < 2) return null;
   const share = { start: 0, middle: 0.5, end: 1 }[layer.align];
   const fromLeft = layer.rightToLeft ? 1 - share : share;
   const anchor = (line: TextLine) => line.x + (line.width + counted * line.hang) * fromLeft;
-  const even = layer.lines.every((line, at) => {
-    const strays = Math.abs(line.baseline - first.baseline - spacing * at) > STRAY;
-    return !strays && Math.abs(anchor(line) - anchor(first)) <= STRAY;
-  });
-  return even ? spacing : null;
+  const aligned = layer.lines.every((line) => Math.abs(anchor(line) - anchor(first)) <= STRAY);
+  return aligned
+    ? evenSpacing(
+        layer.lines.map(({ baseline }) => baseline),
+        size,
+      )
+    : null;
+}
+
+/** Common practice, no source: line heights are multiples of a twentieth of the size, or of a quarter of a px. */
+const SHARE_STEP = 1 / 20;
+const PX_STEP = 1 / 4;
+/** How far a coordinate may be from a whole px and still be one. */
+const WHOLE = 0.01;
+
+/**
+ * Px between even baselines; null when they are not even. Tools that say where letters are drawn have baselines at whole px,
+ * of which the steps differ by one: of all line heights that browsers would draw so, the likeliest.
+ */
+export function evenSpacing(baselines: readonly number[], size: number): number | null {
+  const steps = baselines.slice(1).map((baseline, at) => baseline - baselines[at]!);
+  const [plain] = steps;
+  if (plain === undefined || steps.some((step) => step <= 0)) return null;
+  const strayAt = (spacing: number) =>
+    baselines.map((baseline, at) => baseline - baselines[0]! - spacing * at);
+  if (strayAt(plain).every((stray) => Math.abs(stray) <= STRAY)) return plain;
+  if (baselines.some((baseline) => Math.abs(baseline - Math.round(baseline)) > WHOLE)) return null;
+  const fits = (spacing: number) => {
+    const strays = strayAt(spacing);
+    return Math.max(...strays) - Math.min(...strays) < 1;
+  };
+  const mean = (baselines.at(-1)! - baselines[0]!) / steps.length;
+  const around = (step: number) => [0, 1, -1].map((more) => (Math.round(mean / step) + more) * step);
+  return [...around(size * SHARE_STEP), ...around(PX_STEP), mean].find(fits) ?? null;
 }
 
 function spread(lines: readonly TextLine[]): number {

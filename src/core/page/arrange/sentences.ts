@@ -2,7 +2,7 @@ import { bottom, boxAround, right, type Box, type Edges } from '../../mockup/box
 import type { LayerKey } from '../../mockup/layer';
 import { ofBoxes, withChildren } from '../ofBoxes';
 import { placedBox } from '../lower';
-import { toWholePx, uprightPlace } from '../lowerText';
+import { evenBaselines, evenSpacing, phaseOf, toWholePx, uprightPlace } from '../lowerText';
 import type { Role } from '../../sort/vocabulary';
 import type { BoxNode, Extents, Page, PageNode, TextNode, TextNodeLine, TextSpan } from '../node';
 import { borderInsets, isPlain, type Look, type TypeLook } from '../../look/look';
@@ -461,13 +461,17 @@ function merged(spans: readonly TextSpan[]): readonly TextSpan[] {
 function lineHeightOf(rows: readonly { readonly baseline: number }[], { type, node }: Piece): number | null {
   const [first, second] = rows;
   if (!first || !second) return type.lineHeight;
-  const spacing = (rows.at(-1)!.baseline - first.baseline) / (rows.length - 1);
-  const even = rows.every(
-    ({ baseline }, at) => Math.abs(baseline - first.baseline - spacing * at) <= SAME_LINE,
-  );
   const isSet = node.lines.length > 1 && node.lines.every(({ at }) => at === null);
-  if (!even || (isSet && Math.abs(spacing - type.lineHeight!) > 0.1)) return null;
-  return isSet ? type.lineHeight : spacing;
+  const spacing = isSet
+    ? type.lineHeight!
+    : evenSpacing(
+        rows.map(({ baseline }) => baseline),
+        type.size,
+      );
+  const even = rows.every(
+    ({ baseline }, at) => Math.abs(baseline - first.baseline - (spacing ?? 0) * at) <= SAME_LINE,
+  );
+  return even ? spacing : null;
 }
 
 function layersOf({ layer, merged = [] }: PageNode): readonly LayerKey[] {
@@ -531,6 +535,9 @@ function textOf(
     hang,
     at: isEven ? null : { x: own.x - box.x, y: height * at, stretch, hang },
   }));
+  const drawn = rows.map(({ box: own }) => own.y);
+  const set = evenBaselines(box.y, height, rows.length);
+  const phase = phaseOf(set, drawn);
   const others = pieces.filter((piece) => piece !== main);
   const { href: _, label: __, even: ___, ...rest } = node;
   return {
@@ -541,13 +548,16 @@ function textOf(
       ...others.flatMap(({ whole, node: text }) => [...new Set([...layersOf(whole), ...layersOf(text)])]),
     ],
     place: uprightPlace(
-      { x: box.x, y: box.y - baseline, width: box.width / alone, height: height * rows.length },
+      { x: box.x, y: box.y + phase - baseline, width: box.width / alone, height: height * rows.length },
       rows.length === 1,
       alone,
     ),
     look: { type: { ...type, lineHeight: height, align } },
     baseline,
-    nudge: toWholePx(rows.map(({ box: own }) => own.y)),
+    nudge: toWholePx(
+      set.map((y) => y + phase),
+      drawn,
+    ),
     lines,
     ...(!isEven && { even: true }),
     faces: [...new Set(pieces.flatMap((piece) => piece.node.faces))],
