@@ -69,7 +69,7 @@ export function standingDeclarations(standing: Standing): Declaration[] {
       ['min-width', '0'],
     ],
     whole: turn
-      ? [['width', `${formatNumber(100 / turn[0])}%`]]
+      ? [['width', stretchedWidth(turn[0], (margin.left ?? 0) + (margin.right ?? 0))]]
       : [
           ['width', '100%'],
           ['height', 'auto'],
@@ -91,6 +91,13 @@ export function standingDeclarations(standing: Standing): Declaration[] {
     ...transformDeclarations(standing),
   ];
   return list.filter((entry) => entry !== null);
+}
+
+/** The width of letters that, stretched, fill the box around them but for their margins. */
+function stretchedWidth(stretch: number, margins: number): string {
+  const whole = `${formatNumber(100 / stretch)}%`;
+  const rest = px(Math.abs(margins) / stretch);
+  return rest === '0' ? whole : `calc(${whole} ${margins > 0 ? '-' : '+'} ${rest})`;
 }
 
 /** What the layout puts between px goes back to whole px: from there on it is moved alike in every browser. */

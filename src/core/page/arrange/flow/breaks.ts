@@ -53,17 +53,21 @@ function breakText(
 ): PageNode {
   if (node.lines.length === 1) {
     const seen = place.width * (place.turn?.[0] ?? 1);
+    // What takes the rest of a row may be given a hair less than it needs.
+    if (place.wide === 'fill') return { ...node, wraps: 'freely', place: withMore(place, unsure(seen)) };
     if (!place.turn) return { ...node, wraps: seen > available + 1 ? 'never' : 'freely' };
+    const { left } = place.margin;
+    const isFull = seen + (left ?? 0) + 1 > available;
     // Stretched letters break where they have no more room as they are drawn.
-    if (seen + 1 > available) return { ...node, wraps: 'never' };
-    if (narrowed === 'set') return { ...node, wraps: 'freely' };
-    return firm && begins(place) && place.margin.left === 0
-      ? {
-          ...node,
-          wraps: 'freely',
-          place: { ...place, wide: 'whole', margin: { ...place.margin, right: 0 } },
-        }
-      : { ...node, wraps: 'never' };
+    if (narrowed === 'set' && !isFull) return { ...node, wraps: 'freely' };
+    if (narrowed === 'set' || !firm || left === null || left < 0 || !begins(place) || (isFull && !given))
+      return { ...node, wraps: 'never' };
+    const more = isFull ? unsure(seen) : 0;
+    return {
+      ...node,
+      wraps: 'freely',
+      place: { ...place, wide: 'whole', margin: { ...place.margin, right: more === 0 ? 0 : -more } },
+    };
   }
   const width = freeWidth(node, available);
   if (width === null) {
@@ -71,16 +75,17 @@ function breakText(
     const room = unsure(seen);
     const isTight = given && seen + room > available;
     if (!isTight || !begins(place)) return { ...node, wraps: 'as-drawn' };
-    return {
-      ...node,
-      wraps: 'as-drawn',
-      place: { ...place, margin: { ...place.margin, right: (place.margin.right ?? 0) - room } },
-    };
+    return { ...node, wraps: 'as-drawn', place: withMore(place, room) };
   }
   const isWhole = width >= available - 0.01 && !(loose && place.wide === 'hug');
   // In a row, room that the words do not need would push what follows.
   const own = narrowed === 'set' ? Math.min(width, place.width + SLACK) : width;
   return { ...node, wraps: 'freely', place: isWhole ? place : { ...place, width: own, wide: narrowed } };
+}
+
+/** The place with so much more room at its end, px. */
+function withMore(place: FlowPlace, more: number): FlowPlace {
+  return { ...place, margin: { ...place.margin, right: (place.margin.right ?? 0) - more } };
 }
 
 /** True for what stands at the start across a container in which most things stand so. */

@@ -139,9 +139,23 @@ function widen(part: Part, room: Box, given: boolean): Part {
   if (!given || node.kind !== 'box' || !isUnseen(part) || !part.content) return part;
   const [before, after] = [box.x - room.x, right(room) - right(box)];
   if (before < -EDGE || after < -EDGE) return part;
-  if (!node.made && (before > EDGE || isIntrinsic(part))) return part;
+  if (!node.made && (before > EDGE || (isIntrinsic(part) && !isOfLines(part, room)))) return part;
   const x = node.made ? room.x : box.x;
   return { ...part, box: { ...box, x, width: right(room) - x } };
+}
+
+/** Common practice, no source: words that take up so much of their room are read, and get longer in other languages. */
+const READ = 0.5;
+
+/** True for a box of lines under each other that take up most of the room. */
+function isOfLines({ box, content }: Part, room: Box): boolean {
+  return content?.direction === 'column' && content.parts.every(isOfWords) && box.width >= READ * room.width;
+}
+
+/** True for a text, and for what holds nothing but one. */
+function isOfWords(part: Part): boolean {
+  const [only, ...more] = part.content?.parts ?? [];
+  return isText(part) || (only !== undefined && more.length === 0 && isOfWords(only));
 }
 
 type Tendency = Exclude<Align, 'baseline'> | 'text' | 'any' | 'off';

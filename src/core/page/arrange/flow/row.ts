@@ -163,6 +163,9 @@ function hasSpacedLetters({ look, lines }: TextNode): boolean {
 /** Common practice, no source: what takes up so much of a row is its main thing. */
 const MAIN_SHARE = 0.3;
 
+/** Common practice, no source: a line that takes up so much of a row is read, and gets more room in a wider window. */
+const LONG_LINE = 0.6;
+
 /** Px by which boxes that share a row out may differ: some have borders, half of which reach past them. */
 const SAME_WIDTH = 1.5;
 
@@ -204,7 +207,8 @@ function rowWides(parts: readonly Part[], inner: Box, before: number, after: num
   parts.forEach((each, at) => {
     const isRoomy =
       each.box.width >= MAIN_SHARE * inner.width && (!canHug(each) || each.box.width >= 0.5 * inner.width);
-    const isPlainText = isText(each) && each.node.lines.length < 2;
+    const isPlainText =
+      isText(each) && each.node.lines.length < 2 && each.box.width < LONG_LINE * inner.width;
     if (!isRoomy || isPlainText || each.node.kind === 'picture') return;
     if (main === null || each.box.width > parts[main]!.box.width) main = at;
   });
