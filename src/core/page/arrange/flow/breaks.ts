@@ -54,10 +54,14 @@ function breakText(
   if (node.lines.length === 1) {
     const seen = place.width * (place.turn?.[0] ?? 1);
     // What takes the rest of a row may be given a hair less than it needs.
-    if (place.wide === 'fill') return { ...node, wraps: 'freely', place: withMore(place, unsure(seen)) };
+    if (place.wide === 'fill' && seen <= available + 1)
+      return { ...node, wraps: 'freely', place: withMore(place, unsure(seen)) };
     if (!place.turn) return { ...node, wraps: seen > available + 1 ? 'never' : 'freely' };
     const { left } = place.margin;
-    const isFull = seen + (left ?? 0) + 1 > available;
+    const free = available - seen - (left ?? 0);
+    // What is cut off where the room ends is in one line.
+    if (free < -1) return { ...node, wraps: 'never' };
+    const isFull = free < 1;
     // Stretched letters break where they have no more room as they are drawn.
     if (narrowed === 'set' && !isFull) return { ...node, wraps: 'freely' };
     if (narrowed === 'set' || !firm || left === null || left < 0 || !begins(place) || (isFull && !given))
