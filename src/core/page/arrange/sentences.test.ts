@@ -105,6 +105,56 @@ describe('words of one sentence', () => {
     expect(emitted(conversion, 'styles.css')).toMatch(/letter-spacing: -0\.\d+px/);
   });
 
+  describe('drawn stretched', () => {
+    const squeezed = (x: number, y: number, words: string, attributes = '') =>
+      text(
+        x,
+        y,
+        words,
+        `textLength="${widthOf(words, attributes) * 0.9}" lengthAdjust="spacingAndGlyphs" ${attributes}`,
+      );
+    const lead = 10 + (widthOf('Ferries leave') + SPACE) * 0.9;
+    const after = lead + (widthOf('daily') + SPACE) * 0.9;
+
+    it('are one line that is stretched as a whole, and one heading where they are the pieces of one', () => {
+      const line = (y: number, size = '') =>
+        `<g id="times${y}" ${size}>${squeezed(10, y, 'Ferries leave')}<a href="#fares">${squeezed(lead, y, 'daily')}</a>${squeezed(after, y, 'at noon')}</g>`;
+      const conversion = convertReading(
+        readInside(`${line(30)}<rect width="200" height="1" y="90"/>`),
+        'flow',
+      );
+      expect(emitted(conversion, 'index.html')).toMatch(
+        />Ferries leave <a class="run" href="#fares">daily<\/a> at noon</,
+      );
+      expect(emitted(conversion, 'styles.css')).toMatch(/\.times30 \{[^}]*scaleX\(0\.9\d*\)/);
+      const plain = text(10, 70, 'The harbour office answers all questions that people have about fares');
+      const titled = htmlOf(`<g transform="scale(2)">${line(20)}</g>${plain}`);
+      expect(titled).toMatch(/<h1[^>]*>Ferries leave <a [^>]*>daily<\/a> at noon<\/h1>/);
+    });
+
+    it('begin in a line of their own where the one above has no room for them', () => {
+      const end = lead + widthOf('daily', BOLD) * 0.9;
+      const rest = `<text font-size="10" font-family="Commissioner"><tspan x="10" y="34" textLength="${widthOf('at noon and at dusk') * 0.9}" lengthAdjust="spacingAndGlyphs">at noon and at dusk</tspan></text>`;
+      const note = (words: string) =>
+        `<g id="note">${squeezed(10, 20, 'Ferries leave')}<g>${squeezed(lead, 20, 'daily', BOLD)}</g>${words}</g>`;
+      expect(end).toBeLessThan(10 + widthOf('at noon and at dusk') * 0.9 + 20);
+      expect(htmlOf(note(rest))).toMatch(/daily<\/span><\/span><span[^>]*>at noon and at dusk/);
+      expect(htmlOf(note(rest.replaceAll('at noon', 'At noon')))).not.toMatch(
+        /daily<\/span><\/span><span[^>]*>At/,
+      );
+    });
+  });
+
+  it('leave a box beneath them that is drawn once around words in two lines', () => {
+    const first = 10 + widthOf('Press the key') + SPACE;
+    const key = `<g id="key"><rect x="10" y="10" width="${first - 10 + widthOf('Alt')}" height="28" fill="#dde6ee"/><text font-size="10" font-family="Commissioner"><tspan x="${first}" y="20">Alt</tspan><tspan x="10" y="34">and F</tspan></text></g>`;
+    const after = text(10 + widthOf('and F') + SPACE, 34, 'to see the fares');
+    const html = htmlOf(`<g id="hint">${text(10, 20, 'Press the key')}${key}${after}</g>`);
+    expect(html).toMatch(
+      /<div class="key"[^>]*><\/div>\s*<p [^>]*>Press the key Alt ?(<br>)?and F to see the fares<\/p>/,
+    );
+  });
+
   it('keep their coordinates where everything has some', () => {
     expect(htmlOf(sentence(SPACE), 'nested')).not.toContain('class="run');
   });

@@ -55,6 +55,8 @@ function joinAll(nodes: readonly PageNode[]): readonly PageNode[] {
 interface Piece {
   /** A text, or a box around one. */
   readonly whole: PageNode;
+  /** A box that tools draw once around words that go on in the next line: it stays beneath the sentence. */
+  readonly beneath?: BoxNode;
   readonly node: TextNode;
   readonly type: TypeLook;
   readonly lines: readonly Fragment[];
@@ -89,16 +91,16 @@ const INLINE: ReadonlySet<string> = new Set(['fills', 'border', 'sides', 'radii'
 function boxedPiece(node: BoxNode): Piece | null {
   const [text, ...more] = node.children;
   const piece = text?.kind === 'text' && more.length === 0 ? textPiece(text) : null;
-  const line = piece?.lines[0];
-  const span = line?.spans[0];
-  if (!piece || !line || !span || piece.lines.length > 1 || line.spans.length > 1) return null;
+  if (!piece || isMeantOtherwise(node) || node.place.turn || !BOXED.has(node.role)) return null;
+  const isLinked = node.role === 'link';
+  if (isLinked && piece.node.role === 'link') return null;
+  if (isPlain(node.look)) return isLinked ? linkedPiece(piece, node) : null;
+  const [line] = piece.lines;
+  const [span] = line?.spans ?? [];
   const isInline = Object.keys(node.look).every((key) => INLINE.has(key));
-  if (!isInline || isMeantOtherwise(node) || node.place.turn) return null;
-  if (!BOXED.has(node.role) || (node.role === 'link' && piece.node.role === 'link')) return null;
-  if (isPlain(node.look))
-    return node.role === 'link'
-      ? { ...piece, whole: node, lines: [{ ...line, spans: [linked(span, node)] }] }
-      : null;
+  if (!line || !span || line.spans.length > 1 || !isInline) return null;
+  if (piece.lines.length > 1)
+    return goesOn(piece) ? { ...piece, whole: node, beneath: { ...node, children: [] } } : null;
   const padding = roomAround(node, line, piece.node.extents);
   if (!padding) return null;
   const box = placedBox(node.place);
@@ -109,6 +111,18 @@ function boxedPiece(node: BoxNode): Piece | null {
     whole: node,
     lines: [{ ...line, x: box.x, width: box.width, room, spans: [dressedSpan] }],
   };
+}
+
+/** A text with a link around it. */
+function linkedPiece(piece: Piece, node: BoxNode): Piece {
+  const lines = piece.lines.map((line) => ({ ...line, spans: line.spans.map((span) => linked(span, node)) }));
+  return { ...piece, whole: node, lines };
+}
+
+/** True for words that begin within a line and go on where the next one begins. */
+function goesOn({ lines }: Piece): boolean {
+  const [first, next] = lines;
+  return first !== undefined && next !== undefined && next.x < first.x - SAME_LINE;
 }
 
 const BOXED: ReadonlySet<string> = new Set(['box', 'link']);
@@ -186,7 +200,7 @@ const DRIFT = 3;
 function sentencesOf(pieces: readonly Piece[]): readonly PageNode[] {
   if (pieces.length < 2) return pieces.map(({ whole }) => whole);
   const sentence = sentenceOf(pieces);
-  if (sentence) return [sentence];
+  if (sentence) return [...pieces.flatMap(({ beneath }) => beneath ?? []), sentence];
   const rows: Piece[][] = [];
   for (const piece of pieces) {
     const last = rows.at(-1)?.at(-1)?.lines.at(-1);
@@ -268,8 +282,8 @@ function mainOf(pieces: readonly Piece[]): Piece {
   return bare.reduce((best, piece) => (weigh(piece) > weigh(best) ? piece : best));
 }
 
-function hasBox({ whole }: Piece): boolean {
-  return whole.kind === 'box' && !isPlain(whole.look);
+function hasBox({ whole, beneath }: Piece): boolean {
+  return whole.kind === 'box' && !isPlain(whole.look) && !beneath;
 }
 
 function isLink({ whole, node }: Piece): boolean {
@@ -545,7 +559,9 @@ function textOf(
     role: roleOf(pieces, main, rows.length > 1),
     merged: [
       ...(node.merged ?? []),
-      ...others.flatMap(({ whole, node: text }) => [...new Set([...layersOf(whole), ...layersOf(text)])]),
+      ...others.flatMap(({ whole, beneath, node: text }) => [
+        ...new Set([...(beneath ? [] : layersOf(whole)), ...layersOf(text)]),
+      ]),
     ],
     place: uprightPlace(
       { x: box.x, y: box.y + phase - baseline, width: box.width / alone, height: height * rows.length },

@@ -56,6 +56,43 @@ describe('rows, columns and grids', () => {
     expect(words.map(({ place }) => place.width)).toEqual([136, 136]);
   });
 
+  it('three that stand apart by the same free space share it out', () => {
+    const spans = [
+      [6, 10],
+      [88, 14],
+      [174, 20],
+    ] as const;
+    const piers = spans.map(([x, width]) => box(`pier${x}`, x, 20, width, 20)).join('');
+    const bar = `<g id="bar"><rect y="10" width="200" height="40" fill="#eee"/>${piers}</g>`;
+    expect(converted(bar).node('bar').layout).toMatchObject({ direction: 'row', justify: 'between' });
+  });
+
+  it('of a row that goes on past where it is cut off nothing gives way', () => {
+    const spans = [
+      [10, 50],
+      [70, 64],
+      [144, 80],
+    ] as const;
+    const piers = spans
+      .map(([x, width]) => box(`pier${x}`, x, 20, width, 60, word(x + 4, 40, 'Pier')))
+      .join('');
+    const edge = '<clipPath id="edge"><rect x="10" y="10" width="180" height="80"/></clipPath>';
+    const { page } = converted(
+      `${edge}<g id="quay" clip-path="url(#edge)">${piers}</g><rect y="95" width="200" height="5"/>`,
+    );
+    const wides = walkNodes(page.children).flatMap(({ layer, place }) =>
+      layer.includes('/pier') && place.kind === 'flow' ? [place.wide] : [],
+    );
+    expect(wides).toEqual(['firm', 'firm', 'firm']);
+  });
+
+  it('what lies over the borders of a box does not make it wider', () => {
+    const face =
+      '<g id="face"><rect x="4" y="14" width="110" height="72" fill="none" stroke="#06c" stroke-opacity=".3" stroke-width="8"/><g id="mark" data-tags="picture"><ellipse cx="59" cy="50" rx="59" ry="40"/></g></g>';
+    const { node } = converted(`${face}${box('words', 130, 0, 70, 100, word(134, 40, 'Sund'))}`);
+    expect(node('face').place).not.toMatchObject({ wide: 'hug' });
+  });
+
   it('are read in the order in which they stand, whatever was drawn first', () => {
     const { html } = converted(
       `<g id="list">${word(10, 60, 'third')}${word(10, 20, 'first')}${word(10, 40, 'second')}</g>`,
