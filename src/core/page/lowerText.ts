@@ -215,7 +215,7 @@ export function evenSpacing(baselines: readonly number[], size: number): number 
   if (baselines.some((baseline) => Math.abs(baseline - Math.round(baseline)) > WHOLE)) return null;
   const fits = (spacing: number) => {
     const strays = strayAt(spacing);
-    return Math.max(...strays) - Math.min(...strays) < 1;
+    return Math.max(...strays) - Math.min(...strays) <= 1 - 2 * TIE;
   };
   const mean = (baselines.at(-1)! - baselines[0]!) / steps.length;
   const around = (step: number) => [0, 1, -1].map((more) => (Math.round(mean / step) + more) * step);

@@ -64,7 +64,8 @@ function breakText(
     const isFull = free < 1;
     // Stretched letters break where they have no more room as they are drawn.
     if (narrowed === 'set' && !isFull) return { ...node, wraps: 'freely' };
-    if (narrowed === 'set' || !firm || left === null || left < 0 || !begins(place) || (isFull && !given))
+    const breaks = !isFull || (given && /\S\s+\S/.test(lineText(node.lines[0]!)));
+    if (narrowed === 'set' || !firm || left === null || left < 0 || !begins(place) || !breaks)
       return { ...node, wraps: 'never' };
     const more = isFull ? unsure(seen) : 0;
     return {

@@ -68,7 +68,8 @@ export function layOutGrid(
           ...across.margin,
           bottom: at === rows.length - 1 ? vertical.over.bottom : 0,
         },
-        given: stretched || wide === 'set',
+        // A column that ends with its words is as wide as those.
+        given: (stretched && tracks[column]?.kind !== 'hug') || wide === 'set',
       });
       return [[child, cell]];
     }),
