@@ -133,8 +133,8 @@ function isOnScreen({ key, visible }: Layer, { width, height }: Screen, measures
   return visible && Boolean(painted && touches(painted, { x: 0, y: 0, width, height }));
 }
 
-/** Common practice, no source: a heading is short. */
-const HEADING_LETTERS = 90;
+/** Common practice, no source: a heading is short; what has more letters is not read at a glance, however large. */
+export const HEADING_LETTERS = 90;
 
 /** True for words that can stand over something: numbers and long texts do not. */
 export const canTitle = rememberOf((text: TextLayer): boolean => {

@@ -5,7 +5,7 @@ import { madeBox } from '../../made';
 import type { Page } from '../../node';
 import type { StateNode } from '../../states';
 import { groupPage } from '../nested';
-import { joinSentences } from '../sentences';
+import { joinSentences } from '../sentences/joinSentences';
 import { withGround } from './ground';
 import { evenLineHeights } from './lineHeights';
 import { layingOut } from './layOut';

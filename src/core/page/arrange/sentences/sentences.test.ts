@@ -1,4 +1,4 @@
-import { convertReading, emitted, only, readInside } from '../../../../tests/support/mockups';
+import { convertReading, emitted, only, readInside } from '../../../../../tests/support/mockups';
 
 const text = (x: number, y: number, words: string, attributes = '') =>
   `<g font-size="10" font-family="Commissioner"><text x="${x}" y="${y}" ${attributes}>${words}</text></g>`;

@@ -1,0 +1,191 @@
+import { boxAround, type Box } from '../../../mockup/box';
+import type { LayerKey } from '../../../mockup/layer';
+import { HEADING_LETTERS } from '../../../sort/facts';
+import type { Role } from '../../../sort/vocabulary';
+import { evenBaselines, evenSpacing, phaseOf, toWholePx, uprightPlace } from '../../lowerText';
+import type { PageNode, TextNode, TextNodeLine } from '../../node';
+import { hasBox, HEADINGS, isLink, lettersIn, SAME_LINE, type Fragment, type Piece } from './pieces';
+import { joinRow, type Placed, type Row } from './row';
+
+/** Common practice, no source: by how much letters of one sentence may be larger than others, most of them being large. */
+const LARGER = 1.5;
+
+/** The pieces as one sentence, or as one in each line, as code has them; what is none stays as it is. */
+export function sentencesOf(pieces: readonly Piece[]): readonly PageNode[] {
+  if (pieces.length < 2) return pieces.map(({ whole }) => whole);
+  const sentence = sentenceOf(pieces);
+  if (sentence) return [...pieces.flatMap(({ beneath }) => beneath ?? []), sentence];
+  const rows: Piece[][] = [];
+  for (const piece of pieces) {
+    const last = rows.at(-1)?.at(-1)?.lines.at(-1);
+    const goesOn = last && Math.abs(last.baseline - piece.lines[0]!.baseline) <= SAME_LINE;
+    if (goesOn) rows.at(-1)!.push(piece);
+    else rows.push([piece]);
+  }
+  return rows.length === 1 ? pieces.map(({ whole }) => whole) : rows.flatMap(sentencesOf);
+}
+
+/** The pieces as one text; null when they are not one sentence. */
+function sentenceOf(pieces: readonly Piece[]): TextNode | null {
+  // Links beside each other are choices, not a sentence.
+  if (pieces.every((piece) => isLink(piece) || hasBox(piece))) return null;
+  const main = mainOf(pieces);
+  const sizes = pieces.map(({ type }) => type.size);
+  if (Math.max(...sizes) > Math.min(...sizes) * LARGER || Math.max(...sizes) > main.type.size * 1.2)
+    return null;
+  const rows: Baseline[] = [];
+  const edge = Math.max(...pieces.flatMap(({ lines }) => lines.map(({ x, width }) => x + width)));
+  for (const piece of pieces) {
+    for (const [at, fragment] of piece.lines.entries()) {
+      const row = rows.at(-1);
+      const continues = row && Math.abs(row.baseline - fragment.baseline) <= SAME_LINE;
+      // A piece begins in the line in which the one before it ended, or in the next one where that is full.
+      if (row && at === 0 && !continues && !goesOnBelow(fragment, row, { edge, space: main.node.space }))
+        return null;
+      if (continues) row.fragments.push({ ...fragment, piece });
+      else if (row && fragment.baseline < row.baseline) return null;
+      else rows.push({ baseline: fragment.baseline, fragments: [{ ...fragment, piece }] });
+    }
+  }
+  const isLine = rows.length === 1;
+  const lines = rows.map(({ fragments }) => joinRow(fragments, main, isLine));
+  if (lines.some((line) => line === null)) return null;
+  const set = lines as readonly Row[];
+  const height = lineHeightOf(rows, main);
+  const aligned = height === null ? null : alignRows(set, main.node.space);
+  if (height === null || aligned === null) return null;
+  return textOf(pieces, main, aligned.rows, { height, align: aligned.align });
+}
+
+interface Baseline {
+  readonly baseline: number;
+  readonly fragments: Placed[];
+}
+
+/** True for words within a sentence that the line above has no room for; what begins with a capital may be something else. */
+function goesOnBelow(
+  { x, width, spans }: Fragment,
+  { fragments }: Baseline,
+  { edge, space }: { readonly edge: number; readonly space: number },
+): boolean {
+  const [first, last] = [fragments[0]!, fragments.at(-1)!];
+  const text = spans.map((span) => span.text).join('');
+  const [word = ''] = text.trimStart().split(/\s/);
+  const isBelow = x >= first.x - SAME_LINE && x <= first.x + space + SAME_LINE;
+  if (/^\p{Lu}/u.test(word) || !isBelow || fragments.length < 2) return false;
+  return last.x + last.width + (width * word.length) / text.length > edge;
+}
+
+/** The piece whose look the sentence has: in a single line the largest, in a paragraph the longest. */
+function mainOf(pieces: readonly Piece[]): Piece {
+  const isLine = pieces.every(({ lines }) => lines.length === 1);
+  const weigh = (piece: Piece) => (isLine ? piece.type.size * 1000 : 0) + lettersIn(piece);
+  const bare = pieces.filter((piece) => !hasBox(piece));
+  return bare.reduce((best, piece) => (weigh(piece) > weigh(best) ? piece : best));
+}
+
+/** Px between the baselines; null when they are not even. A single line is as high as its letters. */
+function lineHeightOf(rows: readonly { readonly baseline: number }[], { type, node }: Piece): number | null {
+  const [first, second] = rows;
+  if (!first || !second) return type.lineHeight;
+  const isSet = node.lines.length > 1 && node.lines.every(({ at }) => at === null);
+  const spacing = isSet
+    ? type.lineHeight!
+    : evenSpacing(
+        rows.map(({ baseline }) => baseline),
+        type.size,
+      );
+  const even = rows.every(
+    ({ baseline }, at) => Math.abs(baseline - first.baseline - (spacing ?? 0) * at) <= SAME_LINE,
+  );
+  return even ? spacing : null;
+}
+
+function layersOf({ layer, merged = [] }: PageNode): readonly LayerKey[] {
+  return [layer, ...merged];
+}
+
+interface Aligned {
+  readonly rows: readonly Row[];
+  readonly align: 'start' | 'middle';
+}
+
+/**
+ * How the lines stand to each other, with what of the white space behind them counts; null when in no way that CSS knows.
+ * @param space how wide a space is, px: a line may begin with one
+ */
+function alignRows(rows: readonly Row[], space: number): Aligned | null {
+  const bare = rows.map((row) => ({ ...row, hang: 0 }));
+  const left = Math.min(...rows.map(({ box }) => box.x));
+  const begins = ({ box }: Row) => (box.x - left <= space + SAME_LINE ? left : box.x);
+  if (areInLine(rows, begins)) return { rows: bare, align: 'start' };
+  const middle = ({ box, hang }: Row) => box.x + (box.width + hang) / 2;
+  const centred = [bare, rows].find((each) => areInLine(each, middle));
+  return centred ? { rows: centred, align: 'middle' } : null;
+}
+
+function areInLine(rows: readonly Row[], anchor: (row: Row) => number): boolean {
+  return rows.every((row) => Math.abs(anchor(row) - anchor(rows[0]!)) <= SAME_LINE);
+}
+
+/** What the sentence is: a heading where a part of it is one and it is short enough. */
+function roleOf(pieces: readonly Piece[], main: Piece, isLong: boolean): Role {
+  const roles = [main, ...pieces].map(({ node }) => node.role);
+  const letters = pieces.reduce((sum, piece) => sum + lettersIn(piece), 0);
+  const heading = letters <= HEADING_LETTERS ? roles.find((role) => HEADINGS.has(role)) : undefined;
+  if (heading) return heading;
+  return isLong || roles.some((role) => role === 'paragraph' || HEADINGS.has(role)) ? 'paragraph' : 'text';
+}
+
+function textOf(
+  pieces: readonly Piece[],
+  main: Piece,
+  rows: readonly Row[],
+  { height, align }: { readonly height: number; readonly align: 'start' | 'middle' },
+): TextNode {
+  const { node, type } = main;
+  const box = boxAround(rows.map((row) => ({ ...row.box, width: row.box.width + row.hang })));
+  // The upper half of the leading goes down to whole px.
+  const baseline = node.baseline + Math.floor((height - type.lineHeight!) / 2);
+  const [first] = rows;
+  // A single line is stretched as a whole.
+  const alone = rows.length === 1 && first ? first.stretch : 1;
+  const begins = (own: Box) => align !== 'start' || own.x - box.x <= SAME_LINE;
+  const isEven =
+    alone !== 1 || rows.every(({ stretch, hang, box: own }) => stretch === 1 && hang === 0 && begins(own));
+  const lines = rows.map(({ spans, stretch, hang, box: own }, at): TextNodeLine => ({
+    spans,
+    width: own.width,
+    hang,
+    at: isEven ? null : { x: own.x - box.x, y: height * at, stretch, hang },
+  }));
+  const drawn = rows.map(({ box: own }) => own.y);
+  const set = evenBaselines(box.y, height, rows.length);
+  const phase = phaseOf(set, drawn);
+  const others = pieces.filter((piece) => piece !== main);
+  const { href: _, label: __, even: ___, ...rest } = node;
+  return {
+    ...rest,
+    role: roleOf(pieces, main, rows.length > 1),
+    merged: [
+      ...(node.merged ?? []),
+      ...others.flatMap(({ whole, beneath, node: text }) => [
+        ...new Set([...(beneath ? [] : layersOf(whole)), ...layersOf(text)]),
+      ]),
+    ],
+    place: uprightPlace(
+      { x: box.x, y: box.y + phase - baseline, width: box.width / alone, height: height * rows.length },
+      rows.length === 1,
+      alone,
+    ),
+    look: { type: { ...type, lineHeight: height, align } },
+    baseline,
+    nudge: toWholePx(
+      set.map((y) => y + phase),
+      drawn,
+    ),
+    lines,
+    ...(!isEven && { even: true }),
+    faces: [...new Set(pieces.flatMap((piece) => piece.node.faces))],
+  };
+}
