@@ -47,7 +47,12 @@ export function joinRow(fragments: readonly Placed[], main: Piece, isLine: boole
     const own = fragment.spans.map((span) => dressed(span, { spacing, common }, fragment.piece, main));
     if (before) {
       // As wide as the gap is before the line is stretched.
-      const gap = (fragment.x - before.x - before.width) / common;
+      const apart = (fragment.x - before.x - before.width) / common;
+      const pad = padBetween(before, fragment, apart);
+      if (pad > 0 && fragment.piece.beneath) own[0] = padded(own[0]!, { left: pad, right: 0 });
+      else if (pad > 0) spans.push(padded(spans.pop()!, { left: 0, right: pad }));
+      natural += pad;
+      const gap = apart - pad;
       const slack = hasBox(before.piece) || hasBox(fragment.piece) ? exact + SNAPPED : exact;
       const space = Math.min(before.piece.node.space, fragment.piece.node.space);
       const most = Math.max(before.piece.node.space, fragment.piece.node.space);
@@ -70,6 +75,23 @@ export function joinRow(fragments: readonly Placed[], main: Piece, isLine: boole
   return Math.max(...drift) > DRIFT
     ? null
     : { box, stretch, hang: fragments.at(-1)?.hang ?? 0, spans: merged(spans) };
+}
+
+/** Common practice, no source: px of padding at most beside words that have a box in a line. */
+const PADDING = 8;
+/** What follows words without a space (common practice, no source). */
+const GLUED = /^[,.;:!?)\]]/;
+
+/** The padding between words and their box that lies beneath them, px: what is no space of the gap to what is beside them. */
+function padBetween(before: Placed, after: Placed, gap: number): number {
+  if (!before.piece.beneath && !after.piece.beneath) return 0;
+  const isGlued = GLUED.test(after.spans[0]?.text ?? '');
+  const pad = isGlued ? gap : gap - Math.min(before.piece.node.space, after.piece.node.space);
+  return pad > SAME_SPACE && pad <= PADDING ? Math.round(pad * 1000) / 1000 : 0;
+}
+
+function padded(span: TextSpan, sides: Pick<Edges, 'left' | 'right'>): TextSpan {
+  return { ...span, look: { ...span.look, padding: { top: 0, bottom: 0, ...sides } } };
 }
 
 /**

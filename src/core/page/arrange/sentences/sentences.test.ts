@@ -145,15 +145,22 @@ describe('words of one sentence', () => {
     });
   });
 
-  it('leave a box beneath them that is drawn once around words in two lines', () => {
-    const first = 10 + widthOf('Press the key') + SPACE;
-    const key = `<g id="key"><rect x="10" y="10" width="${first - 10 + widthOf('Alt')}" height="28" fill="#dde6ee"/><text font-size="10" font-family="Commissioner"><tspan x="${first}" y="20">Alt</tspan><tspan x="10" y="34">and F</tspan></text></g>`;
-    const after = text(10 + widthOf('and F') + SPACE, 34, 'to see the fares');
-    const html = htmlOf(`<g id="hint">${text(10, 20, 'Press the key')}${key}${after}</g>`);
-    expect(html).toMatch(
-      /<div class="key"[^>]*><\/div>\s*<p [^>]*>Press the key Alt ?(<br>)?and F to see the fares<\/p>/,
-    );
-  });
+  it.each([0, 4])(
+    'leave a box beneath them that is drawn once around words in two lines, %d px of padding in it',
+    (pad) => {
+      const first = 10 + widthOf('Press the key') + SPACE + pad;
+      const key = `<g id="key"><rect x="10" y="10" width="${first - 10 + widthOf('Alt')}" height="28" fill="#dde6ee"/><text font-size="10" font-family="Commissioner"><tspan x="${first}" y="20">Alt</tspan><tspan x="10" y="34">and F</tspan></text></g>`;
+      const after = text(10 + widthOf('and F') + pad, 34, ', and see the fares');
+      const content = `<g id="hint">${text(10, 20, 'Press the key')}${key}${after}</g>`;
+      const conversion = convertReading(readInside(content), 'flow');
+      const html = emitted(conversion, 'index.html');
+      expect(html).toMatch(/<div class="key"[^>]*><\/div>\s*<p [^>]*>Press the key /);
+      expect(html.replaceAll(/<\/?(span|br)[^>]*>/g, ' ').replaceAll(/\s+/g, ' ')).toMatch(
+        /Press the key Alt and F ?, and see the fares/,
+      );
+      expect(emitted(conversion, 'styles.css').includes('padding: 0 0 0 4px')).toBe(pad > 0);
+    },
+  );
 
   it('keep their coordinates where everything has some', () => {
     expect(htmlOf(sentence(SPACE), 'nested')).not.toContain('class="run');
