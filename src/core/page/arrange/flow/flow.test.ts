@@ -86,6 +86,19 @@ describe('rows, columns and grids', () => {
     expect(wides).toEqual(['firm', 'firm', 'firm']);
   });
 
+  it('things of one size of which each covers a part of the one before are a row that overlaps', () => {
+    const crew = [0, 1, 2].map((at) =>
+      box(`mate${at}`, 10 + at * 20, 10, 26, 26, word(15 + at * 20, 26, 'Ab')),
+    );
+    const { node, page } = converted(
+      `<g id="crew">${crew.join('')}</g><rect y="60" width="200" height="5"/>`,
+    );
+    expect(node('crew').layout).toMatchObject({ direction: 'row', gap: 0 });
+    const mates = walkNodes(page.children).filter(({ layer }) => layer.includes('/mate'));
+    const lefts = mates.map(({ place }) => place.kind === 'flow' && place.margin.left);
+    expect(lefts).toEqual([0, -6, -6]);
+  });
+
   it('what lies over the borders of a box does not make it wider', () => {
     const face =
       '<g id="face"><rect x="4" y="14" width="110" height="72" fill="none" stroke="#06c" stroke-opacity=".3" stroke-width="8"/><g id="mark" data-tags="picture"><ellipse cx="59" cy="50" rx="59" ry="40"/></g></g>';

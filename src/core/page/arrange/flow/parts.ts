@@ -1,5 +1,15 @@
 import Flatbush from 'flatbush';
-import { area, bottom, boxAround, contains, overlaps, right, touches, type Box } from '../../../mockup/box';
+import {
+  area,
+  bottom,
+  boxAround,
+  contains,
+  overlaps,
+  right,
+  sameBox,
+  touches,
+  type Box,
+} from '../../../mockup/box';
 import { borderInsets } from '../../../look/look';
 import { rememberOf } from '../../../mockup/remember';
 import { placedBox } from '../../lower';
@@ -97,6 +107,8 @@ export function contentOf(
   around: { readonly layer: string },
   { holds, cuts }: Sorting = { holds: true, cuts: false },
 ): Pick<Part, 'content' | 'below' | 'above'> {
+  if (isFanned(children))
+    return { content: { direction: 'row', parts: children.map(partOf), rows: [] }, below: [], above: [] };
   if (isDrawing(children)) return { content: null, below: [], above: children };
   const held = holds ? holdContained(children) : children;
   const { flowing, below, above } = separate(held, frame, cuts);
@@ -115,6 +127,27 @@ export function contentOf(
     loose.push(smallest.node);
     left = left.filter((part) => part !== smallest);
   }
+}
+
+/** Common practice, no source: of things that lie over each other like cards in a hand at most so much is covered. */
+const COVERED = 0.6;
+
+/** True for things of one size beside each other, as avatars, of which each covers a part of the one before it. */
+function isFanned(children: readonly PageNode[]): boolean {
+  const boxes = children.map((child) => placedBox(child.place));
+  const [first] = boxes;
+  if (!first || boxes.length < 2 || !children.some(hasWords)) return false;
+  const alike = children.every(({ kind, hidden, place }, at) => {
+    const isFlat = kind !== 'text' && !hidden && !place.turn;
+    return isFlat && sameBox({ ...boxes[at]!, x: first.x }, first, TOUCH);
+  });
+  return (
+    alike &&
+    boxes.slice(1).every((box, at) => {
+      const covered = right(boxes[at]!) - box.x;
+      return covered > TOUCH && covered <= COVERED * box.width;
+    })
+  );
 }
 
 /** Shapes that lie over each other without a word among them are a drawing: each stands where it was drawn. */

@@ -29,7 +29,9 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
   const pitch = arePitched(drawn, gapsOf(drawn));
   const isSaid =
     said?.contents === 'row' || said?.gap !== undefined || drawn.some(({ node }) => node.wish?.wide);
-  if (!isSaid && (pitch || (given && areEven(drawn, gapsOf(drawn), inner, before, after))))
+  // What covers a part of what is before it shares no columns with it.
+  const isFanned = gapsOf(drawn).some((gap) => gap < -SAME_STEP);
+  if (!isSaid && !isFanned && (pitch || (given && areEven(drawn, gapsOf(drawn), inner, before, after))))
     return layOutGrid(part, { direction: 'grid', parts: drawn, rows: [drawn], pitch }, given, layOut);
   // Where things go on past the edge, nothing gives way to them.
   const isFull = after < -1;
