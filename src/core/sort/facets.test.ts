@@ -122,6 +122,15 @@ it('fields hold an input that shows their words', () => {
   expect(html).toMatch(/<label [^>]*>\s*<!-- ask the office -->\s*<input [^>]*placeholder="Which harbour\?"/);
 });
 
+it('what is pressed in a field is not what is typed into it', () => {
+  const { html } = converted(`
+    <g id="fare-field"><rect x="10" y="10" width="180" height="36" rx="4" fill="#fff" stroke="#ccc"/>
+    <text x="22" y="32" font-size="14" fill="#888">Your fare</text>
+    <g id="clear-button"><text x="150" y="32" font-size="14" fill="#234">Clear</text></g></g>`);
+  expect(html).toMatch(/<input [^>]*placeholder="Your fare"/);
+  expect(html).not.toMatch(/placeholder="Clear"|<input[^>]*type="button"/);
+});
+
 it('pictures keep the folders in their names, classes do not', () => {
   const { plan, html } = converted(`
     <path data-name="signs/Buoy light" d="M0 0q9 9 20 0v20z"/>
