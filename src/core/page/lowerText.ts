@@ -4,13 +4,18 @@ import type { TextLayer, TextLine, TextRun } from '../mockup/layer';
 import type { Box } from '../mockup/box';
 import { applyTo, isUniform, meanScale, type Matrix } from '../mockup/matrix';
 import type { FaceMetrics } from '../mockup/type';
-import { baselineInLine, roundedExtents } from './baselines';
+import {
+  baselineInLine,
+  evenBaselines,
+  evenSpacing,
+  fitLines,
+  roundedExtents,
+  STRAY,
+  UNMOVED,
+} from './baselines';
 import { dressLook, elementClip } from './dress';
 import type { SharedParts } from './lower';
 import type { Place, TextNode, TextNodeLine, Turn } from './node';
-
-/** How far lines may stray from a regular paragraph, px. */
-const STRAY = 0.6;
 
 /**
  * A text as a text node whose first baseline falls where it was drawn.
@@ -47,7 +52,7 @@ export function lowerText(
   const widened = regular ? stretch : 1;
   const drawn = baselinesOf(layer, start.y, scale);
   const even = follows ? evenBaselines(start.y, lineHeight, drawn.length) : drawn;
-  const phase = baked && layer.lines.length > 1 ? phaseOf(even, drawn) : 0;
+  const { phase, nudge } = baked ? fitLines(even, drawn) : UNMOVED;
   const height = follows ? lineHeight * layer.lines.length : spread(layer.lines) * scale + lineHeight;
   const box = {
     x: start.x,
@@ -71,12 +76,7 @@ export function lowerText(
     baseline,
     extents,
     space: spaceOf(face.metrics, main, scale),
-    nudge: baked
-      ? toWholePx(
-          even.map((y) => y + phase),
-          drawn,
-        )
-      : 0,
+    nudge,
     lines: layer.lines.map((line) =>
       lowerLine(line, main, scale, type, regular ? null : { left, first, hangs }),
     ),
@@ -100,43 +100,6 @@ function spaceOf({ space, unitsPerEm }: FaceMetrics, { style }: TextRun, scale: 
 
 function baselinesOf({ lines }: TextLayer, first: number, scale: number): readonly number[] {
   return lines.map((line) => first + (line.baseline - lines[0]!.baseline) * scale);
-}
-
-/** Px from where a baseline would be rounded to another px. */
-const TIE = 0.1;
-
-/**
- * By how much a text is moved down so that its first baseline lies at a whole px, as far as that leaves every line in
- * the row of px in which it was drawn: browsers draw upright letters at whole px, in SVG and in HTML, and what is lost
- * at every box around must not tip them over.
- * @param set the baselines as they come out, px
- * @param drawn the baselines as they were drawn, px
- */
-export function toWholePx(set: readonly number[], drawn: readonly number[]): number {
-  const { least, most, first } = movesOf(set, drawn);
-  if (least > most) return (least + most) / 2;
-  return Math.min(Math.max(first, least), most);
-}
-
-/** By how much even lines of which only the rows of px are known have to be moved so that each lies well in its row, px. */
-export function phaseOf(set: readonly number[], drawn: readonly number[]): number {
-  if (drawn.some((baseline) => Math.abs(baseline - Math.round(baseline)) > WHOLE)) return 0;
-  const { least, most } = movesOf(set, drawn);
-  return least > most || (least <= 0 && most >= 0) ? 0 : (least + most) / 2;
-}
-
-function movesOf(set: readonly number[], drawn: readonly number[]) {
-  const strays = drawn.map((baseline, at) => Math.round(baseline) - set[at]!);
-  return {
-    least: Math.max(...strays) - 0.5 + TIE,
-    most: Math.min(...strays) + 0.5 - TIE,
-    first: strays[0]!,
-  };
-}
-
-/** The baselines of lines under each other, px. */
-export function evenBaselines(first: number, lineHeight: number, count: number): readonly number[] {
-  return Array.from({ length: count }, (_, at) => first + lineHeight * at);
 }
 
 /**
@@ -193,33 +156,6 @@ function regularSpacing(layer: TextLayer, counted: 0 | 1, size: number): number 
         size,
       )
     : null;
-}
-
-/** Common practice, no source: line heights are multiples of a twentieth of the size, or of a quarter of a px. */
-const SHARE_STEP = 1 / 20;
-const PX_STEP = 1 / 4;
-/** How far a coordinate may be from a whole px and still be one. */
-const WHOLE = 0.01;
-
-/**
- * Px between even baselines; null when they are not even. Tools that say where letters are drawn have baselines at whole px,
- * of which the steps differ by one: of all line heights that browsers would draw so, the likeliest.
- */
-export function evenSpacing(baselines: readonly number[], size: number): number | null {
-  const steps = baselines.slice(1).map((baseline, at) => baseline - baselines[at]!);
-  const [plain] = steps;
-  if (plain === undefined || steps.some((step) => step <= 0)) return null;
-  const strayAt = (spacing: number) =>
-    baselines.map((baseline, at) => baseline - baselines[0]! - spacing * at);
-  if (strayAt(plain).every((stray) => Math.abs(stray) <= STRAY)) return plain;
-  if (baselines.some((baseline) => Math.abs(baseline - Math.round(baseline)) > WHOLE)) return null;
-  const fits = (spacing: number) => {
-    const strays = strayAt(spacing);
-    return Math.max(...strays) - Math.min(...strays) <= 1 - 2 * TIE;
-  };
-  const mean = (baselines.at(-1)! - baselines[0]!) / steps.length;
-  const around = (step: number) => [0, 1, -1].map((more) => (Math.round(mean / step) + more) * step);
-  return [...around(size * SHARE_STEP), ...around(PX_STEP), mean].find(fits) ?? null;
 }
 
 function spread(lines: readonly TextLine[]): number {

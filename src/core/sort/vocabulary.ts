@@ -117,6 +117,11 @@ export function isRole(value: string): value is Role {
   return Object.hasOwn(ROLES, value);
 }
 
+/** True for the role of a heading of any level. */
+export function isHeading(role: Role): boolean {
+  return role.startsWith('heading-');
+}
+
 export const ROLE_NAMES = Object.keys(ROLES) as Role[];
 export const OUTCOME_NAMES = Object.keys(OUTCOMES) as Outcome[];
 

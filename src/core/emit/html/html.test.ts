@@ -46,6 +46,18 @@ it('lines that are stretched start at a whole px and are moved by the rest, as b
   ]);
 });
 
+it('a line that is set from the right begins there, however short it is', () => {
+  const line = (y: number, words: string, length: number) =>
+    `<tspan x="190" y="${y}" textLength="${length}" lengthAdjust="spacingAndGlyphs">${words}</tspan>`;
+  const words = `${line(20, 'שלום לכולם בנמל', 120)}${line(34, 'שלום', 30)}`;
+  const reading = readInside(
+    `<text direction="rtl" font-family="DejaVu Sans" font-size="10">${words}</text>`,
+  );
+  const html = emitted(convertReading(reading, 'flow'), 'index.html');
+  expect(html).toContain('שלום');
+  expect(html).not.toContain('text-indent');
+});
+
 it('lines that are placed one by one are underlined as the whole is', () => {
   const written = (decoration: string) => {
     const reading = readInside(

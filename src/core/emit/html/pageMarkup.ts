@@ -223,7 +223,7 @@ const INDENT = 1;
 
 /** A line of its own that breaks where its letters, as stretched, have no more room. */
 function evenLine({ look, place }: TextNode, { x, stretch, hang }: LinePlace, width: number): Declaration[] {
-  const isIn = look.type?.align === 'start' && x > INDENT;
+  const isIn = look.type?.align === 'start' && !look.type.rightToLeft && x > INDENT;
   const indent: Declaration[] = isIn ? [['text-indent', px(x / stretch)]] : [];
   if (stretch === 1 && hang === 0 && x + width <= place.width - 1) return [['display', 'block'], ...indent];
   const share = { start: 0, middle: 0.5, end: 1 }[look.type?.align ?? 'start'];

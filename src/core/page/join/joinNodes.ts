@@ -1,6 +1,6 @@
 import { diffArrays } from 'diff';
 import type { LayerKey } from '../../mockup/layer';
-import type { Role } from '../../sort/vocabulary';
+import { isHeading, type Role } from '../../sort/vocabulary';
 import { isMade } from '../made';
 import {
   lineText,
@@ -137,8 +137,7 @@ function joinTwo(wide: PageNode, narrow: PageNode): PageNode | null {
 /** Words are a paragraph or a title by their lines and size, which differ between screens: the wide one decides. */
 function commonRole(wide: PageNode, narrow: PageNode): Role | null {
   if (wide.role === narrow.role) return wide.role;
-  const isWords = ({ role }: PageNode) =>
-    role === 'text' || role === 'paragraph' || role.startsWith('heading');
+  const isWords = ({ role }: PageNode) => role === 'text' || role === 'paragraph' || isHeading(role);
   if (!isWords(wide) || !isWords(narrow)) return null;
   return wide.role === 'text' ? narrow.role : wide.role;
 }

@@ -23,7 +23,7 @@ const TITLES: ReadonlySet<string> = new Set(['title', 'heading', 'headline']);
 /** A group's name says it, by its last telling word: "main navigation" is navigation, "card body" is no card. */
 export const byName: RoleRule = (layer, outcome, facts, { parent }) => {
   if (outcome !== 'element' || layer.kind !== 'group' || layer.sourceName === null) return null;
-  const words = ownWords(layer);
+  const words = addedWords(layer);
   const plain = words.filter(isNoNumber);
   if (plain.length === 1 && plain[0] === 'a') return { role: 'link', reason: 'its name says "a"' };
   const heading = words.find((word) => /^h[1-6]$/.test(word));
@@ -41,15 +41,15 @@ export const byName: RoleRule = (layer, outcome, facts, { parent }) => {
 };
 
 /** The role that the name alone asks for. */
-export function namedRole({ sourceName }: Layer): Role | undefined {
-  return WORDS.get(tellingWord(nameWords(splitName(sourceName ?? '').bare)) ?? '');
+export function namedRole(layer: Layer): Role | undefined {
+  return WORDS.get(tellingWord(addedWords(layer)) ?? '');
 }
 
 /**
  * The words of a layer's name without those that it has from a group around: in `ticket` the layer `ticket foot` is a foot
  * and no ticket (common practice of naming, no source).
  */
-function ownWords({ key, sourceName }: GroupLayer): readonly string[] {
+function addedWords({ key, sourceName }: Layer): readonly string[] {
   const words = nameWords(splitName(sourceName ?? '').bare);
   if (words.length < 2) return words;
   const around = key

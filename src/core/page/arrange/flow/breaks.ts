@@ -45,47 +45,44 @@ export function textsIn(
 
 const lastBroken = lastMade<TextNode, PageNode>();
 
-function breakText(
-  node: TextNode,
-  place: FlowPlace,
-  available: number,
-  { narrowed, begins, given, firm, loose }: Room,
-): PageNode {
-  if (node.lines.length === 1) {
-    const seen = place.width * (place.turn?.[0] ?? 1);
-    // What takes the rest of a row may be given a hair less than it needs.
-    if (place.wide === 'fill' && seen <= available + 1)
-      return { ...node, wraps: 'freely', place: withMore(place, unsure(seen)) };
-    if (!place.turn) return { ...node, wraps: seen > available + 1 ? 'never' : 'freely' };
-    const { left } = place.margin;
-    const free = available - seen - (left ?? 0);
-    // What is cut off where the room ends is in one line.
-    if (free < -1) return { ...node, wraps: 'never' };
-    const isFull = free < 1;
-    // Stretched letters break where they have no more room as they are drawn.
-    if (narrowed === 'set' && !isFull) return { ...node, wraps: 'freely' };
-    const breaks = !isFull || (given && /\S\s+\S/.test(lineText(node.lines[0]!)));
-    if (narrowed === 'set' || !firm || left === null || left < 0 || !begins(place) || !breaks)
-      return { ...node, wraps: 'never' };
-    const more = isFull ? unsure(seen) : 0;
-    return {
-      ...node,
-      wraps: 'freely',
-      place: { ...place, wide: 'whole', margin: { ...place.margin, right: more === 0 ? 0 : -more } },
-    };
-  }
+function breakText(node: TextNode, place: FlowPlace, available: number, room: Room): PageNode {
+  if (node.lines.length === 1) return breakLine(node, place, available, room);
+  const { narrowed, begins, given, loose } = room;
   const width = freeWidth(node, available);
   if (width === null) {
     const seen = place.width * (place.turn?.[0] ?? 1);
-    const room = unsure(seen);
-    const isTight = given && seen + room > available;
-    if (!isTight || !begins(place)) return { ...node, wraps: 'as-drawn' };
-    return { ...node, wraps: 'as-drawn', place: withMore(place, room) };
+    const isTight = given && seen + unsure(seen) > available;
+    const own = isTight && begins(place) ? withMore(place, unsure(seen)) : place;
+    return { ...node, wraps: 'as-drawn', place: own };
   }
   const isWhole = width >= available - 0.01 && !(loose && place.wide === 'hug');
   // In a row, room that the words do not need would push what follows.
   const own = narrowed === 'set' ? Math.min(width, place.width + SLACK) : width;
   return { ...node, wraps: 'freely', place: isWhole ? place : { ...place, width: own, wide: narrowed } };
+}
+
+/** How a text of one line breaks. */
+function breakLine(
+  node: TextNode,
+  place: FlowPlace,
+  available: number,
+  { narrowed, begins, given, firm }: Room,
+): PageNode {
+  const seen = place.width * (place.turn?.[0] ?? 1);
+  // What takes the rest of a row may be given a hair less than it needs.
+  if (place.wide === 'fill' && seen <= available + 1)
+    return { ...node, wraps: 'freely', place: withMore(place, unsure(seen)) };
+  if (!place.turn) return { ...node, wraps: seen > available + 1 ? 'never' : 'freely' };
+  const { left } = place.margin;
+  const free = available - seen - (left ?? 0);
+  const isFull = free < 1;
+  // Stretched letters break where they have no more room as they are drawn.
+  if (narrowed === 'set') return { ...node, wraps: isFull ? 'never' : 'freely' };
+  // A full line breaks where it can, and what is cut off where the room ends is in one line.
+  const breaks = !isFull || (given && free >= -1 && /\S\s+\S/.test(lineText(node.lines[0]!)));
+  if (!firm || left === null || left < 0 || !begins(place) || !breaks) return { ...node, wraps: 'never' };
+  const right = isFull ? -unsure(seen) : 0;
+  return { ...node, wraps: 'freely', place: { ...place, wide: 'whole', margin: { ...place.margin, right } } };
 }
 
 /** The place with so much more room at its end, px. */

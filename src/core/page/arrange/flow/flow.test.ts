@@ -57,12 +57,7 @@ describe('rows, columns and grids', () => {
   });
 
   it('three that stand apart by the same free space share it out', () => {
-    const spans = [
-      [6, 10],
-      [88, 14],
-      [174, 20],
-    ] as const;
-    const piers = spans.map(([x, width]) => box(`pier${x}`, x, 20, width, 20)).join('');
+    const piers = box('sund', 6, 20, 10, 20) + box('holm', 88, 20, 14, 20) + box('lunn', 174, 20, 20, 20);
     const bar = `<g id="bar"><rect y="10" width="200" height="40" fill="#eee"/>${piers}</g>`;
     expect(converted(bar).node('bar').layout).toMatchObject({ direction: 'row', justify: 'between' });
   });

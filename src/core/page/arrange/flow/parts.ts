@@ -134,9 +134,9 @@ const COVERED = 0.6;
 
 /** True for things of one size beside each other, as avatars, of which each covers a part of the one before it. */
 function isFanned(children: readonly PageNode[]): boolean {
+  if (children.length < 2 || !children.some(hasWords)) return false;
   const boxes = children.map((child) => placedBox(child.place));
-  const [first] = boxes;
-  if (!first || boxes.length < 2 || !children.some(hasWords)) return false;
+  const first = boxes[0]!;
   const alike = children.every(({ kind, hidden, place }, at) => {
     const isFlat = kind !== 'text' && !hidden && !place.turn;
     return isFlat && sameBox({ ...boxes[at]!, x: first.x }, first, TOUCH);

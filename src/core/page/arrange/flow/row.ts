@@ -26,12 +26,13 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
   const inside = boxAround(drawn.map(({ box }) => box));
   const [before, after] = [inside.x - inner.x, right(inner) - right(inside)];
   const said = part.node.wish;
-  const pitch = arePitched(drawn, gapsOf(drawn));
+  const drawnGaps = gapsOf(drawn);
+  const pitch = arePitched(drawn, drawnGaps);
   const isSaid =
     said?.contents === 'row' || said?.gap !== undefined || drawn.some(({ node }) => node.wish?.wide);
   // What covers a part of what is before it shares no columns with it.
-  const isFanned = gapsOf(drawn).some((gap) => gap < -SAME_STEP);
-  if (!isSaid && !isFanned && (pitch || (given && areEven(drawn, gapsOf(drawn), inner, before, after))))
+  const isFanned = drawnGaps.some((gap) => gap < -SAME_STEP);
+  if (!isSaid && !isFanned && (pitch || (given && areEven(drawn, drawnGaps, inner, before, after))))
     return layOutGrid(part, { direction: 'grid', parts: drawn, rows: [drawn], pitch }, given, layOut);
   // Where things go on past the edge, nothing gives way to them.
   const isFull = after < -1;

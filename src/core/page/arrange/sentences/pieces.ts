@@ -1,5 +1,6 @@
 import { bottom, right, type Edges } from '../../../mockup/box';
 import { isPlain, type TypeLook } from '../../../look/look';
+import { isHeading } from '../../../sort/vocabulary';
 import { placedBox } from '../../lower';
 import type { BoxNode, Extents, PageNode, TextNode, TextSpan } from '../../node';
 import { innerBox } from '../flow/parts';
@@ -29,11 +30,7 @@ export interface Fragment {
   readonly spans: readonly TextSpan[];
 }
 
-/** The roles of headings. */
-export const HEADINGS: ReadonlySet<string> = new Set(
-  ['1', '2', '3', '4', '5', '6'].map((level) => `heading-${level}`),
-);
-const ROLES: ReadonlySet<string> = new Set(['text', 'paragraph', 'link', ...HEADINGS]);
+const ROLES: ReadonlySet<string> = new Set(['text', 'paragraph', 'link']);
 
 /** Px by which baselines of one line may differ. */
 export const SAME_LINE = 1;
@@ -108,12 +105,16 @@ const MEASURED = 0.06;
 
 function asWritten(length: number): number {
   const quarters = Math.round(length / QUARTER) * QUARTER;
-  const exact = Math.round(length * 1000) / 1000;
-  return Math.max(0, Math.abs(quarters - length) <= MEASURED ? quarters : exact);
+  return Math.max(0, Math.abs(quarters - length) <= MEASURED ? quarters : toThousandths(length));
+}
+
+/** A length as exact as it is written: looks that are written alike share a class. */
+export function toThousandths(length: number): number {
+  return Math.round(length * 1000) / 1000;
 }
 
 function textPiece(node: TextNode): Piece | null {
-  if (!ROLES.has(node.role)) return null;
+  if (!ROLES.has(node.role) && !isHeading(node.role)) return null;
   const { type, ...dress } = node.look;
   const { turn, shift = 0 } = node.place;
   if (!type || isMeantOtherwise(node) || Object.keys(dress).length > 0) return null;

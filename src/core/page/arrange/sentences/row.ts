@@ -1,7 +1,7 @@
 import { boxAround, type Box, type Edges } from '../../../mockup/box';
 import { borderInsets, type Look, type TypeLook } from '../../../look/look';
 import type { TextSpan } from '../../node';
-import { hasBox, type Fragment, type Piece } from './pieces';
+import { hasBox, toThousandths, type Fragment, type Piece } from './pieces';
 
 /** What stands of a piece in a line, with its piece. */
 export interface Placed extends Fragment {
@@ -46,23 +46,17 @@ export function joinRow(fragments: readonly Placed[], main: Piece, isLine: boole
     const spacing = ownSpacing(fragment, common);
     const own = fragment.spans.map((span) => dressed(span, { spacing, common }, fragment.piece, main));
     if (before) {
-      // As wide as the gap is before the line is stretched.
-      const apart = (fragment.x - before.x - before.width) / common;
-      const pad = padBetween(before, fragment, apart);
-      if (pad > 0 && fragment.piece.beneath) own[0] = padded(own[0]!, { left: pad, right: 0 });
-      else if (pad > 0) spans.push(padded(spans.pop()!, { left: 0, right: pad }));
-      natural += pad;
-      const gap = apart - pad;
-      const slack = hasBox(before.piece) || hasBox(fragment.piece) ? exact + SNAPPED : exact;
-      const space = Math.min(before.piece.node.space, fragment.piece.node.space);
-      const most = Math.max(before.piece.node.space, fragment.piece.node.space);
-      const isSpace = gap >= space - slack && gap <= most + slack;
-      if (!isSpace && Math.abs(gap) > slack) return null;
-      const off = (each: Placed) =>
-        Math.abs(each.piece.node.space - gap) > SAME_SPACE || ownSpacing(each, common) !== 0;
-      const owner = isSpace ? addSpace(spans, own, { last: off(before), next: off(fragment) }) : 'none';
-      const spaced = { none: null, last: before, next: fragment, own: main }[owner];
-      natural += spaced === null ? 0 : spaceIn(spaced, common);
+      const gap = gapBetween(before, fragment, common, exact);
+      if (!gap) return null;
+      if (gap.pad > 0) setApart(spans, own, fragment.piece.beneath ? 'next' : 'last', gap.pad);
+      const owner = gap.isSpace ? addSpace(spans, own, gap.off) : 'none';
+      const widths = {
+        none: 0,
+        last: spaceIn(before, common),
+        next: spaceIn(fragment, common),
+        own: main.node.space,
+      };
+      natural += gap.pad + widths[owner];
     }
     starts.push(natural);
     spans.push(...own);
@@ -77,6 +71,32 @@ export function joinRow(fragments: readonly Placed[], main: Piece, isLine: boole
     : { box, stretch, hang: fragments.at(-1)?.hang ?? 0, spans: merged(spans) };
 }
 
+/** What stands between two pieces, as wide as it is before their row is stretched. */
+interface Gap {
+  /** Px of padding between words and a box that lies beneath them. */
+  readonly pad: number;
+  readonly isSpace: boolean;
+  /** Whether a space in the type of the last or the next word would be of another width than it was drawn. */
+  readonly off: { readonly last: boolean; readonly next: boolean };
+}
+
+/**
+ * What stands between two pieces; null when they stand apart otherwise than words do.
+ * @param exact px by which that may be off
+ */
+function gapBetween(before: Placed, after: Placed, common: number, exact: number): Gap | null {
+  const apart = (after.x - before.x - before.width) / common;
+  const pad = padBetween(before, after, apart);
+  const gap = apart - pad;
+  const slack = hasBox(before.piece) || hasBox(after.piece) ? exact + SNAPPED : exact;
+  const spaces = [before.piece.node.space, after.piece.node.space];
+  const isSpace = gap >= Math.min(...spaces) - slack && gap <= Math.max(...spaces) + slack;
+  if (!isSpace && Math.abs(gap) > slack) return null;
+  const isOff = (each: Placed) =>
+    Math.abs(each.piece.node.space - gap) > SAME_SPACE || ownSpacing(each, common) !== 0;
+  return { pad, isSpace, off: { last: isOff(before), next: isOff(after) } };
+}
+
 /** Common practice, no source: px of padding at most beside words that have a box in a line. */
 const PADDING = 8;
 /** What follows words without a space (common practice, no source). */
@@ -87,11 +107,15 @@ function padBetween(before: Placed, after: Placed, gap: number): number {
   if (!before.piece.beneath && !after.piece.beneath) return 0;
   const isGlued = GLUED.test(after.spans[0]?.text ?? '');
   const pad = isGlued ? gap : gap - Math.min(before.piece.node.space, after.piece.node.space);
-  return pad > SAME_SPACE && pad <= PADDING ? Math.round(pad * 1000) / 1000 : 0;
+  return pad > SAME_SPACE && pad <= PADDING ? toThousandths(pad) : 0;
 }
 
-function padded(span: TextSpan, sides: Pick<Edges, 'left' | 'right'>): TextSpan {
-  return { ...span, look: { ...span.look, padding: { top: 0, bottom: 0, ...sides } } };
+/** Gives the padding to the last word before it or the next one after it. */
+function setApart(spans: TextSpan[], next: TextSpan[], side: 'last' | 'next', pad: number): void {
+  const [list, at] = side === 'last' ? [spans, spans.length - 1] : [next, 0];
+  const span = list[at]!;
+  const padding = { top: 0, bottom: 0, left: side === 'next' ? pad : 0, right: side === 'last' ? pad : 0 };
+  list[at] = { ...span, look: { ...span.look, padding } };
 }
 
 /**
@@ -134,7 +158,7 @@ function ownSpacing(fragment: Fragment, common: number): number {
   const width = lettersWidth(fragment);
   if (Math.abs(width - (width / stretch) * common) <= UNSPACED) return 0;
   const letters = spans.reduce((sum, { text }) => sum + [...text].length, 0);
-  return Math.round(((width / common - width / stretch) / letters) * 1000) / 1000;
+  return toThousandths((width / common - width / stretch) / letters);
 }
 
 /** Px by which a space may be wider than the gap that it fills. */
@@ -143,15 +167,8 @@ const SAME_SPACE = 0.5;
 /** Whose letters a space between two pieces belongs to: those before it, after it, or the sentence's own. */
 type Owner = 'none' | 'last' | 'next' | 'own';
 
-/**
- * A space stands in the sentence's own look where it can, and neither in a link nor underlined.
- * @param off whether a space in the type of the last or the next word would be of another width than it was drawn
- */
-function addSpace(
-  spans: TextSpan[],
-  next: TextSpan[],
-  off: { readonly last: boolean; readonly next: boolean },
-): Owner {
+/** A space stands in the sentence's own look where it can, and neither in a link nor underlined. */
+function addSpace(spans: TextSpan[], next: TextSpan[], off: Gap['off']): Owner {
   const [last, first] = [spans.at(-1), next[0]];
   if (!last || !first || /\s$/.test(last.text) || /^\s/.test(first.text)) return 'none';
   const owner = spaceOwner(last, first, off);
@@ -161,11 +178,7 @@ function addSpace(
   return owner;
 }
 
-function spaceOwner(
-  last: TextSpan,
-  first: TextSpan,
-  off: { readonly last: boolean; readonly next: boolean },
-): Exclude<Owner, 'none'> {
+function spaceOwner(last: TextSpan, first: TextSpan, off: Gap['off']): Exclude<Owner, 'none'> {
   if (isOwnSpan(first) && !isOwnSpan(last)) return 'next';
   if (isPlainSpan(last) && !off.last) return 'last';
   return isPlainSpan(first) && !off.next ? 'next' : 'own';
@@ -177,8 +190,8 @@ function isOwnSpan(span: TextSpan): boolean {
 }
 
 /** How wide a space in a piece comes out before its row is stretched, px. */
-function spaceIn(owner: Placed | Piece, common: number): number {
-  return 'piece' in owner ? owner.piece.node.space + ownSpacing(owner, common) : owner.node.space;
+function spaceIn(each: Placed, common: number): number {
+  return each.piece.node.space + ownSpacing(each, common);
 }
 
 function isPlainSpan(span: TextSpan): boolean {
@@ -210,7 +223,7 @@ function dressed(span: TextSpan, { spacing, common }: Setting, piece: Piece, { t
 function widened(padding: Edges, look: Look, common: number): Edges {
   const borders = borderInsets(look);
   const side = (name: 'left' | 'right') =>
-    Math.round(Math.max(0, (padding[name] + borders[name]) / common - borders[name]) * 1000) / 1000;
+    toThousandths(Math.max(0, (padding[name] + borders[name]) / common - borders[name]));
   return { ...padding, left: side('left'), right: side('right') };
 }
 

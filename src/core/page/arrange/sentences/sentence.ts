@@ -1,10 +1,11 @@
 import { boxAround, type Box } from '../../../mockup/box';
 import type { LayerKey } from '../../../mockup/layer';
 import { HEADING_LETTERS } from '../../../sort/facts';
-import type { Role } from '../../../sort/vocabulary';
-import { evenBaselines, evenSpacing, phaseOf, toWholePx, uprightPlace } from '../../lowerText';
+import { isHeading, type Role } from '../../../sort/vocabulary';
+import { evenBaselines, evenSpacing, fitLines } from '../../baselines';
+import { uprightPlace } from '../../lowerText';
 import type { PageNode, TextNode, TextNodeLine } from '../../node';
-import { hasBox, HEADINGS, isLink, lettersIn, SAME_LINE, type Fragment, type Piece } from './pieces';
+import { hasBox, isLink, lettersIn, SAME_LINE, type Fragment, type Piece } from './pieces';
 import { joinRow, type Placed, type Row } from './row';
 
 /** Common practice, no source: by how much letters of one sentence may be larger than others, most of them being large. */
@@ -18,7 +19,7 @@ export function sentencesOf(pieces: readonly Piece[]): readonly PageNode[] {
   const rows: Piece[][] = [];
   for (const piece of pieces) {
     const last = rows.at(-1)?.at(-1)?.lines.at(-1);
-    const goesOn = last && Math.abs(last.baseline - piece.lines[0]!.baseline) <= SAME_LINE;
+    const goesOn = last && isSameLine(last.baseline, piece.lines[0]!.baseline);
     if (goesOn) rows.at(-1)!.push(piece);
     else rows.push([piece]);
   }
@@ -38,7 +39,7 @@ function sentenceOf(pieces: readonly Piece[]): TextNode | null {
   for (const piece of pieces) {
     for (const [at, fragment] of piece.lines.entries()) {
       const row = rows.at(-1);
-      const continues = row && Math.abs(row.baseline - fragment.baseline) <= SAME_LINE;
+      const continues = row && isSameLine(row.baseline, fragment.baseline);
       // A piece begins in the line in which the one before it ended, or in the next one where that is full.
       if (row && at === 0 && !continues && !goesOnBelow(fragment, row, { edge, space: main.node.space }))
         return null;
@@ -55,6 +56,11 @@ function sentenceOf(pieces: readonly Piece[]): TextNode | null {
   const aligned = height === null ? null : alignRows(set, main.node.space);
   if (height === null || aligned === null) return null;
   return textOf(pieces, main, aligned.rows, { height, align: aligned.align });
+}
+
+/** True for baselines of one line. */
+function isSameLine(one: number, other: number): boolean {
+  return Math.abs(one - other) <= SAME_LINE;
 }
 
 interface Baseline {
@@ -85,20 +91,15 @@ function mainOf(pieces: readonly Piece[]): Piece {
 }
 
 /** Px between the baselines; null when they are not even. A single line is as high as its letters. */
-function lineHeightOf(rows: readonly { readonly baseline: number }[], { type, node }: Piece): number | null {
-  const [first, second] = rows;
-  if (!first || !second) return type.lineHeight;
+function lineHeightOf(rows: readonly Baseline[], { type, node }: Piece): number | null {
+  const [first] = rows;
+  if (!first || rows.length < 2) return type.lineHeight;
+  const drawn = rows.map(({ baseline }) => baseline);
   const isSet = node.lines.length > 1 && node.lines.every(({ at }) => at === null);
-  const spacing = isSet
-    ? type.lineHeight!
-    : evenSpacing(
-        rows.map(({ baseline }) => baseline),
-        type.size,
-      );
-  const even = rows.every(
-    ({ baseline }, at) => Math.abs(baseline - first.baseline - (spacing ?? 0) * at) <= SAME_LINE,
-  );
-  return even ? spacing : null;
+  const height = isSet ? type.lineHeight : evenSpacing(drawn, type.size);
+  if (height === null) return null;
+  const set = evenBaselines(first.baseline, height, rows.length);
+  return drawn.every((baseline, at) => isSameLine(baseline, set[at]!)) ? height : null;
 }
 
 function layersOf({ layer, merged = [] }: PageNode): readonly LayerKey[] {
@@ -132,9 +133,9 @@ function areInLine(rows: readonly Row[], anchor: (row: Row) => number): boolean 
 function roleOf(pieces: readonly Piece[], main: Piece, isLong: boolean): Role {
   const roles = [main, ...pieces].map(({ node }) => node.role);
   const letters = pieces.reduce((sum, piece) => sum + lettersIn(piece), 0);
-  const heading = letters <= HEADING_LETTERS ? roles.find((role) => HEADINGS.has(role)) : undefined;
+  const heading = letters <= HEADING_LETTERS ? roles.find(isHeading) : undefined;
   if (heading) return heading;
-  return isLong || roles.some((role) => role === 'paragraph' || HEADINGS.has(role)) ? 'paragraph' : 'text';
+  return isLong || roles.some((role) => role === 'paragraph' || isHeading(role)) ? 'paragraph' : 'text';
 }
 
 function textOf(
@@ -160,8 +161,7 @@ function textOf(
     at: isEven ? null : { x: own.x - box.x, y: height * at, stretch, hang },
   }));
   const drawn = rows.map(({ box: own }) => own.y);
-  const set = evenBaselines(box.y, height, rows.length);
-  const phase = phaseOf(set, drawn);
+  const { phase, nudge } = fitLines(evenBaselines(box.y, height, rows.length), drawn);
   const others = pieces.filter((piece) => piece !== main);
   const { href: _, label: __, even: ___, ...rest } = node;
   return {
@@ -180,10 +180,7 @@ function textOf(
     ),
     look: { type: { ...type, lineHeight: height, align } },
     baseline,
-    nudge: toWholePx(
-      set.map((y) => y + phase),
-      drawn,
-    ),
+    nudge,
     lines,
     ...(!isEven && { even: true }),
     faces: [...new Set(pieces.flatMap((piece) => piece.node.faces))],

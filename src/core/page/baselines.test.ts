@@ -1,4 +1,4 @@
-import { evenBaselines, evenSpacing, phaseOf, toWholePx } from './lowerText';
+import { evenBaselines, evenSpacing, fitLines } from './baselines';
 
 describe('the line height of even lines', () => {
   // Browsers draw baselines at whole px: 1.5 × 15 px and 1.65 × 13 px, rounded by hand.
@@ -28,18 +28,19 @@ describe('lines of which only the rows of px are known', () => {
   const set = evenBaselines(571, 22.5, 4);
 
   it('are moved to where all of them lie well in their rows', () => {
-    const phase = phaseOf(set, drawn);
+    const { phase, nudge } = fitLines(set, drawn);
     expect(set.map((y) => Math.round(y + phase))).toEqual(drawn);
+    expect(set.map((y) => Math.round(y + phase + nudge))).toEqual(drawn);
     expect([0.2, -0.1].map((drift) => set.map((y) => Math.round(y + phase + drift)))).toEqual([drawn, drawn]);
   });
 
   it('stay where they are when they lie in their rows, or when their places are known', () => {
-    expect(phaseOf(evenBaselines(10, 24, 3), [10, 34, 58])).toBe(0);
-    expect(phaseOf([10.2, 32.7], [10.2, 32.7])).toBe(0);
+    expect(fitLines(evenBaselines(10, 24, 3), [10, 34, 58]).phase).toBe(0);
+    expect(fitLines([10.2, 32.7], [10.2, 32.7]).phase).toBe(0);
   });
 
   it('go to whole px as far as every line stays in its row', () => {
-    expect(toWholePx([10.3, 30.3], [10.3, 30.3])).toBeCloseTo(-0.3);
-    expect(toWholePx([10.3, 30.8], [10.3, 30.8])).toBeCloseTo(-0.2);
+    expect(fitLines([10.3, 30.3], [10.3, 30.3]).nudge).toBeCloseTo(-0.3);
+    expect(fitLines([10.3, 30.8], [10.3, 30.8]).nudge).toBeCloseTo(-0.2);
   });
 });
