@@ -1,4 +1,3 @@
-import equal from 'fast-deep-equal';
 import { isPlain, type Look } from '../look/look';
 import type { LayerKey } from '../mockup/layer';
 import { rememberOf } from '../mockup/remember';
@@ -14,7 +13,7 @@ import {
   type Standing,
   type StateLook,
 } from '../page/node';
-import type { StyleClass, StyleSheet } from './styleSheet';
+import type { StandingCount, StyleClass, StyleSheet } from './styleSheet';
 
 /** What a class is made of. */
 type Parts = Pick<StyleClass, 'look' | 'layout' | 'states' | 'narrow'>;
@@ -24,8 +23,12 @@ interface Use extends Parts {
   readonly names: Map<string, number>;
   /** The classes that a person gave to all of its wearers. */
   common: readonly string[];
-  /** How its wearers stand; null when they do not all stand alike. */
-  standing: Standing | null;
+  /** How its wearers stand, by what they say of it. */
+  readonly standings: Map<string, Counted>;
+}
+
+interface Counted extends StandingCount {
+  count: number;
 }
 
 /** Names that the base style sheet uses itself. */
@@ -48,7 +51,7 @@ export function factorClasses(
   const note = (
     mark: string | null,
     parts: () => Parts,
-    standing: Standing | null,
+    standing: StandingText | null,
     name: string | null,
     classes: readonly string[],
   ) => {
@@ -58,11 +61,11 @@ export function factorClasses(
       ...parts(),
       names: new Map(),
       common: classes,
-      standing,
+      standings: new Map(),
     };
     uses.set(mark, use);
     if (use.common.length > 0) use.common = use.common.filter((each) => classes.includes(each));
-    if (use.standing && !equal(use.standing, standing)) use.standing = null;
+    if (standing) countStanding(use.standings, standing);
     if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + 1);
   };
   const isWaiting = ({ layer, merged }: PageNode) =>
@@ -82,7 +85,7 @@ export function factorClasses(
     note(lookMark(look), () => bare(look), null, null, classes);
   }
   const known = new Map<string, StyleClass>();
-  for (const [mark, { look, layout, states, narrow, names, common, standing }] of uses) {
+  for (const [mark, { look, layout, states, narrow, names, common, standings }] of uses) {
     const said = common.find(
       (each) => samples.has(each) && wearers.get(each)?.size === 1 && !RESERVED.includes(each),
     );
@@ -90,7 +93,7 @@ export function factorClasses(
     const isShared = isPlain(look) && names.size > 1;
     const own = (isShared ? null : commonest(names)) ?? describe(look, layout);
     const name = said ?? freeName(own, given);
-    known.set(mark, { name, look, layout, standing, states, narrow });
+    known.set(mark, { name, look, layout, standings: [...standings.values()], states, narrow });
   }
   const roots = new Map<string, string[]>();
   for (const { name, look, states } of known.values()) {
@@ -120,7 +123,7 @@ function narrowOf(node: PageNode): Parts['narrow'] {
   const [wide, narrow] = [node, other].map((each) => ({
     look: each.look,
     layout: layoutOf(each),
-    standing: standingOf(each),
+    standings: [{ standing: standingOf(each), count: 1 }],
   }));
   return JSON.stringify(narrow) === JSON.stringify(wide) ? null : narrow!;
 }
@@ -137,24 +140,37 @@ function layoutOf(node: PageNode): Layout | null {
 interface Wearer {
   /** What makes two nodes wear one class; null for what needs none. */
   readonly mark: string | null;
-  readonly standing: Standing | null;
+  readonly standing: StandingText;
   readonly name: string | null;
+}
+
+/** How a node stands, and the same as a text to compare it by. */
+interface StandingText {
+  readonly standing: Standing | null;
+  readonly text: string;
+}
+
+function countStanding(counts: Map<string, Counted>, { standing, text }: StandingText): void {
+  const known = counts.get(text);
+  if (known) known.count += 1;
+  else counts.set(text, { standing, count: 1 });
 }
 
 /** An edit leaves most nodes as they are. */
 const wearerOf = rememberOf((node: PageNode): Wearer => {
-  const standing = standingOf(node);
+  const own = standingOf(node);
+  const standing = { standing: own, text: own ? JSON.stringify(own) : '' };
   return { mark: markOf(node, standing), standing, name: nameOf(node) };
 });
 
-function markOf(node: PageNode, standing: Standing | null): string | null {
+function markOf(node: PageNode, { standing, text }: StandingText): string | null {
   const { look, layout, states, narrow } = partsOf(node);
   // What differs between two screens is said by the class as a whole: an attribute knows no screens.
   if (narrow) return JSON.stringify([look, layout, states, standing, narrow]);
   const mark = lookMark(look, layout, states);
   if (mark !== null) return mark;
   // What has nothing else to say shares a class with what stands alike.
-  return standing && `standing ${JSON.stringify(standing)}`;
+  return standing && `standing ${text}`;
 }
 
 function lookMark(

@@ -6,11 +6,17 @@ export interface StyleClass {
   readonly name: string;
   readonly look: Look;
   readonly layout: Layout | null;
-  /** Null where those that wear the class stand in different ways: it is then said of each. */
-  readonly standing: Standing | null;
+  /** The ways in which those that wear the class stand. */
+  readonly standings: readonly StandingCount[];
   readonly states: readonly StateLook[];
   /** What it is on the narrow screen of a page for two; null where it is the same. */
-  readonly narrow: Pick<StyleClass, 'look' | 'layout' | 'standing'> | null;
+  readonly narrow: Pick<StyleClass, 'look' | 'layout' | 'standings'> | null;
+}
+
+/** How some of those that wear a class stand; null where their content alone says it, or coordinates of their own do. */
+export interface StandingCount {
+  readonly standing: Standing | null;
+  readonly count: number;
 }
 
 export interface StyleSheet {

@@ -63,6 +63,6 @@ export function changes(
 
 /** Whether two values are alike but for hundredths of a px. */
 function isSame(one: string | undefined, other: string): boolean {
-  const rough = (value: string) => value.replace(/\d+\.\d+/g, (number) => Number(number).toFixed(2));
+  const rough = (value: string) => value.replace(/\d+\.\d+(?=px)/g, (number) => Number(number).toFixed(2));
   return one !== undefined && rough(one) === rough(other);
 }

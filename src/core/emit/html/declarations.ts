@@ -14,7 +14,8 @@ import type { Declaration } from '../../markup/printCss';
 import type { Radii } from '../../mockup/outline';
 import type { GradientStop } from '../../mockup/paint';
 import type { StyleClass } from '../../style/styleSheet';
-import { layoutDeclarations, printEdges, standingDeclarations } from './placing';
+import { layoutDeclarations, printEdges } from './placing';
+import { commonStanding } from './standing';
 import { quoteFamily } from '../../markup/families';
 
 const SIDES = ['top', 'right', 'bottom', 'left'] as const;
@@ -46,10 +47,10 @@ export function lookDeclarations(look: Look): Declaration[] {
 }
 
 /** All that a class says. */
-export function classDeclarations({ look, layout, standing }: StyleClass): Declaration[] {
+export function classDeclarations({ look, layout, standings }: StyleClass): Declaration[] {
   return [
     ...(layout ? layoutDeclarations(layout) : []),
-    ...(standing ? standingDeclarations(standing) : []),
+    ...commonStanding(standings),
     ...lookDeclarations(look),
   ];
 }

@@ -12,7 +12,6 @@ import {
   isWrapped,
   breaksWord,
   lineText,
-  standingOf,
   type BoxNode,
   type LinePlace,
   type Page,
@@ -28,7 +27,8 @@ import { pageClass, widthClass } from '../../page/join/names';
 import { commonGround } from './base';
 import { frameDeclarations } from './frame';
 import { narrowMedia } from './widthRules';
-import { placeDeclarations, standingDeclarations, turnDeclarations } from './placing';
+import { turnDeclarations } from './placing';
+import { ownStanding } from './standing';
 import { pictureNamed, type PicturePlan } from '../../pictures/picture';
 import { roleEntry, type Role, type Scroll } from '../../sort/vocabulary';
 import type { StyleSheet } from '../../style/styleSheet';
@@ -341,12 +341,5 @@ function placeStyle(
   others: readonly Declaration[] = [],
   isSized = false,
 ): string | null {
-  const { place } = node;
-  const standing = standingOf(node);
-  if (standing || place.kind === 'flow') {
-    const said = context.sheet.classOf(node)?.standing;
-    const own = standing && !said ? standingDeclarations(standing) : [];
-    return inline([...own, ...others], context);
-  }
-  return inline([...placeDeclarations(isSized ? { ...place, hugs: true } : place), ...others], context);
+  return inline([...ownStanding(node, context.sheet.classOf(node), isSized), ...others], context);
 }

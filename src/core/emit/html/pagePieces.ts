@@ -1,10 +1,12 @@
 import { printCss } from '../../markup/printCss';
 import { printAround, printHtml } from '../../markup/printHtml';
 import type { LayerKey } from '../../mockup/layer';
-import { lastMade } from '../../mockup/remember';
+import { lastMade, rememberOf } from '../../mockup/remember';
 import { type BoxNode, type Page, type PageNode } from '../../page/node';
 import { pictureNamed } from '../../pictures/picture';
+import type { StyleClass } from '../../style/styleSheet';
 import type { EmitInput } from '../target';
+import { commonStanding } from './standing';
 import { sheetOf } from './html';
 import {
   emptyBoxMarkup,
@@ -112,10 +114,13 @@ function html(node: PageNode, context: Context, inside: Inside): string {
 
 const lastPrinted = lastMade<PageNode, string>();
 
-/** What the code of a node takes from the rest of the page: names of files and classes, and whether a class says how it stands. */
+/** What a class says of how its wearers stand, as a text to compare it by. */
+const standingText = rememberOf(({ standings }: StyleClass) => JSON.stringify(commonStanding(standings)));
+
+/** What the code of a node takes from the rest of the page: names of files and classes, and what a class says of how it stands. */
 function wornBy(node: PageNode, { sheet, plan }: EmitInput): readonly unknown[] {
   const own = sheet.classOf(node);
-  const worn: unknown[] = [own?.name, own?.standing === null];
+  const worn: unknown[] = [own?.name, own && standingText(own)];
   if (node.kind === 'picture') worn.push(pictureNamed(plan, node.picture)?.files[0]?.path);
   if (node.kind === 'text')
     for (const { spans } of node.lines) for (const { look } of spans) worn.push(sheet.classFor(look));
