@@ -66,7 +66,7 @@ function breakLine(
   node: TextNode,
   place: FlowPlace,
   available: number,
-  { narrowed, begins, given, firm }: Room,
+  { narrowed, begins, given, firm, loose }: Room,
 ): PageNode {
   const seen = place.width * (place.turn?.[0] ?? 1);
   // What takes the rest of a row may be given a hair less than it needs.
@@ -76,6 +76,8 @@ function breakLine(
   const { left } = place.margin;
   const free = available - seen - (left ?? 0);
   const isFull = free < 1;
+  // What is as wide as its words breaks them only where it is squeezed itself.
+  if (loose && free >= -1) return { ...node, wraps: 'freely' };
   // Stretched letters break where they have no more room as they are drawn.
   if (narrowed === 'set') return { ...node, wraps: isFull ? 'never' : 'freely' };
   // A full line breaks where it can, and what is cut off where the room ends is in one line.

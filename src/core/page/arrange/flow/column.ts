@@ -75,7 +75,7 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
       begins: (place) => standsAtStart(place, align),
       given,
       firm: true,
-      loose: false,
+      loose: !given,
     }),
   };
 }

@@ -1,4 +1,5 @@
 import { boxAround, right } from '../../../mockup/box';
+import { placedBox } from '../../lower';
 import type { Wide } from '../../node';
 import { hasWords, innerBox, isText, type Content, type Part } from './parts';
 
@@ -27,7 +28,7 @@ function findWhetherHugs(part: Part): boolean {
   const { node, content } = part;
   if (node.wish?.wide === 'hug') return true;
   if (node.kind !== 'box' || !content || node.role === 'field' || part.sized || node.wish?.wide) return false;
-  if (!isEven(part, content)) return false;
+  if (!isEven(part, content) && !endsAbove(part, content)) return false;
   const inside = boxAround(content.parts.map((each) => each.box));
   if (content.direction === 'column') {
     const widest = content.parts.filter(({ box }) => Math.abs(box.width - inside.width) <= 1);
@@ -56,6 +57,19 @@ function isEven(part: Part, content: Content): boolean {
   const [before, after] = [inside.x - inner.x, right(inner) - right(inside)];
   // What lies over the borders would make the box wider by them.
   return Math.abs(before - after) <= EVEN && before + after >= -EVEN;
+}
+
+/** True where something that lies above, as a badge, takes up what the content leaves free at the right. */
+function endsAbove(part: Part, content: Content): boolean {
+  const inside = boxAround(content.parts.map((each) => each.box));
+  const inner = paddingBox(part);
+  if (Math.abs(inside.x - inner.x) > EVEN) return false;
+  return part.above.some((node) => {
+    const box = placedBox(node.place);
+    return (
+      Math.abs(right(box) - right(inner)) <= EVEN && box.x <= right(inside) + EVEN && box.x > inner.x + EVEN
+    );
+  });
 }
 
 /**
