@@ -14,7 +14,7 @@ import {
 import { placedBox } from '../../lower';
 import { layOutColumn } from './column';
 import { layOutGrid } from './grid';
-import { partOf, type Content, type Part } from './parts';
+import { isText, partOf, type Content, type Part } from './parts';
 import { layOutRow } from './row';
 import { MIDDLE, WHOLE, type Laid, type LayOut, type Stand } from './stand';
 import { high } from './spacing';
@@ -144,19 +144,23 @@ function hold(node: PageNode, around: Part, layOut: LayOut): PageNode {
       ? 'start'
       : holdAlong(box.y - inner.y, bottom(inner) - bottom(box), inner.height);
   const part = partOf(node);
-  const wide = isAtEnd(x) && hugsAcross(part) && isFreeBeside(box, x, around) ? 'hug' : 'set';
+  const isLine = isText(part) && part.node.lines.length === 1 && part.node.lines[0]!.at === null;
+  const isFree = isAtEnd(x) && hugsAcross(part) && isFreeBeside(box, x, around);
+  const wide = isLine || isFree ? 'hug' : 'set';
   const holds = {
     x,
     y: y === 'middle' ? 'start' : y,
     right: right(inner) - right(box),
     bottom: bottom(inner) - bottom(box),
     wide,
-    high: isAtEnd(y) ? heldHeight(part) : 'set',
+    high: isLine ? 'hug' : isAtEnd(y) ? heldHeight(part) : 'set',
   } as const;
   // What is inside of it flows again.
   const inside = layOut(part, { ...WHOLE, given: wide === 'set' });
   return lastHeld(node, [inside, ...Object.values(holds)], () => ({
     ...inside,
+    // A line that lies loose goes on past the edges rather than break over what is beneath it.
+    ...(isLine && { wraps: 'never' }),
     place: { ...node.place, kind: 'fixed', holds },
   }));
 }
