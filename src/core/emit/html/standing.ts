@@ -11,8 +11,10 @@ export const commonStanding = rememberOf((standings: readonly StandingCount[]): 
   const [first, ...others] = standings;
   if (others.length === 0) return first?.standing ? standingDeclarations(first.standing) : [];
   const counts = new Map<string, { readonly declaration: Declaration; count: number }>();
+  // What flows would have to take back that others lie loose.
+  const isMixed = standings.some(({ standing }) => standing?.kind !== 'fixed');
   for (const { standing, count } of standings) {
-    if (!standing) continue;
+    if (!standing || (isMixed && standing.kind === 'fixed')) continue;
     // Of a property that is said twice the last holds.
     for (const declaration of new Map(standingDeclarations(standing))) {
       const text = declaration.join(': ');

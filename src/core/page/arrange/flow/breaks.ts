@@ -21,7 +21,7 @@ interface Room {
   /** True where the width does not come from the texts themselves. */
   readonly given: boolean;
   /** True where the room is as wide whatever is in it: long words would widen a column of a grid. */
-  readonly firm: boolean;
+  readonly firm: (part: Part) => boolean;
   /** True where a text that hugs its words takes one line if nobody says how wide it is. */
   readonly loose: boolean;
 }
@@ -32,22 +32,28 @@ export function textsIn(
   parts: readonly Part[],
   room: Room,
 ): readonly PageNode[] {
-  const { narrowed, given, firm, loose } = room;
+  const { narrowed, given, loose } = room;
   return children.map((child, at): PageNode => {
     if (child.kind !== 'text' || child.place.kind !== 'flow') return child;
-    const available = room.of(parts[at]!);
+    const [available, firm] = [room.of(parts[at]!), room.firm(parts[at]!)];
     const { place } = child;
     return lastBroken(child, [available, narrowed, room.begins(place), given, firm, loose], () =>
-      breakText(child, place, available, room),
+      breakText(child, place, { ...room, available, firm }),
     );
   });
 }
 
 const lastBroken = lastMade<TextNode, PageNode>();
 
-function breakText(node: TextNode, place: FlowPlace, available: number, room: Room): PageNode {
-  if (node.lines.length === 1) return breakLine(node, place, available, room);
-  const { narrowed, begins, given, loose } = room;
+/** What the container says of the width of one text. */
+interface OwnRoom extends Omit<Room, 'of' | 'firm'> {
+  readonly available: number;
+  readonly firm: boolean;
+}
+
+function breakText(node: TextNode, place: FlowPlace, room: OwnRoom): PageNode {
+  if (node.lines.length === 1) return breakLine(node, place, room);
+  const { available, narrowed, begins, given, loose } = room;
   const width = freeWidth(node, available);
   if (width === null) {
     const seen = place.width * (place.turn?.[0] ?? 1);
@@ -65,8 +71,7 @@ function breakText(node: TextNode, place: FlowPlace, available: number, room: Ro
 function breakLine(
   node: TextNode,
   place: FlowPlace,
-  available: number,
-  { narrowed, begins, given, firm, loose }: Room,
+  { available, narrowed, begins, given, firm, loose }: OwnRoom,
 ): PageNode {
   const seen = place.width * (place.turn?.[0] ?? 1);
   // What takes the rest of a row may be given a hair less than it needs.

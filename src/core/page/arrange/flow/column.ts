@@ -5,7 +5,7 @@ import { standsAtStart, textsIn } from './breaks';
 import { isCutBelow, isText, type Content, type Part } from './parts';
 import { commonGap, DOWN_SLACK, extra, high, insets, padded, spaceOut, stickingOut } from './spacing';
 import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
-import { canHug, firmWide, isIntrinsic, isTight, isUnseen, paddingBox } from './widths';
+import { canHug, firmWide, isIntrinsic, isTight, isUnseen, paddingBox, TOGETHER } from './widths';
 
 /** Lays parts out under each other. */
 export function layOutColumn(part: Part, content: Content, given: boolean, layOut: LayOut): Laid {
@@ -74,7 +74,7 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
       narrowed: 'capped',
       begins: (place) => standsAtStart(place, align),
       given,
-      firm: true,
+      firm: () => true,
       loose: !given,
     }),
   };
@@ -108,9 +108,10 @@ function columnSides(
   const rest = right(inner) - right(inside);
   if (!given) return { left, right: rest };
   const isBroad = (each: Part) => spans(each.box, inside) && each.node.kind === 'box' && !canHug(each);
-  // More room at the right than there are things is free, whatever they are.
-  const isFree = rest > inside.width && rest > left * FAR;
-  if (!isFree && parts.some(isBroad)) return { left, right: rest };
+  const broad = parts.filter(isBroad);
+  // Far more room at the right is free: more than there are things, or beside what shows nothing by itself.
+  const isFree = rest > left * FAR && (rest > inside.width || (rest > TOGETHER && broad.every(isInvisible)));
+  if (!isFree && broad.length > 0) return { left, right: rest };
   if (Math.abs(left - rest) <= MIDDLE * 1.5 && left > 0) {
     // Far more room at the sides than above is free space, not padding.
     const side = Math.max(top, below);
@@ -120,6 +121,11 @@ function columnSides(
   if (rest < left && rest >= 0 && parts.every(({ box }) => Math.abs(right(box) - right(inside)) <= EDGE))
     return { left: rest, right: rest };
   return { left, right: Math.min(Math.max(0, left), rest) };
+}
+
+/** True for what shows nothing by itself, and has nothing at an edge that would have to stay there. */
+function isInvisible(part: Part): boolean {
+  return isUnseen(part) && part.below.length + part.above.length === 0;
 }
 
 /**

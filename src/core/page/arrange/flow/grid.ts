@@ -86,18 +86,19 @@ export function layOutGrid(
     align,
     justify: 'start',
   };
-  const widths = new Map(
-    rows.flatMap((row) => row.flatMap((cell, at) => (cell ? [[cell, cells[at]!.width] as const] : []))),
+  const columnOf = new Map(
+    rows.flatMap((row) => row.flatMap((cell, at) => (cell ? [[cell, at] as const] : []))),
   );
   const children = textsIn(
     laid.map(([child]) => child),
     laid.map(([, cell]) => cell),
     {
-      of: (cell) => widths.get(cell) ?? cell.box.width,
+      of: (cell) => cells[columnOf.get(cell)!]?.width ?? cell.box.width,
       narrowed: 'capped',
       begins: ({ margin }) => margin.left === 0,
       given: true,
-      firm: false,
+      // Long words would widen any other column.
+      firm: (cell) => tracks[columnOf.get(cell)!]?.kind === 'share',
       loose: false,
     },
   );

@@ -144,7 +144,8 @@ function hold(node: PageNode, around: Part, layOut: LayOut): PageNode {
       ? 'start'
       : holdAlong(box.y - inner.y, bottom(inner) - bottom(box), inner.height);
   const part = partOf(node);
-  const isLine = isText(part) && part.node.lines.length === 1 && part.node.lines[0]!.at === null;
+  const isLine =
+    isText(part) && part.node.lines.length === 1 && part.node.lines[0]!.at === null && !isField(around);
   const isFree = isAtEnd(x) && hugsAcross(part) && isFreeBeside(box, x, around);
   const wide = isLine || isFree ? 'hug' : 'set';
   const holds = {
@@ -163,6 +164,11 @@ function hold(node: PageNode, around: Part, layOut: LayOut): PageNode {
     ...(isLine && { wraps: 'never' }),
     place: { ...node.place, kind: 'fixed', holds },
   }));
+}
+
+/** True for a field, whose words become an input as wide as it is drawn. */
+function isField({ node }: Part): boolean {
+  return node.kind === 'box' && node.role === 'field';
 }
 
 const lastHeld = lastMade<PageNode, PageNode>();

@@ -106,7 +106,7 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
       : 0.5;
   const of = (each: Part) => (isFull ? 0 : each.box.width + slack + (each === last ? more : 0));
   const loose = !given || filled;
-  const room = { of, narrowed: 'set', begins: () => false, given: false, firm: false, loose } as const;
+  const room = { of, narrowed: 'set', begins: () => false, given: false, firm: () => false, loose } as const;
   return { layout, children: textsIn(children, parts, room) };
 }
 
@@ -228,7 +228,8 @@ function justifyRow(gaps: readonly number[], before: number, after: number, inne
   }
   const isEven = gaps.every((gap) => gap > TOGETHER && Math.abs(gap - gaps[0]!) <= SAME_SPACE);
   if (gaps.length > 0 && isEven && after <= Math.max(before * 1.5, 40)) return 'between';
-  if (after >= -1 && after * 2 < before && before > TOGETHER) return 'end';
+  const isAtEnd = after >= -1 && after * 2 < before && before > TOGETHER;
+  if (isAtEnd && gaps.every((gap) => gap < before)) return 'end';
   return 'start';
 }
 
