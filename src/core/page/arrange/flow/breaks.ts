@@ -85,6 +85,10 @@ function breakLine(
   if (loose && free >= -1) return { ...node, wraps: 'freely' };
   // Stretched letters break where they have no more room as they are drawn.
   if (narrowed === 'set') return { ...node, wraps: isFull ? 'never' : 'freely' };
+  const isAtStart = left === 0 && begins(place);
+  // A column of a grid is as wide as it was drawn, as long as there is room for it.
+  if (!firm && isAtStart && free >= -1)
+    return { ...node, wraps: 'freely', place: withMore(place, unsure(seen)) };
   // A full line breaks where it can, and what is cut off where the room ends is in one line.
   const breaks = !isFull || (given && free >= -1 && /\S\s+\S/.test(lineText(node.lines[0]!)));
   if (!firm || left === null || left < 0 || !begins(place) || !breaks) return { ...node, wraps: 'never' };

@@ -207,15 +207,23 @@ function rowWides(parts: readonly Part[], inner: Box, before: number, after: num
   const firm = parts.map((each) => firmWide(each));
   if (firm.includes('fill') || !reachesEnd(before, after)) return firm;
   let main: number | null = null;
+  // What stands at both ends of a row shares what is between with nobody.
+  const largestGap = Math.max(0, ...gapsOf(parts));
   parts.forEach((each, at) => {
     const isRoomy =
       each.box.width >= MAIN_SHARE * inner.width && (!canHug(each) || each.box.width >= 0.5 * inner.width);
     const isPlainText =
       isText(each) && each.node.lines.length < 2 && each.box.width < LONG_LINE * inner.width;
-    if (!isRoomy || isPlainText || each.node.kind === 'picture') return;
+    const isMain = isRoomy && !isPlainText && each.box.width > largestGap;
+    if (!isMain || each.node.kind === 'picture' || isPressed(each)) return;
     if (main === null || each.box.width > parts[main]!.box.width) main = at;
   });
   return firm.map((wide, at) => (at === main ? 'fill' : wide));
+}
+
+/** True for a button beside other things, which is as wide as its words. */
+function isPressed({ node }: Part): boolean {
+  return node.role === 'button';
 }
 
 /** Px by which the spaces between parts at both ends and in the middle may differ: words are measured to parts of a px. */

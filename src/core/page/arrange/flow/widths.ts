@@ -59,16 +59,20 @@ function isEven(part: Part, content: Content): boolean {
   return Math.abs(before - after) <= EVEN && before + after >= -EVEN;
 }
 
-/** True where something that lies above, as a badge, takes up what the content leaves free at the right. */
+/** True where something that lies over an end, as a badge, takes up what the content leaves free there. */
 function endsAbove(part: Part, content: Content): boolean {
   const inside = boxAround(content.parts.map((each) => each.box));
   const inner = paddingBox(part);
-  if (Math.abs(inside.x - inner.x) > EVEN) return false;
-  return part.above.some((node) => {
+  const [before, after] = [inside.x - inner.x, right(inner) - right(inside)];
+  if (Math.min(before, after) < -EVEN || Math.min(before, after) > EVEN) return false;
+  return [...part.below, ...part.above].some((node) => {
     const box = placedBox(node.place);
-    return (
-      Math.abs(right(box) - right(inner)) <= EVEN && box.x <= right(inside) + EVEN && box.x > inner.x + EVEN
-    );
+    const [start, end] = [box.x - inner.x, right(inner) - right(box)];
+    // What takes up the whole is a ground.
+    if (Math.max(start, end) <= EVEN) return false;
+    return after > before
+      ? Math.abs(end) <= EVEN && box.x <= right(inside) + EVEN
+      : Math.abs(start) <= EVEN && right(box) >= inside.x - EVEN;
   });
 }
 
