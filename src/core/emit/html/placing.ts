@@ -144,7 +144,7 @@ function along(
     case 'end':
       return [[end, px(after)], ...sized(px(length))];
     case 'middle':
-      return [[start, `calc(50% - ${px(length / 2)})`], ...sized(px(length))];
+      return size === null ? MIDST : [[start, `calc(50% - ${px(length / 2)})`], ...sized(px(length))];
     case 'both': {
       const rest = before + after;
       const less = px(Math.abs(rest));
@@ -153,6 +153,15 @@ function along(
     }
   }
 }
+
+/** In the middle, as wide as the content: what is auto on both sides is shared out (CSS 2.2, §10.3.7). */
+const MIDST: Declaration[] = [
+  ['left', '0'],
+  ['right', '0'],
+  ['width', 'fit-content'],
+  ['margin-left', 'auto'],
+  ['margin-right', 'auto'],
+];
 
 /** How a box lays out what is inside of it. */
 export function layoutDeclarations({

@@ -91,7 +91,8 @@ function breakLine(
     return { ...node, wraps: 'freely', place: withMore(place, unsure(seen)) };
   // A full line breaks where it can, and what is cut off where the room ends is in one line.
   const breaks = !isFull || (given && free >= -1 && /\S\s+\S/.test(lineText(node.lines[0]!)));
-  if (!firm || left === null || left < 0 || !begins(place) || !breaks) return { ...node, wraps: 'never' };
+  if (!firm || left === null || left < 0 || !begins(place) || !breaks)
+    return { ...node, wraps: free > 1 + unsure(seen) ? 'freely' : 'never' };
   const right = isFull ? -unsure(seen) : 0;
   return { ...node, wraps: 'freely', place: { ...place, wide: 'whole', margin: { ...place.margin, right } } };
 }

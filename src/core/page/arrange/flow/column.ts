@@ -2,7 +2,7 @@ import { boxAround, bottom, right, type Box } from '../../../mockup/box';
 import type { Align, High, Layout, Margin, Wide } from '../../node';
 import { shareColumns } from './alike';
 import { standsAtStart, textsIn } from './breaks';
-import { isCutBelow, isText, type Content, type Part } from './parts';
+import { isCutBelow, isAvatar, isText, type Content, type Part } from './parts';
 import { commonGap, DOWN_SLACK, extra, high, insets, padded, spaceOut, stickingOut } from './spacing';
 import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
 import { canHug, firmWide, isIntrinsic, isTight, isUnseen, paddingBox, TOGETHER } from './widths';
@@ -13,7 +13,7 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
   const inner = paddingBox(part);
   const inside = boxAround(parts.map(({ box }) => box));
   const vertical = insets(part, inside);
-  const free = columnSides(parts, inner, inside, vertical, given);
+  const free = columnSides(part, parts, inner, inside, vertical, given);
   const sides = { left: Math.max(0, free.left), right: Math.max(0, free.right) };
   const room: Box = { ...inside, x: inner.x + sides.left, width: inner.width - sides.left - sides.right };
   const widened = parts.map((each) => widen(trim(each, room), room, given));
@@ -98,6 +98,7 @@ const FREE = 8;
 
 /** Padding at the sides of a column: what its wide parts leave free; centred words need none. */
 function columnSides(
+  part: Part,
   parts: readonly Part[],
   inner: Box,
   inside: Box,
@@ -115,7 +116,8 @@ function columnSides(
   if (Math.abs(left - rest) <= MIDDLE * 1.5 && left > 0) {
     // Far more room at the sides than above is free space, not padding.
     const side = Math.max(top, below);
-    const both = Math.min(left, rest) > side * 2 + FREE ? 0 : Math.min(left, rest);
+    const isFreeAround = Math.min(left, rest) > side * 2 + FREE || isAvatar(part.node);
+    const both = isFreeAround ? 0 : Math.min(left, rest);
     return { left: both, right: both };
   }
   if (rest < left && rest >= 0 && parts.every(({ box }) => Math.abs(right(box) - right(inside)) <= EDGE))
@@ -219,6 +221,7 @@ function columnWide(
     return stretched && given && part.box.width >= 120 && Math.abs(part.box.width - room.width) <= EDGE
       ? 'whole'
       : 'firm';
+  if (isAvatar(node)) return 'firm';
   // What is wider than the room would be squeezed into it.
   if (content && part.box.width > room.width + EDGE) return 'set';
   if (stretched) return given || defines || canHug(part) || node.wish?.wide === 'fill' ? 'hug' : 'set';

@@ -11,7 +11,7 @@ import {
 import { madeBox } from '../../made';
 import { alignLine, commonAlign } from './across';
 import { textsIn } from './breaks';
-import { isText, type Content, type Part } from './parts';
+import { isAvatar, type Content, type Part } from './parts';
 import { extra, gapsBetween, high, insets, padded, reachesEnd } from './spacing';
 import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
 import { firmWide, paddingBox, TOGETHER } from './widths';
@@ -55,7 +55,7 @@ export function layOutGrid(
       const late = at === 0 ? 0 : extra(rowGaps[at - 1]! - rowGap);
       const track = { ...line, ...cells[column]! };
       const across = acrossCell(cell, track);
-      const stretched = across.stretch && !isText(cell) && cell.node.kind === 'box';
+      const stretched = across.stretch && cell.node.kind === 'box' && !isAvatar(cell.node);
       const wide: Wide = stretched ? 'hug' : firmWide(cell);
       // What is inside stands where it was drawn, wherever the share of a px puts the cell.
       const real = stretched && shares ? { ...cell, box: { ...cell.box, ...shares[column]! } } : cell;

@@ -146,7 +146,7 @@ function hold(node: PageNode, around: Part, layOut: LayOut): PageNode {
   const part = partOf(node);
   const isLine =
     isText(part) && part.node.lines.length === 1 && part.node.lines[0]!.at === null && !isField(around);
-  const isFree = isAtEnd(x) && hugsAcross(part) && isFreeBeside(box, x, around);
+  const isFree = x !== 'both' && hugsAcross(part) && isFreeBeside(box, x, around);
   const wide = isLine || isFree ? 'hug' : 'set';
   const holds = {
     x,
@@ -180,13 +180,15 @@ function isAtEnd(hold: Hold): boolean {
 /** Common practice, no source: other languages need up to so much more room, as a share of the width. */
 const LONGER = 0.5;
 
-/** True where nothing around stands near on the side to which a box of its content's width grows. */
+/** True where nothing around stands near on the sides to which a box of its content's width grows. */
 function isFreeBeside(box: Box, hold: Hold, { node }: Part): boolean {
   if (node.kind !== 'box') return true;
   return node.children.every((child) => {
     const other = placedBox(child.place);
-    const gap = hold === 'start' ? other.x - right(box) : box.x - right(other);
-    const isBeside = gap >= -1 && gap < box.width * LONGER;
+    const isBeside = [
+      ...(hold === 'end' ? [] : [other.x - right(box)]),
+      ...(hold === 'start' ? [] : [box.x - right(other)]),
+    ].some((gap) => gap >= -1 && gap < box.width * LONGER);
     return !isBeside || other.y >= bottom(box) || bottom(other) <= box.y;
   });
 }

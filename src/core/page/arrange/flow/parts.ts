@@ -13,7 +13,7 @@ import {
 import { borderInsets } from '../../../look/look';
 import { rememberOf } from '../../../mockup/remember';
 import { placedBox } from '../../lower';
-import type { BoxNode, PageNode, TextNode } from '../../node';
+import { lineText, type BoxNode, type PageNode, type TextNode } from '../../node';
 import { madeBox } from '../../made';
 import { cutBoxes, type Cut } from './cut';
 
@@ -64,7 +64,38 @@ function sortParts(node: PageNode): Part {
   if (node.drawn || said === 'nested') return { node, box, content: null, below: [], above: node.children };
   if (said !== undefined)
     return { node, box, content: saidContent(said, node.children), below: [], above: [] };
+  if (isAvatar(node)) return { node, box, ...contentOfAvatar(node, box) };
   return { node, box, ...contentOf(node.children, box, node, sortingIn(node)) };
+}
+
+/** Common practice, no source: a disc of at most so many px with letters on it is an avatar, whose size they do not change. */
+const DISC = 96;
+
+/** True for a small disc with letters on it; numbers are counted, and their disc gets longer. */
+export function isAvatar(node: PageNode): boolean {
+  const { place, look } = node;
+  const { width, height } = place;
+  if (node.kind !== 'box' || !look.radii || Math.abs(width - height) > TOUCH || width > DISC) return false;
+  return look.radii.every(({ x, y }) => Math.min(x, y) * 2 >= width - TOUCH) && hasLetters(node);
+}
+
+function hasLetters(node: PageNode): boolean {
+  if (node.kind === 'text') return node.lines.some((line) => /\p{L}/u.test(lineText(line)));
+  return node.kind === 'box' && node.children.some(hasLetters);
+}
+
+/** On a disc the letters flow; what else is on it, as a mark of whether someone is there, stays where it is. */
+function contentOfAvatar(node: BoxNode, box: Box): Pick<Part, 'content' | 'below' | 'above'> {
+  const letters = node.children.filter(hasWords);
+  if (letters.length === 0) return contentOf(node.children, box, node, sortingIn(node));
+  const first = node.children.findIndex(hasWords);
+  const isBare = (child: PageNode) => !hasWords(child);
+  const { content, below, above } = contentOf(letters, box, node, sortingIn(node));
+  return {
+    content,
+    below: [...node.children.slice(0, first), ...below],
+    above: [...above, ...node.children.slice(first).filter(isBare)],
+  };
 }
 
 function sortingIn({ role, look }: BoxNode): Sorting {

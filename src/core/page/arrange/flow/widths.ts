@@ -1,7 +1,7 @@
 import { boxAround, right } from '../../../mockup/box';
 import { placedBox } from '../../lower';
 import type { Wide } from '../../node';
-import { hasWords, innerBox, isText, type Content, type Part } from './parts';
+import { hasWords, innerBox, isAvatar, isText, type Content, type Part } from './parts';
 
 /** Px by which two paddings may differ and still be meant as the same. */
 const EVEN = 1.5;
@@ -9,7 +9,7 @@ const EVEN = 1.5;
 /** True when the part is as wide as in the mockup without being told so: its content gives the width. */
 export function isIntrinsic(part: Part): boolean {
   if (isText(part)) return part.node.lines.length === 1 || part.node.lines.every((line) => line.at === null);
-  return part.content === null || canHug(part);
+  return part.content === null || isAvatar(part.node) || canHug(part);
 }
 
 /** True for a box whose padding is even and whose content gives the width inside of it. */
@@ -28,6 +28,7 @@ function findWhetherHugs(part: Part): boolean {
   const { node, content } = part;
   if (node.wish?.wide === 'hug') return true;
   if (node.kind !== 'box' || !content || node.role === 'field' || part.sized || node.wish?.wide) return false;
+  if (isAvatar(node)) return false;
   if (!isEven(part, content) && !endsAbove(part, content)) return false;
   const inside = boxAround(content.parts.map((each) => each.box));
   if (content.direction === 'column') {
@@ -110,7 +111,7 @@ export function isUnseen({ node }: Part): boolean {
 export function firmWide(part: Part): Wide {
   const said = part.node.wish?.wide;
   if (said !== undefined) return said;
-  if (part.node.kind === 'picture' || isSmallDrawing(part)) return 'firm';
+  if (part.node.kind === 'picture' || isSmallDrawing(part) || isAvatar(part.node)) return 'firm';
   if (isText(part))
     return part.node.even ? 'set' : part.node.lines.some((line) => line.at !== null) ? 'firm' : 'hug';
   if (!part.content) return 'set';
