@@ -1,6 +1,6 @@
 import { convertReading, emitted, readInside } from '../../../../../tests/support/mockups';
 import type { Tag } from '../../../sort/tag';
-import { walkNodes, type BoxNode } from '../../node';
+import { walkNodes, type BoxNode, type Page } from '../../node';
 
 const box = (id: string, x: number, y: number, width: number, height: number, inside = '') =>
   `<g id="${id}"><rect x="${x}" y="${y}" width="${width}" height="${height}" fill="#fff"/>${inside}</g>`;
@@ -429,6 +429,77 @@ describe('states', () => {
       `<g id="switch off">${knob(15)}</g><g id="switch on" display="none">${knob(45)}</g>`,
     );
     expect(css).toMatch(/\[aria-pressed="true"\] \.[\w-]+,[^{]*\{\n {2}translate: 30px 0;/);
+  });
+});
+
+describe('room for longer words', () => {
+  const stretched = (x: number, y: number, text: string, length: number) =>
+    `<text x="${x}" y="${y}" font-size="10" font-family="Commissioner" textLength="${length}" lengthAdjust="spacingAndGlyphs">${text}</text>`;
+  const disc = (letters: string) =>
+    `<g id="face"><rect x="10" y="10" width="40" height="40" rx="20" fill="#246"/>${word(24, 34, letters)}<circle id="light" cx="46" cy="46" r="4" fill="#3a3"/></g>`;
+  const wrapsOf = (page: Page) =>
+    walkNodes(page.children).flatMap((each) => (each.kind === 'text' ? [each.wraps] : []));
+
+  it('an avatar keeps its size, and what is at its edge its place', () => {
+    const { node } = converted(`${disc('VH')}${word(70, 34, 'Vigdis Holm')}`);
+    expect(node('face').place).toMatchObject({ wide: 'firm', width: 40 });
+    expect(node('light').place).toMatchObject({ kind: 'fixed', holds: { x: 'end', y: 'end' } });
+  });
+
+  it('a disc with a number on it is as wide as that', () => {
+    const count = `<g id="count"><rect x="60" y="10" width="20" height="20" rx="10" fill="#246"/>${word(67, 24, '8')}</g>`;
+    const { css } = converted(`<g id="unread">${word(10, 24, 'Notices')}${count}</g>`);
+    expect(css).toMatch(/\.count \{/);
+    expect(css).not.toMatch(/width: 20px/);
+  });
+
+  it('what lies loose in the middle gets wider to both sides', () => {
+    const seal = `<g id="seal"><rect x="80" y="40" width="40" height="20" fill="#fff"/>${word(95, 54, 'or')}</g>`;
+    const { css } = converted(
+      `<g id="card"><rect width="200" height="50" fill="#eee"/>${word(8, 20, 'Sund')}${seal}</g>`,
+    );
+    expect(css).toMatch(/\.seal \{[^}]*width: fit-content;\s+margin-left: auto;\s+margin-right: auto;/);
+  });
+
+  it('a line that lies loose is as wide as its words, and stays one line', () => {
+    const { html, css } = converted(
+      `<g id="ramp"><rect x="0" y="0" width="120" height="40" fill="#eee"/>${word(8, 24, 'Car deck')}</g>${word(100, 36, 'closed')}`,
+    );
+    expect(`${html}${css}`).toMatch(/position: absolute/);
+    expect(html).toMatch(/white-space: nowrap[^>]*>closed</);
+    expect(`${html}${css}`).not.toMatch(/width: 2\d\.?\d*px/);
+  });
+
+  it('a box with a badge in its corner gets wider with its words', () => {
+    const badge = `<g id="badge"><rect x="56" y="6" width="24" height="20" rx="7" fill="#d33"/>${word(64, 19, '12')}</g>`;
+    const { node } = converted(
+      `<g id="bell"><rect x="10" y="6" width="70" height="30" fill="#eee"/>${word(10, 30, 'Departures')}${badge}</g>`,
+    );
+    expect(node('bell').place).toMatchObject({ wide: 'hug' });
+  });
+
+  it('of what stands at both ends of a row nothing takes what is between', () => {
+    const pier = box('pier', 126, 10, 70, 30, word(132, 28, 'To the pier'));
+    const { node } = converted(
+      `<g id="head"><rect width="200" height="50" fill="#eee"/>${word(4, 28, 'Orden')}<g id="ways">${word(110, 28, 'A')}${pier}</g></g>`,
+    );
+    expect(node('ways').place).toMatchObject({ wide: 'hug', margin: { left: null } });
+  });
+
+  it('a button beside other things does not take what they leave', () => {
+    const { node } = converted(
+      `<g id="foot"><rect width="200" height="50" fill="#eee"/>${word(4, 28, 'Any day this season')}
+        <g id="book [button]"><rect x="110" y="10" width="86" height="30" fill="#06c"/>${word(114, 28, 'Book')}</g></g>`,
+    );
+    expect(node('book').place).not.toMatchObject({ wide: 'fill' });
+  });
+
+  it('stretched words break where there is more room than they take, and in what is as wide as they are', () => {
+    const { page } = converted(
+      `<g id="deck"><rect width="200" height="80" fill="#eee"/>${box('pass', 120, 10, 70, 24, stretched(126, 26, 'Day ticket', 58))}
+        ${stretched(8, 70, 'Any day this season', 120)}</g>`,
+    );
+    expect(wrapsOf(page)).toEqual(['freely', 'freely']);
   });
 });
 
