@@ -78,8 +78,10 @@ function breakLine(
   if (place.wide === 'fill' && seen <= available + 1)
     return { ...node, wraps: 'freely', place: withMore(place, unsure(seen)) };
   if (!place.turn) return { ...node, wraps: seen > available + 1 ? 'never' : 'freely' };
-  const { left } = place.margin;
-  const free = available - seen - (left ?? 0);
+  const { left, right: beyond } = place.margin;
+  // An end that is free does not make up for what letters take before they are squeezed.
+  const taken = beyond === null ? Math.max(seen, place.width) : seen;
+  const free = available - taken - (left ?? 0);
   const isFull = free < 1;
   // What is as wide as its words breaks them only where it is squeezed itself.
   if (loose && free >= -1) return { ...node, wraps: 'freely' };

@@ -111,6 +111,7 @@ function gridOf(
   rows: readonly (readonly Item[])[],
   columns: readonly (readonly Item[])[],
 ): Extract<Cut, { kind: 'grid' }> | null {
+  if (!rows.every(standBeside)) return null;
   const columnOf = new Map(columns.flatMap((column, at) => column.map((item) => [item.at, at] as const)));
   const cells = rows.map((row): (number | null)[] | null => {
     const line: (number | null)[] = columns.map(() => null);
@@ -126,6 +127,16 @@ function gridOf(
   const aligned = columns.every((column) => standInLine(column.map(({ box }) => box)));
   if (!aligned || whole.length < rows.length || filled < FILLED * rows.length * columns.length) return null;
   return { kind: 'grid', rows: whole };
+}
+
+/** Common practice, no source: the share of its height with which a thing stands beside another at least. */
+const BESIDE = 0.5;
+
+/** True for boxes beside each other, none of which begins about where another ends. */
+function standBeside(row: readonly Item[]): boolean {
+  const boxes = row.map(({ box }) => box);
+  const shared = Math.min(...boxes.map(bottom)) - Math.max(...boxes.map(({ y }) => y));
+  return shared >= BESIDE * Math.min(...boxes.map(({ height }) => height));
 }
 
 /** Groups along one axis, with free space between them, in order. */
