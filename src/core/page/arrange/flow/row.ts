@@ -50,7 +50,8 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
   const vertical = insets(part, line);
   const spaces = said?.gap === undefined ? spaceOut(gaps, gap, ACROSS_SLACK) : gaps.map(() => 0);
   const last = parts.at(-1);
-  const more = last && given && !isFull && justify === 'start' && isStretched(last) ? ROUNDING : 0;
+  const isUnsure = last && (isStretched(last) || (isText(last) && after < ROUNDING));
+  const more = isUnsure && given && !isFull && justify === 'start' ? ROUNDING : 0;
   const children = parts.map((each, at) => {
     const wide = isFull && wides[at] === 'set' ? 'firm' : wides[at]!;
     const own = owns[at]!;
@@ -148,7 +149,7 @@ function beginsWith(part: Part, { x, width }: Box): boolean {
   return part.box.width < width - EDGE || isRagged(part);
 }
 
-/** Px by which the browser may find stretched letters wider than their room, so that the last word would be in a line of its own. */
+/** Px by which the browser may find letters wider than their room, so that the last word would be in a line of its own. */
 const ROUNDING = 1;
 
 function isStretched(part: Part): boolean {
