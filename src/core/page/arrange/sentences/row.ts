@@ -20,7 +20,7 @@ export interface Row {
  * Px by which pieces may stand apart otherwise than with or without a space between them: what stands beside each other in
  * a single line may have a gap of its own; in a paragraph, and where letters are stretched, it is less exact.
  */
-const EXACT = 0.06;
+const EXACT = 0.2;
 const ABOUT = 0.35;
 const ROUGH = 1.5;
 /** Px by which the edges of boxes are drawn beside where they are: at whole px. */
@@ -146,7 +146,12 @@ const SPACED = 0.15;
 
 /** True where no letters come out as another type, all of the row being stretched by `common`. */
 function isReadable(fragments: readonly Placed[], common: number): boolean {
-  return fragments.every((each) => Math.abs(ownSpacing(each, common)) <= each.piece.type.size * SPACED);
+  return fragments.every((each) => {
+    const spacing = Math.abs(ownSpacing(each, common));
+    // Of short words, a space that was counted in one of two widths makes up a good part.
+    const { node, type } = each.piece;
+    return spacing <= type.size * SPACED || spacing * lettersIn(each) <= node.space + UNSPACED;
+  });
 }
 
 /** Px by which a piece may come out wider or narrower before its letters are spaced instead. */
@@ -154,11 +159,14 @@ const UNSPACED = 1;
 
 /** Px between the letters of a piece that is stretched by another share than the rest of its row, so that it is as wide. */
 function ownSpacing(fragment: Fragment, common: number): number {
-  const { stretch, spans } = fragment;
+  const { stretch } = fragment;
   const width = lettersWidth(fragment);
   if (Math.abs(width - (width / stretch) * common) <= UNSPACED) return 0;
-  const letters = spans.reduce((sum, { text }) => sum + [...text].length, 0);
-  return toThousandths((width / common - width / stretch) / letters);
+  return toThousandths((width / common - width / stretch) / lettersIn(fragment));
+}
+
+function lettersIn({ spans }: Fragment): number {
+  return spans.reduce((sum, { text }) => sum + [...text].length, 0);
 }
 
 /** Px by which a space may be wider than the gap that it fills. */
