@@ -23,8 +23,8 @@ interface Use extends Parts {
   readonly names: Map<string, number>;
   /** The classes that a person gave to all of its wearers. */
   common: readonly string[];
-  /** How its wearers stand, by what they say of it. */
-  readonly standings: Map<string, Counted>;
+  /** How its wearers stand, by what they say of it; null where letters or a page wear it, which stand nowhere. */
+  standings: Map<string, Counted> | null;
 }
 
 interface Counted extends StandingCount {
@@ -65,7 +65,8 @@ export function factorClasses(
     };
     uses.set(mark, use);
     if (use.common.length > 0) use.common = use.common.filter((each) => classes.includes(each));
-    if (standing) countStanding(use.standings, standing);
+    if (!standing) use.standings = null;
+    else if (use.standings) countStanding(use.standings, standing);
     if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + 1);
   };
   const isWaiting = ({ layer, merged }: PageNode) =>
@@ -93,7 +94,7 @@ export function factorClasses(
     const isShared = isPlain(look) && names.size > 1;
     const own = (isShared ? null : commonest(names)) ?? describe(look, layout);
     const name = said ?? freeName(own, given);
-    known.set(mark, { name, look, layout, standings: [...standings.values()], states, narrow });
+    known.set(mark, { name, look, layout, standings: [...(standings?.values() ?? [])], states, narrow });
   }
   const roots = new Map<string, string[]>();
   for (const { name, look, states } of known.values()) {
