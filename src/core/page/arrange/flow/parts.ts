@@ -86,15 +86,13 @@ function hasLetters(node: PageNode): boolean {
 
 /** On a disc the letters flow; what else is on it, as a mark of whether someone is there, stays where it is. */
 function contentOfAvatar(node: BoxNode, box: Box): Pick<Part, 'content' | 'below' | 'above'> {
-  const letters = node.children.filter(hasWords);
-  if (letters.length === 0) return contentOf(node.children, box, node, sortingIn(node));
   const first = node.children.findIndex(hasWords);
-  const isBare = (child: PageNode) => !hasWords(child);
-  const { content, below, above } = contentOf(letters, box, node, sortingIn(node));
+  const isBlank = (child: PageNode) => !hasWords(child);
+  const { content, below, above } = contentOf(node.children.filter(hasWords), box, node, sortingIn(node));
   return {
     content,
     below: [...node.children.slice(0, first), ...below],
-    above: [...above, ...node.children.slice(first).filter(isBare)],
+    above: [...above, ...node.children.slice(first).filter(isBlank)],
   };
 }
 
