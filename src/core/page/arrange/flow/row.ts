@@ -3,7 +3,7 @@ import type { Layout, TextNode, Wide } from '../../node';
 import { alignLine } from './across';
 import { textsIn, unsureWidth } from './breaks';
 import { layOutGrid } from './grid';
-import { isText, type Content, type Part } from './parts';
+import { hasWords, isText, type Content, type Part } from './parts';
 import {
   ACROSS_SLACK,
   commonGap,
@@ -50,7 +50,9 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
   const vertical = insets(part, line);
   const spaces = said?.gap === undefined ? spaceOut(gaps, gap, ACROSS_SLACK) : gaps.map(() => 0);
   const last = parts.at(-1);
-  const isUnsure = last && (isStretched(last) || (isText(last) && after < ROUNDING));
+  // Where there is room in the row, it would move what stands at the end.
+  const isFilled = free === null && !filled && after < ROUNDING;
+  const isUnsure = last && (isStretched(last) || (isFilled && hasWords(last.node)));
   const more = isUnsure && given && !isFull && justify === 'start' ? ROUNDING : 0;
   const children = parts.map((each, at) => {
     const wide = isFull && wides[at] === 'set' ? 'firm' : wides[at]!;
