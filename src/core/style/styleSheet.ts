@@ -23,8 +23,8 @@ export interface StyleSheet {
   readonly classes: readonly StyleClass[];
   /** The class of letters inside a text; null for what looks like the text itself. */
   readonly classFor: (look: Look) => string | null;
-  /** The class of a node; null when it has nothing to say. */
   /** The classes of the nodes that states are told by; see `StateLook.within`. */
   readonly classesWithin: (within: string) => readonly string[];
+  /** The class of a node; null when it has nothing to say. */
   readonly classOf: (node: PageNode) => StyleClass | null;
 }

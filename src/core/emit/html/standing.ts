@@ -8,8 +8,6 @@ import { placeDeclarations, standingDeclarations } from './placing';
 
 /** What a class says of how its wearers stand: each declaration that more than half of them have. */
 export const commonStanding = rememberOf((standings: readonly StandingCount[]): readonly Declaration[] => {
-  const [first, ...others] = standings;
-  if (others.length === 0) return first?.standing ? standingDeclarations(first.standing) : [];
   const counts = new Map<string, { readonly declaration: Declaration; count: number }>();
   // What flows would have to take back that others lie loose.
   const isMixed = standings.some(({ standing }) => standing?.kind !== 'fixed');

@@ -432,6 +432,13 @@ describe('states', () => {
   });
 });
 
+it('what begins about where another ends shares no row of a grid with it', () => {
+  const { node } = converted(
+    `<g id="tide"><rect width="200" height="100" fill="#eee"/>${word(130, 20, 'ebb')}${box('height', 40, 20, 60, 30)}${box('harbour', 40, 60, 60, 20)}</g>`,
+  );
+  expect(node('tide').layout?.direction).not.toBe('grid');
+});
+
 describe('room for longer words', () => {
   const stretched = (x: number, y: number, text: string, length: number) =>
     `<text x="${x}" y="${y}" font-size="10" font-family="Commissioner" textLength="${length}" lengthAdjust="spacingAndGlyphs">${text}</text>`;
@@ -485,6 +492,22 @@ describe('room for longer words', () => {
     );
     expect(node('head').layout).toMatchObject({ justify: 'between' });
     expect(node('ways').place).toMatchObject({ wide: 'hug' });
+  });
+
+  it('words that end a full row have a px more there', () => {
+    const way = (id: string, x: number, width: number, text: string) =>
+      box(
+        id,
+        x,
+        20,
+        width,
+        20,
+        `${word(x + 4, 34, text)}<rect x="${x + width - 8}" y="26" width="4" height="8"/>`,
+      );
+    const { node } = converted(
+      `<g id="ways"><rect width="200" height="60" fill="#eee"/>${way('sund', 0, 40, 'Sund')}${way('holm', 52, 48, 'Holm')}${way('lunn', 112, 88, 'Lunn and Ebb')}</g>`,
+    );
+    expect(node('lunn').place).toMatchObject({ margin: { right: -1 } });
   });
 
   it('a button beside other things does not take what they leave', () => {

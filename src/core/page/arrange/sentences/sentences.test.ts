@@ -25,6 +25,13 @@ describe('words of one sentence', () => {
     );
   });
 
+  it.each([
+    ['are still one where the gap is a space but for a fifth of a px', 0.15, true],
+    ['are not where the gap is another one', 0.4, false],
+  ])('%s', (_, off, isOne) => {
+    expect(/>Ferries leave <span/.test(htmlOf(sentence(SPACE + off)))).toBe(isOne);
+  });
+
   it('have the space between them in the type in which it was as wide', () => {
     const code = 'font-size="10" style="font-family:DejaVu Sans Mono"';
     const link = 10 + widthOf('See') + SPACE;
