@@ -10,7 +10,15 @@ import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';
 import { joinPages } from './page/join/joinPages';
 import { lower, lowerVersions } from './page/lower';
-import { pageNodes, plainFrame, type Arrangement, type Page, type PageFrame, type Unit } from './page/node';
+import {
+  gathering,
+  plainFrame,
+  type Arrangement,
+  type Page,
+  type PageFrame,
+  type PageNode,
+  type Unit,
+} from './page/node';
 import { planPictures } from './pictures/planPictures';
 import type { PicturePlan } from './pictures/picture';
 import type { Outliner } from './pictures/standaloneSvg';
@@ -158,9 +166,10 @@ function added(one: Conversion['ms'], other: Conversion['ms']): Conversion['ms']
 
 /** CSS draws borders in whole px; where the mockup has a fraction, that is said. */
 function reportInexactBorders(page: Page, report: Report): void {
-  for (const { layer, look, place } of pageNodes(page)) {
-    const width = look.border?.width ?? 0;
-    if (offPx(width) > 0.01 && !place.between)
-      report('stroke-inexact', layer, { width: Math.round(width * 100) / 100 });
-  }
+  for (const { layer, look } of inexactlyBordered(page.children))
+    report('stroke-inexact', layer, { width: Math.round((look.border?.width ?? 0) * 100) / 100 });
 }
+
+const inexactlyBordered = gathering<PageNode>((node) =>
+  offPx(node.look.border?.width ?? 0) > 0.01 && !node.place.between ? [node] : [],
+);

@@ -1,16 +1,12 @@
 import type { Assets, Mockup } from './mockup/mockup';
 import type { FaceId } from './mockup/type';
 import type { FontFile } from './emit/target';
-import { pageNodes, type Page } from './page/node';
+import { gathering, type Page } from './page/node';
 import { safeName } from './sort/outputNames';
 
 /** The font files that the pages' texts need: shipped, embedded and added faces, each once. */
 export function fontFiles(pages: readonly Page[], mockup: Mockup, assets: Assets): FontFile[] {
-  const used = new Set<FaceId>();
-  for (const page of pages) {
-    for (const node of pageNodes(page))
-      if (node.kind === 'text') node.faces.forEach((face) => used.add(face));
-  }
+  const used = new Set(pages.flatMap((page) => facesOf(page.children)));
   return [...used].sort().flatMap((id): FontFile[] => {
     const face = mockup.faces[id];
     const source = face?.source;
@@ -20,6 +16,8 @@ export function fontFiles(pages: readonly Page[], mockup: Mockup, assets: Assets
     return [{ face: id, path: `fonts/${name}`, family, weight, italic, source, file }];
   });
 }
+
+const facesOf = gathering<FaceId>((node) => (node.kind === 'text' ? node.faces : []));
 
 /** The ending by the file's signature (WOFF2, §4; WOFF, §3; OpenType, "Organization of an OpenType Font"). */
 export function fontEnding(bytes: Uint8Array | undefined): string {

@@ -8,17 +8,23 @@ const KEPT = 8_000_000;
  * and each stage asks for its geometry again.
  */
 export function remember<Answer>(answer: (text: string) => Answer): (text: string) => Answer {
-  // In a box, since an answer may be nothing.
-  const known = new LRUCache<string, { readonly value: Answer }>({
+  const first = firstMade<Answer>();
+  return (text) => first(text, () => answer(text));
+}
+
+/** Keeps of things that are the same what was made first, so that they can be told apart by identity; `text` says what makes them the same. */
+export function firstMade<Made>(): (text: string, make: () => Made) => Made {
+  // In a box, since what is made may be nothing.
+  const known = new LRUCache<string, { readonly made: Made }>({
     maxSize: KEPT,
     sizeCalculation: (_, text) => text.length + 100,
   });
-  return (text) => {
+  return (text, make) => {
     const kept = known.get(text);
-    if (kept) return kept.value;
-    const value = answer(text);
-    known.set(text, { value });
-    return value;
+    if (kept) return kept.made;
+    const made = make();
+    known.set(text, { made });
+    return made;
   };
 }
 

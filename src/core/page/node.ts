@@ -358,6 +358,19 @@ export function walkNodes(nodes: readonly PageNode[]): PageNode[] {
 /** Every node of a page, parents before children, in order: the stages after the arrangement ask one after the other. */
 export const pageNodes = rememberOf((page: Page): readonly PageNode[] => walkNodes(page.children));
 
+/**
+ * Gives what the nodes of some trees say, each before what is in it, in order; what an edit leaves alone is not asked
+ * again, nor gone through.
+ */
+export function gathering<Said>(
+  own: (node: PageNode) => readonly Said[],
+): (nodes: readonly PageNode[]) => readonly Said[] {
+  const saidBy = rememberOf((node: PageNode): readonly Said[] =>
+    node.kind === 'box' ? [...own(node), ...node.children.flatMap(saidBy)] : own(node),
+  );
+  return (nodes) => nodes.flatMap(saidBy);
+}
+
 function gatherNodes(nodes: readonly PageNode[], into: PageNode[]): void {
   for (const node of nodes) {
     into.push(node);

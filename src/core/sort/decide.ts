@@ -75,7 +75,7 @@ export function decideVersions(
   tags: Tags,
   decisions: Decisions,
 ): readonly Version[] {
-  if ([...decisions.values()].every(({ state }) => state === null)) return [];
+  if (!hasStates(decisions)) return [];
   const versions: Version[] = [];
   for (const { screen, facts, sources } of judges(mockup, measures, asTheirBases(tags, decisions))) {
     if (facts.states.size === 0) continue;
@@ -89,6 +89,11 @@ export function decideVersions(
     }
   }
   return versions;
+}
+
+function hasStates(decisions: Decisions): boolean {
+  for (const { state } of decisions.values()) if (state !== null) return true;
+  return false;
 }
 
 /** A version becomes what the thing becomes that it is a version of, unless a person says otherwise. */
@@ -255,7 +260,7 @@ function decideLayer(
   const { decision, inside } = lastDecided(layer, known, (last) => {
     const made = decideAnew(layer, known, facts);
     return {
-      decision: last && equal(last.decision, made.decision) ? last.decision : made.decision,
+      decision: last && isSameDecision(last.decision, made.decision) ? last.decision : made.decision,
       inside: last && equal(last.inside, made.inside) ? last.inside : made.inside,
     };
   });
@@ -264,6 +269,11 @@ function decideLayer(
   const concerned = into.insides.get(key) === inside ? changed : null;
   into.insides.set(key, inside);
   for (const child of layer.layers) decideLayer(child, inside, judge, concerned, into);
+}
+
+/** Asks first what edits change: all of a decision is much to go through. */
+function isSameDecision(one: Decision, other: Decision): boolean {
+  return one.outcome === other.outcome && equal(one, other);
 }
 
 function decideAnew(layer: Layer, { name, person, alike, around }: Known, facts: ScreenFacts): DecidedLayer {

@@ -1,11 +1,11 @@
 import { isPlain, type Look } from '../look/look';
 import type { LayerKey } from '../mockup/layer';
-import { rememberOf } from '../mockup/remember';
+import { firstMade, rememberOf } from '../mockup/remember';
 import { onNarrow } from '../page/join/narrow';
 import { pageClass, WIDTH_CLASSES } from '../page/join/names';
 import { stateMark } from '../page/states';
 import {
-  pageNodes,
+  gathering,
   standingOf,
   type Layout,
   type Page,
@@ -48,17 +48,14 @@ export function factorClasses(
   const given = new Set<string>([...RESERVED, ...pages.filter((page) => page.narrow).map(pageClass)]);
   /** The looks that a person's classes are worn with. */
   const wearers = new Map<string, Set<string | null>>();
-  const note = (
-    mark: string | null,
-    parts: () => Parts,
-    standing: StandingText | null,
-    name: string | null,
-    classes: readonly string[],
-  ) => {
-    for (const each of classes) wearers.set(each, (wearers.get(each) ?? new Set()).add(mark));
+  const note = ({ mark, parts, standing, name, classes }: Wearer, count: number) => {
+    for (const each of classes) {
+      given.add(each);
+      wearers.set(each, (wearers.get(each) ?? new Set()).add(mark));
+    }
     if (mark === null) return;
     const use: Use = uses.get(mark) ?? {
-      ...parts(),
+      ...parts,
       names: new Map(),
       common: classes,
       standings: new Map(),
@@ -66,24 +63,21 @@ export function factorClasses(
     uses.set(mark, use);
     if (use.common.length > 0) use.common = use.common.filter((each) => classes.includes(each));
     if (!standing) use.standings = null;
-    else if (use.standings) countStanding(use.standings, standing);
-    if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + 1);
+    else if (use.standings) countStanding(use.standings, standing, count);
+    if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + count);
   };
   const isWaiting = ({ layer, merged }: PageNode) =>
-    waiting.size > 0 && (waiting.has(layer) || merged?.some((each) => waiting.has(each)) === true);
-  for (const node of pages.flatMap((page) => pageNodes(page))) {
-    if (isWaiting(node)) continue;
-    const { mark, standing, name } = wearerOf(node);
-    note(mark, () => partsOf(node), standing, name, node.classes);
-    node.classes.forEach((name) => given.add(name));
-    if (node.kind === 'text')
-      for (const line of node.lines)
-        for (const { look } of line.spans) note(lookMark(look), () => bare(look), null, null, []);
+    waiting.has(layer) || merged?.some((each) => waiting.has(each)) === true;
+  const counts = new Map<NodeWearer, number>();
+  for (const { node, worn } of pages.flatMap((page) => wornIn(page.children)))
+    if (waiting.size === 0 || !isWaiting(node)) counts.set(worn, (counts.get(worn) ?? 0) + 1);
+  for (const [worn, count] of counts) {
+    note(worn, count);
+    for (const letters of worn.letters) note(letters, count);
   }
   for (const { ground, classes } of pages) {
     if (!ground || !classes) continue;
-    const look: Look = { fills: [{ kind: 'solid', colour: ground }] };
-    note(lookMark(look), () => bare(look), null, null, classes);
+    note(bareWearer({ fills: [{ kind: 'solid', colour: ground }] }, classes), 1);
   }
   const known = new Map<string, StyleClass>();
   for (const [mark, { look, layout, states, narrow, names, common, standings }] of uses) {
@@ -129,20 +123,25 @@ function narrowOf(node: PageNode): Parts['narrow'] {
   return JSON.stringify(narrow) === JSON.stringify(wide) ? null : narrow!;
 }
 
-function bare(look: Look): Parts {
-  return { look, layout: null, states: NONE, narrow: null };
-}
-
 function layoutOf(node: PageNode): Layout | null {
   return (node.kind === 'picture' ? null : node.layout) ?? null;
 }
 
-/** What a node says of its class. */
+/** What a node, some letters or a page say of their class. */
 interface Wearer {
-  /** What makes two nodes wear one class; null for what needs none. */
+  /** What makes two of them wear one class; null for what needs none. */
   readonly mark: string | null;
-  readonly standing: StandingText;
+  readonly parts: Parts;
+  /** Null for letters and pages. */
+  readonly standing: StandingText | null;
   readonly name: string | null;
+  /** The classes that a person gave. */
+  readonly classes: readonly string[];
+}
+
+interface NodeWearer extends Wearer {
+  /** The letters in it that look otherwise than the rest. */
+  readonly letters: readonly Wearer[];
 }
 
 /** How a node stands, and the same as a text to compare it by. */
@@ -151,18 +150,39 @@ interface StandingText {
   readonly text: string;
 }
 
-function countStanding(counts: Map<string, Counted>, { standing, text }: StandingText): void {
+function countStanding(
+  counts: Map<string, Counted>,
+  { standing, text }: StandingText,
+  wearers: number,
+): void {
   const known = counts.get(text);
-  if (known) known.count += 1;
-  else counts.set(text, { standing, count: 1 });
+  if (known) known.count += wearers;
+  else counts.set(text, { standing, count: wearers });
 }
 
-/** An edit leaves most nodes as they are. */
-const wearerOf = rememberOf((node: PageNode): Wearer => {
+/** An edit leaves most nodes as they are, and most say what others say: both are told by identity. */
+const wearerOf = rememberOf((node: PageNode): NodeWearer => {
   const own = standingOf(node);
   const standing = { standing: own, text: own ? JSON.stringify(own) : '' };
-  return { mark: markOf(node, standing), standing, name: nameOf(node) };
+  const [mark, name] = [markOf(node, standing), nameOf(node)];
+  const letters = lettersOf(node).map((look) => bareWearer(look, []));
+  const { classes } = node;
+  const said = JSON.stringify([mark, standing.text, name, classes, letters.map((each) => each.mark)]);
+  return firstWearer(said, () => ({ mark, parts: partsOf(node), standing, name, classes, letters }));
 });
+
+const firstWearer = firstMade<NodeWearer>();
+
+const wornIn = gathering((node) => [{ node, worn: wearerOf(node) }]);
+
+function lettersOf(node: PageNode): readonly Look[] {
+  return node.kind === 'text' ? node.lines.flatMap(({ spans }) => spans.map(({ look }) => look)) : [];
+}
+
+function bareWearer(look: Look, classes: readonly string[]): Wearer {
+  const parts = { look, layout: null, states: NONE, narrow: null };
+  return { mark: lookMark(look), parts, standing: null, name: null, classes };
+}
 
 function markOf(node: PageNode, { standing, text }: StandingText): string | null {
   const { look, layout, states, narrow } = partsOf(node);

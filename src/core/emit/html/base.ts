@@ -1,7 +1,8 @@
 import { printColour } from '../../markup/colours';
 import type { CssRule } from '../../markup/printCss';
 import type { Colour } from '../../mockup/paint';
-import { walkNodes, type Page } from '../../page/node';
+import { rememberOf } from '../../mockup/remember';
+import type { Page, PageNode } from '../../page/node';
 
 /** Everything stands at its coordinates. */
 const PLACED: readonly CssRule[] = [
@@ -25,8 +26,13 @@ const PLACED: readonly CssRule[] = [
 
 /** A page of coordinates in which some box lays out what is inside of it. */
 function flowsWithin({ layout, children }: Page): boolean {
-  return !layout && walkNodes(children).some((node) => node.kind === 'box' && node.layout !== undefined);
+  return !layout && children.some(laysOut);
 }
+
+const laysOut = rememberOf(
+  (node: PageNode): boolean =>
+    node.kind === 'box' && (node.layout !== undefined || node.children.some(laysOut)),
+);
 
 const FLOWING_WITHIN: readonly CssRule[] = [
   { selector: '.flow', declarations: [['white-space', 'normal']] },

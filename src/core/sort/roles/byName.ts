@@ -1,5 +1,6 @@
 import type { GroupLayer, Layer } from '../../mockup/layer';
 import { splitName } from '../../mockup/layerName';
+import { rememberOf } from '../../mockup/remember';
 import { walk } from '../../mockup/walk';
 import { sizeOnScreen, type Facts } from '../facts';
 import { nameWords } from '../nameWords';
@@ -49,7 +50,7 @@ export function namedRole(layer: Layer): Role | undefined {
  * The words of a layer's name without those that it has from a group around: in `ticket` the layer `ticket foot` is a foot
  * and no ticket (common practice of naming, no source).
  */
-function addedWords({ key, sourceName }: Layer): readonly string[] {
+const addedWords = rememberOf(({ key, sourceName }: Layer): readonly string[] => {
   const words = nameWords(splitName(sourceName ?? '').bare);
   if (words.length < 2) return words;
   const around = key
@@ -61,7 +62,7 @@ function addedWords({ key, sourceName }: Layer): readonly string[] {
     .map(({ length }) => length);
   const shared = Math.max(0, ...lengths);
   return words.slice(shared).some(isNoNumber) ? words.slice(shared) : words;
-}
+});
 
 function isNoNumber(word: string): boolean {
   return !/^\d+$/.test(word);

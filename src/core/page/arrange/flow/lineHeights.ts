@@ -1,9 +1,9 @@
 import { boxAround, contains, overlaps, type Box } from '../../../mockup/box';
-import { lastMade } from '../../../mockup/remember';
-import { isPlain } from '../../../look/look';
+import { lastMade, rememberOf } from '../../../mockup/remember';
+import { isPlain, type TypeLook } from '../../../look/look';
 import { placedBox } from '../../lower';
 import { withChildren } from '../../ofBoxes';
-import { pageNodes, type BoxNode, type Page, type PageNode, type TextNode } from '../../node';
+import { gathering, type BoxNode, type Page, type PageNode, type TextNode } from '../../node';
 
 /** Line heights that paragraphs show, px by family and size, and as a share of the size where all agree. */
 interface Shown {
@@ -36,11 +36,9 @@ function shownIn(page: Page): Shown {
   const bySize = new Map<string, number>();
   const shares: number[] = [];
   let largest = 0;
-  for (const node of pageNodes(page)) {
-    const type = node.kind === 'text' && node.lines.length > 1 ? node.look.type : undefined;
-    if (!type || type.lineHeight === null || node.place.turn) continue;
-    bySize.set(markOf(node as TextNode), type.lineHeight);
-    shares.push(type.lineHeight / type.size);
+  for (const { type, height } of typesOfParagraphs(page.children)) {
+    bySize.set(markOf(type), height);
+    shares.push(height / type.size);
     largest = Math.max(largest, type.size);
   }
   const [first = 0] = shares;
@@ -50,9 +48,15 @@ function shownIn(page: Page): Shown {
   return { bySize, share, largest: largest * LARGER, mark };
 }
 
-function markOf({ look }: TextNode): string {
-  return JSON.stringify([look.type?.families, look.type?.size]);
-}
+/** The types of paragraphs, and their line heights, px. */
+const typesOfParagraphs = gathering((node) => {
+  const { look, place, kind } = node;
+  const height = look.type?.lineHeight ?? null;
+  const isParagraph = kind === 'text' && node.lines.length > 1 && !place.turn;
+  return isParagraph && look.type && height !== null ? [{ type: look.type, height }] : [];
+});
+
+const markOf = rememberOf(({ families, size }: TypeLook) => JSON.stringify([families, size]));
 
 const lastRaised = lastMade<PageNode, PageNode>();
 
@@ -98,7 +102,7 @@ function raiseText(node: TextNode, { bySize, share, largest }: Shown): TextNode 
   const { type } = node.look;
   if (!type || node.lines.length !== 1 || type.lineHeight === null || node.place.turn?.[1]) return node;
   const height =
-    bySize.get(markOf(node)) ?? (share === null || type.size > largest ? null : share * type.size);
+    bySize.get(markOf(type)) ?? (share === null || type.size > largest ? null : share * type.size);
   return height === null || height <= type.lineHeight ? node : withLineHeight(node, type.lineHeight, height);
 }
 

@@ -1,7 +1,7 @@
 import { bottom, right, type Box } from '../../../mockup/box';
 import { lastMade } from '../../../mockup/remember';
 import { placedBox } from '../../lower';
-import { pageNodes, type Page, type PageNode, type TextNode } from '../../node';
+import { gathering, type Page, type PageNode, type TextNode } from '../../node';
 import { withLineHeight, withLines } from './lineHeights';
 
 /** Common practice, no source: lines of a headline are set as tight as this share of their size. */
@@ -15,8 +15,7 @@ const TOUCH = 1;
  * other: they get a line height with which they stand under each other. Places are those of the screen.
  */
 export function tightenLines(page: Page): Page {
-  const texts = pageNodes(page).filter((node) => node.kind === 'text');
-  const less = overlapsOf(texts);
+  const less = overlapsOf(linesIn(page.children));
   if (less.size === 0) return page;
   return { ...page, children: page.children.map((node) => tightened(node, less)) };
 }
@@ -40,12 +39,13 @@ interface Line {
   readonly box: Box;
 }
 
+const linesIn = gathering<Line>((node) =>
+  node.kind === 'text' && !node.hidden && !node.place.turn?.[1] ? [{ node, box: placedBox(node.place) }] : [],
+);
+
 /** By how many px the line heights of texts are to be less. */
-function overlapsOf(texts: readonly TextNode[]): ReadonlyMap<PageNode, number> {
-  const lines: readonly Line[] = texts
-    .filter(({ hidden, place }) => !hidden && !place.turn?.[1])
-    .map((node) => ({ node, box: placedBox(node.place) }))
-    .sort((one, other) => one.box.y - other.box.y);
+function overlapsOf(texts: readonly Line[]): ReadonlyMap<PageNode, number> {
+  const lines = texts.toSorted((one, other) => one.box.y - other.box.y);
   const less = new Map<PageNode, number>();
   lines.forEach((upper, at) => {
     for (let next = at + 1; next < lines.length && lines[next]!.box.y < bottom(upper.box); next++) {
