@@ -146,7 +146,7 @@ function hold(node: PageNode, around: Part, layOut: LayOut): PageNode {
   const part = partOf(node);
   const isLine =
     isText(part) && part.node.lines.length === 1 && part.node.lines[0]!.at === null && !isField(around);
-  const isFree = x !== 'both' && hugsAcross(part) && isFreeBeside(box, x, around);
+  const isFree = hugsAcross(part) && hasRoom(box, x, inner) && isFreeBeside(box, x, around);
   const wide = isLine || isFree ? 'hug' : 'set';
   const holds = {
     x,
@@ -179,6 +179,18 @@ function isAtEnd(hold: Hold): boolean {
 
 /** Common practice, no source: other languages need up to so much more room, as a share of the width. */
 const LONGER = 0.5;
+
+/**
+ * True for a box held in a place that has all of its width: where there is less, a width that the content gives is as much
+ * as there is (CSS 2.2, §10.3.7).
+ */
+function hasRoom(box: Box, hold: Hold, inner: Box): boolean {
+  const room = { start: right(inner) - box.x, end: right(box) - inner.x, middle: inner.width, both: 0 };
+  return box.width <= room[hold] + SLACK;
+}
+
+/** Px by which what is drawn may be off. */
+const SLACK = 0.5;
 
 /** True where nothing around stands near on the sides to which a box of its content's width grows. */
 function isFreeBeside(box: Box, hold: Hold, { node }: Part): boolean {
