@@ -9,7 +9,7 @@ import type { Stroke } from '../mockup/paint';
 import { hasBoxShadows } from '../look/boxShadows';
 import { dressLook, elementClip, scaledShadow } from './dress';
 import { wholeHairlines } from './hairlines';
-import { ringOf } from './ring';
+import { ringOf, turnedRingOf } from './ring';
 import type { SharedParts } from './lower';
 import type { BoxNode, Place, Turn } from './node';
 
@@ -34,14 +34,15 @@ export function lowerShape(layer: ShapeLayer, matrix: Matrix, shared: SharedPart
     ...(form.kind === 'box' && form.cut ? {} : clipLook(layer, inner, box)),
   });
   const look = dressed(outer, border);
-  if (!upright) return { kind: 'box', ...shared, place: turnedPlace(outer, matrix), look, children: [] };
-  const ringed = ring === 0 ? ringOf(outer, look) : null;
+  const place = (box: Box): Place => (upright ? placeAt(box) : turnedPlace(box, matrix));
+  const ringed = ring !== 0 ? null : upright ? ringOf(outer, look) : turnedRingOf(outer, look);
   if (ringed) {
     const { box, beneath, ...ring } = ringed;
     const { border: _, radii: __, fills = [], ...inside } = dressed(grow(box, -(ring.fillInset ?? 0)), 0);
     const whole: Look = { ...inside, fills: [...beneath, ...fills], ...ring };
-    return { kind: 'box', ...shared, place: placeAt(box), look: whole, children: [] };
+    return { kind: 'box', ...shared, place: place(box), look: whole, children: [] };
   }
+  if (!upright) return { kind: 'box', ...shared, place: place(outer), look, children: [] };
   const thin = wholeHairlines({ box: outer, look });
   return { kind: 'box', ...shared, place: placeAt(thin.box), look: thin.look, children: [] };
 }

@@ -9,6 +9,7 @@ import {
   evenBaselines,
   evenSpacing,
   fitLines,
+  type Fit,
   roundedExtents,
   STRAY,
   UNMOVED,
@@ -52,7 +53,7 @@ export function lowerText(
   const widened = regular ? stretch : 1;
   const drawn = baselinesOf(layer, start.y, scale);
   const even = follows ? evenBaselines(start.y, lineHeight, drawn.length) : drawn;
-  const { phase, nudge } = baked ? fitLines(even, drawn) : UNMOVED;
+  const { phase, nudge } = baked ? fitLines(even, drawn) : fitTurned(even, drawn, matrix);
   const height = follows ? lineHeight * layer.lines.length : spread(layer.lines) * scale + lineHeight;
   const box = {
     x: start.x,
@@ -83,6 +84,15 @@ export function lowerText(
     ...(follows && !regular && { even: true }),
     faces: [...new Set(layer.lines.flatMap((line) => line.runs.map((run) => run.face)))],
   };
+}
+
+/** The same for lines that are turned or scaled: upright ones stay in their rows of px, as those are seen. */
+function fitTurned(set: readonly number[], drawn: readonly number[], matrix: Matrix): Fit {
+  const [, across, along, scale, , top] = matrix;
+  if (across !== 0 || along !== 0) return UNMOVED;
+  const seen = (baselines: readonly number[]) => baselines.map((baseline) => baseline * scale + top);
+  const { phase, nudge } = fitLines(seen(set), seen(drawn));
+  return { phase: 0, nudge: phase + nudge };
 }
 
 /** The scale at which letters look otherwise than letters of the smaller size do. */

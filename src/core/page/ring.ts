@@ -40,6 +40,19 @@ export function ringOf(outer: Box, { border, fills, radii, shadows }: Look): Rin
   return { ...inner(outer, radii, border.width), beneath, shadows: [ring(border.width, border)] };
 }
 
+/**
+ * The same for a box that is turned: none of its edges lies on whole px, but its borders are whole px wide all the same
+ * before it is turned. Null where they are as good, and where the stroke is seen through.
+ */
+export function turnedRingOf(outer: Box, { border, fills = [], radii, shadows }: Look): Ringed | null {
+  if (!border || shadows || !isSeen(offPx(border.width), 1)) return null;
+  if (![border.colour, ...fills.flatMap(coloursOf)].every(({ alpha }) => alpha === 1)) return null;
+  const within = inner(outer, radii, border.width);
+  // Around a corner that is none the shadow has none either.
+  if (radii && !within.radii?.every(({ x, y }) => x > 0 && y > 0)) return null;
+  return { ...within, beneath: [], shadows: [ring(border.width, border)] };
+}
+
 /** The stroke as a line on either side of its middle: exact where that lies on whole px. */
 function halvesOf(outer: Box, border: Border, radii: Radii | undefined): Ringed {
   const half = ring(border.width / 2, border);

@@ -144,7 +144,10 @@ function along(
     case 'end':
       return [[end, px(after)], ...sized(px(length))];
     case 'middle':
-      return size === null ? MIDST : [[start, `calc(50% - ${px(length / 2)})`], ...sized(px(length))];
+      // About the middle: where half of it is a part of a px, it is drawn to one side.
+      return size === null
+        ? MIDST
+        : [[start, `calc(50% - ${px((length + after - before) / 2)})`], ...sized(px(length))];
     case 'both': {
       const rest = before + after;
       const less = px(Math.abs(rest));
