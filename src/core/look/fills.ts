@@ -54,8 +54,8 @@ function radialFill(paint: RadialGradient, matrix: Matrix, box: Box): LookFill {
   return {
     kind: 'radial',
     centre: { x: centre.x - box.x, y: centre.y - box.y },
-    rx: paint.r * Math.hypot(matrix[0], matrix[1]),
-    ry: paint.r * Math.hypot(matrix[2], matrix[3]),
+    rx: paint.r * Math.hypot(matrix[0], matrix[2]),
+    ry: paint.r * Math.hypot(matrix[1], matrix[3]),
     repeating: paint.spread === 'repeat',
     stops: evenBlend(paint.stops),
   };

@@ -101,6 +101,20 @@ describe('outline', () => {
     expect(moved.kind === 'rect' && moved.radii[0]).toEqual({ x: 6, y: 9 });
   });
 
+  it('stays what it is when it is mirrored or turned by quarters', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(0, 90, 180, 270), fc.constantFrom(-2, 1, 3), (degrees, mirror) => {
+        const matrix = multiply(rotation(degrees), scaling(mirror, 2));
+        const moved = transformOutline(rounded, matrix);
+        expect(moved.kind).toBe('rect');
+        const path = transformOutline({ kind: 'path', d: pathData(rounded), rule: 'nonzero' }, matrix);
+        const [box, around] = [outlineBox(moved)!, outlineBox(path)!];
+        for (const side of ['x', 'y', 'width', 'height'] as const)
+          expect(box[side]).toBeCloseTo(around[side]);
+      }),
+    );
+  });
+
   it('becomes a path when it is turned', () => {
     expect(transformOutline(rounded, rotation(30)).kind).toBe('path');
   });

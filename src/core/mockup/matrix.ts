@@ -66,6 +66,28 @@ export function isUpright(matrix: Matrix): boolean {
   return Math.abs(matrix[1]) < EPSILON && Math.abs(matrix[2]) < EPSILON && matrix[0] > 0 && matrix[3] > 0;
 }
 
+/**
+ * A transform under which rectangles stay upright rectangles, as one that mirrors them or turns them by quarters and one
+ * after it that only moves and scales; null for any other.
+ */
+export function quartered([a, b, c, d, e, f]: Matrix): {
+  readonly quarters: Matrix;
+  readonly rest: Matrix;
+} | null {
+  const isNone = (one: number, other: number) => Math.abs(one) < EPSILON && Math.abs(other) < EPSILON;
+  if (a !== 0 && d !== 0 && isNone(b, c))
+    return {
+      quarters: [Math.sign(a), 0, 0, Math.sign(d), 0, 0],
+      rest: [Math.abs(a), 0, 0, Math.abs(d), e, f],
+    };
+  if (b !== 0 && c !== 0 && isNone(a, d))
+    return {
+      quarters: [0, Math.sign(b), Math.sign(c), 0, 0, 0],
+      rest: [Math.abs(c), 0, 0, Math.abs(b), e, f],
+    };
+  return null;
+}
+
 /** Scales that differ by no more than this share are alike to the eye: half a px in a width of 500. */
 const EVEN = 1e-3;
 

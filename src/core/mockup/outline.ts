@@ -1,6 +1,6 @@
 import svgpath from 'svgpath';
 import { boxOf, transformBox, type Box } from './box';
-import { isUpright, type Matrix } from './matrix';
+import { isUpright, quartered, type Matrix } from './matrix';
 import { pathBox } from './pathBox';
 import { printPath } from './printPath';
 
@@ -104,21 +104,39 @@ function rectPath({ x, y, width, height }: Box, [tl, tr, br, bl]: Radii): string
   ].join('');
 }
 
-/** The geometry moved through an upright transform; what is not a rectangle or ellipse becomes a path. */
+/** The geometry moved through a transform; a rectangle that does not stay upright becomes a path, and so does an ellipse. */
 export function transformOutline(outline: Outline, matrix: Matrix): Outline {
-  if (isUpright(matrix)) {
-    const [sx, , , sy] = matrix;
+  if (quartered(matrix)) {
     if (outline.kind === 'ellipse') return { kind: 'ellipse', box: transformBox(matrix, outline.box) };
-    if (outline.kind === 'rect') {
-      const scale = (radius: Radius): Radius => ({ x: radius.x * sx, y: radius.y * sy });
-      const [tl, tr, br, bl] = outline.radii;
+    if (outline.kind === 'rect')
       return {
         kind: 'rect',
         box: transformBox(matrix, outline.box),
-        radii: [scale(tl), scale(tr), scale(br), scale(bl)],
+        radii: transformRadii(outline.radii, matrix),
       };
-    }
   }
   const d = printPath(svgpath(pathData(outline)).matrix([...matrix]));
   return { kind: 'path', d, rule: outline.kind === 'path' ? outline.rule : 'nonzero' };
+}
+
+/** Where the corners lie about the middle, in the order of the radii. */
+const CORNERS = [
+  { x: -1, y: -1 },
+  { x: 1, y: -1 },
+  { x: 1, y: 1 },
+  { x: -1, y: 1 },
+] as const;
+
+/** The corners of a rectangle that is mirrored or turned by quarters: each is somewhere else. */
+function transformRadii(radii: Radii, [a, b, c, d]: Matrix): Radii {
+  const moved: [Radius, Radius, Radius, Radius] = [...radii];
+  radii.forEach(({ x, y }, at) => {
+    const from = CORNERS[at]!;
+    const to = { x: Math.sign(a * from.x + c * from.y), y: Math.sign(b * from.x + d * from.y) };
+    moved[CORNERS.findIndex((corner) => corner.x === to.x && corner.y === to.y)] = {
+      x: Math.abs(a) * x + Math.abs(c) * y,
+      y: Math.abs(b) * x + Math.abs(d) * y,
+    };
+  });
+  return moved;
 }

@@ -12,9 +12,11 @@ import { wholeHairlines } from './hairlines';
 import { ringOf, turnedRingOf } from './ring';
 import type { SharedParts } from './lower';
 import type { BoxNode, Place, Turn } from './node';
+import { unturned } from './unturn';
 
 /** A shape as an element of its own: its box, and its paints as CSS knows them. */
-export function lowerShape(layer: ShapeLayer, matrix: Matrix, shared: SharedParts): BoxNode | null {
+export function lowerShape(drawn: ShapeLayer, drawnMatrix: Matrix, shared: SharedParts): BoxNode | null {
+  const { layer, matrix } = unturned({ layer: drawn, matrix: drawnMatrix });
   const form = boxForm(layer);
   if (!form) return null;
   // Upright boxes take the scale into their sizes; everything else keeps its own size and is turned.
@@ -39,7 +41,8 @@ export function lowerShape(layer: ShapeLayer, matrix: Matrix, shared: SharedPart
   if (ringed) {
     const { box, beneath, ...ring } = ringed;
     const { border: _, radii: __, fills = [], ...inside } = dressed(grow(box, -(ring.fillInset ?? 0)), 0);
-    const whole: Look = { ...inside, fills: [...beneath, ...fills], ...ring };
+    const painted = [...beneath, ...fills];
+    const whole: Look = { ...inside, ...(painted.length > 0 && { fills: painted }), ...ring };
     return { kind: 'box', ...shared, place: place(box), look: whole, children: [] };
   }
   if (!upright) return { kind: 'box', ...shared, place: place(outer), look, children: [] };

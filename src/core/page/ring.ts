@@ -31,7 +31,7 @@ export function ringOf(outer: Box, { border, fills, radii, shadows }: Look): Rin
     return halvesOf(outer, border, radii);
   }
   if (!fills.flatMap(coloursOf).every(({ alpha }) => alpha === 1)) return null;
-  if (isOnPx(grow(outer, -middle)) && !isRound(outer, radii)) return halvesOf(outer, border, radii);
+  if (isAlongPx(outer, border, radii)) return halvesOf(outer, border, radii);
   // Browsers paint a shadow beneath a square box too, when that hides it: no ground shows between them. Round ones have
   // a seam there, which is less than a border that is too thin.
   if (inner(outer, radii, border.width).radii && !isSeen(offPx(border.width), 1)) return null;
@@ -51,6 +51,22 @@ export function turnedRingOf(outer: Box, { border, fills = [], radii, shadows }:
   // Around a corner that is none the shadow has none either.
   if (radii && !within.radii?.every(({ x, y }) => x > 0 && y > 0)) return null;
   return { ...within, beneath: [], shadows: [ring(border.width, border)] };
+}
+
+/**
+ * The same for a border around content, which no transform can bring to where it is between px; null where it lies on whole
+ * px, or its middle does not.
+ */
+export function contentRingOf(outer: Box, { border, fills = [], radii, shadows }: Look): Ringed | null {
+  if (!border || shadows || border.width < 1 || fills.some((fill) => fill.kind !== 'solid')) return null;
+  return isSeenBetween(outer, border, fills) && isAlongPx(outer, border, radii)
+    ? halvesOf(outer, border, radii)
+    : null;
+}
+
+/** True for a border whose middle lies on whole px; what is round has a seam there. */
+function isAlongPx(outer: Box, { width }: Border, radii: Radii | undefined): boolean {
+  return isOnPx(grow(outer, -width / 2)) && !isRound(outer, radii);
 }
 
 /** The stroke as a line on either side of its middle: exact where that lies on whole px. */

@@ -6,6 +6,7 @@ import { flowInside } from './flow/inside';
 import { mergeBackdrop } from './backdrop';
 import { withInnerHalf } from './cutStroke';
 import { isPurposeless } from './meaning';
+import { ringed } from './ringed';
 import { soleText } from './soleText';
 import { trimGroups } from './trim';
 
@@ -32,7 +33,7 @@ const nestBox = rememberOf((node: BoxNode): readonly PageNode[] => {
   const kept = absorbBars(mergeBackdrop(withInnerHalf({ ...node, children })));
   const text = soleText(kept);
   if (text) return [text];
-  if (!isWrapper(kept)) return [kept];
+  if (!isWrapper(kept)) return [ringed(kept)];
   const [only, ...more] = kept.children;
   return only && more.length === 0 && kept.named && !only.named ? [named(only, kept)] : kept.children;
 });

@@ -15,6 +15,7 @@ import { rememberOf } from '../../../mockup/remember';
 import { placedBox } from '../../lower';
 import { lineText, type BoxNode, type PageNode, type TextNode } from '../../node';
 import { madeBox } from '../../made';
+import { ringed } from '../ringed';
 import { cutBoxes, type Cut } from './cut';
 
 /** A node with what is inside of it sorted into what flows and what lies loose. Boxes are those of the screen. */
@@ -277,7 +278,7 @@ function holdContained(children: readonly PageNode[]): readonly PageNode[] {
     const node = children[at]!;
     const taken = inside[at]!;
     return node.kind === 'box' && taken.length > 0
-      ? { ...node, children: [...node.children, ...taken.map(build)] }
+      ? ringed({ ...node, children: [...node.children, ...taken.map(build)] })
       : node;
   };
   return children.flatMap((_, at) => (holder[at] === null ? build(at) : []));

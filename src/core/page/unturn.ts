@@ -1,0 +1,56 @@
+import type { Clip, Effect, ShapeLayer } from '../mockup/layer';
+import { applyTo, isUpright, multiply, quartered, type Matrix } from '../mockup/matrix';
+import { transformOutline, type Outline } from '../mockup/outline';
+import type { Paint } from '../mockup/paint';
+
+interface Drawn {
+  readonly layer: ShapeLayer;
+  /** From the layer's own coordinates to those of the screen. */
+  readonly matrix: Matrix;
+}
+
+/**
+ * A shape that was mirrored or turned by quarters, as an upright one that looks the same: drawing programs save it turned,
+ * nobody would write it so. Anything else stays as it is.
+ */
+export function unturned(drawn: Drawn): Drawn {
+  const { layer, matrix } = drawn;
+  const found = isUpright(matrix) ? null : quartered(matrix);
+  if (!found || layer.clip?.kind === 'defined') return drawn;
+  const { quarters, rest } = found;
+  const { stroke } = layer;
+  return {
+    matrix: rest,
+    layer: {
+      ...layer,
+      outline: turnedOutline(layer.outline, quarters),
+      fill: layer.fill && turnedPaint(layer.fill, quarters),
+      stroke: stroke && { ...stroke, paint: turnedPaint(stroke.paint, quarters) },
+      effects: layer.effects.map((effect) => turnedEffect(effect, quarters)),
+      clip: layer.clip && turnedClip(layer.clip, quarters),
+    },
+  };
+}
+
+function turnedOutline(outline: Outline, quarters: Matrix): Outline {
+  if (outline.kind !== 'line') return transformOutline(outline, quarters);
+  const from = applyTo(quarters, { x: outline.x1, y: outline.y1 });
+  const to = applyTo(quarters, { x: outline.x2, y: outline.y2 });
+  return { kind: 'line', x1: from.x, y1: from.y, x2: to.x, y2: to.y };
+}
+
+function turnedClip(clip: Clip, quarters: Matrix): Clip {
+  return clip.kind === 'outline' ? { ...clip, outline: transformOutline(clip.outline, quarters) } : clip;
+}
+
+function turnedPaint(paint: Paint, quarters: Matrix): Paint {
+  return paint.kind === 'linear' || paint.kind === 'radial'
+    ? { ...paint, transform: multiply(quarters, paint.transform) }
+    : paint;
+}
+
+function turnedEffect(effect: Effect, quarters: Matrix): Effect {
+  if (effect.kind !== 'drop-shadow' && effect.kind !== 'inner-shadow') return effect;
+  const { x, y } = applyTo(quarters, { x: effect.dx, y: effect.dy });
+  return { ...effect, dx: x, dy: y };
+}
