@@ -460,6 +460,20 @@ describe('room for longer words', () => {
     expect(css).not.toMatch(/width: 20px/);
   });
 
+  it('words at the end of a row with free space in it get no more room: it would move them', () => {
+    const bar = `<g id="bar">${stretched(10, 24, 'Berths', 34)}${stretched(116, 24, 'Day', 22)}${stretched(150, 24, 'Night', 30)}</g>`;
+    const { page } = converted(
+      `<g id="card"><rect width="190" height="80" fill="#eee"/>${bar}<g id="note">${stretched(10, 54, 'Berths and lights of the quay', 150)}</g></g>`,
+    );
+    const words = walkNodes(page.children).filter(({ layer }) => layer.includes('/bar/'));
+    expect(words).toHaveLength(3);
+    for (const { place } of words) {
+      if (place.kind !== 'flow') throw new Error('The words do not flow.');
+      // What stretched letters take beyond their own width, and no px more.
+      expect(place.margin.right).toBeCloseTo(place.width * (place.turn![0] - 1), 1);
+    }
+  });
+
   it('what lies loose in the middle gets wider to both sides', () => {
     const seal = `<g id="seal"><rect x="80" y="40" width="40" height="20" fill="#fff"/>${word(95, 54, 'or')}</g>`;
     const { css } = converted(

@@ -51,8 +51,8 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
   const spaces = said?.gap === undefined ? spaceOut(gaps, gap, ACROSS_SLACK) : gaps.map(() => 0);
   const last = parts.at(-1);
   // Where there is room in the row, it would move what stands at the end.
-  const isFilled = free === null && !filled && after < ROUNDING;
-  const isUnsure = last && (isStretched(last) || (isFilled && hasWords(last.node)));
+  const isFilled = !filled && after < ROUNDING;
+  const isUnsure = free === null && last && (isStretched(last) || (isFilled && hasWords(last.node)));
   const more = isUnsure && given && !isFull && justify === 'start' ? ROUNDING : 0;
   const children = parts.map((each, at) => {
     const wide = isFull && wides[at] === 'set' ? 'firm' : wides[at]!;
