@@ -119,6 +119,11 @@ describe('outline', () => {
     expect(transformOutline(rounded, rotation(30)).kind).toBe('path');
   });
 
+  it('is a line however it is turned', () => {
+    const turned = transformOutline({ kind: 'line', x1: 1, y1: 2, x2: 5, y2: 2 }, [0, 1, -1, 0, 10, 0]);
+    expect(turned).toEqual({ kind: 'line', x1: 8, y1: 1, x2: 8, y2: 5 });
+  });
+
   it('has the same box as shape and as path', () => {
     fc.assert(
       fc.property(box, (one) => {

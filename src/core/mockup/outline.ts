@@ -1,6 +1,6 @@
 import svgpath from 'svgpath';
 import { boxOf, transformBox, type Box } from './box';
-import { isUpright, quartered, type Matrix } from './matrix';
+import { applyTo, isUpright, quartered, type Matrix } from './matrix';
 import { pathBox } from './pathBox';
 import { printPath } from './printPath';
 
@@ -104,8 +104,13 @@ function rectPath({ x, y, width, height }: Box, [tl, tr, br, bl]: Radii): string
   ].join('');
 }
 
-/** The geometry moved through a transform; a rectangle that does not stay upright becomes a path, and so does an ellipse. */
+/** The geometry moved through a transform; rectangles and ellipses that do not stay upright become paths. */
 export function transformOutline(outline: Outline, matrix: Matrix): Outline {
+  if (outline.kind === 'line') {
+    const from = applyTo(matrix, { x: outline.x1, y: outline.y1 });
+    const to = applyTo(matrix, { x: outline.x2, y: outline.y2 });
+    return { kind: 'line', x1: from.x, y1: from.y, x2: to.x, y2: to.y };
+  }
   if (quartered(matrix)) {
     if (outline.kind === 'ellipse') return { kind: 'ellipse', box: transformBox(matrix, outline.box) };
     if (outline.kind === 'rect')

@@ -12,7 +12,10 @@ export function remember<Answer>(answer: (text: string) => Answer): (text: strin
   return (text) => first(text, () => answer(text));
 }
 
-/** Keeps of things that are the same what was made first, so that they can be told apart by identity; `text` says what makes them the same. */
+/**
+ * Keeps of things that are the same what was made first, so that they can be told apart by identity; `text` says what
+ * makes them the same.
+ */
 export function firstMade<Made>(): (text: string, make: () => Made) => Made {
   // In a box, since what is made may be nothing.
   const known = new LRUCache<string, { readonly made: Made }>({

@@ -2,7 +2,7 @@ import type { Look, TypeLook } from '../look/look';
 import type { Faces } from '../mockup/bounds';
 import type { TextLayer, TextLine, TextRun } from '../mockup/layer';
 import type { Box } from '../mockup/box';
-import { applyTo, isUniform, meanScale, type Matrix } from '../mockup/matrix';
+import { applyTo, isUniform, isUpright, meanScale, type Matrix } from '../mockup/matrix';
 import type { FaceMetrics } from '../mockup/type';
 import {
   baselineInLine,
@@ -88,9 +88,8 @@ export function lowerText(
 
 /** The same for lines that are turned or scaled: upright ones stay in their rows of px, as those are seen. */
 function fitTurned(set: readonly number[], drawn: readonly number[], matrix: Matrix): Fit {
-  const [, across, along, scale, , top] = matrix;
-  if (across !== 0 || along !== 0) return UNMOVED;
-  const seen = (baselines: readonly number[]) => baselines.map((baseline) => baseline * scale + top);
+  if (!isUpright(matrix)) return UNMOVED;
+  const seen = (baselines: readonly number[]) => baselines.map((y) => applyTo(matrix, { x: 0, y }).y);
   const { phase, nudge } = fitLines(seen(set), seen(drawn));
   return { phase: 0, nudge: phase + nudge };
 }

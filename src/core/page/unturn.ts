@@ -1,6 +1,6 @@
 import type { Clip, Effect, ShapeLayer } from '../mockup/layer';
 import { applyTo, isUpright, multiply, quartered, type Matrix } from '../mockup/matrix';
-import { transformOutline, type Outline } from '../mockup/outline';
+import { transformOutline } from '../mockup/outline';
 import type { Paint } from '../mockup/paint';
 
 interface Drawn {
@@ -23,20 +23,13 @@ export function unturned(drawn: Drawn): Drawn {
     matrix: rest,
     layer: {
       ...layer,
-      outline: turnedOutline(layer.outline, quarters),
+      outline: transformOutline(layer.outline, quarters),
       fill: layer.fill && turnedPaint(layer.fill, quarters),
       stroke: stroke && { ...stroke, paint: turnedPaint(stroke.paint, quarters) },
       effects: layer.effects.map((effect) => turnedEffect(effect, quarters)),
       clip: layer.clip && turnedClip(layer.clip, quarters),
     },
   };
-}
-
-function turnedOutline(outline: Outline, quarters: Matrix): Outline {
-  if (outline.kind !== 'line') return transformOutline(outline, quarters);
-  const from = applyTo(quarters, { x: outline.x1, y: outline.y1 });
-  const to = applyTo(quarters, { x: outline.x2, y: outline.y2 });
-  return { kind: 'line', x1: from.x, y1: from.y, x2: to.x, y2: to.y };
 }
 
 function turnedClip(clip: Clip, quarters: Matrix): Clip {

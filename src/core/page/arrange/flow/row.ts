@@ -50,8 +50,8 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
   const vertical = insets(part, line);
   const spaces = said?.gap === undefined ? spaceOut(gaps, gap, ACROSS_SLACK) : gaps.map(() => 0);
   const last = parts.at(-1);
-  // Where there is room in the row, it would move what stands at the end.
   const isFilled = !filled && after < ROUNDING;
+  // Where there is room in the row, it would move what stands at the end.
   const isUnsure = free === null && last && (isStretched(last) || (isFilled && hasWords(last.node)));
   const more = isUnsure && given && !isFull && justify === 'start' ? ROUNDING : 0;
   const children = parts.map((each, at) => {
