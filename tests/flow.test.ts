@@ -2,26 +2,29 @@ import path from 'node:path';
 import { buildInto } from './support/build';
 import { inChromium } from './support/inChromium';
 import { grow, offsets, openKeyed, sidewaysAt } from './support/flowPage';
-import { PAGE_MOCKUPS } from './support/mockups';
+import { PAGE_MOCKUPS, readCase } from './support/mockups';
 
 /** Pages in the flow, laid out by Chromium. */
 const here = inChromium();
 
-describe.each(PAGE_MOCKUPS)('$name', ({ name, read }) => {
+const MOCKUPS = [...PAGE_MOCKUPS, { name: 'nine screens', read: () => readCase('big-5k.svgz') }];
+
+describe.each(MOCKUPS)('$name', ({ name, read }) => {
   it('stands where the mockup has it, holds longer words, and fits narrower and wider windows', async () => {
     const out = path.join(here.folder, name);
     const conversion = await buildInto(out, read(), 'flow');
-    const page = await openKeyed(here.browser, out, conversion, 0);
-    const off = await offsets(page, conversion, 0);
-    expect(off.at(Math.floor(off.length / 2))).toBeLessThanOrEqual(0.25);
-    expect(off.at(-1)).toBeLessThanOrEqual(1.02);
+    for (const [at, { width }] of conversion.emission.screens.entries()) {
+      const page = await openKeyed(here.browser, out, conversion, at);
+      const off = await offsets(page, conversion, at);
+      expect(off.at(Math.floor(off.length / 2))).toBeLessThanOrEqual(0.25);
+      expect(off.at(-1)).toBeLessThanOrEqual(1.02);
 
-    const { width } = conversion.emission.screens[0]!;
-    for (const share of [0.85, 0.93, 1.07, 1.15])
-      expect(await sidewaysAt(page, Math.round(width * share))).toBeLessThanOrEqual(0);
+      for (const share of [0.85, 0.93, 1.07, 1.15])
+        expect(await sidewaysAt(page, Math.round(width * share))).toBeLessThanOrEqual(0);
 
-    await page.setViewportSize({ width: Math.ceil(width), height: 800 });
-    expect(await grow(page)).toEqual({ overlaps: [], cut: [] });
-    await page.close();
+      await page.setViewportSize({ width: Math.ceil(width), height: 800 });
+      expect(await grow(page)).toEqual({ overlaps: [], cut: [] });
+      await page.close();
+    }
   });
 });

@@ -100,6 +100,7 @@ export async function grow(page: BrowserPage): Promise<Grown> {
       [...element.childNodes].some((child) => child.nodeType === Node.TEXT_NODE && child.textContent?.trim());
     const things = all.filter(
       (element) =>
+        element.tagName !== 'BR' &&
         !element.classList.contains('run') &&
         (element.tagName === 'IMG' || hasWords(element) || element.childElementCount === 0),
     );

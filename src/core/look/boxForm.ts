@@ -78,8 +78,11 @@ function cutForm(form: Rounded, { clip, stroke, effects }: ShapeLayer): BoxForm 
 }
 
 function rectOf(clip: Clip): Rounded | null {
-  if (clip.kind !== 'outline') return null;
-  const { outline } = clip;
+  return clip.kind === 'outline' ? outlineRect(clip.outline) : null;
+}
+
+/** The box, in px of the outline, that is all of an outline; null for another one. */
+export function outlineRect(outline: Outline): Rounded | null {
   const form = outline.kind === 'path' ? knownPathForm(outline, false) : outline;
   return form?.kind === 'box' || form?.kind === 'rect' ? { box: form.box, radii: form.radii } : null;
 }

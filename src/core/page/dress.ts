@@ -1,7 +1,10 @@
-import { contains, type Box } from '../mockup/box';
+import svgpath from 'svgpath';
+import { outlineRect } from '../look/boxForm';
+import { contains, intersection, overlaps, type Box } from '../mockup/box';
 import type { BlendMode, Clip, Effect, Shadow } from '../mockup/layer';
 import { meanScale, translation, type Matrix } from '../mockup/matrix';
 import { hasRadii, outlineBox, pathData, transformOutline, type Outline } from '../mockup/outline';
+import { pathBox } from '../mockup/pathBox';
 import type { Look, LookClip, LookFilter } from '../look/look';
 
 interface Dressed {
@@ -64,13 +67,22 @@ export function groupClip(
   matrix: Matrix,
   { content, painted, screen }: Clipped,
 ): { box: Box; look: Look } | null {
-  const moved = transformOutline(outline, matrix);
+  const moved = plainest(transformOutline(outline, matrix), intersection(painted, screen) ?? screen);
   if (moved.kind === 'rect') {
     if (!hasRadii(moved.radii) && (contains(moved.box, painted) || contains(moved.box, screen))) return null;
     const radii = hasRadii(moved.radii) ? { radii: moved.radii } : {};
     return { box: moved.box, look: { clip: { kind: 'box' }, ...radii } };
   }
   return { box: content, look: { clip: pathClip(moved, content) } };
+}
+
+/** What an outline cuts out of all that is seen: a box where it is one but for parts that lie elsewhere. */
+function plainest(outline: Outline, seen: Box): Outline {
+  if (outline.kind !== 'path') return outline;
+  const parts = svgpath(outline.d).abs().toString().split(/(?=M)/);
+  const d = parts.filter((part) => overlaps(pathBox(part) ?? seen, seen, 0)).join('');
+  const rect = outlineRect({ ...outline, d });
+  return rect ? { kind: 'rect', ...rect } : { ...outline, d };
 }
 
 /** The clip of a single element in px of its own box; null when nothing is cut off. */

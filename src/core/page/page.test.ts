@@ -424,6 +424,21 @@ describe('arrangements', () => {
     expect(cut(1)).toMatchObject({ place, look: { shadows: [{ inset: true, spread: 0.5, colour: black }] } });
   });
 
+  it('is cut by the part of its mask that lies over it, as a box', () => {
+    const masked = (parts: string) =>
+      nodes(
+        readInside(
+          `<mask id="m" fill="#fff"><rect x="8" y="8" width="80" height="40"/>${parts}</mask><g id="g" mask="url(#m)"><rect width="99" height="9"/><rect y="20" width="99" height="90"/></g>`,
+        ),
+      ).find(({ layer }) => layer.endsWith('/g'));
+    const elsewhere = '<rect x="-1" y="-1" width="1" height="1"/><rect x="20" y="20" width="2" height="2"/>';
+    expect(masked(elsewhere)).toMatchObject({
+      place: { x: 8, y: 8, width: 80, height: 40 },
+      look: { clip: { kind: 'box' } },
+    });
+    expect(masked('<rect x="20" y="60" width="9" height="9"/>')?.look.clip?.kind).toBe('path');
+  });
+
   it('has no clip where the page itself ends', () => {
     const [group] = nodes(
       readInside(

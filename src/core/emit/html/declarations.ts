@@ -49,7 +49,7 @@ export function lookDeclarations(look: Look): Declaration[] {
 /** All that a class says. */
 export function classDeclarations({ look, layout, standings }: StyleClass): Declaration[] {
   return [
-    ...(layout ? layoutDeclarations(layout) : []),
+    ...(layout ? layoutDeclarations(layout, look.type?.rightToLeft) : []),
     ...commonStanding(standings),
     ...lookDeclarations(look),
   ];

@@ -166,16 +166,14 @@ const MIDST: Declaration[] = [
   ['margin-right', 'auto'],
 ];
 
-/** How a box lays out what is inside of it. */
-export function layoutDeclarations({
-  direction,
-  tracks,
-  gap,
-  rowGap,
-  padding,
-  align,
-  justify,
-}: Layout): Declaration[] {
+/**
+ * How a box lays out what is inside of it.
+ * @param rightToLeft true where its letters run so: lines begin at its right then (CSS Flexbox 1, §2)
+ */
+export function layoutDeclarations(layout: Layout, rightToLeft = false): Declaration[] {
+  const { direction, tracks, gap, rowGap, padding, align, justify } = rightToLeft
+    ? turnedBack(layout)
+    : layout;
   const list: (Declaration | null)[] = [
     direction === 'words' ? null : ['display', direction === 'grid' ? 'grid' : 'flex'],
     direction === 'column' ? ['flex-direction', 'column'] : null,
@@ -189,6 +187,22 @@ export function layoutDeclarations({
   ];
   return list.filter((entry) => entry !== null);
 }
+
+/** The layout of which start and end across the page have changed places. */
+function turnedBack(layout: Layout): Layout {
+  const { direction, align, justify } = layout;
+  if (direction === 'words') return layout;
+  if (direction === 'column') return { ...layout, align: OPPOSITE[align] };
+  return { ...layout, justify: justify === 'between' ? justify : OPPOSITE[justify] };
+}
+
+const OPPOSITE = {
+  start: 'end',
+  end: 'start',
+  middle: 'middle',
+  stretch: 'stretch',
+  baseline: 'baseline',
+} as const;
 
 function printTracks(tracks: readonly Track[]): string {
   const printed: { track: string; count: number }[] = [];

@@ -57,6 +57,27 @@ export function absorbBars(group: BoxNode): BoxNode {
   return { ...group, merged: [...(group.merged ?? []), ...merged], look: { sides }, children };
 }
 
+/**
+ * A group that holds nothing but bars along its own edges, and cuts them off at its rounded corners, is a rounded box with
+ * borders of single sides. Places are those of the screen.
+ */
+export function roundedBars(group: BoxNode): BoxNode {
+  const { clip, radii, ...others } = group.look;
+  if (clip?.kind !== 'box' || !radii || !isPlain(others) || group.children.length === 0) return group;
+  const found = group.children.map((child) => {
+    const side = BARRED.find((each) => isLeafBox(child) && isBarAt(child, group, each, THICKEST_SIDE));
+    const colour = soleColour(child.look);
+    return side && colour && !isMeant(child)
+      ? ([side, { width: thickness(child, side), colour }] as const)
+      : null;
+  });
+  const bars = found.filter((each) => each !== null);
+  const sides: Sides = Object.fromEntries(bars);
+  if (bars.length < found.length || Object.keys(sides).length < bars.length) return group;
+  const merged = group.children.flatMap(({ layer, merged: more = [] }) => [layer, ...more]);
+  return { ...group, merged: [...(group.merged ?? []), ...merged], look: { sides, radii }, children: [] };
+}
+
 const BARRED = ['top', 'right', 'bottom', 'left'] as const;
 type Barred = (typeof BARRED)[number];
 
@@ -65,7 +86,12 @@ const THICKEST_BAR = 2;
 /** How many times as long as its border is wide a group is at least. */
 const LONG = 4;
 
-function isBarAt({ place }: PageNode, { place: around }: BoxNode, side: Barred): boolean {
+function isBarAt(
+  { place }: PageNode,
+  { place: around }: BoxNode,
+  side: Barred,
+  thickest = THICKEST_BAR,
+): boolean {
   const near = (one: number, other: number) => Math.abs(one - other) <= EDGE_SLACK;
   const [bar, box] = [placedBox(place), placedBox(around)];
   // A bar lies along three edges of its group, and away from the one across.
@@ -73,7 +99,7 @@ function isBarAt({ place }: PageNode, { place: around }: BoxNode, side: Barred):
     (each) => each === ACROSS[side] || near(EDGE_OF[each](bar), EDGE_OF[each](box)),
   );
   const width = thickness({ place }, side);
-  const isWhole = near(width, Math.round(width)) && width <= THICKEST_BAR;
+  const isWhole = near(width, Math.round(width)) && width <= thickest;
   return isAlong && isWhole && thickness({ place: around }, side) >= width * LONG;
 }
 
@@ -124,7 +150,7 @@ function mergeTwo(under: BoxNode, over: BoxNode): BoxNode | null {
   if (isMeant(over)) return null;
   const frame = frameOf(under, over);
   if (frame) return { ...absorb(under, over, { border: frame }), place: over.place };
-  const sides = sidesOf(under, over);
+  const sides = sidesOf(under, over) ?? cornersOf(under, over);
   return sides && absorb(under, over, { sides: { ...under.look.sides, ...sides } });
 }
 
@@ -196,6 +222,21 @@ function frameOf(under: BoxNode, over: BoxNode): Border | null {
 function isSolid({ fills, opacity, filters, blend, clip }: Look): boolean {
   const dressed = opacity !== undefined || filters !== undefined || blend !== undefined || clip !== undefined;
   return !dressed && fills !== undefined && fills.every((fill) => fill.kind === 'solid');
+}
+
+/** Borders of single sides of the same rounded box are the borders of it. */
+function cornersOf(under: BoxNode, over: BoxNode): Sides | null {
+  const { sides, radii, ...others } = over.look;
+  const isBare = isSolid(under.look) && !under.look.border && !under.look.sides;
+  const isSame = areNear(radii, under.look.radii) && sameBox(placedBox(under.place), placedBox(over.place));
+  return sides && isPlain(others) && isBare && isSame ? sides : null;
+}
+
+function areNear(one = NO_RADII, other = NO_RADII): boolean {
+  return one.every(({ x, y }, at) => {
+    const { x: across, y: down } = other[at]!;
+    return Math.abs(x - across) <= EDGE_SLACK && Math.abs(y - down) <= EDGE_SLACK;
+  });
 }
 
 /** Px: thicker bars are boxes of their own. */

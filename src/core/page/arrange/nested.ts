@@ -1,7 +1,7 @@
 import { rememberOf } from '../../mockup/remember';
 import type { BoxNode, Page, PageNode } from '../node';
 import { withStates, type StateNode } from '../states';
-import { absorbBars, mergeCoats } from './coats';
+import { absorbBars, mergeCoats, roundedBars } from './coats';
 import { flowInside } from './flow/inside';
 import { mergeBackdrop } from './backdrop';
 import { withInnerHalf } from './cutStroke';
@@ -30,7 +30,7 @@ function nest(node: PageNode): readonly PageNode[] {
 
 const nestBox = rememberOf((node: BoxNode): readonly PageNode[] => {
   const children = mergeCoats(node.children.flatMap(nest));
-  const kept = absorbBars(mergeBackdrop(withInnerHalf({ ...node, children })));
+  const kept = absorbBars(mergeBackdrop(withInnerHalf(roundedBars({ ...node, children }))));
   const text = soleText(kept);
   if (text) return [text];
   if (!isWrapper(kept)) return [ringed(kept)];

@@ -37,7 +37,8 @@ function wordedBox(box: BoxNode, text: TextNode): TextNode | null {
   // A line in the middle of a column is in the middle of its own width as well.
   const words: Look = isCentred && look.type ? { ...look, type: { ...look.type, align: 'middle' } } : look;
   const needsOrder = layout.direction !== 'column' || layout.justify !== 'start';
-  const isOff = align === 'end' || (align === 'middle' && !isCentred);
+  const ends = look.type?.rightToLeft ? 'start' : 'end';
+  const isOff = align === ends || (align === 'middle' && !isCentred);
   if ((needsOrder || isOff) && !isOneRun(text)) return null;
   return {
     ...text,

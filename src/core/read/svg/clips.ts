@@ -134,13 +134,23 @@ function jointOutline(
     if (outline) outlines.push(outline);
     else if (!isSizeless(part, here)) return null;
   }
-  const [first] = outlines;
+  const [first, ...others] = withoutCovered(outlines);
   if (!first) return parts.length > 0 ? NOTHING : null;
-  const whole = outlines.find((one) => outlines.every((other) => isBoxAround(one, other)));
-  if (outlines.length === 1 || whole) return whole ?? first;
+  if (others.length === 0) return first;
   // Boxes and ellipses all turn the same way, so that one path of them covers what they cover together.
-  if (outlines.some(({ kind }) => kind === 'path')) return null;
-  return { kind: 'path', d: outlines.map(pathData).join(''), rule: 'nonzero' };
+  if ([first, ...others].some(({ kind }) => kind === 'path')) return null;
+  return { kind: 'path', d: [first, ...others].map(pathData).join(''), rule: 'nonzero' };
+}
+
+/** The outlines but those inside of a box among them. */
+function withoutCovered(outlines: readonly Outline[]): readonly Outline[] {
+  return outlines.reduce<readonly Outline[]>(
+    (kept, next) =>
+      kept.some((one) => isBoxAround(one, next))
+        ? kept
+        : [...kept.filter((one) => !isBoxAround(next, one)), next],
+    [],
+  );
 }
 
 function isSizeless(node: XmlNode, here: Here): boolean {
@@ -151,10 +161,7 @@ function isSizeless(node: XmlNode, here: Here): boolean {
 
 function isBoxAround(one: Outline, other: Outline): boolean {
   const [around, within] = [outlineBox(one), outlineBox(other)];
-  return (
-    one === other ||
-    (one.kind === 'rect' && !hasRadii(one.radii) && !!around && !!within && contains(around, within))
-  );
+  return one.kind === 'rect' && !hasRadii(one.radii) && !!around && !!within && contains(around, within);
 }
 
 function memberOutline(

@@ -168,12 +168,14 @@ function isOfWords(part: Part): boolean {
 
 type Tendency = Exclude<Align, 'baseline'> | 'text' | 'any' | 'off';
 
-/** How a part stands across its column: `text` starts at the edge, `any` leaves the choice, `off` is out of line. */
+/** How a part stands across its column: `text` begins at the edge, `any` leaves the choice, `off` is out of line. */
 function tendency(part: Part, room: Box): Tendency {
   if (part.node.wish?.wide === 'fill') return 'stretch';
   const [before, after] = [part.box.x - room.x, right(room) - right(part.box)];
   if (spans(part.box, room)) return isText(part) ? 'any' : 'stretch';
-  if (Math.abs(before) <= EDGE) return isText(part) ? 'text' : 'start';
+  // Letters from right to left begin at the other edge.
+  const begins = isText(part) && !part.node.look.type?.rightToLeft;
+  if (Math.abs(before) <= EDGE) return begins ? 'text' : 'start';
   if (Math.abs(before - after) <= MIDDLE * 1.5) {
     // What all but takes the room is in its middle by chance, unless it is a line that may come out wider.
     const isByChance = before + after <= MIDDLE * 1.5 && Math.abs(before - after) > EDGE;

@@ -244,6 +244,37 @@ describe('rows, columns and grids', () => {
     expect(html.indexOf('Sund')).toBeGreaterThan(html.indexOf('class="shade"'));
   });
 
+  it('what is drawn after a group and stands in a gap in it flows there', () => {
+    const search = box('search', 20, 60, 100, 20, word(26, 74, 'Holm'));
+    const card = box('card', 10, 10, 180, 80, word(20, 30, 'Sailings') + search);
+    const { node } = converted(`<g id="all">${card}</g>${box('go', 130, 60, 50, 20, word(140, 74, 'Find'))}`);
+    const inCard = walkNodes(node('card').children).find(({ layer }) => layer.endsWith('/go'));
+    expect(inCard?.place.kind).toBe('flow');
+  });
+
+  it('what is drawn after a group and lies over things in it stays outside', () => {
+    const card = box('card', 10, 10, 180, 70, word(20, 30, 'Sailings') + word(20, 60, 'from Holm to Sund'));
+    const foot = box('foot', 10, 85, 180, 10);
+    const { node } = converted(
+      `<g id="all">${card}${foot}</g>${box('menu', 30, 40, 80, 40, word(40, 64, 'Find'))}`,
+    );
+    expect(walkNodes(node('card').children).filter(({ layer }) => layer.includes('/menu'))).toEqual([]);
+  });
+
+  it('words have the room that is seen, in a box that goes on past the screen', () => {
+    const aside = (x: number) =>
+      box(`aside${x}`, x, 10, 120, 60, word(x + 6, 30, 'Sailings') + word(x + 6, 50, 'to'));
+    const room = (content: string) =>
+      walkNodes(converted(content).page.children).flatMap(({ kind, place }) =>
+        kind === 'text' && place.kind === 'flow' && place.wide === 'capped' ? [place.width] : [],
+      );
+    expect(room(`<g id="all">${box('quay', 0, 10, 90, 60, word(6, 30, 'Sund'))}${aside(100)}</g>`)).toEqual([
+      94, 94,
+    ]);
+    // One of several of a size is as wide as the others.
+    expect(room(`<g id="all">${aside(-40)}${aside(100)}</g>`)).toEqual([]);
+  });
+
   it('what sticks out of the screen does not shift what stands beside it', () => {
     const { node } = converted(
       `<g id="head"><rect x="-3" y="45" width="206" height="1" fill="#ccc"/>${word(20, 40, 'Sund')}${word(20, 60, 'Holm')}</g>`,
@@ -329,6 +360,20 @@ describe('rows, columns and grids', () => {
   });
 });
 
+describe('letters from right to left', () => {
+  // CSS Flexbox 1, §2: the start of an axis is that of the writing direction.
+  it('stand where they were drawn in a box that is theirs', () => {
+    const rule = (attributes: string) => {
+      const words = `<text y="28" font-size="12" font-family="DejaVu Sans" direction="rtl" ${attributes}>الجدول</text>`;
+      const cell = `<g id="cell"><rect x="10" y="10" width="120" height="30" fill="#eee"/>${words}</g>`;
+      const { css } = converted(cell + box('quay', 10, 50, 180, 40, word(20, 70, 'Sund')));
+      return /\.cell {[^}]*}/.exec(css)?.[0];
+    };
+    expect(rule('x="124"')).not.toMatch(/display|align-items|text-align/);
+    expect(rule('text-anchor="end" x="16"')).toMatch(/flex-direction: column;\s*align-items: flex-end/);
+  });
+});
+
 describe('what a person says of a layout', () => {
   const pair = `<g id="pair"><rect width="200" height="60" fill="#eee"/>${box('one', 10, 10, 40, 20)}${box('two', 60, 34, 40, 20)}</g>`;
 
@@ -378,6 +423,29 @@ describe('boxes of several shapes', () => {
     expect(css).toContain('box-shadow: 0 2px 6px rgb(0 0 0 / 20%)');
     expect(css).toContain('border-bottom: 1px solid #ccc');
     expect(html.match(/<(div|article)/g)).toHaveLength(2);
+  });
+});
+
+describe('bars cut off at rounded corners', () => {
+  const bars =
+    '<rect x="10" y="10" width="120" height="3" fill="#063"/><rect x="10" y="59" width="120" height="1" fill="#999"/>';
+  const card = (inside: string) =>
+    `<clipPath id="c"><path d="M16 10H124A6 6 0 0 1 130 16V60H10V16A6 6 0 0 1 16 10Z"/></clipPath>
+     <g id="card"><path d="M16 10H124A6 6 0 0 1 130 16V60H10V16A6 6 0 0 1 16 10Z" fill="#fff"/><g clip-path="url(#c)">${inside}</g>${word(20, 40, 'Sund')}${word(80, 40, 'Holm')}</g>`;
+
+  it('are borders of the box beneath', () => {
+    const { look, children } = converted(card(bars), {}, 'nested').node('card');
+    expect(look).toMatchObject({
+      sides: { top: { width: 3, colour: { g: 102 } }, bottom: { width: 1, colour: { r: 153 } } },
+    });
+    expect(look.radii?.map(({ x }) => Math.round(x))).toEqual([6, 6, 0, 0]);
+    expect(children.map(({ kind }) => kind)).toEqual(['text', 'text']);
+  });
+
+  it('stay in their box where something else is cut off with them', () => {
+    const other = '<rect x="40" y="20" width="9" height="9" fill="#c00"/>';
+    const { look } = converted(card(bars + other), {}, 'nested').node('card');
+    expect(look.sides).toBeUndefined();
   });
 });
 

@@ -6,9 +6,11 @@ import type { Page } from '../../node';
 import type { StateNode } from '../../states';
 import { groupPage } from '../nested';
 import { joinSentences } from '../sentences/joinSentences';
+import { intoGaps } from './gaps';
 import { withGround } from './ground';
 import { evenLineHeights } from './lineHeights';
 import { layingOut } from './layOut';
+import { inSeenRoom } from './seenRoom';
 import { STACK, WHOLE } from './stand';
 import { tightenLines } from './tightLines';
 import { contentOf, type Part } from './parts';
@@ -22,7 +24,7 @@ export function flow(
   versions: readonly StateNode[] = [],
   waiting: ReadonlySet<LayerKey> = new Set(),
 ): Page {
-  const grouped = joinSentences(groupPage(page, versions));
+  const grouped = intoGaps(joinSentences(groupPage(page, versions)));
   const grounded = withGround(evenLineHeights(tightenLines(grouped)));
   const screen = pageBox(grounded);
   const root: Part = {
@@ -34,8 +36,9 @@ export function flow(
       { layer: page.screen },
     ),
   };
-  const laid = layingOut(waiting)(root, WHOLE);
-  if (laid.kind !== 'box') return grounded;
+  const whole = layingOut(waiting)(root, WHOLE);
+  if (whole.kind !== 'box') return grounded;
+  const laid = inSeenRoom(whole, page.width);
   return { ...grounded, children: laid.children, layout: laid.layout ?? STACK };
 }
 

@@ -1,21 +1,11 @@
-import Flatbush from 'flatbush';
-import {
-  area,
-  bottom,
-  boxAround,
-  contains,
-  overlaps,
-  right,
-  sameBox,
-  touches,
-  type Box,
-} from '../../../mockup/box';
+import { area, bottom, boxAround, contains, overlaps, right, sameBox, type Box } from '../../../mockup/box';
 import { borderInsets } from '../../../look/look';
 import { rememberOf } from '../../../mockup/remember';
 import { placedBox } from '../../lower';
 import { lineText, type BoxNode, type PageNode, type TextNode } from '../../node';
 import { madeBox } from '../../made';
 import { ringed } from '../ringed';
+import { indexOf } from './boxIndex';
 import { cutBoxes, type Cut } from './cut';
 
 /** A node with what is inside of it sorted into what flows and what lies loose. Boxes are those of the screen. */
@@ -44,7 +34,7 @@ export interface Content {
 }
 
 /** Px by which boxes may overlap and still count as beside each other. */
-const TOUCH = 1;
+export const TOUCH = 1;
 
 /** Px: what sticks out so little is half a line, and not meant to make its box wider. */
 export const HALF_A_LINE = 2;
@@ -292,17 +282,17 @@ function beginsAt(box: Box, inside: Box): boolean {
   );
 }
 
-function canHold(node: PageNode): boolean {
+export function canHold(node: PageNode): boolean {
+  const { fills, border, sides, shadows, clip } = node.look;
+  return isOpen(node) && (fills ?? border ?? sides ?? shadows ?? clip) !== undefined;
+}
+
+/** True for a container in which other things would look as they do outside of it. */
+export function isOpen(node: PageNode): node is BoxNode {
   if (node.kind !== 'box' || node.place.turn || node.hidden || !HOLDERS.has(node.role)) return false;
-  const { opacity, filters, blend, clip, fills, fillInset, border, sides, shadows } = node.look;
-  const dressed =
-    fillInset !== undefined ||
-    opacity !== undefined ||
-    filters !== undefined ||
-    blend !== undefined ||
-    clip?.kind === 'path';
-  const seen = fills ?? border ?? sides ?? shadows ?? clip;
-  return !dressed && seen !== undefined;
+  const { opacity, filters, blend, clip, fillInset } = node.look;
+  const isDressed = [fillInset, opacity, filters, blend].some((each) => each !== undefined);
+  return !isDressed && clip?.kind !== 'path';
 }
 
 /** Where what lies loose is drawn: beneath or above all that flows. */
@@ -380,7 +370,7 @@ function isGroundBox(node: PageNode, isMost: boolean): boolean {
 }
 
 /** A picture, or a box that holds nothing. */
-function isBare(node: PageNode): boolean {
+export function isBare(node: PageNode): boolean {
   return node.kind === 'picture' || (node.kind === 'box' && node.children.length === 0);
 }
 
@@ -388,23 +378,6 @@ function isBare(node: PageNode): boolean {
 function isTurned({ place }: PageNode): boolean {
   const { turn } = place;
   return turn !== null && !(turn[1] === 0 && turn[2] === 0 && turn[0] > 0 && turn[3] > 0);
-}
-
-/** So few boxes are looked through faster than an index of them is made. */
-const FEW = 16;
-
-/** Finds the boxes that touch a box, in order. */
-function indexOf(boxes: readonly Box[]): (box: Box) => readonly number[] {
-  if (boxes.length <= FEW)
-    return (box) => {
-      const found: number[] = [];
-      for (let at = 0; at < boxes.length; at++) if (touches(box, boxes[at]!)) found.push(at);
-      return found;
-    };
-  const index = new Flatbush(boxes.length);
-  for (const box of boxes) index.add(box.x, box.y, right(box), bottom(box));
-  index.finish();
-  return (box) => index.search(box.x, box.y, right(box), bottom(box)).sort((one, other) => one - other);
 }
 
 export function isText(part: Part): part is Part & { readonly node: TextNode } {

@@ -1,0 +1,61 @@
+import { contains, overlaps } from '../../../mockup/box';
+import { lastMade } from '../../../mockup/remember';
+import { placedBox } from '../../lower';
+import type { BoxNode, Page, PageNode } from '../../node';
+import { ofBoxes, withChildren } from '../../ofBoxes';
+import { indexOf } from './boxIndex';
+import { canHold, hasWords, isBare, isOpen, TOUCH } from './parts';
+
+/**
+ * Puts what is drawn after a container, and stands in a gap in it, into that gap: mockups draw what lies over the edges of
+ * its neighbours outside of the group that it stands in. Places are those of the screen.
+ */
+export function intoGaps(page: Page): Page {
+  return { ...page, children: fillGaps(page.children.map(filled)) };
+}
+
+const filled = ofBoxes((node) => withChildren(node, fillGaps(node.children.map(filled))));
+
+function fillGaps(children: readonly PageNode[]): readonly PageNode[] {
+  if (children.length < 2 || !children.some(hasGaps)) return children;
+  const boxes = children.map((child) => placedBox(child.place));
+  const index = indexOf(boxes);
+  const kept: (PageNode | null)[] = [...children];
+  children.forEach((child, at) => {
+    if (child.hidden) return;
+    const box = boxes[at]!;
+    const under = index(box).filter(
+      (other) => other < at && kept[other] && overlaps(boxes[other]!, box, TOUCH),
+    );
+    const around = under.at(-1);
+    const put = around === undefined ? null : putInto(kept[around]!, child);
+    if (put === null) return;
+    kept[around!] = put;
+    kept[at] = null;
+  });
+  return kept.filter((child) => child !== null);
+}
+
+/** True for a group that could hold what is drawn after it. */
+function hasGaps(node: PageNode): node is BoxNode {
+  return isOpen(node) && node.children.length > 0 && node.wish?.contents === undefined && hasWords(node);
+}
+
+const lastPut = lastMade<PageNode, BoxNode | null>();
+
+/** The container with a node in the innermost gap that it fits; null where there is none. */
+function putInto(node: PageNode, child: PageNode): BoxNode | null {
+  if (!hasGaps(node)) return null;
+  const box = placedBox(child.place);
+  if (!contains(placedBox(node.place), box, TOUCH)) return null;
+  return lastPut(node, [child], () => {
+    const under = node.children.filter(
+      (other) => !other.hidden && overlaps(placedBox(other.place), box, TOUCH),
+    );
+    const last = under.at(-1);
+    if (!last || (canHold(last) && isBare(last) && contains(placedBox(last.place), box, TOUCH)))
+      return { ...node, children: [...node.children, child] };
+    const put = putInto(last, child);
+    return put && { ...node, children: node.children.map((other) => (other === last ? put : other)) };
+  });
+}
