@@ -46,8 +46,10 @@ export function lower(context: LowerContext, frame: PageFrame): Page {
   const last = lastLowered.get(context.screen);
   const lowered: Lowered = {
     changed: last ? changedLayers(context, last.context) : null,
-    nodes: new Map(last?.nodes),
+    nodes: last?.nodes ?? new Map<LayerKey, PageNode | null>(),
   };
+  // They are changed in place: the last ones hold no longer if this comes to no end.
+  lastLowered.delete(context.screen);
   const children = root.layers.flatMap((layer) => lowerLayer(layer, context, lowered) ?? []);
   lastLowered.set(context.screen, { context, nodes: lowered.nodes });
   return { screen: key, name, width, height, ground, frame, children };

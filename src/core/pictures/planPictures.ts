@@ -36,9 +36,8 @@ export function planPictures(
   const placed = new Map<LayerKey, { picture: string; box: Box }>();
   const names = new Set<string>();
   const places = placesOf(mockup);
-  // They are in drawing order, and few of them are pictures.
-  for (const [key, decision] of decisions) {
-    if (decision.outcome !== 'picture' || decision.within !== null) continue;
+  // They are in drawing order.
+  for (const [key, decision] of picturesOf(decisions)) {
     const place = places.get(key);
     const measured = place && measures.get(place.screen.key);
     const measure = measured?.get(key);
@@ -79,6 +78,15 @@ export function planPictures(
     placed.set(layer.key, { picture: name, box });
   }
   return { pictures: [...byContent.values()] satisfies Picture[], placed };
+}
+
+/** The layers that become pictures by themselves: few of thousands, of which a loop would make a pair each. */
+function picturesOf(decisions: Decisions): readonly (readonly [LayerKey, Decision])[] {
+  const found: (readonly [LayerKey, Decision])[] = [];
+  decisions.forEach((decision, key) => {
+    if (decision.outcome === 'picture' && decision.within === null) found.push([key, decision]);
+  });
+  return found;
 }
 
 /** Every layer with the screen that it is on. */

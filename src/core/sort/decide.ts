@@ -25,7 +25,10 @@ import { roleEntry, type Outcome, type Role, type State } from './vocabulary';
 export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, tags: Tags): Decisions {
   const last = lastDecisions.get(mockup);
   const now = [...judges(mockup, measures, tags)];
-  const made: Made = { decisions: new Map(last?.made.decisions), insides: new Map(last?.made.insides) };
+  const made: Made = { decisions: new Map(), insides: last?.made.insides ?? new Map<LayerKey, Around>() };
+  last?.made.decisions.forEach((decision, key) => made.decisions.set(key, decision));
+  // What is around things is changed in place: it holds no longer if this comes to no end.
+  lastDecisions.delete(mockup);
   for (const [at, judge] of now.entries()) {
     const changed = changedLayers(judge, last?.judges[at]);
     for (const layer of judge.screen.root.layers) decideLayer(layer, NOTHING_AROUND, judge, changed, made);

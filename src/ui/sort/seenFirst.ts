@@ -30,9 +30,11 @@ export function seenFirst(
     if (!isSeen(key) && concernsItself(before, decision)) waiting.set(key, before);
   }
   if (waiting.size < WORTH) return null;
+  const decided = new Map<LayerKey, Decision>();
+  next.forEach((decision, key) => decided.set(key, waiting.get(key) ?? decision));
   const around = mockup.screens.flatMap((screen) => [...withGroups(screen, waiting.keys())]);
   return {
-    decisions: new Map([...next, ...waiting]),
+    decisions: decided,
     waiting: new Set(around.filter((key) => waiting.has(key) || !isSeen(key))),
   };
 }

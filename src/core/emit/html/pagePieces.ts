@@ -75,7 +75,7 @@ export function pagePieces(page: Page, input: EmitInput): PagePieces {
 type Context = EmitInput & MarkupContext;
 
 function isLarge(node: PageNode): node is BoxNode {
-  return isContainer(node) && restOf(LARGE, node) < 0;
+  return isContainer(node) && countOf(node) > LARGE;
 }
 
 /** True for a box whose code is an element around that of its children; the words of a field are written as what its element is. */
@@ -83,16 +83,10 @@ function isContainer(node: PageNode): node is BoxNode {
   return node.kind === 'box' && node.role !== 'field' && node.children.length > 0;
 }
 
-/** How many of so many elements a node leaves; less than none where it has more. */
-function restOf(count: number, node: PageNode): number {
-  let rest = count - 1;
-  if (node.kind !== 'box') return rest;
-  for (const child of node.children) {
-    if (rest < 0) break;
-    rest = restOf(rest, child);
-  }
-  return rest;
-}
+/** How many elements there are in a node, itself among them. */
+const countOf = rememberOf((node: PageNode): number =>
+  node.kind === 'box' ? node.children.reduce((sum, child) => sum + countOf(child), 1) : 1,
+);
 
 function openedHtml(node: BoxNode, context: Context, inside: Inside): string {
   return printHtml([emptyBoxMarkup(node, context, inside)]);

@@ -13,7 +13,7 @@ const SLACK = 0.02;
 export function joinFrames(children: readonly PageNode[]): readonly PageNode[] {
   const joined: PageNode[] = [];
   for (let at = 0; at < children.length; at++) {
-    const frame = frameOf(children.slice(at, at + SIDES));
+    const frame = isBar(children[at]!) ? frameOf(children.slice(at, at + SIDES)) : null;
     joined.push(frame ?? children[at]!);
     if (frame) at += SIDES - 1;
   }

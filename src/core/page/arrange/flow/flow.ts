@@ -24,8 +24,8 @@ export function flow(
   versions: readonly StateNode[] = [],
   waiting: ReadonlySet<LayerKey> = new Set(),
 ): Page {
-  const grouped = intoGaps(joinSentences(groupPage(page, versions)));
-  const grounded = withGround(evenLineHeights(tightenLines(grouped)));
+  const grouped = joinSentences(groupPage(page, versions));
+  const grounded = withGround(intoGaps(evenLineHeights(tightenLines(grouped))));
   const screen = pageBox(grounded);
   const root: Part = {
     node: madeBox(page.name, page.screen, screen),

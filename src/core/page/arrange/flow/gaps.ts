@@ -3,7 +3,7 @@ import { lastMade } from '../../../mockup/remember';
 import { placedBox } from '../../lower';
 import type { BoxNode, Page, PageNode } from '../../node';
 import { ofBoxes, withChildren } from '../../ofBoxes';
-import { indexOf } from './boxIndex';
+import { boxesOf } from './boxesOf';
 import { canHold, hasWords, isBare, isOpen, TOUCH } from './parts';
 
 /**
@@ -18,13 +18,12 @@ const filled = ofBoxes((node) => withChildren(node, fillGaps(node.children.map(f
 
 function fillGaps(children: readonly PageNode[]): readonly PageNode[] {
   if (children.length < 2 || !children.some(hasGaps)) return children;
-  const boxes = children.map((child) => placedBox(child.place));
-  const index = indexOf(boxes);
+  const { boxes, touching } = boxesOf(children);
   const kept: (PageNode | null)[] = [...children];
   children.forEach((child, at) => {
     if (child.hidden) return;
     const box = boxes[at]!;
-    const under = index(box).filter(
+    const under = touching(at).filter(
       (other) => other < at && kept[other] && overlaps(boxes[other]!, box, TOUCH),
     );
     const around = under.at(-1);
@@ -33,7 +32,7 @@ function fillGaps(children: readonly PageNode[]): readonly PageNode[] {
     kept[around!] = put;
     kept[at] = null;
   });
-  return kept.filter((child) => child !== null);
+  return kept.includes(null) ? kept.filter((child) => child !== null) : children;
 }
 
 /** True for a group that could hold what is drawn after it. */

@@ -5,7 +5,7 @@ import { placedBox } from '../../lower';
 import { lineText, type BoxNode, type PageNode, type TextNode } from '../../node';
 import { madeBox } from '../../made';
 import { ringed } from '../ringed';
-import { indexOf } from './boxIndex';
+import { boxesOf } from './boxesOf';
 import { cutBoxes, type Cut } from './cut';
 
 /** A node with what is inside of it sorted into what flows and what lies loose. Boxes are those of the screen. */
@@ -173,10 +173,9 @@ function isFanned(children: readonly PageNode[]): boolean {
 /** Shapes that lie over each other without a word among them are a drawing: each stands where it was drawn. */
 function isDrawing(children: readonly PageNode[]): boolean {
   if (children.length < 2 || children.some(hasWords)) return false;
-  const boxes = children.map((child) => placedBox(child.place));
-  const index = indexOf(boxes);
+  const { boxes, touching } = boxesOf(children);
   return boxes.some((box, at) =>
-    index(box).some((other) => other > at && overlaps(box, boxes[other]!, TOUCH)),
+    touching(at).some((other) => other > at && overlaps(box, boxes[other]!, TOUCH)),
   );
 }
 
@@ -202,8 +201,10 @@ export function isCutBelow({ node, box }: Part, inside: Box): boolean {
 
 /** True for words, and for what holds some. */
 export function hasWords(node: PageNode): boolean {
-  return node.kind === 'text' || (node.kind === 'box' && node.children.some(hasWords));
+  return node.kind === 'text' || (node.kind === 'box' && holdsWords(node));
 }
+
+const holdsWords = rememberOf(({ children }: BoxNode): boolean => children.some(hasWords));
 
 function contentOfCut(cut: Cut, parts: readonly Part[], around: { readonly layer: string }): Content {
   const whole = partOfCut(cut, parts, around);
@@ -237,8 +238,7 @@ function madePart(content: Content, { layer }: { readonly layer: string }): Part
 /** Boxes hold what is drawn on them, when nothing that lies between in drawing order would change places with it. */
 function holdContained(children: readonly PageNode[]): readonly PageNode[] {
   if (!children.some(canHold)) return children;
-  const boxes = children.map((child) => placedBox(child.place));
-  const index = indexOf(boxes);
+  const { boxes, touching } = boxesOf(children);
   const holder: (number | null)[] = [];
   const isHeldBy = (held: number, by: number): boolean => {
     const next = holder[held] ?? null;
@@ -247,7 +247,7 @@ function holdContained(children: readonly PageNode[]): readonly PageNode[] {
   const holderOf = (child: PageNode, at: number): number | null => {
     if (child.hidden) return null;
     const box = boxes[at]!;
-    const under = index(box).filter((other) => other < at);
+    const under = touching(at).filter((other) => other < at);
     const holds = under
       .filter(
         (other) =>
@@ -306,15 +306,15 @@ interface Separated {
 
 /** What overlaps on purpose lies loose: what is beneath most of the box, what sticks out, and the smaller of two. */
 function separate(children: readonly PageNode[], frame: Box, cuts: boolean): Separated {
-  const boxes = children.map((child) => placedBox(child.place));
+  const { boxes, touching } = boxesOf(children);
   const loose = new Map<number, Where>();
   children.forEach((child, at) => {
     const fits = contains(frame, boxes[at]!, HALF_A_LINE) || (cuts && runsOut(child, boxes[at]!, frame));
     if (!fits || isTurned(child) || child.hidden) loose.set(at, at === 0 ? 'below' : 'above');
   });
-  const index = indexOf(boxes);
   for (const [lower, low] of boxes.entries()) {
-    for (const upper of index(low).filter((other) => other > lower)) {
+    for (const upper of touching(lower)) {
+      if (upper <= lower) continue;
       if (loose.has(lower)) break;
       const high = boxes[upper]!;
       if (loose.has(upper) || !overlaps(low, high, TOUCH)) continue;
@@ -328,22 +328,18 @@ function separate(children: readonly PageNode[], frame: Box, cuts: boolean): Sep
       else loose.set(lower, 'below');
     }
   }
-  keepDrawnOrder(children, boxes, index, loose);
+  keepDrawnOrder(children, loose);
   const pick = (where: Where | undefined) => children.filter((_, at) => loose.get(at) === where);
   return { flowing: pick(undefined), below: pick('below'), above: pick('above') };
 }
 
 /** Of two that overlap the later one is drawn above: the other goes beneath with it, or where it cannot, the later one above. */
-function keepDrawnOrder(
-  children: readonly PageNode[],
-  boxes: readonly Box[],
-  index: (box: Box) => readonly number[],
-  loose: Map<number, Where>,
-): void {
+function keepDrawnOrder(children: readonly PageNode[], loose: Map<number, Where>): void {
   if (loose.size === 0) return;
+  const { boxes, touching } = boxesOf(children);
   const rank = (at: number) => ({ below: 0, flows: 1, above: 2 })[loose.get(at) ?? 'flows'];
   const under = (at: number) =>
-    index(boxes[at]!).filter(
+    touching(at).filter(
       (other) => other < at && !children[other]!.hidden && overlaps(boxes[other]!, boxes[at]!, TOUCH),
     );
   children.forEach((child, upper) => {
