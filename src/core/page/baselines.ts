@@ -23,7 +23,7 @@ export function evenBaselines(first: number, lineHeight: number, count: number):
 
 /** By how much lines are moved down, px. */
 export interface Fit {
-  /** So that each lies well in the row of px in which it was drawn, where those are all that is known. */
+  /** So that each lies well in the row of px in which it was drawn: as far as it must, or, where those are all that is known, in the middle. */
   readonly phase: number;
   /** From there on, where things stand at coordinates, so that the first lies at a whole px. */
   readonly nudge: number;
@@ -46,7 +46,8 @@ export function fitLines(set: readonly number[], drawn: readonly number[]): Fit 
   const most = Math.min(...strays) + 0.5 - TIE;
   const middle = (least + most) / 2;
   const stays = least > most || (least <= 0 && most >= 0);
-  const phase = stays || !areWhole(drawn) ? 0 : middle;
+  const nearest = least > 0 ? least : most;
+  const phase = stays ? 0 : areWhole(drawn) ? middle : nearest;
   const whole = least > most ? middle : Math.min(Math.max(strays[0]!, least), most);
   return { phase, nudge: whole - phase };
 }

@@ -13,10 +13,12 @@ import { isMeant } from './meaning';
 export function mergeBackdrop(group: BoxNode, alone = false): BoxNode {
   const [lowest, ...others] = group.children;
   if (!lowest || !isBackdrop(lowest)) return group;
-  const { clip } = group.look;
-  // What cuts a single box alone is that box's own clip.
-  const cuts = clip?.kind === 'path' && others.length === 0;
-  if (others.length === 0 && !alone && !cuts) return group;
+  const { clip, ...look } = group.look;
+  // What cuts a single box alone is that box's own clip; where it is the very box it cuts nothing off.
+  const isSole = others.length === 0;
+  const isIdle = isSole && clip?.kind === 'box' && !lowest.look.shadows?.some(({ inset }) => !inset);
+  const cuts = isIdle || (isSole && clip?.kind === 'path');
+  if (isSole && !alone && !cuts) return group;
   const box = placedBox(lowest.place);
   if (!others.every((node) => contains(box, placedBox(node.place), 1))) return group;
   // A clip that is another box than the backdrop stays one; blended or filtered groups would blend twice.
@@ -29,7 +31,7 @@ export function mergeBackdrop(group: BoxNode, alone = false): BoxNode {
     named: group.named || lowest.named,
     classes: [...group.classes, ...lowest.classes],
     place: lowest.place,
-    look: { ...lowest.look, ...group.look, ...(lowest.look.radii && { radii: lowest.look.radii }) },
+    look: { ...lowest.look, ...(isIdle ? look : group.look), ...(lowest.look.radii && { radii: lowest.look.radii }) },
     children: others,
   };
 }

@@ -179,8 +179,8 @@ function tendency(part: Part, room: Box): Tendency {
   if (Math.abs(before - after) <= MIDDLE * 1.5) {
     // What all but takes the room is in its middle by chance, unless it is a line that may come out wider.
     const isByChance = before + after <= MIDDLE * 1.5 && Math.abs(before - after) > EDGE;
-    const isCentred =
-      isText(part) && (part.node.lines.length === 1 || part.node.look.type?.align === 'middle');
+    const isLoose = isText(part) && part.node.lines.length === 1 && Math.min(before, after) > 0;
+    const isCentred = isLoose || (isText(part) && part.node.look.type?.align === 'middle');
     return isByChance && !isCentred ? 'off' : 'middle';
   }
   if (Math.abs(after) <= EDGE) return 'end';

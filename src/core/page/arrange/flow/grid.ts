@@ -36,7 +36,7 @@ export function layOutGrid(
   const lines = aligned.map(({ line }) => line);
   const gap = pitch ? 0 : columnGap(columns);
   const rowGaps = lines.slice(1).map(({ y }, at) => y - bottom(lines[at]!));
-  const rowGap = rowGaps.length === 0 ? gap : Math.min(...rowGaps);
+  const rowGap = rowGaps.length === 0 ? gap : Math.max(0, Math.min(...rowGaps));
   const before = columns[0]!.x - inner.x;
   const after = right(inner) - right(columns.at(-1)!);
   const reaches = given && reachesEnd(before, after);
@@ -57,8 +57,10 @@ export function layOutGrid(
       const across = acrossCell(cell, track);
       const stretched = across.stretch && cell.node.kind === 'box' && !isAvatar(cell.node);
       const wide: Wide = stretched ? 'hug' : firmWide(cell);
-      // What is inside stands where it was drawn, wherever the share of a px puts the cell.
-      const real = stretched && shares ? { ...cell, box: { ...cell.box, ...shares[column]! } } : cell;
+      // What is inside stands where it was drawn, wherever the share of a px, or the cell beside, puts its cell's edges.
+      const edges = shares?.[column] ?? cells[column]!;
+      const isMoved = edges.x !== cell.box.x || edges.width !== cell.box.width;
+      const real = stretched && isMoved ? { ...cell, box: { ...cell.box, ...edges } } : cell;
       const child = layOut(real, {
         wide,
         high: high(cell, (own.align ?? align) === 'stretch', line.height),
@@ -156,7 +158,9 @@ function acrossCell(
     return { stretch: false, margin: { left: 0, right: node.kind === 'box' ? null : 0 } };
   if (Math.abs(before - after) <= MIDDLE * 1.5)
     return { stretch: false, margin: { left: null, right: null } };
-  if (Math.abs(after) <= EDGE) return { stretch: false, margin: { left: null, right: 0 } };
+  // What reaches over the edge lies on the border of the next cell.
+  if (after >= -1 && after <= EDGE)
+    return { stretch: false, margin: { left: null, right: after < -EDGE ? after : 0 } };
   return { stretch: false, margin: { left: extra(before), right: null } };
 }
 
