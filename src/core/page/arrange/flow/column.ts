@@ -41,7 +41,8 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
     const stretched = (fits ? align : wanted) === 'stretch' && own === 'stretch';
     const wide = columnWide(each, stretched, wanted === 'middle', given, defines, room);
     const [before, after] = [each.box.x - room.x, right(room) - right(each.box)];
-    const aside = wanted === 'middle' && each.node.kind === 'box' ? beside(before - after) : 0;
+    const isBroad = each.box.width >= READ * room.width;
+    const aside = wanted === 'middle' && each.node.kind === 'box' ? beside(before - after, isBroad) : 0;
     // Lines stick out by half, and pictures take whole px: neither makes what is around them wider.
     const sticks = wide === 'set' || wide === 'firm';
     const margin: Margin = {
@@ -86,9 +87,12 @@ function unsqueezed(part: Part): High {
   return own === 'set' || part.node.look.clip ? 'least' : own;
 }
 
-/** By how much more room at one side a box is not quite in the middle, px; 0 where nobody sees it. */
-function beside(difference: number): number {
-  return Math.abs(difference) > 2 * EDGE ? difference : 0;
+/**
+ * By how much more room at one side a box is not quite in the middle, px; 0 where nobody sees it.
+ * @param isBroad true for a box of most of the room: all that is in it would be drawn between px
+ */
+function beside(difference: number, isBroad: boolean): number {
+  return Math.abs(difference) > 2 * EDGE || isBroad ? extra(difference) : 0;
 }
 
 /** How many times more room there is at the right than at the left of things that stand at the left. */
