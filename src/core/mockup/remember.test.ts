@@ -14,6 +14,16 @@ it('answers are kept, also when they are nothing', () => {
   expect(boxed(box)).not.toBe(boxed({ side: 3 }));
 });
 
+it('what is kept with an object is nothing of the object: no copy, comparison or text shows it', () => {
+  const known = rememberOf((box: { side: number }) => ({ area: box.side ** 2 }));
+  const box = { side: 3 };
+  const made = known(box);
+  expect(box).toStrictEqual({ side: 3 });
+  expect(Object.keys(box)).toEqual(['side']);
+  expect(structuredClone(box)).toStrictEqual({ side: 3 });
+  expect(known({ ...box })).not.toBe(made);
+});
+
 it('what was made last stays as long as all that it was made from is the same', () => {
   const last = lastMade<object, string[]>();
   const key = {};

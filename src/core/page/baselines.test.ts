@@ -39,6 +39,12 @@ describe('lines of which only the rows of px are known', () => {
     expect(fitLines([10.2, 32.7], [10.2, 32.7]).phase).toBe(0);
   });
 
+  it('that lie between two rows are moved off the tie, to the row in which they were drawn', () => {
+    expect(fitLines([10.5], [10.5]).phase).toBeCloseTo(0.1);
+    expect(fitLines([10.49], [10.49]).phase).toBeCloseTo(-0.09);
+    expect(fitLines([10.5], [10.5]).nudge).toBeCloseTo(0.4);
+  });
+
   it('go to whole px as far as every line stays in its row', () => {
     expect(fitLines([10.3, 30.3], [10.3, 30.3]).nudge).toBeCloseTo(-0.3);
     expect(fitLines([10.3, 30.8], [10.3, 30.8]).nudge).toBeCloseTo(-0.2);

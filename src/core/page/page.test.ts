@@ -461,6 +461,17 @@ describe('arrangements', () => {
     expect(group('<rect width="12" height="12"/>')).toMatchObject({ x: 0, y: 0 });
   });
 
+  it('is no group where it clips nothing but the box that it cuts by', () => {
+    const clipped = (width: number) =>
+      nodes(
+        readInside(
+          `<clipPath id="c"><rect x="5" y="5" width="50" height="20"/></clipPath><g id="g" clip-path="url(#c)"><rect x="5" y="5" width="${width}" height="20" fill="#fff"/></g>`,
+        ),
+      ).map(({ look }) => look.clip?.kind);
+    expect(clipped(50)).toEqual([undefined]);
+    expect(clipped(60)).toEqual(['box', undefined]);
+  });
+
   it('cuts a group by the box of its clip', () => {
     const [group] = nodes(
       readInside(

@@ -343,6 +343,28 @@ describe('rows, columns and grids', () => {
     expect(sign?.place).toMatchObject({ margin: { left: 0, right: expect.closeTo(1.4) as number } });
   });
 
+  it('a broad box that is not quite in the middle stands exactly where it was drawn', () => {
+    const { page } = converted(
+      `<g id="quay"><rect width="200" height="90" fill="#eee"/>${box('sign', 20, 10, 159.4, 30, word(30, 30, 'Sund'))}${box('deck', 0, 60, 200, 20, word(10, 74, 'Holm'))}</g>`,
+    );
+    const sign = walkNodes(page.children).find(({ layer }) => layer.endsWith('/sign'));
+    expect(sign?.place).toMatchObject({ margin: { left: 0, right: expect.closeTo(0.6) as number } });
+  });
+
+  it('cells that lie over the borders of those beside and above them keep their columns, without gaps of less than nothing', () => {
+    const lined = (x: number, y: number) =>
+      `<g id="cell${x}-${y}"><rect x="${x}" y="${y + 29}" width="41" height="1" fill="#999"/><rect x="${x + 40}" y="${y}" width="1" height="30" fill="#999"/>${word(x + 12, y + 18, 'Sund')}</g>`;
+    const last = (x: number) =>
+      `<g id="last${x}"><rect x="${x + 40}" y="68" width="1" height="30" fill="#999"/>${word(x + 12, 86, 'Sund')}</g>`;
+    const rows = [10, 39].map((y) => [10, 50, 90].map((x) => lined(x, y)).join('')).join('');
+    const { css, page } = converted(`<g id="deck">${rows}${[10, 50, 90].map(last).join('')}</g>`);
+    expect(css).not.toMatch(/gap: -|gap: \S+ -/);
+    const tops = walkNodes(page.children).flatMap(({ layer, place }) =>
+      layer.endsWith('-39') && place.kind === 'flow' ? [place.margin.top] : [],
+    );
+    expect(tops).toEqual([-1, -1, -1]);
+  });
+
   it('a text of several lines beside one that takes what is left is as wide as it was drawn', () => {
     const broken = `<text font-size="10" font-family="Commissioner"><tspan x="10" y="24">Departing</tspan><tspan x="10" y="36">passengers</tspan></text>`;
     const { page } = converted(
