@@ -38,7 +38,7 @@ export function flow(
   };
   const whole = layingOut(waiting)(root, WHOLE);
   if (whole.kind !== 'box') return grounded;
-  const laid = inSeenRoom(whole, page.width);
+  const laid = page.frame.edge === 'clipped' ? inSeenRoom(whole, page.width) : whole;
   return { ...grounded, children: laid.children, layout: laid.layout ?? STACK };
 }
 

@@ -14,7 +14,11 @@ export function intoGaps(page: Page): Page {
   return { ...page, children: fillGaps(page.children.map(filled)) };
 }
 
-const filled = ofBoxes((node) => withChildren(node, fillGaps(node.children.map(filled))));
+const filled = ofBoxes((node) => {
+  const children = node.children.map(filled);
+  // Of what a person says how it stands, all stands so.
+  return withChildren(node, node.wish?.contents === undefined ? fillGaps(children) : children);
+});
 
 function fillGaps(children: readonly PageNode[]): readonly PageNode[] {
   if (children.length < 2 || !children.some(hasGaps)) return children;
