@@ -31,7 +31,11 @@ export function mergeBackdrop(group: BoxNode, alone = false): BoxNode {
     named: group.named || lowest.named,
     classes: [...group.classes, ...lowest.classes],
     place: lowest.place,
-    look: { ...lowest.look, ...(isIdle ? look : group.look), ...(lowest.look.radii && { radii: lowest.look.radii }) },
+    look: {
+      ...lowest.look,
+      ...(isIdle ? look : group.look),
+      ...(lowest.look.radii && { radii: lowest.look.radii }),
+    },
     children: others,
   };
 }
