@@ -1,5 +1,6 @@
 import Flatbush from 'flatbush';
-import { bottom, right, touches, type Box } from '../../../mockup/box';
+import { borderInsets } from '../../../look/look';
+import { bottom, right, sameBox, touches, type Box } from '../../../mockup/box';
 import { rememberOf } from '../../../mockup/remember';
 import { placedBox } from '../../lower';
 import type { PageNode } from '../../node';
@@ -7,6 +8,8 @@ import type { PageNode } from '../../node';
 /** Where nodes stand, by their place among them. */
 interface Boxes {
   readonly boxes: readonly Box[];
+  /** The same but for half of their borders: neighbours may have theirs on each other. */
+  readonly cores: readonly Box[];
   /** Those whose boxes touch that of one, itself among them, in order. */
   readonly touching: (at: number) => readonly number[];
 }
@@ -19,7 +22,8 @@ export const boxesOf = rememberOf((nodes: readonly PageNode[]): Boxes => {
   const boxes = nodes.map(({ place }) => placedBox(place));
   const find = boxes.length <= FEW ? lookThrough(boxes) : indexOf(boxes);
   const found: (readonly number[])[] = [];
-  return { boxes, touching: (at) => (found[at] ??= find(boxes[at]!)) };
+  const cores = nodes.map((node, at) => coreOf(node, boxes[at]!));
+  return { boxes, cores, touching: (at) => (found[at] ??= find(boxes[at]!)) };
 });
 
 function lookThrough(boxes: readonly Box[]): (box: Box) => readonly number[] {
@@ -35,4 +39,27 @@ function indexOf(boxes: readonly Box[]): (box: Box) => readonly number[] {
   for (const box of boxes) index.add(box.x, box.y, right(box), bottom(box));
   index.finish();
   return (box) => index.search(box.x, box.y, right(box), bottom(box)).sort((one, other) => one - other);
+}
+
+/** Px: common practice, no source: wider borders are no lines. */
+const LINE = 2;
+
+/** A box but for half of the lines around it, or around the only thing in it. */
+export function coreOf(node: PageNode, box: Box): Box {
+  if (node.kind !== 'box') return box;
+  const { border, sides } = node.look;
+  const [only, ...more] = node.children;
+  if (!border && !sides) {
+    const isAround = only && more.length === 0 && sameBox(placedBox(only.place), box);
+    return isAround ? coreOf(only, box) : box;
+  }
+  const insets = borderInsets(node.look);
+  const half = (line: number) => (line <= LINE ? line / 2 : 0);
+  const [top, below, left, rest] = [insets.top, insets.bottom, insets.left, insets.right].map(half);
+  return {
+    x: box.x + left!,
+    y: box.y + top!,
+    width: box.width - left! - rest!,
+    height: box.height - top! - below!,
+  };
 }

@@ -365,6 +365,24 @@ describe('rows, columns and grids', () => {
     expect(tops).toEqual([-1, -1, -1]);
   });
 
+  it('buttons whose borders lie on each other are a row', () => {
+    const spans = [
+      [10.5, 51],
+      [60.5, 44],
+      [103.5, 58],
+    ] as const;
+    const kinds = (line: string) => {
+      const buttons = spans.map(
+        ([x, width]) =>
+          `<g id="go${x}"><rect x="${x}" y="20.5" width="${width}" height="30" fill="#fff" ${line}/>${word(x + 12, 40, 'Sund')}</g>`,
+      );
+      const { page } = converted(`<g id="deck">${buttons.join('')}</g>`);
+      const all = walkNodes(page.children).filter(({ layer }) => /\/go[^/]*$/.test(layer));
+      return all.map(({ place }) => place.kind);
+    };
+    expect(kinds('stroke="#999"')).toEqual(['flow', 'flow', 'flow']);
+  });
+
   it('a text of several lines beside one that takes what is left is as wide as it was drawn', () => {
     const broken = `<text font-size="10" font-family="Commissioner"><tspan x="10" y="24">Departing</tspan><tspan x="10" y="36">passengers</tspan></text>`;
     const { page } = converted(

@@ -5,7 +5,7 @@ import { placedBox } from '../../lower';
 import { lineText, type BoxNode, type PageNode, type TextNode } from '../../node';
 import { madeBox } from '../../made';
 import { ringed } from '../ringed';
-import { boxesOf } from './boxesOf';
+import { boxesOf, coreOf } from './boxesOf';
 import { cutBoxes, type Cut } from './cut';
 
 /** A node with what is inside of it sorted into what flows and what lies loose. Boxes are those of the screen. */
@@ -137,7 +137,7 @@ export function contentOf(
   const loose: PageNode[] = [];
   // What no line separates lies loose, the smallest first, until the rest can be cut.
   for (;;) {
-    const cut = cutBoxes(left.map((part) => part.box));
+    const cut = cutBoxes(left.map((part) => coreOf(part.node, part.box)));
     if (cut ?? left.length === 0) {
       if (isDiagram(left.length, held.length))
         return { content: null, below: [], above: children.map(asDrawn) };
@@ -306,7 +306,7 @@ interface Separated {
 
 /** What overlaps on purpose lies loose: what is beneath most of the box, what sticks out, and the smaller of two. */
 function separate(children: readonly PageNode[], frame: Box, cuts: boolean): Separated {
-  const { boxes, touching } = boxesOf(children);
+  const { boxes, cores, touching } = boxesOf(children);
   const loose = new Map<number, Where>();
   children.forEach((child, at) => {
     const fits = contains(frame, boxes[at]!, HALF_A_LINE) || (cuts && runsOut(child, boxes[at]!, frame));
@@ -317,7 +317,7 @@ function separate(children: readonly PageNode[], frame: Box, cuts: boolean): Sep
       if (upper <= lower) continue;
       if (loose.has(lower)) break;
       const high = boxes[upper]!;
-      if (loose.has(upper) || !overlaps(low, high, TOUCH)) continue;
+      if (loose.has(upper) || !overlaps(cores[lower]!, cores[upper]!, TOUCH)) continue;
       const isGround =
         contains(low, high, TOUCH) && isGroundBox(children[lower]!, area(low) * 2 >= area(frame));
       // A frame over all of something lies on it.
@@ -336,11 +336,11 @@ function separate(children: readonly PageNode[], frame: Box, cuts: boolean): Sep
 /** Of two that overlap the later one is drawn above: the other goes beneath with it, or where it cannot, the later one above. */
 function keepDrawnOrder(children: readonly PageNode[], loose: Map<number, Where>): void {
   if (loose.size === 0) return;
-  const { boxes, touching } = boxesOf(children);
+  const { cores, touching } = boxesOf(children);
   const rank = (at: number) => ({ below: 0, flows: 1, above: 2 })[loose.get(at) ?? 'flows'];
   const under = (at: number) =>
     touching(at).filter(
-      (other) => other < at && !children[other]!.hidden && overlaps(boxes[other]!, boxes[at]!, TOUCH),
+      (other) => other < at && !children[other]!.hidden && overlaps(cores[other]!, cores[at]!, TOUCH),
     );
   children.forEach((child, upper) => {
     if (child.hidden) return;
