@@ -40,9 +40,10 @@ describe('lines of which only the rows of px are known', () => {
   });
 
   it('that lie between two rows are moved off the tie, to the row in which they were drawn', () => {
-    expect(fitLines([10.5], [10.5]).phase).toBeCloseTo(0.1);
-    expect(fitLines([10.49], [10.49]).phase).toBeCloseTo(-0.09);
-    expect(fitLines([10.5], [10.5]).nudge).toBeCloseTo(0.4);
+    expect(fitLines([10.5, 29.5], [10.5, 29.5]).phase).toBeCloseTo(0.1);
+    expect(fitLines([10.49, 29.49], [10.49, 29.49]).phase).toBeCloseTo(-0.09);
+    expect(fitLines([10.5, 29.5], [10.5, 29.5]).nudge).toBeCloseTo(0.4);
+    expect(fitLines([10.5], [10.5]).phase).toBe(0);
   });
 
   it('go to whole px as far as every line stays in its row', () => {

@@ -46,7 +46,8 @@ export function fitLines(set: readonly number[], drawn: readonly number[]): Fit 
   const most = Math.min(...strays) + 0.5 - TIE;
   const middle = (least + most) / 2;
   const stays = least > most || (least <= 0 && most >= 0);
-  const nearest = least > 0 ? least : most;
+  // A single line between two rows goes with what stands beside it.
+  const nearest = drawn.length === 1 ? 0 : least > 0 ? least : most;
   const phase = stays ? 0 : areWhole(drawn) ? middle : nearest;
   const whole = least > most ? middle : Math.min(Math.max(strays[0]!, least), most);
   return { phase, nudge: whole - phase };
