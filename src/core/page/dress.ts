@@ -81,6 +81,8 @@ function plainest(outline: Outline, seen: Box): Outline {
   if (outline.kind !== 'path') return outline;
   const parts = svgpath(outline.d).abs().toString().split(/(?=M)/);
   const d = parts.filter((part) => overlaps(pathBox(part) ?? seen, seen, 0)).join('');
+  // A path that draws nothing is none to browsers: one that cuts everything away stays as it is.
+  if (d === '') return outline;
   const rect = outlineRect({ ...outline, d });
   return rect ? { kind: 'rect', ...rect } : { ...outline, d };
 }

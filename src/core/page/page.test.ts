@@ -437,6 +437,12 @@ describe('arrangements', () => {
       look: { clip: { kind: 'box' } },
     });
     expect(masked('<rect x="20" y="60" width="9" height="9"/>')?.look.clip?.kind).toBe('path');
+    const away = nodes(
+      readInside(
+        '<clipPath id="c"><rect x="300" width="9" height="9"/><rect x="320" width="9" height="9"/></clipPath><g id="g" clip-path="url(#c)"><rect width="99" height="9"/><rect y="20" width="99" height="9"/></g><rect y="50" width="9" height="9"/>',
+      ),
+    ).filter(({ layer }) => layer.endsWith('/g'));
+    for (const { look } of away) expect(look.clip).not.toMatchObject({ d: '' });
   });
 
   it('has no clip where the page itself ends', () => {
