@@ -6,7 +6,8 @@ import type { Conversion } from '../../src/core/convert';
 import { TARGETS } from '../../src/core/emit/targets';
 import { isPlain } from '../../src/core/look/look';
 import { nested } from '../../src/core/page/arrange/nested';
-import { lower, placedBox } from '../../src/core/page/lower';
+import { lower } from '../../src/core/page/lower';
+import { placedBox } from '../../src/core/page/placed';
 import { plainFrame, walkNodes, type PageNode } from '../../src/core/page/node';
 
 /** Writes the pages anew with every element saying its layer, and opens one at the size of its screen. */

@@ -1,3 +1,4 @@
+import svgpath from 'svgpath';
 import { boxOf, contains, intersection, type Box } from '../mockup/box';
 import type { Point } from '../mockup/matrix';
 import type { Clip, ShapeLayer } from '../mockup/layer';
@@ -6,7 +7,8 @@ import type { Stroke } from '../mockup/paint';
 import { remember } from '../mockup/remember';
 import { pathForm, type PathForm } from './pathForm';
 
-interface Rounded {
+/** A box with its corners. */
+export interface Rounded {
   readonly box: Box;
   readonly radii: Radii;
 }
@@ -85,6 +87,19 @@ function rectOf(clip: Clip): Rounded | null {
 export function outlineRect(outline: Outline): Rounded | null {
   const form = outline.kind === 'path' ? knownPathForm(outline, false) : outline;
   return form?.kind === 'box' || form?.kind === 'rect' ? { box: form.box, radii: form.radii } : null;
+}
+
+/** The boxes that the parts of an outline are; null where one of them is something else. */
+export function outlineRects(outline: Outline): readonly Rounded[] | null {
+  const whole = outlineRect(outline);
+  if (whole || outline.kind !== 'path') return whole && [whole];
+  const rects = subpaths(outline.d).map((d) => outlineRect({ ...outline, d }));
+  return rects.every((rect) => rect !== null) ? rects : null;
+}
+
+/** The parts of a path, each with the command that begins it (SVG 2, §9.3.3). */
+export function subpaths(d: string): readonly string[] {
+  return svgpath(d).abs().toString().split(/(?=M)/);
 }
 
 function ruleForm(from: Point, to: Point, stroke: Stroke | null): BoxForm | null {

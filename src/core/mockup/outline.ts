@@ -1,5 +1,5 @@
 import svgpath from 'svgpath';
-import { boxOf, transformBox, type Box } from './box';
+import { bottom, boxOf, contains, right, transformBox, type Box } from './box';
 import { applyTo, isUpright, quartered, type Matrix } from './matrix';
 import { pathBox } from './pathBox';
 import { printPath } from './printPath';
@@ -41,6 +41,24 @@ export function hasRadii(radii: Radii): boolean {
 /** Each corner changed in the same way. */
 export function mapRadii([tl, tr, br, bl]: Radii, change: (radius: Radius) => Radius): Radii {
   return [change(tl), change(tr), change(br), change(bl)];
+}
+
+/** True when none of a box is cut off by the edges and the corners of a rounded one. */
+export function containsRounded(outer: Box, radii: Radii, inner: Box): boolean {
+  if (!contains(outer, inner)) return false;
+  const [left, top] = [inner.x - outer.x, inner.y - outer.y];
+  const [end, below] = [right(outer) - right(inner), bottom(outer) - bottom(inner)];
+  const corners = [
+    [left, top],
+    [end, top],
+    [end, below],
+    [left, below],
+  ] as const;
+  return radii.every(({ x, y }, at) => {
+    const [across, down] = corners[at]!;
+    if (x === 0 || y === 0 || across >= x || down >= y) return true;
+    return ((x - across) / x) ** 2 + ((y - down) / y) ** 2 <= 1;
+  });
 }
 
 /** The exact box around the geometry, without its stroke; null for a path that draws nothing. */

@@ -1,9 +1,15 @@
-import svgpath from 'svgpath';
-import { outlineRect } from '../look/boxForm';
-import { contains, intersection, overlaps, type Box } from '../mockup/box';
+import { outlineRect, outlineRects, subpaths } from '../look/boxForm';
+import { boxAround, contains, intersection, overlaps, type Box } from '../mockup/box';
 import type { BlendMode, Clip, Effect, Shadow } from '../mockup/layer';
 import { meanScale, translation, type Matrix } from '../mockup/matrix';
-import { hasRadii, outlineBox, pathData, transformOutline, type Outline } from '../mockup/outline';
+import {
+  containsRounded,
+  hasRadii,
+  outlineBox,
+  pathData,
+  transformOutline,
+  type Outline,
+} from '../mockup/outline';
 import { pathBox } from '../mockup/pathBox';
 import type { Look, LookClip, LookFilter } from '../look/look';
 
@@ -53,8 +59,8 @@ export function scaledShadow({ dx, dy, deviation, spread, colour }: Shadow, matr
 interface Clipped {
   /** The boxes inside. */
   readonly content: Box;
-  /** The same with what is painted around them. */
-  readonly painted: Box;
+  /** The same, each with what is painted around it. */
+  readonly painted: readonly Box[];
   readonly screen: Box;
 }
 
@@ -67,20 +73,32 @@ export function groupClip(
   matrix: Matrix,
   { content, painted, screen }: Clipped,
 ): { box: Box; look: Look } | null {
-  const moved = plainest(transformOutline(outline, matrix), intersection(painted, screen) ?? screen);
+  const moved = plainest(
+    transformOutline(outline, matrix),
+    intersection(boxAround([content, ...painted]), screen) ?? screen,
+  );
+  if (holdsAll(moved, painted)) return null;
   if (moved.kind === 'rect') {
-    if (!hasRadii(moved.radii) && (contains(moved.box, painted) || contains(moved.box, screen))) return null;
+    if (!hasRadii(moved.radii) && contains(moved.box, screen)) return null;
     const radii = hasRadii(moved.radii) ? { radii: moved.radii } : {};
     return { box: moved.box, look: { clip: { kind: 'box' }, ...radii } };
   }
   return { box: content, look: { clip: pathClip(moved, content) } };
 }
 
+/** True for a clip of boxes, each thing in one of them. */
+function holdsAll(outline: Outline, painted: readonly Box[]): boolean {
+  const rects = outline.kind === 'path' && outline.rule === 'evenodd' ? null : outlineRects(outline);
+  if (!rects) return false;
+  return painted.every((inner) => rects.some(({ box, radii }) => containsRounded(box, radii, inner)));
+}
+
 /** What an outline cuts out of all that is seen: a box where it is one but for parts that lie elsewhere. */
 function plainest(outline: Outline, seen: Box): Outline {
   if (outline.kind !== 'path') return outline;
-  const parts = svgpath(outline.d).abs().toString().split(/(?=M)/);
-  const d = parts.filter((part) => overlaps(pathBox(part) ?? seen, seen, 0)).join('');
+  const d = subpaths(outline.d)
+    .filter((part) => overlaps(pathBox(part) ?? seen, seen, 0))
+    .join('');
   // A path that draws nothing is none to browsers: one that cuts everything away stays as it is.
   if (d === '') return outline;
   const rect = outlineRect({ ...outline, d });

@@ -1,6 +1,6 @@
 import type { Measure, Measures } from '../mockup/bounds';
 import type { Report } from '../findings/finding';
-import { boxAround, grow, moveBox, sameBox, transformBox, union, type Box } from '../mockup/box';
+import { sameBox, union, type Box } from '../mockup/box';
 import { differing, withGroups } from '../mockup/differing';
 import type { GroupLayer, Layer, LayerKey } from '../mockup/layer';
 import { splitName } from '../mockup/layerName';
@@ -15,6 +15,7 @@ import type { Decision, Decisions } from '../sort/decision';
 import { dressLook, groupClip } from './dress';
 import { lowerShape } from './lowerShape';
 import { lowerText } from './lowerText';
+import { paintedBox, placedBox } from './placed';
 import type { StateNode } from './states';
 import {
   walkNodes,
@@ -24,7 +25,6 @@ import {
   type PageFrame,
   type PageNode,
   type PictureNode,
-  type Place,
 } from './node';
 
 export interface LowerContext {
@@ -237,22 +237,13 @@ function lowerGroup(
     clip &&
     groupClip(clip, matrix, {
       content,
-      painted: boxAround([content, ...children.flatMap(shadowBoxes)]),
+      painted: children.map(paintedBox),
       screen: { x: 0, y: 0, width, height },
     });
   const look = { ...dressLook(group, matrix), ...cut?.look };
   if (isPlain(look) && children.length === 0) return null;
   const place: FixedPlace = { kind: 'fixed', ...(cut?.box ?? content), hugs: false, turn: null };
   return namedPicture({ kind: 'box', ...shared, place, look, children });
-}
-
-/** Where boxes throw shadows, those of strokes between two px among them. */
-function shadowBoxes(node: PageNode): readonly Box[] {
-  const box = placedBox(node.place);
-  const own = (node.look.shadows ?? [])
-    .filter(({ inset }) => !inset)
-    .map(({ dx, dy, deviation, spread }) => moveBox(grow(box, spread + 3 * deviation), dx, dy));
-  return node.kind === 'box' ? [...own, ...node.children.flatMap(shadowBoxes)] : own;
 }
 
 /** The name of a group that holds nothing but a picture is that picture's. */
@@ -269,10 +260,4 @@ function namedPicture(group: BoxNode): BoxNode {
         ? { ...node, children: node.children.map(named) }
         : node;
   return { ...others, children: group.children.map(named) };
-}
-
-/** The upright box that a place covers. */
-export function placedBox({ x, y, width, height, turn, shift = 0 }: Place): Box {
-  if (!turn) return { x, y, width, height };
-  return transformBox([...turn, x + shift, y], { x: 0, y: 0, width, height });
 }

@@ -392,15 +392,21 @@ describe('arrangements', () => {
     ).toEqual(['kept', 'a', 'b']);
   });
 
+  const cutBy = (clip: string, inside: string, tags: Record<string, Tag> = {}) =>
+    nodes(
+      readInside(
+        `<clipPath id="c"><rect x="8" y="8" width="80" height="40" ${clip}/></clipPath><g id="g" clip-path="url(#c)">${inside}<g id="h"><rect x="20" y="20" width="9" height="9"/></g></g>`,
+      ),
+      'nested',
+      tags,
+    ).find(({ layer }) => layer.endsWith('/g'));
+
   it('cuts off shadows, and what a stroke between two px paints outside', () => {
-    const cut = (inside: string) =>
-      nodes(
-        readInside(
-          `<clipPath id="c"><rect x="8" y="8" width="80" height="40"/></clipPath><g id="g" clip-path="url(#c)">${inside}<g id="h"><rect x="20" y="20" width="9" height="9"/></g></g>`,
-        ),
-      ).find(({ layer }) => layer.endsWith('/g'));
+    const cut = (inside: string) => cutBy('', inside);
     const box = { place: { x: 8, y: 8, width: 80, height: 40 }, look: { clip: { kind: 'box' } } };
-    expect(cut('<rect x="8" y="8" width="80" height="40" fill="#fff" stroke="#246"/>')).toMatchObject(box);
+    expect(cut('<rect x="8" y="8" width="80" height="40" fill="#fff" stroke="#246"/>')?.look).toMatchObject({
+      shadows: [{ inset: true, spread: 0.5 }],
+    });
     const shadow = '<filter id="f"><feDropShadow dx="0" dy="2" stdDeviation="3"/></filter>';
     expect(
       cut(`${shadow}<rect x="9" y="9" width="70" height="30" fill="#fff" filter="url(#f)"/>`),
@@ -419,9 +425,91 @@ describe('arrangements', () => {
     const place = { x: 10, y: 8, width: 80, height: 40 };
     expect(cut(4)).toMatchObject({
       place,
-      look: { border: { width: 2, colour: black }, clip: { kind: 'box' } },
+      look: { border: { width: 2, colour: black } },
     });
     expect(cut(1)).toMatchObject({ place, look: { shadows: [{ inset: true, spread: 0.5, colour: black }] } });
+  });
+
+  it('has no border and no shadow where the clip cuts all of it off', () => {
+    const shadow = '<filter id="f"><feDropShadow dx="0" dy="0" stdDeviation="3"/></filter>';
+    const cut = (rect: string) => cutBy('rx="5"', `${shadow}<rect ${rect} fill="#fff"/>`);
+    const framed = cut('x="7.5" y="7.5" width="81" height="41" rx="5.5" stroke="#246"');
+    expect(framed?.place).toMatchObject({ x: 8, y: 8, width: 80, height: 40 });
+    expect(Object.keys(framed?.look ?? {})).toEqual(['fills', 'radii']);
+    const shaded = cut('x="8" y="8" width="80" height="40" rx="5" filter="url(#f)"');
+    expect(Object.keys(shaded?.look ?? {})).toEqual(['fills', 'radii']);
+    // Half a px of a dark border is seen.
+    expect(cut('x="8" y="8" width="80" height="40" rx="5" stroke="#246"')?.look.shadows).toBeDefined();
+    // Sharp corners stand out behind the round ones of the clip only where the clip is sharper than they are.
+    expect(cut('x="7" y="7" width="82" height="42" rx="20" stroke="#246"')?.look.clip).toBeDefined();
+  });
+
+  it('has no clip where nothing is cut off, also at round corners, unless it scrolls', () => {
+    const cut = (rect: string) => cutBy('rx="10"', `<rect ${rect} fill="#fff"/>`);
+    expect(cut('x="9" y="20" width="70" height="10"')).toMatchObject({
+      place: { x: 9, y: 20, width: 70, height: 10 },
+      look: {},
+    });
+    expect(cut('x="9" y="9" width="70" height="30"')?.look.clip).toBeDefined();
+    const idle = '<rect x="8" y="8" width="80" height="40" fill="#fff"/>';
+    const { layer, look } = cutBy('', idle)!;
+    expect(look.clip).toBeUndefined();
+    expect(cutBy('', idle, { [layer]: { scroll: 'y' } })).toMatchObject({ scroll: 'y', look });
+  });
+
+  it('has no clip where each thing in it lies in a box of its own of the clip', () => {
+    const cut = (width: number) =>
+      nodes(
+        readInside(
+          `<clipPath id="c"><rect x="8" y="8" width="30" height="20"/><rect x="50" y="8" width="30" height="20"/></clipPath><g id="g" clip-path="url(#c)"><rect x="10" y="10" width="20" height="10"/><rect x="52" y="10" width="${width}" height="10"/></g>`,
+        ),
+      )[0]?.look.clip;
+    expect(cut(20)).toBeUndefined();
+    expect(cut(40)).toMatchObject({ kind: 'path' });
+  });
+
+  it('reaches no further than what it cuts where a clip would lie over other things', () => {
+    const cut = (y: number) =>
+      nodes(
+        readInside(
+          `<clipPath id="c"><rect x="8" y="8" width="80" height="60"/></clipPath><rect x="10" y="10" width="40" height="${y - 12}"/><g clip-path="url(#c)" id="g"><rect x="12" y="${y}" width="20" height="60"/><rect x="40" y="${y}" width="20" height="60"/></g>`,
+        ),
+      ).find(({ layer }) => layer.endsWith('/g'))?.place;
+    expect(cut(30)).toMatchObject({ x: 12, y: 30, width: 48, height: 38 });
+  });
+
+  it('a blurred shape out of which the box that throws it is cut is a shadow', () => {
+    const shade =
+      '<filter id="b"><feGaussianBlur stdDeviation="4"/></filter><mask id="m" maskUnits="userSpaceOnUse" x="-40" y="-40" width="300" height="200"><rect x="-40" y="-40" width="300" height="200" fill="white"/><rect x="10" y="10" width="60" height="40" rx="6" fill="black"/></mask><g mask="url(#m)"><rect x="10" y="14" width="60" height="40" rx="6" fill-opacity=".2" filter="url(#b)"/></g>';
+    const [card, ...others] = nodes(
+      readInside(`${shade}<rect x="10" y="10" width="60" height="40" rx="6" fill="#fff" fill-opacity=".5"/>`),
+    );
+    expect(others).toEqual([]);
+    expect(card).toMatchObject({
+      place: { x: 10, y: 10, width: 60, height: 40 },
+      look: { shadows: [{ inset: false, dx: 0, dy: 4, deviation: 4, colour: { alpha: 0.2 } }] },
+    });
+    // The box that throws it cuts it off again.
+    const picture = `<clipPath id="c"><rect x="10" y="10" width="60" height="40" rx="6"/></clipPath><g id="g" clip-path="url(#c)">${shade}<rect x="0" y="0" width="90" height="50" fill="#246"/><rect x="20" y="20" width="9" height="9"/></g>`;
+    expect(JSON.stringify(nodes(readInside(picture)))).not.toContain('deviation');
+  });
+
+  it('what is alone in a group wears the opacity that lies over it', () => {
+    const [only, ...others] = nodes(
+      readInside('<g id="faded" opacity=".5"><rect id="a" width="9" height="9"/></g>'),
+    );
+    expect(others).toEqual([]);
+    expect(only).toMatchObject({ look: { opacity: 0.5 }, merged: [expect.stringContaining('faded')] });
+  });
+
+  it('a box whose only thing is a clip by the same box cuts by itself', () => {
+    const found = nodes(
+      readInside(
+        '<clipPath id="c"><rect x="8" y="8" width="40" height="40" rx="20"/></clipPath><g id="face"><rect x="8" y="8" width="40" height="40" rx="20" fill="#eee"/><g clip-path="url(#c)"><rect x="8" y="8" width="40" height="20"/><rect x="8" y="30" width="40" height="20"/></g></g>',
+      ),
+    );
+    expect(found[0]?.look).toMatchObject({ fills: [{}], clip: { kind: 'box' } });
+    expect(found).toHaveLength(3);
   });
 
   it('is cut by the part of its mask that lies over it, as a box', () => {
@@ -473,9 +561,9 @@ describe('arrangements', () => {
         readInside(
           `<clipPath id="c"><rect x="5" y="5" width="50" height="20"/></clipPath><g id="g" clip-path="url(#c)"><rect x="5" y="5" width="${width}" height="20" fill="#fff"/></g>`,
         ),
-      ).map(({ look }) => look.clip?.kind);
-    expect(clipped(50)).toEqual([undefined]);
-    expect(clipped(60)).toEqual(['box', undefined]);
+      ).map(({ look, place }) => [look.clip?.kind, place.width]);
+    expect(clipped(50)).toEqual([[undefined, 50]]);
+    expect(clipped(60)).toEqual([[undefined, 50]]);
   });
 
   it('cuts a group by the box of its clip', () => {

@@ -70,10 +70,7 @@ export function standingDeclarations(standing: Standing): Declaration[] {
     ],
     whole: turn
       ? [['width', stretchedWidth(turn[0], (margin.left ?? 0) + (margin.right ?? 0))]]
-      : [
-          ['width', '100%'],
-          ['height', 'auto'],
-        ],
+      : [['width', '100%'], ...(high === 'set' ? [] : [['height', 'auto'] as const])],
     capped: [
       ['width', '100%'],
       ['max-width', px(width)],

@@ -1,5 +1,5 @@
 import { contains, isOnPx, offPx, sameBox } from '../../mockup/box';
-import { placedBox } from '../lower';
+import { placedBox } from '../placed';
 import { edgeContrast, isSeen, PAPER } from '../../look/contrast';
 import { isLine } from '../../look/look';
 import type { BoxNode, PageNode } from '../node';

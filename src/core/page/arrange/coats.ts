@@ -1,9 +1,9 @@
 import { contrast, isSeen, PAPER } from '../../look/contrast';
 import { isPlain, type Border, type Look, type LookShadow, type Sides } from '../../look/look';
 import { bottom, grow, offPx, overlaps, right, sameBox, type Box } from '../../mockup/box';
-import { hasRadii, NO_RADII } from '../../mockup/outline';
+import { NO_RADII } from '../../mockup/outline';
 import type { Colour } from '../../mockup/paint';
-import { placedBox } from '../lower';
+import { placedBox } from '../placed';
 import type { BoxNode, PageNode } from '../node';
 import { joinFrames } from './frames';
 import { isMeant } from './meaning';
@@ -168,6 +168,11 @@ const CORNER_SLACK = 2;
 
 /** The shadow that a blurred shape beneath the box draws (CSS Backgrounds 3, §7.1.1); an opaque box hides what is under it. */
 function shadowOf(under: BoxNode, over: BoxNode): LookShadow | null {
+  return isOpaque(over.look) ? shadowOn(under, over.place, over.look.radii) : null;
+}
+
+/** The shadow that a blurred shape is where the box itself does not show it; null for another one. */
+export function shadowOn(under: BoxNode, box: Box, radii = NO_RADII): LookShadow | null {
   const { filters, fills, opacity = 1, ...others } = under.look;
   const [blur] = filters ?? [];
   const [fill] = fills ?? [];
@@ -180,12 +185,11 @@ function shadowOf(under: BoxNode, over: BoxNode): LookShadow | null {
     !plain
   )
     return null;
-  if (!isOpaque(over.look)) return null;
-  const [shade, box] = [under.place, over.place];
+  const shade = under.place;
   const spread = (shade.width - box.width) / 2;
   if (Math.abs(spread - (shade.height - box.height) / 2) > SPREAD_SLACK) return null;
   const corner = under.look.radii?.[0].x ?? 0;
-  const own = over.look.radii?.[0].x ?? 0;
+  const own = radii[0].x;
   if (Math.abs(corner - (own > 0 ? Math.max(0, own + spread) : 0)) > CORNER_SLACK) return null;
   return {
     inset: false,
@@ -246,19 +250,24 @@ const EDGE_SLACK = 0.02;
 /** A bar along the whole of one edge is the border of that side. */
 function sidesOf(under: BoxNode, over: BoxNode): Sides | null {
   const colour = soleColour(over.look);
-  if (!colour || !isSolid(under.look) || under.look.border || hasRadii(under.look.radii ?? NO_RADII))
-    return null;
+  if (!colour || !isSolid(under.look) || under.look.border) return null;
   const [box, bar] = [placedBox(under.place), placedBox(over.place)];
   const near = (one: number, other: number) => Math.abs(one - other) <= EDGE_SLACK;
   const across = near(bar.x, box.x) && near(right(bar), right(box)) && bar.height <= THICKEST_SIDE;
   const down = near(bar.y, box.y) && near(bottom(bar), bottom(box)) && bar.width <= THICKEST_SIDE;
   if (across && bar.height * 2 >= box.height) return null;
   if (down && bar.width * 2 >= box.width) return null;
-  const side = (width: number): Border => ({ width, colour });
-  const { sides } = under.look;
-  if (across && near(bar.y, box.y) && !sides?.top) return { top: side(bar.height) };
-  if (across && near(bottom(bar), bottom(box)) && !sides?.bottom) return { bottom: side(bar.height) };
-  if (down && near(bar.x, box.x) && !sides?.left) return { left: side(bar.width) };
-  if (down && near(right(bar), right(box)) && !sides?.right) return { right: side(bar.width) };
-  return null;
+  const { sides, radii = NO_RADII } = under.look;
+  const isAlong: Readonly<Record<Barred, boolean>> = {
+    top: across && near(bar.y, box.y),
+    right: down && near(right(bar), right(box)),
+    bottom: across && near(bottom(bar), bottom(box)),
+    left: down && near(bar.x, box.x),
+  };
+  const along = BARRED.find((side) => isAlong[side] && !sides?.[side]);
+  if (!along || CORNERS_OF[along].some((corner) => radii[corner].x > 0)) return null;
+  return { [along]: { width: isUpright(along) ? bar.width : bar.height, colour } };
 }
+
+/** The corners at the ends of a side, in the order of `Radii`. */
+const CORNERS_OF = { top: [0, 1], right: [1, 2], bottom: [2, 3], left: [3, 0] } as const;

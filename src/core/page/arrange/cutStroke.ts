@@ -2,7 +2,7 @@ import { isLine, type Look } from '../../look/look';
 import { contains, grow, offPx, sameBox, type Box } from '../../mockup/box';
 import { mapRadii, type Radii } from '../../mockup/outline';
 import type { Colour } from '../../mockup/paint';
-import { placedBox } from '../lower';
+import { placedBox } from '../placed';
 import type { BoxNode, PageNode } from '../node';
 
 /**
@@ -35,7 +35,7 @@ export function withInnerHalf(group: BoxNode): BoxNode {
 }
 
 /** True for a box of plain colours with nothing in it. */
-function isPlainBox(node: PageNode): node is BoxNode {
+export function isPlainBox(node: PageNode): node is BoxNode {
   if (node.kind !== 'box' || node.children.length > 0 || node.place.turn) return false;
   const { fills = [], fillInset, clip } = node.look;
   return fillInset === undefined && clip === undefined && fills.every(({ kind }) => kind === 'solid');

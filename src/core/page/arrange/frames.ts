@@ -1,5 +1,5 @@
 import { bottom, boxAround, right, type Box } from '../../mockup/box';
-import { placedBox } from '../lower';
+import { placedBox } from '../placed';
 import type { BoxNode, PageNode } from '../node';
 import { isMeant } from './meaning';
 import { soleColour } from './soleColour';

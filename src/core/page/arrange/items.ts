@@ -1,6 +1,6 @@
 import { ofBoxes, withChildren } from '../ofBoxes';
 import { isMade, madeBox } from '../made';
-import { placedBox } from '../lower';
+import { placedBox } from '../placed';
 import { NO_MARGIN, type BoxNode, type Page, type PageNode, type Place } from '../node';
 import { STACK } from './flow/stand';
 

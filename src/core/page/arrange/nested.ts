@@ -4,10 +4,14 @@ import { withStates, type StateNode } from '../states';
 import { absorbBars, mergeCoats, roundedBars } from './coats';
 import { flowInside } from './flow/inside';
 import { mergeBackdrop } from './backdrop';
+import { withoutCutOff } from './cutOff';
 import { withInnerHalf } from './cutStroke';
+import { tightWindows, withoutIdleClip } from './idleClip';
 import { isPurposeless } from './meaning';
 import { ringed } from './ringed';
+import { isVeil, named, takeWindow, veiled } from './sole';
 import { soleText } from './soleText';
+import { thrown, wearShadows, withoutCutShadows } from './thrown';
 import { trimGroups } from './trim';
 
 /** Everything stands in its group; wrappers without a purpose vanish, and a backdrop becomes its group's own. */
@@ -17,11 +21,16 @@ export function nested(page: Page, versions: readonly StateNode[] = []): Page {
 
 /** The page by its groups: backdrops are their groups' own, wrappers are gone. Places are those of the screen. */
 export function groupPage(page: Page, versions: readonly StateNode[] = []): Page {
-  const children = mergeCoats(page.children.flatMap(nest));
+  const children = joined(page.children.flatMap(nest));
   const shaped = versions.flatMap(({ node, ...version }) =>
     nest(node).map((each) => ({ ...version, node: each.kind === 'box' ? mergeBackdrop(each, true) : each })),
   );
   return trimGroups({ ...page, children: withStates(children, shaped) });
+}
+
+/** Things beside each other in a group: what several of them make together is one. */
+function joined(children: readonly PageNode[]): readonly PageNode[] {
+  return mergeCoats(wearShadows(tightWindows(children)));
 }
 
 function nest(node: PageNode): readonly PageNode[] {
@@ -29,19 +38,16 @@ function nest(node: PageNode): readonly PageNode[] {
 }
 
 const nestBox = rememberOf((node: BoxNode): readonly PageNode[] => {
-  const children = mergeCoats(node.children.flatMap(nest));
-  const kept = absorbBars(mergeBackdrop(withInnerHalf(roundedBars({ ...node, children }))));
+  const seen = thrown(withoutCutShadows({ ...node, children: node.children.flatMap(nest) }));
+  const coated = roundedBars({ ...seen, children: joined(seen.children) });
+  const backed = absorbBars(mergeBackdrop(withoutCutOff(withInnerHalf(coated))));
+  const kept = withoutIdleClip(takeWindow(backed));
   const text = soleText(kept);
   if (text) return [text];
+  if (isVeil(kept)) return [veiled(kept)];
   if (!isWrapper(kept)) return [ringed(kept)];
-  const [only, ...more] = kept.children;
-  return only && more.length === 0 && kept.named && !only.named ? [named(only, kept)] : kept.children;
+  return kept.children.length === 1 ? [named(kept)] : kept.children;
 });
-
-/** What is alone in a group with a name is what the name means. */
-function named(node: PageNode, { name, layer }: BoxNode): PageNode {
-  return { ...node, name, named: true, merged: [...(node.merged ?? []), layer] };
-}
 
 /** A group around a single node, or one without a name, adds nothing that the code could use. */
 function isWrapper(node: BoxNode): boolean {

@@ -3,6 +3,7 @@ import type { Edges } from '../../mockup/box';
 import { ofBoxes, withChildren } from '../ofBoxes';
 import type { Role } from '../../sort/vocabulary';
 import type { BoxNode, FlowPlace, Margin, Page, TextNode } from '../node';
+import { extra } from './flow/spacing';
 import { STACK } from './flow/stand';
 import { isMeantOtherwise } from './meaning';
 
@@ -30,8 +31,9 @@ function wordedBox(box: BoxNode, text: TextNode): TextNode | null {
   const { place, look } = text;
   if (!layout || !role || box.scroll || !isJustWords(text)) return null;
   if (place.kind !== 'flow' || !isHugging(place)) return null;
-  const padding = withMargin(layout.padding, place.margin);
-  if (!padding) return null;
+  const drawn = withMargin(layout.padding, place.margin);
+  if (!drawn) return null;
+  const padding = text.lines.length === 1 ? evenSides(drawn) : drawn;
   const align = place.align ?? layout.align;
   const isCentred = layout.direction === 'column' && align === 'middle' && text.lines.length === 1;
   // A line in the middle of a column is in the middle of its own width as well.
@@ -77,6 +79,16 @@ function withMargin(padding: Edges, { top, right, bottom, left }: Margin): Edges
     left: padding.left + left,
   };
   return Math.min(sum.top, sum.right, sum.bottom, sum.left) < 0 ? null : sum;
+}
+
+/** Px by which words in the middle of their box may miss it: they are measured to parts of a px. */
+const MISS = 0.35;
+
+/** The same padding on both sides of words that stand in the middle. */
+function evenSides(padding: Edges): Edges {
+  if (padding.left === 0 || Math.abs(padding.left - padding.right) > MISS) return padding;
+  const side = extra((padding.left + padding.right) / 2);
+  return { ...padding, left: side, right: side };
 }
 
 /** Letters in their type, without a look, a meaning or a turn of their own; the box wears their classes. */

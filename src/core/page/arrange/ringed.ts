@@ -1,4 +1,4 @@
-import { placedBox } from '../lower';
+import { placedBox } from '../placed';
 import type { BoxNode } from '../node';
 import { contentRingOf } from '../ring';
 

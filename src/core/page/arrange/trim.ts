@@ -1,7 +1,7 @@
 import { isPlain } from '../../look/look';
 import { bottom, boxAround, grow, right, type Box } from '../../mockup/box';
 import { lastMade } from '../../mockup/remember';
-import { placedBox } from '../lower';
+import { placedBox } from '../placed';
 import type { Page, PageNode, Place } from '../node';
 import { withChildren } from '../ofBoxes';
 

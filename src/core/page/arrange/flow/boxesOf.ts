@@ -2,7 +2,7 @@ import Flatbush from 'flatbush';
 import { borderInsets } from '../../../look/look';
 import { bottom, right, sameBox, touches, type Box } from '../../../mockup/box';
 import { rememberOf } from '../../../mockup/remember';
-import { placedBox } from '../../lower';
+import { placedBox } from '../../placed';
 import type { PageNode } from '../../node';
 
 /** Where nodes stand, by their place among them. */

@@ -2,10 +2,11 @@ import { boxAround, bottom, right, type Box } from '../../../mockup/box';
 import type { Align, High, Layout, Margin, Wide } from '../../node';
 import { shareColumns } from './alike';
 import { standsAtStart, textsIn } from './breaks';
+import { columnSides, isPadded, spans } from './columnSides';
 import { isCutBelow, isAvatar, isText, type Content, type Part } from './parts';
 import { commonGap, DOWN_SLACK, extra, high, insets, padded, spaceOut, stickingOut } from './spacing';
 import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
-import { canHug, firmWide, isIntrinsic, isTight, isUnseen, paddingBox, TOGETHER } from './widths';
+import { canHug, firmWide, isIntrinsic, isTight, isUnseen, paddingBox } from './widths';
 
 /** Lays parts out under each other. */
 export function layOutColumn(part: Part, content: Content, given: boolean, layOut: LayOut): Laid {
@@ -95,45 +96,6 @@ function beside(difference: number, isBroad: boolean): number {
   return Math.abs(difference) > 2 * EDGE || isBroad ? extra(difference) : 0;
 }
 
-/** How many times more room there is at the right than at the left of things that stand at the left. */
-const FAR = 3;
-/** Px beside centred words that count as padding whatever is above them. */
-const FREE = 8;
-
-/** Padding at the sides of a column: what its wide parts leave free; centred words need none. */
-function columnSides(
-  part: Part,
-  parts: readonly Part[],
-  inner: Box,
-  inside: Box,
-  { top, bottom: below }: { readonly top: number; readonly bottom: number },
-  given: boolean,
-): { readonly left: number; readonly right: number } {
-  const left = inside.x - inner.x;
-  const rest = right(inner) - right(inside);
-  if (!given) return { left, right: rest };
-  const isBroad = (each: Part) => spans(each.box, inside) && each.node.kind === 'box' && !canHug(each);
-  const broad = parts.filter(isBroad);
-  // Far more room at the right is free: more than there are things, or beside what shows nothing by itself.
-  const isFree = rest > left * FAR && (rest > inside.width || (rest > TOGETHER && broad.every(isInvisible)));
-  if (!isFree && broad.length > 0) return { left, right: rest };
-  if (Math.abs(left - rest) <= MIDDLE * 1.5 && left > 0) {
-    // Far more room at the sides than above is free space, not padding.
-    const side = Math.max(top, below);
-    const isFreeAround = Math.min(left, rest) > side * 2 + FREE || isAvatar(part.node);
-    const both = isFreeAround ? 0 : Math.min(left, rest);
-    return { left: both, right: both };
-  }
-  if (rest < left && rest >= 0 && parts.every(({ box }) => Math.abs(right(box) - right(inside)) <= EDGE))
-    return { left: rest, right: rest };
-  return { left, right: Math.min(Math.max(0, left), rest) };
-}
-
-/** True for what shows nothing by itself, and has nothing at an edge that would have to stay there. */
-function isInvisible(part: Part): boolean {
-  return isUnseen(part) && part.below.length + part.above.length === 0;
-}
-
 /**
  * What shows nothing by itself ends where the room does, not where a line that it holds sticks out by half its width; and
  * what takes the whole room, but for half a px, is as wide as that: what is inside of it stands where it was drawn.
@@ -145,14 +107,18 @@ function trim(part: Part, room: Box): Part {
   return { ...part, box: { ...part.box, x, width: at(right(part.box), right(room)) - x } };
 }
 
-/** What was made, or holds paragraphs and shows nothing by itself, takes the whole room: it has something to share out. */
+/**
+ * What was made, or holds paragraphs or what fills it but for padding, and shows nothing by itself, takes the whole room: it
+ * has something to share out.
+ */
 function widen(part: Part, room: Box, given: boolean): Part {
   const { node, box } = part;
   if (!given || node.kind !== 'box' || !isUnseen(part) || !part.content) return part;
   const [before, after] = [box.x - room.x, right(room) - right(box)];
   if (before < -EDGE || after < -EDGE) return part;
-  if (!node.made && (before > EDGE || (isIntrinsic(part) && !isOfLines(part, room)))) return part;
-  const x = node.made ? room.x : box.x;
+  const isWhole = node.made || isPadded(part.content.parts, box, room);
+  if (!isWhole && (before > EDGE || (isIntrinsic(part) && !isOfLines(part, room)))) return part;
+  const x = isWhole ? room.x : box.x;
   return { ...part, box: { ...box, x, width: right(room) - x } };
 }
 
@@ -189,10 +155,6 @@ function tendency(part: Part, room: Box): Tendency {
   }
   if (Math.abs(after) <= EDGE) return 'end';
   return 'off';
-}
-
-function spans(box: Box, room: Box): boolean {
-  return Math.abs(box.x - room.x) <= EDGE && Math.abs(right(box) - right(room)) <= EDGE;
 }
 
 /** The alignment that most parts have; what leaves a choice follows. */

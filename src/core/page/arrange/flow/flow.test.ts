@@ -1,4 +1,4 @@
-import { convertReading, emitted, readInside } from '../../../../../tests/support/mockups';
+import { convertReading, emitted, readInside, readText } from '../../../../../tests/support/mockups';
 import type { Tag } from '../../../sort/tag';
 import { walkNodes, type BoxNode, type Page } from '../../node';
 
@@ -8,7 +8,15 @@ const word = (x: number, y: number, text: string) =>
   `<text x="${x}" y="${y}" font-size="10" font-family="Commissioner">${text}</text>`;
 
 function converted(content: string, tags: Record<string, Tag> = {}, arrangement: 'flow' | 'nested' = 'flow') {
-  const conversion = convertReading(readInside(content), arrangement, new Map(Object.entries(tags)));
+  return convertedOf(readInside(content), tags, arrangement);
+}
+
+function convertedOf(
+  reading: ReturnType<typeof readText>,
+  tags: Record<string, Tag> = {},
+  arrangement: 'flow' | 'nested' = 'flow',
+) {
+  const conversion = convertReading(reading, arrangement, new Map(Object.entries(tags)));
   const nodes = walkNodes(conversion.pages[0]!.children);
   const node = (name: string): BoxNode => {
     const found = nodes.find((each) => each.layer.endsWith(`/${name}`) && each.kind === 'box' && !each.made);
@@ -131,6 +139,21 @@ describe('rows, columns and grids', () => {
       box(id, 0, y, 200, height, `${word(10, y + 14, 'Holm')}${word(90, y + 14, 'Sund')}`);
     const { node } = converted(`${plate('bar', 0, 20)}${plate('quay', 0, 60)}${plate('deck', 60, 30)}`);
     expect(['bar', 'quay', 'deck'].map((name) => node(name).place.kind)).toEqual(['fixed', 'flow', 'flow']);
+  });
+
+  it('of what lies over each other the one with more words flows', () => {
+    const page = `<g id="page"><rect width="200" height="100" fill="#eee"/><g id="body" opacity=".9">${box('words', 0, 0, 200, 90, word(10, 20, 'The first ferry to Sund') + word(10, 60, 'The last ferry to Holm'))}</g><g id="bar">${box('more', 60, 10, 70, 20, word(70, 24, 'More'))}</g></g>`;
+    const { page: laid } = converted(page);
+    const kinds = walkNodes(laid.children).map(({ layer, place }) => [layer.split('/').at(-1), place.kind]);
+    expect(kinds).toContainEqual(['more', 'fixed']);
+    expect(kinds.filter(([, kind]) => kind === 'fixed')).toHaveLength(1);
+  });
+
+  it('the words of a row get longer into the free space behind them', () => {
+    const { node } = converted(
+      `<g id="bar"><rect width="200" height="30" fill="#eee"/><g id="links">${word(8, 18, 'Crossings')}${word(70, 18, 'Tickets')}</g>${box('search', 170, 6, 24, 18)}</g>`,
+    );
+    expect(node('links').place).toMatchObject({ wide: 'hug' });
   });
 
   it('what lies loose is as large as its words, where they give its size and nothing is in the way', () => {
@@ -349,6 +372,44 @@ describe('rows, columns and grids', () => {
     );
     const sign = walkNodes(page.children).find(({ layer }) => layer.endsWith('/sign'));
     expect(sign?.place).toMatchObject({ margin: { left: 0, right: expect.closeTo(0.6) as number } });
+  });
+
+  it('the body of a page, centred with far more room beside than above, is as wide as it was drawn at most', () => {
+    const body = box(
+      'body',
+      100,
+      20,
+      600,
+      100,
+      word(110, 50, 'The first ferry to Sund') + word(500, 50, 'Today'),
+    );
+    const { node } = convertedOf(
+      readText(
+        `<svg xmlns="http://www.w3.org/2000/svg" width="800" height="200"><g id="ground"><rect width="800" height="200" fill="#eee"/>${body}</g></svg>`,
+      ),
+    );
+    expect(node('ground').layout).toMatchObject({ align: 'middle', padding: { left: 16, right: 16 } });
+    expect(node('body').place).toMatchObject({ wide: 'capped', width: 600 });
+  });
+
+  it('what fills its container but for padding fills it in a wider one too', () => {
+    const ticket = (by: number) => {
+      const buy = box('buy', 20 + by, 50, 160 - 2 * by, 20, word(85, 64, 'Buy'));
+      const { node, page } = converted(
+        `<g id="ticket"><rect x="20" y="10" width="160" height="80" fill="#eee"/><g id="inside">${word(80, 30, 'Sund')}${buy}</g><rect x="20" y="80" width="160" height="2"/></g>`,
+      );
+      const button = walkNodes(page.children).find(({ layer }) => layer.endsWith('/buy'))!;
+      const { padding, align } = node('inside').layout!;
+      const { place } = button;
+      return {
+        padding,
+        wide: 'wide' in place && place.wide,
+        align: ('align' in place && place.align) || align,
+      };
+    };
+    expect(ticket(16)).toMatchObject({ padding: { left: 16, right: 16 }, wide: 'hug', align: 'stretch' });
+    // What is beside a thing as wide as its words comes from them.
+    expect(ticket(21.7)).toMatchObject({ padding: { left: 0, right: 0 } });
   });
 
   it('cells that lie over the borders of those beside and above them keep their columns, without gaps of less than nothing', () => {

@@ -1,6 +1,6 @@
 import { bottom, type Box } from '../../../mockup/box';
 import type { LayerKey } from '../../../mockup/layer';
-import { placedBox } from '../../lower';
+import { placedBox } from '../../placed';
 import { madeBox } from '../../made';
 import type { Page } from '../../node';
 import type { StateNode } from '../../states';

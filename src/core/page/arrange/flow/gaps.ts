@@ -1,6 +1,6 @@
 import { contains, overlaps } from '../../../mockup/box';
 import { lastMade } from '../../../mockup/remember';
-import { placedBox } from '../../lower';
+import { placedBox } from '../../placed';
 import type { BoxNode, Page, PageNode } from '../../node';
 import { ofBoxes, withChildren } from '../../ofBoxes';
 import { boxesOf } from './boxesOf';

@@ -36,7 +36,7 @@ export function layOutGrid(
   const lines = aligned.map(({ line }) => line);
   const gap = pitch ? 0 : columnGap(columns);
   const rowGaps = lines.slice(1).map(({ y }, at) => y - bottom(lines[at]!));
-  const rowGap = rowGaps.length === 0 ? gap : Math.max(0, Math.min(...rowGaps));
+  const rowGap = rowGaps.length === 0 ? gap : Math.max(0, extra(Math.min(...rowGaps)));
   const before = columns[0]!.x - inner.x;
   const after = right(inner) - right(columns.at(-1)!);
   const reaches = given && reachesEnd(before, after);

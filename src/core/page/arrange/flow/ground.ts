@@ -1,6 +1,6 @@
 import { contains } from '../../../mockup/box';
 import type { Colour } from '../../../mockup/paint';
-import { placedBox } from '../../lower';
+import { placedBox } from '../../placed';
 import type { BoxNode, Page, PageNode } from '../../node';
 import { isMeant } from '../meaning';
 

@@ -11,7 +11,7 @@ import {
   type Margin,
   type PageNode,
 } from '../../node';
-import { placedBox } from '../../lower';
+import { placedBox } from '../../placed';
 import { layOutColumn } from './column';
 import { layOutGrid } from './grid';
 import { isText, partOf, type Content, type Part } from './parts';

@@ -1,7 +1,7 @@
 import { boxAround, contains, overlaps, type Box } from '../../../mockup/box';
 import { lastMade, rememberOf } from '../../../mockup/remember';
 import { isPlain, type TypeLook } from '../../../look/look';
-import { placedBox } from '../../lower';
+import { placedBox } from '../../placed';
 import { withChildren } from '../../ofBoxes';
 import { gathering, type BoxNode, type Page, type PageNode, type TextNode } from '../../node';
 

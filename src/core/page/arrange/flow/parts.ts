@@ -1,8 +1,9 @@
 import { area, bottom, boxAround, contains, overlaps, right, sameBox, type Box } from '../../../mockup/box';
 import { borderInsets } from '../../../look/look';
 import { rememberOf } from '../../../mockup/remember';
-import { placedBox } from '../../lower';
+import { placedBox } from '../../placed';
 import { lineText, type BoxNode, type PageNode, type TextNode } from '../../node';
+import { lettersIn } from '../letters';
 import { madeBox } from '../../made';
 import { ringed } from '../ringed';
 import { boxesOf, coreOf } from './boxesOf';
@@ -319,7 +320,8 @@ function separate(children: readonly PageNode[], frame: Box, cuts: boolean): Sep
       const high = boxes[upper]!;
       if (loose.has(upper) || !overlaps(cores[lower]!, cores[upper]!, TOUCH)) continue;
       const isGround =
-        contains(low, high, TOUCH) && isGroundBox(children[lower]!, area(low) * 2 >= area(frame));
+        contains(low, high, TOUCH) &&
+        isGroundBox(children[lower]!, children[upper]!, area(low) * 2 >= area(frame));
       // A frame over all of something lies on it.
       const isFrame = contains(high, low, TOUCH) && isBare(children[upper]!);
       if (isGround) loose.set(lower, 'below');
@@ -360,9 +362,13 @@ function runsOut(node: PageNode, box: Box, frame: Box): boolean {
   return room > 0 && contains(list, rest, TOUCH) && hasWords(node);
 }
 
-/** What is drawn beneath other things to be their ground: boxes that hold nothing, and pictures of most of the box around. */
-function isGroundBox(node: PageNode, isMost: boolean): boolean {
-  return isMost ? node.kind !== 'text' : node.kind === 'box' && isBare(node);
+/**
+ * What is drawn beneath other things to be their ground: boxes that hold nothing, and of what takes up most of the box around
+ * pictures, and things with fewer words than those over it.
+ */
+function isGroundBox(node: PageNode, over: PageNode, isMost: boolean): boolean {
+  if (!isMost) return node.kind === 'box' && isBare(node);
+  return node.kind !== 'text' && lettersIn(node) <= lettersIn(over);
 }
 
 /** A picture, or a box that holds nothing. */

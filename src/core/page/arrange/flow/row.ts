@@ -17,7 +17,7 @@ import {
   stickingOut,
 } from './spacing';
 import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
-import { canHug, firmWide, isUnseen, paddingBox, TOGETHER } from './widths';
+import { canHug, firmWide, isTight, isUnseen, paddingBox, TOGETHER } from './widths';
 
 /** Lays parts out beside each other. */
 export function layOutRow(part: Part, content: Content, given: boolean, layOut: LayOut): Laid {
@@ -45,7 +45,10 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
     justify === 'start' && given && !filled && !isFull && said?.gap === undefined
       ? freeGap(gaps, before, after)
       : null;
-  const gap = said?.gap ?? commonGap(gaps.filter((_, at) => at !== free && justify !== 'between'));
+  const common = commonGap(gaps.filter((_, at) => at !== free && justify !== 'between'));
+  // The gap that takes what is free has to be able to get smaller, too.
+  const isNarrow = free !== null && gaps[free]! < common + ROUNDING;
+  const gap = said?.gap ?? (isNarrow ? Math.min(PLAIN_GAP, ...gaps) : common);
   const { align, line, owns } = alignLine(parts, inside);
   const vertical = insets(part, line);
   const spaces = said?.gap === undefined ? spaceOut(gaps, gap, ACROSS_SLACK) : gaps.map(() => 0);
@@ -91,7 +94,8 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
             right:
               !given || filled || free !== null || justify === 'between'
                 ? after
-                : Math.min(after, Math.max(0, before)),
+                : // A row without any room to spare would break its words.
+                  Math.max(0, Math.min(after - ROUNDING, before)),
           };
   const layout: Layout = {
     direction: 'row',
@@ -211,13 +215,16 @@ function rowWides(parts: readonly Part[], inner: Box, before: number, after: num
   if (firm.includes('fill') || !reachesEnd(before, after)) return firm;
   let main: number | null = null;
   // What stands at both ends of a row shares what is between with nobody.
-  const largestGap = Math.max(0, ...gapsOf(parts));
+  const gaps = gapsOf(parts);
+  const largestGap = Math.max(0, ...gaps);
   parts.forEach((each, at) => {
     const isRoomy =
       each.box.width >= MAIN_SHARE * inner.width && (!canHug(each) || each.box.width >= 0.5 * inner.width);
     const isPlainText =
       isText(each) && each.node.lines.length < 2 && each.box.width < LONG_LINE * inner.width;
-    const isMain = isRoomy && !isPlainText && each.box.width > largestGap;
+    // A row of words gets longer into the free space behind it.
+    const isLoose = isUnseen(each) && isTight(each) && (gaps[at] ?? 0) > TOGETHER;
+    const isMain = isRoomy && !isPlainText && !isLoose && each.box.width > largestGap;
     if (!isMain || each.node.kind === 'picture' || isPressed(each)) return;
     if (main === null || each.box.width > parts[main]!.box.width) main = at;
   });
@@ -244,11 +251,11 @@ function justifyRow(gaps: readonly number[], before: number, after: number, inne
   return 'start';
 }
 
-/** The gap that takes what is free when the row is wider: the only large one. */
+/** The gap that takes what is free when the row is wider: the only large one, or the last of several that are free space. */
 function freeGap(gaps: readonly number[], before: number, after: number): number | null {
   if (after > Math.max(before * 1.5, 40)) return null;
   const largest = Math.max(0, ...gaps);
-  const others = gaps.filter((gap) => gap !== largest);
-  const isLone = others.length === gaps.length - 1 && others.every((gap) => gap * 1.5 <= largest);
-  return isLone && largest >= 16 ? gaps.indexOf(largest) : null;
+  const large = gaps.filter((gap) => gap * 1.5 > largest);
+  if (large.length > 1) return large.every((gap) => gap > TOGETHER) ? gaps.lastIndexOf(large.at(-1)!) : null;
+  return largest >= 16 ? gaps.indexOf(largest) : null;
 }

@@ -1,6 +1,6 @@
 import { bottom, right, type Box } from '../../../mockup/box';
 import { lastMade } from '../../../mockup/remember';
-import { placedBox } from '../../lower';
+import { placedBox } from '../../placed';
 import { gathering, type Page, type PageNode, type TextNode } from '../../node';
 import { withLineHeight, withLines } from './lineHeights';
 

@@ -1,5 +1,5 @@
 import { boxAround, right } from '../../../mockup/box';
-import { placedBox } from '../../lower';
+import { placedBox } from '../../placed';
 import type { Wide } from '../../node';
 import { hasWords, innerBox, isAvatar, isText, type Content, type Part } from './parts';
 

@@ -1,6 +1,6 @@
 import { boxAround } from '../../../mockup/box';
 import { isPlain } from '../../../look/look';
-import { placedBox } from '../../lower';
+import { placedBox } from '../../placed';
 import type { BoxNode, Page, PageNode } from '../../node';
 import { ofBoxes, withChildren } from '../../ofBoxes';
 import { soleText } from '../soleText';

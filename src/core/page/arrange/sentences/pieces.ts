@@ -1,7 +1,7 @@
 import { bottom, right, type Edges } from '../../../mockup/box';
 import { isPlain, type TypeLook } from '../../../look/look';
 import { isHeading } from '../../../sort/vocabulary';
-import { placedBox } from '../../lower';
+import { placedBox } from '../../placed';
 import type { BoxNode, Extents, PageNode, TextNode, TextSpan } from '../../node';
 import { innerBox } from '../flow/parts';
 import { isMeantOtherwise } from '../meaning';
@@ -148,12 +148,4 @@ export function hasBox({ whole, beneath }: Piece): boolean {
 /** True for words that lead somewhere. */
 export function isLink({ whole, node }: Piece): boolean {
   return whole.role === 'link' || node.role === 'link';
-}
-
-/** How many letters a piece has. */
-export function lettersIn({ node }: Piece): number {
-  return node.lines.reduce(
-    (sum, { spans }) => sum + spans.reduce((all, { text }) => all + text.length, 0),
-    0,
-  );
 }

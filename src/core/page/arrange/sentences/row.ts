@@ -1,6 +1,7 @@
 import { boxAround, type Box, type Edges } from '../../../mockup/box';
 import { borderInsets, type Look, type TypeLook } from '../../../look/look';
 import type { TextSpan } from '../../node';
+import { lettersOf } from '../letters';
 import { hasBox, toThousandths, type Fragment, type Piece } from './pieces';
 
 /** What stands of a piece in a line, with its piece. */
@@ -150,7 +151,7 @@ function isReadable(fragments: readonly Placed[], common: number): boolean {
     const spacing = Math.abs(ownSpacing(each, common));
     // Of short words, a space that was counted in one of two widths makes up a good part.
     const { node, type } = each.piece;
-    return spacing <= type.size * SPACED || spacing * lettersIn(each) <= node.space + UNSPACED;
+    return spacing <= type.size * SPACED || spacing * lettersOf(each.spans) <= node.space + UNSPACED;
   });
 }
 
@@ -162,11 +163,7 @@ function ownSpacing(fragment: Fragment, common: number): number {
   const { stretch } = fragment;
   const width = lettersWidth(fragment);
   if (Math.abs(width - (width / stretch) * common) <= UNSPACED) return 0;
-  return toThousandths((width / common - width / stretch) / lettersIn(fragment));
-}
-
-function lettersIn({ spans }: Fragment): number {
-  return spans.reduce((sum, { text }) => sum + [...text].length, 0);
+  return toThousandths((width / common - width / stretch) / lettersOf(fragment.spans));
 }
 
 /** Px by which a space may be wider than the gap that it fills. */

@@ -5,7 +5,8 @@ import { isHeading, type Role } from '../../../sort/vocabulary';
 import { evenBaselines, evenSpacing, fitLines } from '../../baselines';
 import { uprightPlace } from '../../lowerText';
 import type { PageNode, TextNode, TextNodeLine } from '../../node';
-import { hasBox, isLink, lettersIn, SAME_LINE, type Fragment, type Piece } from './pieces';
+import { lettersIn } from '../letters';
+import { hasBox, isLink, SAME_LINE, type Fragment, type Piece } from './pieces';
 import { joinRow, type Placed, type Row } from './row';
 
 /** Common practice, no source: by how much letters of one sentence may be larger than others, most of them being large. */
@@ -85,7 +86,7 @@ function goesOnBelow(
 /** The piece whose look the sentence has: in a single line the largest, in a paragraph the longest. */
 function mainOf(pieces: readonly Piece[]): Piece {
   const isLine = pieces.every(({ lines }) => lines.length === 1);
-  const weigh = (piece: Piece) => (isLine ? piece.type.size * 1000 : 0) + lettersIn(piece);
+  const weigh = (piece: Piece) => (isLine ? piece.type.size * 1000 : 0) + lettersIn(piece.node);
   const bare = pieces.filter((piece) => !hasBox(piece));
   return bare.reduce((best, piece) => (weigh(piece) > weigh(best) ? piece : best));
 }
@@ -132,7 +133,7 @@ function areInLine(rows: readonly Row[], anchor: (row: Row) => number): boolean 
 /** What the sentence is: a heading where a part of it is one and it is short enough. */
 function roleOf(pieces: readonly Piece[], main: Piece, isLong: boolean): Role {
   const roles = [main, ...pieces].map(({ node }) => node.role);
-  const letters = pieces.reduce((sum, piece) => sum + lettersIn(piece), 0);
+  const letters = pieces.reduce((sum, piece) => sum + lettersIn(piece.node), 0);
   const heading = letters <= HEADING_LETTERS ? roles.find(isHeading) : undefined;
   if (heading) return heading;
   return isLong || roles.some((role) => role === 'paragraph' || isHeading(role)) ? 'paragraph' : 'text';

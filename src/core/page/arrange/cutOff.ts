@@ -1,0 +1,51 @@
+import { contrast, isSeen, PAPER } from '../../look/contrast';
+import { edgesOf, grow, intersection, type Box } from '../../mockup/box';
+import { NO_RADII } from '../../mockup/outline';
+import { placedBox } from '../placed';
+import type { BoxNode } from '../node';
+import { isPlainBox } from './cutStroke';
+
+/**
+ * A clip that leaves nothing of the border and the shadows of its lowest box, or so little that nobody sees it, leaves a box
+ * without them, which is the box of the clip. Places are those of the screen.
+ */
+export function withoutCutOff(group: BoxNode): BoxNode {
+  const [lowest, ...others] = group.children;
+  if (group.look.clip?.kind !== 'box' || group.place.turn || !lowest || !isPlainBox(lowest)) return group;
+  const { border, shadows = [], fills, sides } = lowest.look;
+  if (!fills || sides || shadows.some(({ inset }) => inset)) return group;
+  const clip = placedBox(group.place);
+  const width = border?.width ?? 0;
+  const seen = intersection(clip, grow(placedBox(lowest.place), -width));
+  if (!seen || !isRoundedBy(group, lowest, width)) return group;
+  const lines = [border, ...shadows].map((line) => (line ? contrast(line.colour, PAPER) : 0));
+  const strength = Math.max(...lines) || HALF_SEEN;
+  const left = furthest(clip, seen);
+  if (left > HALF_A_PX || isSeen(left, strength)) return group;
+  const { radii } = group.look;
+  const bare: BoxNode = {
+    ...lowest,
+    place: { ...lowest.place, ...seen },
+    look: { fills, ...(radii && { radii }) },
+  };
+  return { ...group, place: { ...group.place, ...seen }, children: [bare, ...others] };
+}
+
+/** How strong a strip along the edge is of which it is not known what is drawn there. */
+const HALF_SEEN = 0.5;
+/** Px: more than that is an edge of its own. */
+const HALF_A_PX = 0.5;
+
+/** True when the corners of the clip cut off those of the box, inside of its border. */
+function isRoundedBy(group: BoxNode, box: BoxNode, width: number): boolean {
+  const cutting = group.look.radii ?? NO_RADII;
+  return (box.look.radii ?? NO_RADII).every(
+    ({ x, y }, at) => x - width <= cutting[at]!.x + HALF_A_PX && y - width <= cutting[at]!.y + HALF_A_PX,
+  );
+}
+
+/** How far the edges of two boxes are from each other at most, px. */
+function furthest(one: Box, other: Box): number {
+  const edges = edgesOf(other);
+  return Math.max(...edgesOf(one).map((edge, at) => Math.abs(edge - edges[at]!)));
+}

@@ -1,0 +1,31 @@
+import { boxAround, grow, moveBox, transformBox, union, type Box } from '../mockup/box';
+import type { Shadow } from '../mockup/layer';
+import type { PageNode, Place } from './node';
+
+/** The upright box that a place covers. */
+export function placedBox({ x, y, width, height, turn, shift = 0 }: Place): Box {
+  if (!turn) return { x, y, width, height };
+  return transformBox([...turn, x + shift, y], { x: 0, y: 0, width, height });
+}
+
+/** The box around all that a node paints, with its shadows and blurs and those of what it holds, px of the screen. */
+export function paintedBox(node: PageNode): Box {
+  const { shadows = [], filters = [], clip } = node.look;
+  const own = placedBox(node.place);
+  const inside = node.kind === 'box' && !clip ? node.children.map(paintedBox) : [];
+  const thrown = shadows.filter(({ inset }) => !inset).map((shadow) => fallen(own, shadow));
+  return filters.reduce(
+    (box, filter) => {
+      if (filter.kind === 'blur') return grow(box, REACH * filter.deviation);
+      return filter.kind === 'drop-shadow' ? (union(box, fallen(box, filter)) ?? box) : box;
+    },
+    boxAround([own, ...inside, ...thrown]),
+  );
+}
+
+/** A Gaussian blur is painted as far as three deviations (Filter Effects 1, §9.6: what is beyond is below a hundredth). */
+const REACH = 3;
+
+function fallen(box: Box, { dx, dy, deviation, spread }: Shadow): Box {
+  return moveBox(grow(box, spread + REACH * deviation), dx, dy);
+}
