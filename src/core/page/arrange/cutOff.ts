@@ -1,5 +1,5 @@
-import { contrast, isSeen, PAPER } from '../../look/contrast';
-import { edgesOf, grow, intersection, type Box } from '../../mockup/box';
+import { contrast, edgeContrast, isSeen, PAPER } from '../../look/contrast';
+import { contains, edgesOf, grow, intersection, type Box } from '../../mockup/box';
 import { NO_RADII } from '../../mockup/outline';
 import { placedBox } from '../placed';
 import type { BoxNode } from '../node';
@@ -18,8 +18,12 @@ export function withoutCutOff(group: BoxNode): BoxNode {
   const width = border?.width ?? 0;
   const seen = intersection(clip, grow(placedBox(lowest.place), -width));
   if (!seen || !isRoundedBy(group, lowest, width)) return group;
-  const lines = [border, ...shadows].map((line) => (line ? contrast(line.colour, PAPER) : 0));
-  const strength = Math.max(...lines) || HALF_SEEN;
+  const colours = [border, ...shadows].flatMap((line) => (line ? [line.colour] : []));
+  // What is cut off of a bare box is as it was, but for the share of a px that its own edges are off.
+  const isClear = colours.length === 0 && others.every(({ place }) => contains(seen, placedBox(place)));
+  const strength = isClear
+    ? edgeContrast({ fills }, PAPER)
+    : Math.max(...colours.map((colour) => contrast(colour, PAPER)), colours.length === 0 ? HALF_SEEN : 0);
   const left = furthest(clip, seen);
   if (left > HALF_A_PX || isSeen(left, strength)) return group;
   const { radii } = group.look;

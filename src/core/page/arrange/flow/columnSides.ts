@@ -62,14 +62,21 @@ const MOST_PADDING = 48;
 /** Common practice, no source: what takes up so much of its room is made to fill it. */
 const FILLING = 0.5;
 
-/** True where something that shows takes up all of the room but for even padding that someone chose. */
+/**
+ * True where things take up the room but for even padding that someone chose: something that shows fills it, or they do not
+ * all stand in its middle.
+ */
 export function isPadded(parts: readonly Part[], inside: Box, room: Box): boolean {
   const [before, after] = [inside.x - room.x, right(room) - right(inside)];
   if (Math.abs(before - after) > PADDING_SLACK || before < PADDING_STEP || before > MOST_PADDING + EDGE)
     return false;
   const off = Math.abs(before - Math.round(before / PADDING_STEP) * PADDING_STEP);
   if (off > PADDING_SLACK || inside.width < FILLING * room.width) return false;
-  return parts.some((each) => each.node.kind === 'box' && !isUnseen(each) && spans(each.box, inside));
+  return parts.some(({ node, box }, at) => {
+    const isShown = node.kind === 'box' && !isUnseen(parts[at]!);
+    const isAside = Math.abs(box.x - inside.x - (right(inside) - right(box))) > MIDDLE * 1.5;
+    return isAside || (isShown && spans(box, inside));
+  });
 }
 
 /** True for a box that takes up all of the room across. */

@@ -393,23 +393,24 @@ describe('rows, columns and grids', () => {
   });
 
   it('what fills its container but for padding fills it in a wider one too', () => {
-    const ticket = (by: number) => {
-      const buy = box('buy', 20 + by, 50, 160 - 2 * by, 20, word(85, 64, 'Buy'));
+    const ticket = (x: number, width: number, words: string) => {
       const { node, page } = converted(
-        `<g id="ticket"><rect x="20" y="10" width="160" height="80" fill="#eee"/><g id="inside">${word(80, 30, 'Sund')}${buy}</g><rect x="20" y="80" width="160" height="2"/></g>`,
+        `<g id="ticket"><rect x="20" y="10" width="160" height="80" fill="#eee"/><g id="inside">${words}${box('buy', x, 50, width, 20, word(x + width / 2 - 10, 64, 'Buy'))}</g><rect x="20" y="80" width="160" height="2"/></g>`,
       );
-      const button = walkNodes(page.children).find(({ layer }) => layer.endsWith('/buy'))!;
       const { padding, align } = node('inside').layout!;
-      const { place } = button;
+      const { place } = walkNodes(page.children).find(({ layer }) => layer.endsWith('/buy'))!;
       return {
         padding,
         wide: 'wide' in place && place.wide,
         align: ('align' in place && place.align) || align,
       };
     };
-    expect(ticket(16)).toMatchObject({ padding: { left: 16, right: 16 }, wide: 'hug', align: 'stretch' });
+    const even = { left: 16, right: 16 };
+    const centred = word(80, 30, 'Sund');
+    expect(ticket(36, 128, centred)).toMatchObject({ padding: even, wide: 'hug', align: 'stretch' });
+    expect(ticket(104, 60, word(36, 30, 'Sund'))).toMatchObject({ padding: even, align: 'end' });
     // What is beside a thing as wide as its words comes from them.
-    expect(ticket(21.7)).toMatchObject({ padding: { left: 0, right: 0 } });
+    expect(ticket(41.7, 116.6, centred)).toMatchObject({ padding: { left: 0, right: 0 } });
   });
 
   it('cells that lie over the borders of those beside and above them keep their columns, without gaps of less than nothing', () => {
@@ -541,6 +542,17 @@ describe('bars cut off at rounded corners', () => {
     });
     expect(look.radii?.map(({ x }) => Math.round(x))).toEqual([6, 6, 0, 0]);
     expect(children.map(({ kind }) => kind)).toEqual(['text', 'text']);
+  });
+
+  it('are borders without being cut off, along a side between sharp corners', () => {
+    const bar = (y: number) => {
+      const shape = '<path d="M16 10H124A6 6 0 0 1 130 16V60H10V16A6 6 0 0 1 16 10Z" fill="#fff"/>';
+      const inside = `${shape}<rect x="10" y="${y}" width="120" height="1" fill="#999"/>`;
+      return converted(`<g id="card">${inside}${word(20, 40, 'Sund')}</g>`, {}, 'nested').node('card').look
+        .sides;
+    };
+    expect(bar(59)).toMatchObject({ bottom: { width: 1 } });
+    expect(bar(10)).toBeUndefined();
   });
 
   it('stay in their box where something else is cut off with them', () => {
