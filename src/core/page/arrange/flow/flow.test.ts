@@ -413,6 +413,19 @@ describe('rows, columns and grids', () => {
     expect(ticket(41.7, 116.6, centred)).toMatchObject({ padding: { left: 0, right: 0 } });
   });
 
+  it('boxes side by side of which most are of one width are cells, whatever their words', () => {
+    const cell = (id: string, x: number, width: number, words: string, at: number) =>
+      `<g id="${id}"><rect x="${x}" y="20" width="${width}" height="30" fill="none"/><rect x="${x}" y="49" width="${width}" height="1" fill="#999"/>${word(at, 38, words)}</g>`;
+    const { node } = converted(
+      `<g id="head"><rect width="200" height="60" fill="#eee"/><g id="cells">${cell('a', 0, 80, 'Pier', 10)}${cell('b', 80, 40, 'Sund', 88)}${cell('c', 120, 40, 'On', 134)}${cell('d', 160, 40, 'Holm', 168)}</g></g>`,
+    );
+    expect(node('cells').layout).toMatchObject({
+      direction: 'grid',
+      gap: 0,
+      tracks: [{ kind: 'share' }, ...[1, 2, 3].map(() => ({ kind: 'px', width: 40 }))],
+    });
+  });
+
   it('cells that lie over the borders of those beside and above them keep their columns, without gaps of less than nothing', () => {
     const lined = (x: number, y: number) =>
       `<g id="cell${x}-${y}"><rect x="${x}" y="${y + 29}" width="41" height="1" fill="#999"/><rect x="${x + 40}" y="${y}" width="1" height="30" fill="#999"/>${word(x + 12, y + 18, 'Sund')}</g>`;

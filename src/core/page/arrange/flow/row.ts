@@ -3,7 +3,7 @@ import type { Layout, TextNode, Wide } from '../../node';
 import { alignLine } from './across';
 import { textsIn, unsureWidth } from './breaks';
 import { layOutGrid } from './grid';
-import { hasWords, isText, type Content, type Part } from './parts';
+import { hasWords, isAvatar, isText, type Content, type Part } from './parts';
 import {
   ACROSS_SLACK,
   commonGap,
@@ -32,7 +32,9 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
     said?.contents === 'row' || said?.gap !== undefined || drawn.some(({ node }) => node.wish?.wide);
   // What covers a part of what is before it shares no columns with it.
   const isFanned = drawnGaps.some((gap) => gap < -SAME_STEP);
-  if (!isSaid && !isFanned && (pitch || (given && areEven(drawn, drawnGaps, inner, before, after))))
+  const isEven = () =>
+    areEven(drawn, drawnGaps, inner, before, after) || areCells(drawn, drawnGaps, before, after);
+  if (!isSaid && !isFanned && (pitch || (given && isEven())))
     return layOutGrid(part, { direction: 'grid', parts: drawn, rows: [drawn], pitch }, given, layOut);
   // Where things go on past the edge, nothing gives way to them.
   const isFull = after < -1;
@@ -193,6 +195,19 @@ function areEven(
     gaps.every((gap) => Math.abs(gap - gaps[0]!) <= SAME_WIDTH);
   const filling = parts.reduce((sum, { box }) => sum + box.width, 0) >= inner.width * 0.5;
   return parts.length > 1 && alike && filling && reachesEnd(before, after);
+}
+
+/** How many boxes side by side are cells at least. */
+const MOST_BY_CHANCE = 2;
+
+/** True for boxes side by side that fill their row, most of them as wide as one another whatever they hold: cells of a table. */
+function areCells(parts: readonly Part[], gaps: readonly number[], before: number, after: number): boolean {
+  if (parts.length <= MOST_BY_CHANCE || [before, after, ...gaps].some((gap) => Math.abs(gap) > SAME_STEP))
+    return false;
+  if (!parts.every(({ node }) => node.kind === 'box' && !isAvatar(node))) return false;
+  const isCommon = ({ box }: Part) =>
+    parts.filter((other) => Math.abs(other.box.width - box.width) <= SAME_WIDTH).length * 2 > parts.length;
+  return parts.some(isCommon);
 }
 
 /** Px by which the steps from part to part may differ. */
