@@ -14,13 +14,14 @@ import {
   type Matrix,
 } from './matrix';
 import {
-  evenRadii,
   NO_RADII,
+  type Outline,
+  containsRounded,
+  evenRadii,
   outlineBox,
   pathData,
-  transformedBox,
   transformOutline,
-  type Outline,
+  transformedBox,
 } from './outline';
 
 const number = fc.double({ min: -500, max: 500, noNaN: true });
@@ -122,6 +123,18 @@ describe('outline', () => {
   it('is a line however it is turned', () => {
     const turned = transformOutline({ kind: 'line', x1: 1, y1: 2, x2: 5, y2: 2 }, [0, 1, -1, 0, 10, 0]);
     expect(turned).toEqual({ kind: 'line', x1: 8, y1: 1, x2: 8, y2: 5 });
+  });
+
+  it('holds a box up to its round corners', () => {
+    const outer = { x: 0, y: 0, width: 100, height: 60 };
+    const holds = (x: number, y: number, width: number, height: number) =>
+      containsRounded(outer, evenRadii(20, 20), { x, y, width, height });
+    expect(holds(0, 20, 100, 20)).toBe(true);
+    // The corner of a square in a circle is 1 - 1/√2 of its radius off both edges.
+    const off = 20 * (1 - Math.SQRT1_2);
+    expect(holds(off + 0.01, off + 0.01, 40, 30)).toBe(true);
+    expect(holds(off - 0.01, off - 0.01, 40, 30)).toBe(false);
+    expect(holds(50, 20, 60, 20)).toBe(false);
   });
 
   it('has the same box as shape and as path', () => {

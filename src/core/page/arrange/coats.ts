@@ -166,39 +166,43 @@ function absorb(box: BoxNode, coat: BoxNode, look: Look): BoxNode {
 const SPREAD_SLACK = 0.5;
 const CORNER_SLACK = 2;
 
-/** The shadow that a blurred shape beneath the box draws (CSS Backgrounds 3, §7.1.1); an opaque box hides what is under it. */
+/** The shadow that a shape beneath the box draws (CSS Backgrounds 3, §7.1.1); an opaque box hides what is under it. */
 function shadowOf(under: BoxNode, over: BoxNode): LookShadow | null {
   return isOpaque(over.look) ? shadowOn(under, over.place, over.look.radii) : null;
 }
 
-/** The shadow that a blurred shape is where the box itself does not show it; null for another one. */
+/** Px: what sticks out further without a blur is a thing of its own. */
+const FARTHEST = 12;
+/** How strong a sharp shadow is at most of which nobody sees how its corners are rounded. */
+const FAINT = 0.2;
+
+/** The shadow that a shape is where the box itself does not show it, blurred or a little off; null for another one. */
 export function shadowOn(under: BoxNode, box: Box, radii = NO_RADII): LookShadow | null {
-  const { filters, fills, opacity = 1, ...others } = under.look;
-  const [blur] = filters ?? [];
-  const [fill] = fills ?? [];
-  const plain = Object.keys(others).every((part) => part === 'radii');
-  if (
-    blur?.kind !== 'blur' ||
-    filters?.length !== 1 ||
-    fill?.kind !== 'solid' ||
-    fills?.length !== 1 ||
-    !plain
-  )
-    return null;
+  const { filters = [], fills = [], opacity = 1, radii: corners = NO_RADII, ...others } = under.look;
+  const [[blur], [fill]] = [filters, fills];
+  if (filters.length > 1 || (blur && blur.kind !== 'blur')) return null;
+  if (fill?.kind !== 'solid' || fills.length > 1 || !isPlain(others)) return null;
   const shade = under.place;
   const spread = (shade.width - box.width) / 2;
   if (Math.abs(spread - (shade.height - box.height) / 2) > SPREAD_SLACK) return null;
-  const corner = under.look.radii?.[0].x ?? 0;
-  const own = radii[0].x;
-  if (Math.abs(corner - (own > 0 ? Math.max(0, own + spread) : 0)) > CORNER_SLACK) return null;
-  return {
+  const shadow = {
     inset: false,
     dx: shade.x + shade.width / 2 - box.x - box.width / 2,
     dy: shade.y + shade.height / 2 - box.y - box.height / 2,
-    deviation: blur.deviation,
+    deviation: blur?.deviation ?? 0,
     spread: Math.abs(spread) < 0.01 ? 0 : spread,
     colour: { ...fill.colour, alpha: fill.colour.alpha * opacity },
   };
+  const own = radii[0].x;
+  const off = Math.abs(corners[0].x - (own > 0 ? Math.max(0, own + spread) : 0));
+  const isSharp = !blur && shadow.colour.alpha > FAINT;
+  return off <= (isSharp ? EDGE_SLACK : CORNER_SLACK) && (blur || isNear(shadow)) ? shadow : null;
+}
+
+/** True for a shadow without a blur that shows as one: it lies around the box, or a little beside it. */
+function isNear({ dx, dy, spread }: LookShadow): boolean {
+  const reach = Math.max(Math.abs(dx), Math.abs(dy)) + spread;
+  return spread >= 0 && reach > EDGE_SLACK && reach <= FARTHEST;
 }
 
 function isOpaque({ fills, opacity, blend, filters, clip }: Look): boolean {

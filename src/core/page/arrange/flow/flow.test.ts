@@ -541,6 +541,21 @@ describe('boxes of several shapes', () => {
   });
 });
 
+it('a box beneath another that sticks out a little is its shadow', () => {
+  const card = (by: number, spread: number, corner: number, alpha: number) => {
+    const [x, y, width, height] = [20 - spread + by, 20 - spread + by, 100 + 2 * spread, 50 + 2 * spread];
+    const under = `<rect x="${x}" y="${y}" width="${width}" height="${height}" rx="${corner}" fill-opacity="${alpha}"/>`;
+    const box = '<rect x="20" y="20" width="100" height="50" rx="8" fill="#fff"/>';
+    return converted(`<g id="card">${under}${box}${word(30, 40, 'Sund')}</g>`, {}, 'nested').node('card')
+      .look;
+  };
+  expect(card(0, 1, 8, 0.1)).toMatchObject({ shadows: [{ dx: 0, dy: 0, spread: 1, deviation: 0 }] });
+  expect(card(4, 0, 8, 1)).toMatchObject({ shadows: [{ dx: 4, dy: 4, spread: 0, deviation: 0 }] });
+  // One sees that its corners are others, or that it stands beside the box.
+  expect(card(4, 0, 6, 1).shadows).toBeUndefined();
+  expect(card(30, 0, 8, 1).shadows).toBeUndefined();
+});
+
 describe('bars cut off at rounded corners', () => {
   const bars =
     '<rect x="10" y="10" width="120" height="3" fill="#063"/><rect x="10" y="59" width="120" height="1" fill="#999"/>';
