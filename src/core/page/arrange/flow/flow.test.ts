@@ -413,6 +413,23 @@ describe('rows, columns and grids', () => {
     expect(ticket(41.7, 116.6, centred)).toMatchObject({ padding: { left: 0, right: 0 } });
   });
 
+  it('of several gaps that are free space the last one gives, and can get smaller', () => {
+    const { node } = converted(
+      `<g id="bar"><rect width="200" height="40" fill="#eee"/>${box('sund', 8, 10, 26, 20, word(11, 24, 'Sund'))}${box('find', 94, 10, 20, 20)}${box('holm', 176, 10, 16, 20)}</g>`,
+    );
+    const { layout, children } = node('bar');
+    expect(layout).toMatchObject({ direction: 'row', justify: 'start', gap: 16 });
+    const lefts = children.map(({ place }) => place.kind === 'flow' && place.margin.left);
+    expect(lefts).toEqual([0, 44, null]);
+  });
+
+  it('a row without free space keeps a px to spare: its words would break', () => {
+    const { node } = converted(
+      `<g id="bar"><rect width="124" height="40" fill="#eee"/>${box('sund-button', 8, 10, 40, 20, word(12, 24, 'Sund'))}${box('holm-button', 58, 10, 58, 20, word(62, 24, 'Holm'))}</g>`,
+    );
+    expect(node('bar').layout).toMatchObject({ direction: 'row', padding: { left: 8, right: 7 } });
+  });
+
   it('boxes side by side of which most are of one width are cells, whatever their words', () => {
     const cell = (id: string, x: number, width: number, words: string, at: number) =>
       `<g id="${id}"><rect x="${x}" y="20" width="${width}" height="30" fill="none"/><rect x="${x}" y="49" width="${width}" height="1" fill="#999"/>${word(at, 38, words)}</g>`;

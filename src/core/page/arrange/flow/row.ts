@@ -48,8 +48,8 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
       ? freeGap(gaps, before, after)
       : null;
   const common = commonGap(gaps.filter((_, at) => at !== free && justify !== 'between'));
-  // The gap that takes what is free has to be able to get smaller, too.
-  const isNarrow = free !== null && gaps[free]! < common + ROUNDING;
+  // Of several that are free space, the one that takes what is free has to be able to get smaller, too.
+  const isNarrow = free !== null && gaps[free]! < common * LARGER;
   const gap = said?.gap ?? (isNarrow ? Math.min(PLAIN_GAP, ...gaps) : common);
   const { align, line, owns } = alignLine(parts, inside);
   const vertical = insets(part, line);
@@ -266,11 +266,14 @@ function justifyRow(gaps: readonly number[], before: number, after: number, inne
   return 'start';
 }
 
+/** How many times as large as the others a gap is that takes what is free. */
+const LARGER = 1.5;
+
 /** The gap that takes what is free when the row is wider: the only large one, or the last of several that are free space. */
 function freeGap(gaps: readonly number[], before: number, after: number): number | null {
   if (after > Math.max(before * 1.5, 40)) return null;
   const largest = Math.max(0, ...gaps);
-  const large = gaps.filter((gap) => gap * 1.5 > largest);
+  const large = gaps.filter((gap) => gap * LARGER > largest);
   if (large.length > 1) return large.every((gap) => gap > TOGETHER) ? gaps.lastIndexOf(large.at(-1)!) : null;
   return largest >= 16 ? gaps.indexOf(largest) : null;
 }
