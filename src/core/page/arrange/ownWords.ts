@@ -3,7 +3,7 @@ import type { Edges } from '../../mockup/box';
 import { ofBoxes, withChildren } from '../ofBoxes';
 import type { Role } from '../../sort/vocabulary';
 import type { BoxNode, FlowPlace, Margin, Page, TextNode } from '../node';
-import { extra } from './flow/spacing';
+import { extraAcross } from './flow/spacing';
 import { STACK } from './flow/stand';
 import { isMeantOtherwise } from './meaning';
 
@@ -87,7 +87,7 @@ const MISS = 0.35;
 /** The same padding on both sides of words that stand in the middle. */
 function evenSides(padding: Edges): Edges {
   if (padding.left === 0 || Math.abs(padding.left - padding.right) > MISS) return padding;
-  const side = extra((padding.left + padding.right) / 2);
+  const side = extraAcross((padding.left + padding.right) / 2);
   return { ...padding, left: side, right: side };
 }
 

@@ -32,12 +32,13 @@ export function veiled(group: BoxNode): PageNode {
   return { ...only, merged: [...merged], look: { ...only.look, opacity: group.look.opacity } };
 }
 
-/** A box whose only thing is a clip by the same box cuts by itself. Places are those of the screen. */
+/** A box that shows, and whose only thing is a clip by the same box, cuts by itself. Places are those of the screen. */
 export function takeWindow(group: BoxNode): BoxNode {
   const only = soleIn(group);
   if (only?.kind !== 'box' || isMeant(only) || group.place.turn || only.place.turn) return group;
   const { clip, radii, ...others } = only.look;
   const { look } = group;
+  if (isPlain(look)) return group;
   // Overflow is cut off inside of borders (CSS Overflow 3, §3.1).
   if (clip?.kind !== 'box' || !isPlain(others) || look.clip || look.border || look.sides) return group;
   const isSame = sameBox(placedBox(only.place), placedBox(group.place));

@@ -4,7 +4,7 @@ import { shareColumns } from './alike';
 import { standsAtStart, textsIn } from './breaks';
 import { columnSides, isPadded, spans } from './columnSides';
 import { isCutBelow, isAvatar, isText, type Content, type Part } from './parts';
-import { commonGap, DOWN_SLACK, extra, high, insets, padded, spaceOut, stickingOut } from './spacing';
+import { commonGap, DOWN_SLACK, extraAcross, high, insets, padded, spaceOut, stickingOut } from './spacing';
 import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
 import { canHug, firmWide, isIntrinsic, isTight, isUnseen, paddingBox } from './widths';
 
@@ -48,7 +48,7 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
     const sticks = wide === 'set' || wide === 'firm';
     const margin: Margin = {
       top,
-      left: Math.max(0, aside) + (own === 'off' ? extra(before) : sticks ? stickingOut(before) : 0),
+      left: Math.max(0, aside) + (own === 'off' ? extraAcross(before) : sticks ? stickingOut(before) : 0),
       right: Math.max(0, -aside) + (sticks ? stickingOut(after) : 0),
       bottom: below,
     };
@@ -93,7 +93,7 @@ function unsqueezed(part: Part): High {
  * @param isBroad true for a box of most of the room: all that is in it would be drawn between px
  */
 function beside(difference: number, isBroad: boolean): number {
-  return Math.abs(difference) > 2 * EDGE || isBroad ? extra(difference) : 0;
+  return Math.abs(difference) > 2 * EDGE || isBroad ? extraAcross(difference) : 0;
 }
 
 /**

@@ -12,7 +12,7 @@ import { madeBox } from '../../made';
 import { alignLine, commonAlign } from './across';
 import { textsIn } from './breaks';
 import { isAvatar, type Content, type Part } from './parts';
-import { extra, gapsBetween, high, insets, padded, reachesEnd } from './spacing';
+import { extra, extraAcross, gapsBetween, high, insets, padded, reachesEnd } from './spacing';
 import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
 import { firmWide, paddingBox, TOGETHER } from './widths';
 
@@ -161,7 +161,7 @@ function acrossCell(
   // What reaches over the edge lies on the border of the next cell.
   if (after >= -1 && after <= EDGE)
     return { stretch: false, margin: { left: null, right: after < -EDGE ? after : 0 } };
-  return { stretch: false, margin: { left: extra(before), right: null } };
+  return { stretch: false, margin: { left: extraAcross(before), right: null } };
 }
 
 const NOWHERE: Box = { x: 0, y: 0, width: 0, height: 0 };

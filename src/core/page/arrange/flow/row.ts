@@ -5,6 +5,7 @@ import { textsIn, unsureWidth } from './breaks';
 import { layOutGrid } from './grid';
 import { hasWords, isAvatar, isText, type Content, type Part } from './parts';
 import {
+  extraAcross,
   ACROSS_SLACK,
   commonGap,
   extra,
@@ -64,7 +65,7 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
     const own = owns[at]!;
     const left =
       at === 0
-        ? Math.min(0, extra(before))
+        ? Math.min(0, extraAcross(before))
         : justify === 'between'
           ? 0
           : at - 1 === free
@@ -197,14 +198,17 @@ function areEven(
   return parts.length > 1 && alike && filling && reachesEnd(before, after);
 }
 
-/** How many boxes side by side are cells at least. */
+/** How many boxes side by side are no cells yet. */
 const MOST_BY_CHANCE = 2;
+/** Px: narrower boxes are lines. */
+const NARROWEST = 8;
 
 /** True for boxes side by side that fill their row, most of them as wide as one another whatever they hold: cells of a table. */
 function areCells(parts: readonly Part[], gaps: readonly number[], before: number, after: number): boolean {
   if (parts.length <= MOST_BY_CHANCE || [before, after, ...gaps].some((gap) => Math.abs(gap) > SAME_STEP))
     return false;
-  if (!parts.every(({ node }) => node.kind === 'box' && !isAvatar(node))) return false;
+  if (!parts.every(({ node, box }) => node.kind === 'box' && box.width >= NARROWEST && !isAvatar(node)))
+    return false;
   const isCommon = ({ box }: Part) =>
     parts.filter((other) => Math.abs(other.box.width - box.width) <= SAME_WIDTH).length * 2 > parts.length;
   return parts.some(isCommon);

@@ -30,7 +30,12 @@ export function padded(
   { top, bottom: below }: Insets,
   sides: { readonly left: number; readonly right: number },
 ): Edges {
-  return { top, bottom: below, left: Math.max(0, extra(sides.left)), right: Math.max(0, extra(sides.right)) };
+  return {
+    top,
+    bottom: below,
+    left: Math.max(0, extraAcross(sides.left)),
+    right: Math.max(0, extraAcross(sides.right)),
+  };
 }
 
 function isDeep(part: Part, inside: Box): boolean {
@@ -71,8 +76,11 @@ export function spaceOut(gaps: readonly number[], common: number, slack: number)
 
 /** Common practice, no source: lengths are written in quarters of a px, if not in whole ones. */
 const QUARTER = 0.25;
-/** Px: browsers lay out in steps of a 64th (Chromium, `LayoutUnit`, from memory); what is off by two of them was measured. */
-const MEASURED = 2 / 64;
+/**
+ * Px: browsers lay out in steps of a 64th (Chromium, `LayoutUnit`, from memory), and files say lengths to hundredths: what is
+ * off by both was measured.
+ */
+const MEASURED = 1 / 64 + 0.005;
 
 /** A length as someone would have written it, where it is one but for what nobody sees. */
 export function extra(length: number): number {
@@ -80,9 +88,18 @@ export function extra(length: number): number {
   return Math.abs(quarters - length) <= MEASURED ? quarters : length;
 }
 
+/** The same across, but never more: words that just fit would break. */
+export function extraAcross(length: number): number {
+  const written = extra(length);
+  return written - length > ROUNDED && written !== 0 ? length : written;
+}
+
+/** Px by which computed lengths are off. */
+const ROUNDED = 0.001;
+
 /** The negative margin of what sticks out by half a line, px; 0 for anything else. */
 export function stickingOut(room: number): number {
-  return room < 0 && room >= -HALF_A_LINE ? extra(room) : 0;
+  return room < 0 && room >= -HALF_A_LINE ? extraAcross(room) : 0;
 }
 
 /** The space between boxes beside each other, px; negative where they overlap. */
@@ -101,5 +118,5 @@ export function commonGap(gaps: readonly number[]): number {
   const counts = gaps.map((gap) => gaps.filter((other) => Math.abs(other - gap) <= SAME_GAP).length);
   const most = Math.max(...counts);
   const gap = most >= COMMON * gaps.length ? gaps[counts.indexOf(most)]! : Math.min(...gaps);
-  return Math.max(0, extra(gap));
+  return Math.max(0, extraAcross(gap));
 }
