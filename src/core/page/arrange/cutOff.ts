@@ -1,4 +1,4 @@
-import { contrast, edgeContrast, isSeen, PAPER } from '../../look/contrast';
+import { coloursOf, contrast, edgeContrast, isSeen, PAPER } from '../../look/contrast';
 import { contains, edgesOf, grow, intersection, type Box } from '../../mockup/box';
 import { NO_RADII } from '../../mockup/outline';
 import { placedBox } from '../placed';
@@ -18,12 +18,15 @@ export function withoutCutOff(group: BoxNode): BoxNode {
   const width = border?.width ?? 0;
   const seen = intersection(clip, grow(placedBox(lowest.place), -width));
   if (!seen || !isRoundedBy(group, lowest, width)) return group;
-  const colours = [border, ...shadows].flatMap((line) => (line ? [line.colour] : []));
+  const lines = [border, ...shadows].flatMap((line) => (line ? [line.colour] : []));
   // What is cut off of a bare box is as it was, but for the share of a px that its own edges are off.
-  const isClear = colours.length === 0 && others.every(({ place }) => contains(seen, placedBox(place)));
+  const isClear = lines.length === 0 && others.every(({ place }) => contains(seen, placedBox(place)));
+  const grounds = [PAPER, ...fills.flatMap(coloursOf)];
   const strength = isClear
     ? edgeContrast({ fills }, PAPER)
-    : Math.max(...colours.map((colour) => contrast(colour, PAPER)), colours.length === 0 ? HALF_SEEN : 0);
+    : lines.length === 0
+      ? HALF_SEEN
+      : Math.max(...lines.flatMap((line) => grounds.map((ground) => contrast(line, ground))));
   const left = furthest(clip, seen);
   if (left > HALF_A_PX || isSeen(left, strength)) return group;
   const { radii } = group.look;
@@ -40,9 +43,9 @@ const HALF_SEEN = 0.5;
 /** Px: more than that is an edge of its own. */
 const HALF_A_PX = 0.5;
 
-/** True when the corners of the clip cut off those of the box, inside of its border. */
-function isRoundedBy(group: BoxNode, box: BoxNode, width: number): boolean {
-  const cutting = group.look.radii ?? NO_RADII;
+/** True when the corners of a clip cut off those of a box, inside of its border. */
+export function isRoundedBy(clip: BoxNode, box: BoxNode, width: number): boolean {
+  const cutting = clip.look.radii ?? NO_RADII;
   return (box.look.radii ?? NO_RADII).every(
     ({ x, y }, at) => x - width <= cutting[at]!.x + HALF_A_PX && y - width <= cutting[at]!.y + HALF_A_PX,
   );

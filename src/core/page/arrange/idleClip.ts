@@ -3,6 +3,7 @@ import { boxAround, intersection, overlaps, type Box } from '../../mockup/box';
 import { containsRounded, NO_RADII } from '../../mockup/outline';
 import type { BoxNode, PageNode } from '../node';
 import { paintedBox, placedBox } from '../placed';
+import { boxesOf } from './flow/boxesOf';
 
 /**
  * A clip that cuts nothing off is none; what shows nothing else ends where its things do. What scrolls stays a window.
@@ -26,13 +27,13 @@ export function withoutIdleClip(group: BoxNode): BoxNode {
  */
 export function tightWindows(children: readonly PageNode[]): readonly PageNode[] {
   if (children.length < 2 || !children.some(isWindow)) return children;
-  return children.map((child) => {
+  const { boxes, touching } = boxesOf(children);
+  return children.map((child, at) => {
     const tight = isWindow(child) ? tightBox(child) : null;
     if (!tight) return child;
-    const box = placedBox(child.place);
-    const isFreed = children.some((other) => {
-      const beside = placedBox(other.place);
-      return other !== child && overlaps(box, beside, TOUCH) && !overlaps(tight, beside, TOUCH);
+    const isFreed = touching(at).some((other) => {
+      const [box, beside] = [boxes[at]!, boxes[other]!];
+      return other !== at && overlaps(box, beside, TOUCH) && !overlaps(tight, beside, TOUCH);
     });
     return isFreed ? { ...child, place: { ...child.place, ...tight } } : child;
   });

@@ -6,6 +6,7 @@ import { hasRadii, NO_RADII } from '../../mockup/outline';
 import { placedBox } from '../placed';
 import type { BoxNode, PageNode } from '../node';
 import { shadowOn } from './coats';
+import { isRoundedBy } from './cutOff';
 import { isMeant } from './meaning';
 
 /**
@@ -17,6 +18,7 @@ export function thrown(group: BoxNode): BoxNode {
   const { clip, ...others } = group.look;
   if (clip?.kind !== 'path' || !isPlain(others)) return group;
   if (shade?.kind !== 'box' || shade.children.length > 0 || more.length > 0 || isMeant(group)) return group;
+  if (shade.place.turn || group.place.turn) return group;
   const rects = outlineRects(clip) ?? [];
   const [outer, hole, ...further] = rects.toSorted((one, other) => other.box.width - one.box.width);
   if (!outer || !hole || further.length > 0 || hasRadii(outer.radii)) return group;
@@ -75,7 +77,9 @@ function shadowsFor(under: BoxNode, over: PageNode): Look['shadows'] | null {
 export function withoutCutShadows(group: BoxNode): BoxNode {
   if (group.look.clip?.kind !== 'box' || group.place.turn) return group;
   const clip = placedBox(group.place);
-  const cut = group.children.filter((child) => isThrown(child) && isCutOff(child, clip));
+  const cut = group.children.filter(
+    (child) => isThrown(child) && isRoundedBy(group, child, 0) && isCutOff(child, clip),
+  );
   if (cut.length === 0) return group;
   const layers = cut.flatMap(({ layer, merged = [] }) => [layer, ...merged]);
   return {
