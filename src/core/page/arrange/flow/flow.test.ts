@@ -275,6 +275,16 @@ describe('rows, columns and grids', () => {
     expect(inCard?.place.kind).toBe('flow');
   });
 
+  it('what is drawn after a list and stands on a thing of an item goes into the item', () => {
+    const item = (at: number) =>
+      `<g id="item${at}"><circle id="disc${at}" cx="30" cy="${30 + at * 40}" r="10" fill="#ccc"/>${word(50, 34 + at * 40, ['Holm', 'Sund'][at]!)}</g>`;
+    const photo = '<g id="photo" data-tags="picture"><circle cx="30" cy="70" r="9" fill="#06c"/></g>';
+    const list = `<g id="all">${box('card', 10, 10, 180, 80, `<g id="ferries-list">${item(0)}${item(1)}</g>`)}</g>`;
+    const { node } = converted(`${list}${photo}`);
+    expect(node('ferries-list').role).toBe('list');
+    expect(walkNodes(node('item1').children).map(({ layer }) => layer)).toContain('/test/photo');
+  });
+
   it('what is drawn after a group and lies over things in it stays outside', () => {
     const card = box('card', 10, 10, 180, 70, word(20, 30, 'Sailings') + word(20, 60, 'from Holm to Sund'));
     const foot = box('foot', 10, 85, 180, 10);

@@ -39,9 +39,15 @@ function fillGaps(children: readonly PageNode[]): readonly PageNode[] {
   return kept.includes(null) ? kept.filter((child) => child !== null) : children;
 }
 
-/** True for a group that could hold what is drawn after it. */
+/** True for a group that could hold what is drawn after it, or whose items could. */
 function hasGaps(node: PageNode): node is BoxNode {
-  return isOpen(node) && node.children.length > 0 && node.wish?.contents === undefined && hasWords(node);
+  if (node.kind !== 'box' || !(isOpen(node) || isList(node))) return false;
+  return node.children.length > 0 && node.wish?.contents === undefined && hasWords(node);
+}
+
+/** True for a list, which holds nothing but its items. */
+function isList(node: PageNode): boolean {
+  return node.role === 'list' && isOpen({ ...node, role: 'item' });
 }
 
 const lastPut = lastMade<PageNode, BoxNode | null>();
@@ -57,7 +63,7 @@ function putInto(node: PageNode, child: PageNode): BoxNode | null {
     );
     const last = under.at(-1);
     if (!last || (canHold(last) && isBare(last) && contains(placedBox(last.place), box, TOUCH)))
-      return { ...node, children: [...node.children, child] };
+      return isList(node) ? null : { ...node, children: [...node.children, child] };
     const put = putInto(last, child);
     return put && { ...node, children: node.children.map((other) => (other === last ? put : other)) };
   });
