@@ -5,7 +5,7 @@ import { standsAtStart, textsIn } from './breaks';
 import { columnSides, isPadded, spans } from './columnSides';
 import { isCutBelow, isAvatar, isText, type Content, type Part } from './parts';
 import { commonGap, DOWN_SLACK, extraAcross, high, insets, padded, spaceOut, stickingOut } from './spacing';
-import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
+import { EDGE, MIDDLE, middleOf, type Laid, type LayOut } from './stand';
 import { canHug, firmWide, isIntrinsic, isTight, isUnseen, paddingBox } from './widths';
 
 /** Lays parts out under each other. */
@@ -18,7 +18,7 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
   const sides = { left: Math.max(0, free.left), right: Math.max(0, free.right) };
   const room: Box = { ...inside, x: inner.x + sides.left, width: inner.width - sides.left - sides.right };
   const widened = parts.map((each) => widen(trim(each, room), room, given));
-  const tendencies = widened.map((each) => tendency(each, room));
+  const tendencies = widened.map((each) => tendency(each, room, middleOf(part)));
   const align = commonest(tendencies);
   const gaps = parts.slice(1).map(({ box }, at) => box.y - bottom(parts[at]!.box));
   const said = part.node.wish?.gap;
@@ -43,7 +43,8 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
     const wide = columnWide(each, stretched, wanted === 'middle', given, defines, room);
     const [before, after] = [each.box.x - room.x, right(room) - right(each.box)];
     const isBroad = each.box.width >= READ * room.width;
-    const aside = wanted === 'middle' && each.node.kind === 'box' ? beside(before - after, isBroad) : 0;
+    const isMoved = each.node.kind === 'box' || Math.abs(before - after) > MIDDLE * 1.5;
+    const aside = wanted === 'middle' && isMoved ? beside(before - after, isBroad) : 0;
     // Lines stick out by half, and pictures take whole px: neither makes what is around them wider.
     const sticks = wide === 'set' || wide === 'firm';
     const margin: Margin = {
@@ -139,14 +140,14 @@ function isOfWords(part: Part): boolean {
 type Tendency = Exclude<Align, 'baseline'> | 'text' | 'any' | 'off';
 
 /** How a part stands across its column: `text` begins at the edge, `any` leaves the choice, `off` is out of line. */
-function tendency(part: Part, room: Box): Tendency {
+function tendency(part: Part, room: Box, middle: number): Tendency {
   if (part.node.wish?.wide === 'fill') return 'stretch';
   const [before, after] = [part.box.x - room.x, right(room) - right(part.box)];
   if (spans(part.box, room)) return isText(part) ? 'any' : 'stretch';
   // Letters from right to left begin at the other edge.
   const begins = isText(part) && !part.node.look.type?.rightToLeft;
   if (Math.abs(before) <= EDGE) return begins ? 'text' : 'start';
-  if (Math.abs(before - after) <= MIDDLE * 1.5) {
+  if (Math.abs(before - after) <= middle) {
     // What all but takes the room is in its middle by chance, unless it is a line that may come out wider.
     const isByChance = before + after <= MIDDLE * 1.5 && Math.abs(before - after) > EDGE;
     const isLoose = isText(part) && part.node.lines.length === 1 && Math.min(before, after) > 0;

@@ -1,6 +1,6 @@
 import { right, type Box } from '../../../mockup/box';
 import { isAvatar, type Part } from './parts';
-import { EDGE, MIDDLE } from './stand';
+import { EDGE, MIDDLE, middleOf } from './stand';
 import { canHug, isUnseen, TOGETHER } from './widths';
 
 /** What a column leaves free beside its parts, px. */
@@ -35,7 +35,7 @@ export function columnSides(
   const isFree = rest > left * FAR && (rest > inside.width || (rest > TOGETHER && broad.every(isInvisible)));
   // Far more room at the sides than above is free space, not padding.
   const isWide = least > Math.max(top, below) * 2 + FREE;
-  const isCentred = Math.abs(left - rest) <= MIDDLE * 1.5 && left > 0;
+  const isCentred = Math.abs(left - rest) <= middleOf(part) && left > 0;
   if (!isFree && broad.length > 0) {
     const isBody = isWide && isCentred && parts.length === 1 && least > TOGETHER;
     return isBody ? { left: GUTTER, right: GUTTER } : { left, right: rest };

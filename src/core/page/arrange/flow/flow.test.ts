@@ -440,6 +440,21 @@ describe('rows, columns and grids', () => {
     expect(node('bar').layout).toMatchObject({ direction: 'row', padding: { left: 8, right: 7 } });
   });
 
+  it('the words of a button stand in its middle, as they are seen, whatever they were measured as', () => {
+    const buy = (name: string, off: number) => {
+      const icon = '<g id="icon" data-tags="picture"><circle cx="70" cy="40" r="4" fill="#06c"/></g>';
+      const bar = '<rect id="line" x="10" y="80" width="180" height="2"/>';
+      const button = box(name, 10, 20, 180, 40, icon + box('words', 82, 34, 44 + off, 12));
+      return converted(`<g id="card"><rect width="200" height="90" fill="#eee"/>${button}${bar}</g>`).node(
+        name,
+      ).layout;
+    };
+    // 56 px before, 64 and 61 after.
+    expect(buy('buy-button', 0)).toMatchObject({ justify: 'start' });
+    expect(buy('buy-button', 3)).toMatchObject({ justify: 'middle', padding: { left: 0, right: 5 } });
+    expect(buy('ferry', 3)).toMatchObject({ justify: 'start' });
+  });
+
   it('boxes side by side of which most are of one width are cells, whatever their words', () => {
     const cell = (id: string, x: number, width: number, words: string, at: number) =>
       `<g id="${id}"><rect x="${x}" y="20" width="${width}" height="30" fill="none"/><rect x="${x}" y="49" width="${width}" height="1" fill="#999"/>${word(at, 38, words)}</g>`;

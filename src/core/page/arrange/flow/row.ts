@@ -17,7 +17,7 @@ import {
   spaceOut,
   stickingOut,
 } from './spacing';
-import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
+import { EDGE, MIDDLE, middleOf, type Laid, type LayOut } from './stand';
 import { canHug, firmWide, isTight, isUnseen, paddingBox, TOGETHER } from './widths';
 
 /** Lays parts out beside each other. */
@@ -43,7 +43,7 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
   const parts = said?.gap === undefined ? withPlainGap(drawn, wides) : drawn;
   const gaps = gapsOf(parts);
   const filled = wides.includes('fill');
-  const justify = given && !filled ? justifyRow(gaps, before, after, inner) : 'start';
+  const justify = given && !filled ? justifyRow(gaps, before, after, inner, middleOf(part)) : 'start';
   const free =
     justify === 'start' && given && !filled && !isFull && said?.gap === undefined
       ? freeGap(gaps, before, after)
@@ -89,7 +89,7 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
   });
   const sides =
     justify === 'middle'
-      ? { left: 0, right: 0 }
+      ? { left: aside(before - after), right: aside(after - before) }
       : justify === 'end'
         ? { left: 0, right: after }
         : {
@@ -118,6 +118,11 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
   const loose = !given || filled;
   const room = { of, narrowed: 'set', begins: () => false, given: false, firm: () => false, loose } as const;
   return { layout, children: textsIn(children, parts, room) };
+}
+
+/** The padding that brings what is seen to be off the middle to where it was drawn, px. */
+function aside(difference: number): number {
+  return difference > MIDDLE * 1.5 ? difference : 0;
 }
 
 function gapsOf(parts: readonly Part[]): readonly number[] {
@@ -258,8 +263,14 @@ function isPressed({ node }: Part): boolean {
 /** Px by which the spaces between parts at both ends and in the middle may differ: words are measured to parts of a px. */
 const SAME_SPACE = 1;
 
-function justifyRow(gaps: readonly number[], before: number, after: number, inner: Box): Layout['justify'] {
-  if (Math.abs(before - after) <= MIDDLE * 1.5 && before > 0) {
+function justifyRow(
+  gaps: readonly number[],
+  before: number,
+  after: number,
+  inner: Box,
+  middle: number,
+): Layout['justify'] {
+  if (Math.abs(before - after) <= middle && before > 0) {
     const isTight = gaps.every((gap) => gap <= TOGETHER);
     if (isTight && before > Math.max(16, inner.height * 0.5)) return 'middle';
   }
