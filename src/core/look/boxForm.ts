@@ -89,11 +89,16 @@ export function outlineRect(outline: Outline): Rounded | null {
   return form?.kind === 'box' || form?.kind === 'rect' ? { box: form.box, radii: form.radii } : null;
 }
 
-/** The boxes that the parts of an outline are; null where one of them is something else. */
+/** Paths of more parts are drawings. */
+const MOST_PARTS = 64;
+
+/** The boxes that the parts of an outline are; null where one of them is something else, or there are many. */
 export function outlineRects(outline: Outline): readonly Rounded[] | null {
   const whole = outlineRect(outline);
   if (whole || outline.kind !== 'path') return whole && [whole];
-  const rects = subpaths(outline.d).map((d) => outlineRect({ ...outline, d }));
+  const parts = subpaths(outline.d);
+  if (parts.length > MOST_PARTS) return null;
+  const rects = parts.map((d) => outlineRect({ ...outline, d }));
   return rects.every((rect) => rect !== null) ? rects : null;
 }
 
