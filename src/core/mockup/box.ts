@@ -144,3 +144,9 @@ export function edgesOf(box: Box): readonly number[] {
 export function isOnPx(box: Box): boolean {
   return edgesOf(box).every((edge) => offPx(edge) < 0.01);
 }
+
+/** How far the edges of two boxes are from each other at most, px. */
+export function furthestEdges(one: Box, other: Box): number {
+  const edges = edgesOf(other);
+  return Math.max(...edgesOf(one).map((edge, at) => Math.abs(edge - edges[at]!)));
+}

@@ -1,5 +1,5 @@
 import { coloursOf, contrast, edgeContrast, isSeen, PAPER } from '../../look/contrast';
-import { contains, edgesOf, grow, intersection, type Box } from '../../mockup/box';
+import { contains, furthestEdges, grow, intersection } from '../../mockup/box';
 import { NO_RADII } from '../../mockup/outline';
 import { placedBox } from '../placed';
 import type { BoxNode } from '../node';
@@ -27,7 +27,7 @@ export function withoutCutOff(group: BoxNode): BoxNode {
     : lines.length === 0
       ? HALF_SEEN
       : Math.max(...lines.flatMap((line) => grounds.map((ground) => contrast(line, ground))));
-  const left = furthest(clip, seen);
+  const left = furthestEdges(clip, seen);
   if (left > HALF_A_PX || isSeen(left, strength)) return group;
   const { radii } = group.look;
   const bare: BoxNode = {
@@ -49,10 +49,4 @@ export function isRoundedBy(clip: BoxNode, box: BoxNode, width: number): boolean
   return (box.look.radii ?? NO_RADII).every(
     ({ x, y }, at) => x - width <= cutting[at]!.x + HALF_A_PX && y - width <= cutting[at]!.y + HALF_A_PX,
   );
-}
-
-/** How far the edges of two boxes are from each other at most, px. */
-function furthest(one: Box, other: Box): number {
-  const edges = edgesOf(other);
-  return Math.max(...edgesOf(one).map((edge, at) => Math.abs(edge - edges[at]!)));
 }

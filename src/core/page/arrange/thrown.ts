@@ -1,7 +1,7 @@
 import { contrast, isSeen, PAPER } from '../../look/contrast';
 import { outlineRects } from '../../look/boxForm';
 import { isPlain, type Look } from '../../look/look';
-import { contains, edgesOf, intersection, moveBox, sameBox, type Box } from '../../mockup/box';
+import { contains, furthestEdges, intersection, moveBox, sameBox, type Box } from '../../mockup/box';
 import { hasRadii, NO_RADII } from '../../mockup/outline';
 import { placedBox } from '../placed';
 import type { BoxNode, PageNode } from '../node';
@@ -92,8 +92,7 @@ export function withoutCutShadows(group: BoxNode): BoxNode {
 function isCutOff({ place, look: { shadows = [] } }: PageNode, clip: Box): boolean {
   const shared = intersection(clip, placedBox(place));
   if (!shared) return false;
-  const edges = edgesOf(shared);
-  const left = Math.max(...edgesOf(clip).map((edge, at) => Math.abs(edge - edges[at]!)));
+  const left = furthestEdges(clip, shared);
   const strength = Math.max(...shadows.map(({ colour }) => contrast(colour, PAPER)));
   return left <= MISS && !isSeen(left, strength);
 }

@@ -1,6 +1,7 @@
 import { boxAround, bottom, right, type Box, type Edges } from '../../../mockup/box';
 import { isMade } from '../../made';
 import type { FlowPlace } from '../../node';
+import { toQuarters } from '../quarters';
 import { HALF_A_LINE, isCutBelow, isText, type Part } from './parts';
 import { paddingBox } from './widths';
 
@@ -74,8 +75,6 @@ export function spaceOut(gaps: readonly number[], common: number, slack: number)
   });
 }
 
-/** Common practice, no source: lengths are written in quarters of a px, if not in whole ones. */
-const QUARTER = 0.25;
 /**
  * Px: browsers lay out in steps of a 64th (Chromium, `LayoutUnit`, from memory), and files say lengths to hundredths: what is
  * off by both was measured.
@@ -84,8 +83,7 @@ const MEASURED = 1 / 64 + 0.005;
 
 /** A length as someone would have written it, where it is one but for what nobody sees. */
 export function extra(length: number): number {
-  const quarters = Math.round(length / QUARTER) * QUARTER;
-  return Math.abs(quarters - length) <= MEASURED ? quarters : length;
+  return toQuarters(length, MEASURED);
 }
 
 /** The same across, but never more: words that just fit would break. */

@@ -5,6 +5,7 @@ import { placedBox } from '../../placed';
 import type { BoxNode, Extents, PageNode, TextNode, TextSpan } from '../../node';
 import { innerBox } from '../flow/parts';
 import { isMeantOtherwise } from '../meaning';
+import { toQuarters } from '../quarters';
 
 /** What can be part of a sentence. */
 export interface Piece {
@@ -99,13 +100,11 @@ function roomAround(node: BoxNode, line: Fragment, { ascent, descent }: Extents)
   return { top, right: end, bottom: below, left };
 }
 
-/** Common practice, no source: padding is written in quarters of a px, if not in whole ones; what is off by less was measured. */
-const QUARTER = 0.25;
+/** Px by which the padding of words is off its quarter because of how they were measured. */
 const MEASURED = 0.06;
 
 function asWritten(length: number): number {
-  const quarters = Math.round(length / QUARTER) * QUARTER;
-  return Math.max(0, Math.abs(quarters - length) <= MEASURED ? quarters : toThousandths(length));
+  return Math.max(0, toThousandths(toQuarters(length, MEASURED)));
 }
 
 /** A length as exact as it is written: looks that are written alike share a class. */

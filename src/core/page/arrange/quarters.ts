@@ -1,0 +1,8 @@
+/** Common practice, no source: lengths are written in quarters of a px, if not in whole ones. */
+const QUARTER = 0.25;
+
+/** The length in quarters of a px, where it is one but for `slack` px, by which it was measured; else the length. */
+export function toQuarters(length: number, slack: number): number {
+  const quarters = Math.round(length / QUARTER) * QUARTER;
+  return Math.abs(quarters - length) <= slack ? quarters : length;
+}
