@@ -145,7 +145,59 @@ export async function grow(page: BrowserPage): Promise<Grown> {
           bottom: Math.min(seen.bottom, bottom),
         };
       }, boxOf(element));
-    const before = things.map(seenOf);
+    type Corners = readonly { readonly x: number; readonly y: number }[];
+    /** The corners of what is turned or slanted, which shares less with others than the upright box around it. */
+    const cornersOf = (element: HTMLElement): Corners | null => {
+      let turn = new DOMMatrix();
+      for (let each: HTMLElement | null = element; each; each = each.parentElement)
+        turn = new DOMMatrix(getComputedStyle(each).transform).multiply(turn);
+      if (Math.abs(turn.b) + Math.abs(turn.c) < 0.001 || Math.abs(turn.a) + Math.abs(turn.d) < 0.001)
+        return null;
+      const { offsetWidth: width, offsetHeight: height } = element;
+      const corners = [
+        [0, 0],
+        [width, 0],
+        [width, height],
+        [0, height],
+      ].map(([x = 0, y = 0]) => ({ x: turn.a * x + turn.c * y, y: turn.b * x + turn.d * y }));
+      const { left, top } = element.getBoundingClientRect();
+      const [dx, dy] = [
+        left - Math.min(...corners.map(({ x }) => x)),
+        top - Math.min(...corners.map(({ y }) => y)),
+      ];
+      return corners.map(({ x, y }) => ({ x: x + dx, y: y + dy }));
+    };
+    const cornersOfBox = ({ left, top, right, bottom }: Seen): Corners => [
+      { x: left, y: top },
+      { x: right, y: top },
+      { x: right, y: bottom },
+      { x: left, y: bottom },
+    ];
+    interface Shape {
+      readonly seen: Seen;
+      readonly turned: Corners | null;
+    }
+    const shapeOf = (element: HTMLElement): Shape => ({ seen: seenOf(element), turned: cornersOf(element) });
+    /** Separating axes (Gottschalk, Lin, Manocha: OBBTree, 1996, §5). */
+    const overlap = (one: Shape, other: Shape) => {
+      if (!meet(one.seen, other.seen) || (!one.turned && !other.turned)) return meet(one.seen, other.seen);
+      const shapes = [one, other].map(({ seen, turned }) => turned ?? cornersOfBox(seen));
+      const axes = shapes.flatMap(([corner, next, , last]) =>
+        [next!, last!].map(({ x, y }) => {
+          const length = Math.hypot(x - corner!.x, y - corner!.y) || 1;
+          return { x: (corner!.y - y) / length, y: (x - corner!.x) / length };
+        }),
+      );
+      return axes.every((axis) => {
+        const [first, second] = shapes.map((shape) => shape.map(({ x, y }) => x * axis.x + y * axis.y));
+        return (
+          Math.min(Math.max(...first!), Math.max(...second!)) -
+            Math.max(Math.min(...first!), Math.min(...second!)) >
+          1
+        );
+      });
+    };
+    const before = things.map(shapeOf);
     const cutBefore = things.map(isCut);
     const texts = document.createTreeWalker(document.querySelector('.screen')!, NodeFilter.SHOW_TEXT);
     const nodes: Text[] = [];
@@ -156,12 +208,12 @@ export async function grow(page: BrowserPage): Promise<Grown> {
       if (/[\p{L}\p{N}]/u.test(text))
         node.data = `${text} ${text.repeat(2).slice(0, Math.max(1, Math.round(text.length * 0.3) - 1))}`;
     }
-    const after = things.map(seenOf);
+    const after = things.map(shapeOf);
     const nameOf = (element: HTMLElement) => element.dataset.layer ?? element.textContent.slice(0, 40);
     const overlaps = things.flatMap((one, at) =>
       things.flatMap((other, index) => {
         if (index <= at || one.contains(other) || other.contains(one)) return [];
-        const isNew = !meet(before[at]!, before[index]!) && meet(after[at]!, after[index]!);
+        const isNew = !overlap(before[at]!, before[index]!) && overlap(after[at]!, after[index]!);
         return isNew ? [`${nameOf(one)} and ${nameOf(other)}`] : [];
       }),
     );

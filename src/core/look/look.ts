@@ -55,6 +55,9 @@ export type LookClip =
   | { readonly kind: 'box' }
   | { readonly kind: 'path'; readonly d: string; readonly rule: 'nonzero' | 'evenodd' };
 
+/** A shadow that letters throw (CSS Text Decoration 3, §4). */
+export type TextShadow = Omit<Shadow, 'spread'>;
+
 /** How letters look. Sizes in px of the screen. */
 export interface TypeLook extends Pick<
   TypeStyle,
@@ -69,6 +72,8 @@ export interface TypeLook extends Pick<
   readonly rightToLeft: boolean;
   /** How far letters inside a line are raised above it. */
   readonly rise: number;
+  /** Shadows of the letters, topmost first; absent for none. */
+  readonly shadows?: readonly TextShadow[];
   /** True when the outline lies beneath the fill. */
   readonly outlineFirst: boolean;
   /** True when several spaces in a row count. */

@@ -6,7 +6,7 @@ const REM = 16;
 
 /** Lengths that stay in px: hairlines, and what is drawn px by px. */
 const STAYS =
-  /^(border(-(top|right|bottom|left))?|outline|box-shadow|filter|clip-path|-webkit-text-stroke|transform|translate|background)$/;
+  /^(border(-(top|right|bottom|left))?|outline|(box|text)-shadow|filter|clip-path|-webkit-text-stroke|transform|translate|background)$/;
 
 /** A declaration with its lengths in rem, but for hairlines and drawings. */
 export function inRem([property, value]: Declaration): Declaration {

@@ -82,6 +82,7 @@ export function lowerText(
       lowerLine(line, main, scale, type, regular ? null : { left, first, hangs }),
     ),
     ...(follows && !regular && { even: true }),
+    ...(alone && layer.align !== 'start' && { anchor: layer.align }),
     faces: [...new Set(layer.lines.flatMap((line) => line.runs.map((run) => run.face)))],
   };
 }

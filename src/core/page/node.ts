@@ -47,8 +47,8 @@ export interface FixedPlace extends Geometry {
     /** Px from the other edges of the padding box around. */
     readonly right: number;
     readonly bottom: number;
-    /** `hug` for what is as wide as its content. */
-    readonly wide: 'hug' | 'set';
+    /** `hug` for what is as wide as its content, `capped` for words that break where they would be wider than `width`. */
+    readonly wide: 'hug' | 'set' | 'capped';
     readonly high: High;
   };
 }
@@ -227,6 +227,8 @@ export interface TextNode extends NodeBase {
   readonly lines: readonly TextNodeLine[];
   /** True when its lines follow each other as a paragraph's do, each stretched by itself. */
   readonly even?: boolean;
+  /** The end of a single line that stays where it is when the words change; absent for its start. */
+  readonly anchor?: 'middle' | 'end';
   /** In the flow: the room around its words, and where they stand in it. */
   readonly layout?: Layout;
   /** In the flow: whether its lines break where there is room, only where the mockup breaks them, or never. */

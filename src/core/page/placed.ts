@@ -1,12 +1,20 @@
 import { boxAround, grow, moveBox, transformBox, union, type Box } from '../mockup/box';
 import type { Shadow } from '../mockup/layer';
-import type { PageNode, Place } from './node';
+import { quadOf, type Quad } from '../mockup/quad';
+import type { PageNode, Place, Turn } from './node';
 
 /** The upright box that a place covers. */
 export function placedBox({ x, y, width, height, turn, shift = 0 }: Place): Box {
   if (!turn) return { x, y, width, height };
   return transformBox([...turn, x + shift, y], { x: 0, y: 0, width, height });
 }
+
+/** The corners of what a place covers. */
+export function placedQuad({ x, y, width, height, turn, shift = 0 }: Place): Quad {
+  return quadOf([...(turn ?? NO_TURN), x + shift, y], { x: 0, y: 0, width, height });
+}
+
+const NO_TURN: Turn = [1, 0, 0, 1];
 
 /** The box around all that a node paints, with its shadows and blurs and those of what it holds, px of the screen. */
 export function paintedBox(node: PageNode): Box {

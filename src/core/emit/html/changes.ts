@@ -17,6 +17,7 @@ const INITIAL: ReadonlyMap<string, string> = new Map([
   ['overflow', 'visible'],
   ['clip-path', 'none'],
   ['text-decoration', 'none'],
+  ['text-shadow', 'none'],
   ['letter-spacing', 'normal'],
   ['word-spacing', 'normal'],
   ['text-align', 'start'],

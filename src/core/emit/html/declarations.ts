@@ -5,6 +5,7 @@ import {
   type LookClip,
   type LookFill,
   type LookShadow,
+  type TextShadow,
   type TypeLook,
 } from '../../look/look';
 import { printColour } from '../../markup/colours';
@@ -68,6 +69,7 @@ function typeDeclarations(type: TypeLook): Declaration[] {
     type.outline
       ? ['-webkit-text-stroke', `${px(type.outline.width)} ${printColour(type.outline.colour)}`]
       : null,
+    type.shadows ? ['text-shadow', type.shadows.map(printTextShadow).join(', ')] : null,
     type.outline && type.outlineFirst ? ['paint-order', 'stroke'] : null,
     type.rightToLeft ? ['direction', 'rtl'] : null,
     type.align === 'start' ? null : ['text-align', type.align === 'middle' ? 'center' : 'end'],
@@ -160,6 +162,12 @@ function printRadii(radii: Radii): string {
   };
   const [across, down] = [axis('x'), axis('y')];
   return across === down ? across : `${across} / ${down}`;
+}
+
+/** The same of letters: their blur radius is twice the deviation as well (CSS Text Decoration 3, §4). */
+function printTextShadow({ dx, dy, deviation, colour }: TextShadow): string {
+  const blur = deviation === 0 ? '' : ` ${px(deviation * 2)}`;
+  return `${px(dx)} ${px(dy)}${blur} ${printColour(colour)}`;
 }
 
 /** A box shadow's blur radius is twice the deviation (CSS Backgrounds 3, §7.1.1). */

@@ -118,7 +118,8 @@ function heldDeclarations(place: Extract<Standing, { kind: 'fixed' }>): Declarat
   const { holds, x, y, width, height } = place;
   return [
     ['position', 'absolute'],
-    ...along(holds.x, ['left', 'right', holds.wide === 'hug' ? null : 'width'], x, holds.right, width),
+    ...along(holds.x, ['left', 'right', holds.wide === 'set' ? 'width' : null], x, holds.right, width),
+    ...(holds.wide === 'capped' ? [['max-width', px(width)] as const] : []),
     ...along(holds.y, ['top', 'bottom', HEIGHTS[holds.high]], y, holds.bottom, height),
     ...transformDeclarations(place),
   ];

@@ -9,10 +9,12 @@ import { withInnerHalf } from './cutStroke';
 import { tightWindows, withoutIdleClip } from './idleClip';
 import { isPurposeless } from './meaning';
 import { ringed } from './ringed';
+import { overTiles } from './overTiles';
 import { isVeil, named, takeWindow, veiled } from './sole';
 import { soleText } from './soleText';
 import { thrown, wearShadows, withoutCutShadows } from './thrown';
 import { trimGroups } from './trim';
+import { wearWordShadows } from './wordShadows';
 
 /** Everything stands in its group; wrappers without a purpose vanish, and a backdrop becomes its group's own. */
 export function nested(page: Page, versions: readonly StateNode[] = []): Page {
@@ -30,7 +32,7 @@ export function groupPage(page: Page, versions: readonly StateNode[] = []): Page
 
 /** Things beside each other in a group: what several of them make together is one. */
 function joined(children: readonly PageNode[]): readonly PageNode[] {
-  return mergeCoats(wearShadows(tightWindows(children)));
+  return mergeCoats(wearWordShadows(wearShadows(overTiles(tightWindows(children)))));
 }
 
 function nest(node: PageNode): readonly PageNode[] {

@@ -10,6 +10,7 @@ import { intoGaps } from './gaps';
 import { withGround } from './ground';
 import { evenLineHeights } from './lineHeights';
 import { layingOut } from './layOut';
+import { roomForLooseLines } from './loose/looseLines';
 import { inSeenRoom } from './seenRoom';
 import { STACK, WHOLE } from './stand';
 import { tightenLines } from './tightLines';
@@ -39,7 +40,7 @@ export function flow(
   const whole = layingOut(waiting)(root, WHOLE);
   if (whole.kind !== 'box') return grounded;
   const laid = page.frame.edge === 'clipped' ? inSeenRoom(whole, page.width) : whole;
-  return { ...grounded, children: laid.children, layout: laid.layout ?? STACK };
+  return roomForLooseLines({ ...grounded, children: laid.children, layout: laid.layout ?? STACK }, screen.height);
 }
 
 /** Px by which what flows may begin above the screen. */
