@@ -1,5 +1,5 @@
 import { grow, intersection, moveBox, transformBox, union, type Box } from './box';
-import type { Effect, GroupLayer, Layer, LayerKey, ShapeLayer, TextLayer } from './layer';
+import type { Effect, FilterReach, GroupLayer, Layer, LayerKey, ShapeLayer, TextLayer } from './layer';
 import { IDENTITY, isUpright, meanScale, multiply, type Matrix } from './matrix';
 import type { Mockup, Screen } from './mockup';
 import type { FaceId, FontFace } from './type';
@@ -69,13 +69,18 @@ function measureLayer(layer: Layer, matrix: Matrix, faces: Faces, into: Map<Laye
           null,
         )
       : leafBox(layer, own, faces);
-  const painted = layer.visible ? cutBox(layer, own, content) : null;
+  const painted = layer.visible ? cutBox(layer, own, content, faces) : null;
   into.set(layer.key, { matrix: own, painted });
   return painted;
 }
 
-function cutBox(layer: Layer, own: Matrix, content: Box | null): Box | null {
-  const affected = content && layer.effects.reduce((box, effect) => effectBox(box, effect, own), content);
+function cutBox(layer: Layer, own: Matrix, content: Box | null, faces: Faces): Box | null {
+  const affected =
+    content &&
+    layer.effects.reduce<Box | null>(
+      (box, effect) => box && effectBox(box, effect, own, () => unplacedBox(layer, faces)),
+      content,
+    );
   if (!affected || layer.clip?.kind !== 'outline') return affected;
   const cut = transformedBox(layer.clip.outline, own);
   return cut && intersection(affected, cut);
@@ -99,20 +104,26 @@ function shapeBox(layer: ShapeLayer, own: Matrix): Box | null {
   const box = transformedBox(layer.outline, own);
   if (!box || !layer.stroke) return box;
   const width = layer.stroke.width * (layer.stroke.fixedWidth ? 1 : meanScale(own));
-  // A mitre can reach out further than half the width, by its limit; a marker is drawn in stroke widths.
+  // A mitre can reach out further than half the width, by its limit.
   const pointed = layer.outline.kind === 'path' && layer.stroke.join === 'miter';
   const marked = Object.keys(layer.markers).length > 0;
-  const reach = marked ? 4 : pointed ? Math.min(layer.stroke.miterLimit, 4) : 1;
+  const reach = pointed ? Math.min(layer.stroke.miterLimit, 4) : 1;
   const squared = layer.stroke.cap === 'square' ? Math.SQRT2 : 1;
   if (layer.outline.kind === 'line' && layer.stroke.cap === 'butt' && isUpright(own) && !marked) {
     const { x1, x2, y1, y2 } = layer.outline;
     if (y1 === y2) return { ...box, y: box.y - width / 2, height: width };
     if (x1 === x2) return { ...box, x: box.x - width / 2, width };
   }
-  return grow(box, (width / 2) * reach * squared);
+  return grow(box, Math.max((width / 2) * reach * squared, layer.markerReach * meanScale(own)));
 }
 
-function effectBox(box: Box, effect: Effect, own: Matrix): Box {
+/** The layer's geometry in its own coordinates. */
+function unplacedBox(layer: Layer, faces: Faces): Box | null {
+  return geometryBox({ ...layer, transform: IDENTITY }, IDENTITY, faces);
+}
+
+/** @param geometry what shares of the layer's box are measured by */
+function effectBox(box: Box, effect: Effect, own: Matrix, geometry: () => Box | null): Box | null {
   const scale = meanScale(own);
   switch (effect.kind) {
     case 'blur':
@@ -127,10 +138,39 @@ function effectBox(box: Box, effect: Effect, own: Matrix): Box {
       return union(box, moved) ?? box;
     }
     case 'defined':
-      // The default filter region is a tenth beyond the box on every side (Filter Effects 1, §6).
-      return grow(box, Math.max(box.width, box.height) * 0.1 + 32);
+      return filteredBox(box, effect.reach, own, geometry);
   }
 }
+
+/** What a filter paints of what lies in the box, px of the screen (Filter Effects 1, §6). */
+function filteredBox(
+  box: Box,
+  { region, byBox, beyond }: FilterReach,
+  own: Matrix,
+  geometry: () => Box | null,
+): Box | null {
+  const measured = byBox ? geometry() : UNIT;
+  const { x, y, width, height } = measured ?? UNIT;
+  const within = transformBox(own, {
+    x: x + region.x * width,
+    y: y + region.y * height,
+    width: region.width * width,
+    height: region.height * height,
+  });
+  if (!beyond || !isUpright(own)) return within;
+  const { top, right: past, bottom: below, left } = beyond;
+  const [across, down] = [own[0], own[3]];
+  const reached = {
+    x: box.x - left * across,
+    y: box.y - top * down,
+    width: box.width + (left + past) * across,
+    height: box.height + (top + below) * down,
+  };
+  return intersection(within, reached);
+}
+
+/** In it shares are px. */
+const UNIT: Box = { x: 0, y: 0, width: 1, height: 1 };
 
 /** The box of the text's lines in its own coordinates, from the first ascent to the last descent. */
 export function textBox(layer: TextLayer, faces: Faces): Box | null {

@@ -1,5 +1,5 @@
 import { IDENTITY, type Matrix } from './matrix';
-import type { Box } from './box';
+import type { Box, Edges } from './box';
 import type { Outline } from './outline';
 import type { Colour, Paint, Stroke } from './paint';
 import type { FaceId, TypeStyle } from './type';
@@ -69,7 +69,16 @@ export type Effect =
   | ({ readonly kind: 'drop-shadow'; readonly outside: boolean } & Shadow)
   | ({ readonly kind: 'inner-shadow' } & Shadow)
   | { readonly kind: 'colour'; readonly function: ColourFunction; readonly amount: number }
-  | { readonly kind: 'defined'; readonly definition: string };
+  | { readonly kind: 'defined'; readonly definition: string; readonly reach: FilterReach };
+
+/** How far a filter paints. */
+export interface FilterReach {
+  /** What is outside of it is cut off: shares of the layer's box where `byBox`, else px in the layer's own coordinates. */
+  readonly region: Box;
+  readonly byBox: boolean;
+  /** Px in the layer's own coordinates by which it paints beyond what it is given; null for all of its region. */
+  readonly beyond: Edges | null;
+}
 
 /** The effects that CSS has a filter function for (Filter Effects 1, §5). */
 export type FunctionEffect = Exclude<Effect, { kind: 'defined' | 'inner-shadow' }>;
@@ -120,6 +129,8 @@ export interface ShapeLayer extends LayerBase {
   readonly crisp: boolean;
   /** Marker definitions by place, kept as they were drawn. */
   readonly markers: Readonly<Partial<Record<'start' | 'mid' | 'end', string>>>;
+  /** How far they reach from the points on which they stand, px in the layer's own coordinates. */
+  readonly markerReach: number;
 }
 
 /** A stretch of letters in one style. */

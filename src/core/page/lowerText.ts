@@ -33,10 +33,11 @@ export function lowerText(
   const main = mainRun(layer);
   const face = main && faces[main.face];
   if (!first || !main || !face) return null;
-  const baked = isUniform(matrix) && (flows || !isDrawnSmall(main, matrix));
-  const scale = baked ? meanScale(matrix) : 1;
-  const size = main.style.size * scale;
   const stretch = commonStretch(layer);
+  const squeezed = flows && stretch !== null && layer.lines.length === 1 ? squeeze(matrix) : null;
+  const baked = squeezed !== null || (isUniform(matrix) && (flows || !isDrawnSmall(main, matrix)));
+  const scale = squeezed ? matrix[3] : baked ? meanScale(matrix) : 1;
+  const size = main.style.size * scale;
   const plain = regularSpacing(layer, 0, main.style.size);
   const spacing = plain ?? regularSpacing(layer, 1, main.style.size);
   /** Whether lines are in line only together with the white space that was cut off. */
@@ -50,7 +51,8 @@ export function lowerText(
   const start = baked ? applyTo(matrix, { x: left, y: first.baseline }) : { x: left, y: first.baseline };
   const follows = spacing !== null || layer.lines.length === 1;
   const regular = follows && stretch !== null && !hangs;
-  const widened = regular ? stretch : 1;
+  const unstretched = regular ? stretch : 1;
+  const widened = unstretched * (squeezed ?? 1);
   const drawn = baselinesOf(layer, start.y, scale);
   const even = follows ? evenBaselines(start.y, lineHeight, drawn.length) : drawn;
   const { phase, nudge } = baked ? fitLines(even, drawn) : fitTurned(even, drawn, matrix);
@@ -58,7 +60,7 @@ export function lowerText(
   const box = {
     x: start.x,
     y: start.y + phase - baseline,
-    width: ((rightEdge - left) * scale) / widened,
+    width: ((rightEdge - left) * scale) / unstretched,
     height,
   };
   // A text that starts at its left end needs no width; the others are set within their measured one.
@@ -85,6 +87,11 @@ export function lowerText(
     ...(alone && layer.align !== 'start' && { anchor: layer.align }),
     faces: [...new Set(layer.lines.flatMap((line) => line.runs.map((run) => run.face)))],
   };
+}
+
+/** How much wider than high an upright transform makes letters; null for none, and for what turns or mirrors them. */
+function squeeze(matrix: Matrix): number | null {
+  return isUpright(matrix) && !isUniform(matrix) ? matrix[0] / matrix[3] : null;
 }
 
 /** The same for lines that are turned or scaled: upright ones stay in their rows of px, as those are seen. */

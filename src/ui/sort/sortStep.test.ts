@@ -21,6 +21,7 @@ function box(key: string, x = 0): ShapeLayer {
     strokeFirst: false,
     crisp: false,
     markers: {},
+    markerReach: 0,
   };
 }
 

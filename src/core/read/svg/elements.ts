@@ -16,9 +16,10 @@ import { takeBitmap } from './bitmaps';
 import { readCutting } from './clips';
 import { computeStyle } from './computed';
 import { hrefOf, localId, type Here } from './context';
-import { keepAsDrawn, keepDefinition } from './definitions';
+import { keepAsDrawn } from './definitions';
 import { readEffects } from './filters';
 import { parseLength, parseShare } from './lengths';
+import { readMarkers } from './markers';
 import { readHints, readName } from './names';
 import { geometry, isShapeElement, readOutline } from './outlines';
 import { clearStroke, readFill, readStroke, type BoxOfShape } from './paints';
@@ -290,15 +291,8 @@ function readShape(node: XmlNode, here: Here, key: LayerKey): Layer | null {
   const outline = readOutline(node, here);
   if (!outline || here.computed.style.visibility !== 'visible') return null;
   const box = () => outlineBox(outline);
-  const markers: Partial<Record<'start' | 'mid' | 'end', string>> = {};
-  if (outline.kind === 'path' || outline.kind === 'line') {
-    for (const place of ['start', 'mid', 'end'] as const) {
-      const id = localId(here.computed.style[`marker-${place}`]);
-      const kept = id === null ? null : keepDefinition(id, here.context);
-      if (kept !== null) markers[place] = kept;
-    }
-  }
-  const marked = Object.keys(markers).length > 0;
+  const marking = readMarkers(outline, here);
+  const marked = Object.keys(marking.markers).length > 0;
   return {
     kind: 'shape',
     ...base(node, here, key, box),
@@ -308,7 +302,7 @@ function readShape(node: XmlNode, here: Here, key: LayerKey): Layer | null {
     stroke: readStroke(here, box) ?? (marked ? clearStroke(here) : null),
     strokeFirst: isStrokeFirst(here),
     crisp: /^(crispedges|optimizespeed)$/i.test(here.computed.style['shape-rendering']),
-    markers,
+    ...marking,
   };
 }
 

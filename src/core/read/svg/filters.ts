@@ -4,6 +4,7 @@ import { fade, type Colour } from '../../mockup/paint';
 import { elementsIn, type XmlNode } from '../xml/node';
 import { BLACK, parseColour } from './colours';
 import { styleInPlace } from './computed';
+import { filterReach } from './filterReach';
 import { type Here, type SvgContext } from './context';
 import { currentColour } from './paints';
 import { keepDefinition } from './definitions';
@@ -77,7 +78,7 @@ function readReferred(id: string, here: Here): { effects: readonly Effect[]; def
   const known = recogniseFilter(node, here.context);
   if (known) return { effects: known, definition };
   here.context.report('filter-kept', here.parentKey);
-  return { effects: [{ kind: 'defined', definition }], definition };
+  return { effects: [{ kind: 'defined', definition, reach: filterReach(node, here) }], definition };
 }
 
 /** A CSS filter function (Filter Effects 1, §5); null for one that is not known. */
