@@ -220,7 +220,16 @@ function lowerPicture(
     look,
     picture: placed.picture,
     alternative,
+    ...(drawsLine(layer) && { lines: true }),
   };
+}
+
+/** True for a stroke from one point to another, with the point of an arrow or not. */
+function drawsLine(layer: Layer): boolean {
+  if (layer.kind === 'group') return layer.layers.some(drawsLine);
+  if (layer.kind !== 'shape' || !layer.stroke || layer.fill) return false;
+  const { outline } = layer;
+  return outline.kind === 'line' || (outline.kind === 'path' && !/z\s*$/i.test(outline.d));
 }
 
 function lowerGroup(

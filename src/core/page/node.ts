@@ -257,6 +257,8 @@ export function isWrapped({ href, role }: PictureNode): boolean {
 
 export interface PictureNode extends NodeBase {
   readonly kind: 'picture';
+  /** True for one that draws a line from one point to another. */
+  readonly lines?: true;
   /** The picture's name in the plan. */
   readonly picture: string;
   readonly alternative: string;

@@ -2,6 +2,7 @@ import type { Box } from '../mockup/box';
 import type { Clip, Layer, ShapeLayer, TextLayer, TextLine, TextRun } from '../mockup/layer';
 import { IDENTITY, isIdentity, multiply, translation, type Matrix } from '../mockup/matrix';
 import type { Mockup, Screen, XmlElement } from '../mockup/mockup';
+import { pathData, transformOutline } from '../mockup/outline';
 import type { Paint, Stroke } from '../mockup/paint';
 import { printOpaque } from '../markup/colours';
 import { element, type MarkupElement, type MarkupNode } from '../markup/element';
@@ -72,6 +73,15 @@ export function standaloneSvg(layers: readonly PlacedLayer[], box: Box, options:
       definitions.length > 0 ? [element('defs', {}, definitions), ...content] : content,
     ),
   );
+}
+
+/** True for letters in single colours. */
+function isPlainlyPainted({ fill, stroke }: TextRun): boolean {
+  return [fill, stroke?.paint].every((paint) => !paint || paint.kind === 'solid');
+}
+
+function moved(d: string, matrix: Matrix): string {
+  return pathData(transformOutline({ kind: 'path', d, rule: 'nonzero' }, matrix));
 }
 
 export function printMatrix(matrix: Matrix, decimals = 6): string {
@@ -188,7 +198,10 @@ class SvgWriter {
           `M0 ${this.print(top)}h${this.print(run.width)}v${this.print(run.style.size / 16)}h${this.print(-run.width)}Z`,
       );
       const d = outline + lines.join('');
-      return element('path', { d, transform: this.matrix(place), ...this.runPaint(run, layer) });
+      const paint = this.runPaint(run, layer);
+      if (isPlainlyPainted(run)) return element('path', { d, transform: this.matrix(place), ...paint });
+      // Gradients and patterns are measured in the coordinates of what they paint (SVG 2, §14.2.1).
+      return element('path', { d: moved(d, place), ...paint });
     });
     return drawn.every((path) => path !== null) ? drawn : null;
   }

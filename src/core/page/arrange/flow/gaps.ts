@@ -4,7 +4,8 @@ import { placedBox } from '../../placed';
 import type { BoxNode, Page, PageNode } from '../../node';
 import { ofBoxes, withChildren } from '../../ofBoxes';
 import { boxesOf } from './boxesOf';
-import { canHold, hasWords, isBare, isOpen, TOUCH } from './parts';
+import { canHold, isOpen } from './parts';
+import { hasWords, isBare, TOUCH } from './things';
 
 /**
  * Puts what is drawn after a container, and stands in a gap in it, into that gap: mockups draw what lies over the edges of

@@ -1,13 +1,15 @@
-import { area, bottom, boxAround, contains, overlaps, right, sameBox, type Box } from '../../../mockup/box';
+import { area, bottom, boxAround, contains, overlaps, right, type Box } from '../../../mockup/box';
 import { borderInsets } from '../../../look/look';
 import { rememberOf } from '../../../mockup/remember';
 import { placedBox } from '../../placed';
 import { lineText, type BoxNode, type PageNode, type TextNode } from '../../node';
 import { lettersIn } from '../letters';
 import { madeBox } from '../../made';
+import { hasWords, isBare, TOUCH } from './things';
 import { ringed } from '../ringed';
 import { boxesOf, coreOf } from './boxesOf';
 import { cutBoxes, type Cut } from './cut';
+import { asDrawn, isDiagram, isDrawing, isFanned, isNetwork, isPlot } from './drawings';
 
 /** A node with what is inside of it sorted into what flows and what lies loose. Boxes are those of the screen. */
 export interface Part {
@@ -33,9 +35,6 @@ export interface Content {
   /** True for a row whose parts begin at even steps. */
   readonly pitch?: boolean;
 }
-
-/** Px by which boxes may overlap and still count as beside each other. */
-export const TOUCH = 1;
 
 /** Px: what sticks out so little is half a line, and not meant to make its box wider. */
 export const HALF_A_LINE = 2;
@@ -132,6 +131,8 @@ export function contentOf(
     return { content: { direction: 'row', parts: children.map(partOf), rows: [] }, below: [], above: [] };
   if (isDrawing(children)) return { content: null, below: [], above: children };
   const held = holds ? holdContained(children) : children;
+  if (isNetwork(children) || isPlot(held))
+    return { content: null, below: [], above: children.map(asDrawn) };
   const { flowing, below, above } = separate(held, frame, cuts);
   const parts = flowing.map(partOf);
   let left = parts;
@@ -150,62 +151,10 @@ export function contentOf(
   }
 }
 
-/** Common practice, no source: of things that lie over each other like cards in a hand at most so much is covered. */
-const COVERED = 0.6;
-
-/** True for things of one size beside each other, as avatars, of which each covers a part of the one before it. */
-function isFanned(children: readonly PageNode[]): boolean {
-  if (children.length < 2 || !children.some(hasWords)) return false;
-  const boxes = children.map((child) => placedBox(child.place));
-  const first = boxes[0]!;
-  const alike = children.every(({ kind, hidden, place }, at) => {
-    const isFlat = kind !== 'text' && !hidden && !place.turn;
-    return isFlat && sameBox({ ...boxes[at]!, x: first.x }, first, TOUCH);
-  });
-  return (
-    alike &&
-    boxes.slice(1).every((box, at) => {
-      const covered = right(boxes[at]!) - box.x;
-      return covered > TOUCH && covered <= COVERED * box.width;
-    })
-  );
-}
-
-/** Shapes that lie over each other without a word among them are a drawing: each stands where it was drawn. */
-function isDrawing(children: readonly PageNode[]): boolean {
-  if (children.length < 2 || children.some(hasWords)) return false;
-  const { boxes, touching } = boxesOf(children);
-  return boxes.some((box, at) =>
-    touching(at).some((other) => other > at && overlaps(box, boxes[other]!, TOUCH)),
-  );
-}
-
-/** Common practice, no source: so many things of which so few stand apart are a diagram, and no layout. */
-const MANY = 8;
-const APART = 1 / 3;
-
-/** A diagram, with words in it or not: each of its things stands where it was drawn. */
-function isDiagram(apart: number, all: number): boolean {
-  return all >= MANY && apart <= all * APART;
-}
-
-/** A part of a diagram, with all that is in it. */
-const asDrawn = rememberOf((node: PageNode): PageNode => {
-  if (node.kind !== 'box') return { ...node, drawn: true };
-  return { ...node, drawn: true, children: node.children.map((child) => asDrawn(child)) };
-});
-
 /** True for a part whose content goes on below where it is cut off. */
 export function isCutBelow({ node, box }: Part, inside: Box): boolean {
   return node.look.clip?.kind === 'box' && bottom(inside) > bottom(box) + TOUCH;
 }
-
-/** True for words, and for what holds some. */
-export function hasWords(node: PageNode): boolean {
-  return node.kind === 'text' || (node.kind === 'box' && holdsWords(node));
-}
-
-const holdsWords = rememberOf(({ children }: BoxNode): boolean => children.some(hasWords));
 
 function contentOfCut(cut: Cut, parts: readonly Part[], around: { readonly layer: string }): Content {
   const whole = partOfCut(cut, parts, around);
@@ -369,11 +318,6 @@ function runsOut(node: PageNode, box: Box, frame: Box): boolean {
 function isGroundBox(node: PageNode, over: PageNode, isMost: boolean): boolean {
   if (!isMost) return node.kind === 'box' && isBare(node);
   return node.kind !== 'text' && lettersIn(node) <= lettersIn(over);
-}
-
-/** A picture, or a box that holds nothing. */
-export function isBare(node: PageNode): boolean {
-  return node.kind === 'picture' || (node.kind === 'box' && node.children.length === 0);
 }
 
 /** Stretched letters flow; what is turned or slanted does not. */

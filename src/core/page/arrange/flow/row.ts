@@ -3,7 +3,8 @@ import type { Layout, TextNode, Wide } from '../../node';
 import { alignLine } from './across';
 import { textsIn, unsureWidth } from './breaks';
 import { layOutGrid } from './grid';
-import { hasWords, isAvatar, isText, type Content, type Part } from './parts';
+import { isAvatar, isText, type Content, type Part } from './parts';
+import { hasWords } from './things';
 import {
   extraAcross,
   ACROSS_SLACK,

@@ -1,7 +1,8 @@
 import { boxAround, right } from '../../../mockup/box';
 import { placedBox } from '../../placed';
 import type { Wide } from '../../node';
-import { hasWords, innerBox, isAvatar, isText, type Content, type Part } from './parts';
+import { innerBox, isAvatar, isText, type Content, type Part } from './parts';
+import { hasWords } from './things';
 
 /** Px by which two paddings may differ and still be meant as the same. */
 const EVEN = 1.5;

@@ -4,7 +4,8 @@ import { lastMade, rememberOf } from '../../../../mockup/remember';
 import type { BoxNode, Page, PageNode, Place, TextNode } from '../../../node';
 import { withChildren } from '../../../ofBoxes';
 import { placedBox, placedQuad } from '../../../placed';
-import { innerBox, TOUCH } from '../parts';
+import { innerBox } from '../parts';
+import { TOUCH } from '../things';
 import { goingWay, roomOf, waysOf, type LooseLine, type Way } from './ways';
 
 /**
