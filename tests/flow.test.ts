@@ -4,10 +4,30 @@ import { inChromium } from './support/inChromium';
 import { grow, offsets, openKeyed, sidewaysAt } from './support/flowPage';
 import { PAGE_MOCKUPS, readCase } from './support/mockups';
 
+/** Drawings, whose words stand among shapes: no pages, but they are built like any. */
+const DRAWINGS = [
+  'badge-plastic.svgz',
+  'doc-postgres-gin.svgz',
+  'flag-mx.svgz',
+  'oc-buttons.svgz',
+  'oc-dartboard-use.svg',
+  'oc-monitor.svgz',
+  'qt-bubbles.svgz',
+  'w3c-filters-composite-02-b.svgz',
+  'w3c-masking-path-03-b.svgz',
+  'w3c-pservers-grad-09-b.svg',
+  'w3c-styling-css-04-f.svg',
+  'w3c-text-align-01-b.svgz',
+];
+
 /** Pages in the flow, laid out by Chromium. */
 const here = inChromium();
 
-const MOCKUPS = [...PAGE_MOCKUPS, { name: 'nine screens', read: () => readCase('big-5k.svgz') }];
+const MOCKUPS = [
+  ...PAGE_MOCKUPS,
+  { name: 'nine screens', read: () => readCase('big-5k.svgz') },
+  ...DRAWINGS.map((name) => ({ name, read: () => readCase(name) })),
+];
 
 describe.each(MOCKUPS)('$name', ({ name, read }) => {
   it('stands where the mockup has it, holds longer words, and fits narrower and wider windows', async () => {

@@ -4,7 +4,8 @@ import { pathToFileURL } from 'node:url';
 import type { Browser, Page as BrowserPage } from 'playwright-core';
 import type { Conversion } from '../../src/core/convert';
 import { TARGETS } from '../../src/core/emit/targets';
-import { isPlain } from '../../src/core/look/look';
+import { isLine, isPlain } from '../../src/core/look/look';
+import { grow as growBox } from '../../src/core/mockup/box';
 import { nested } from '../../src/core/page/arrange/nested';
 import { lower } from '../../src/core/page/lower';
 import { placedBox } from '../../src/core/page/placed';
@@ -21,7 +22,10 @@ export async function openKeyed(browser: Browser, folder: string, conversion: Co
   return page;
 }
 
-/** By how many px everything that is seen stands off from the mockup, ascending. */
+/**
+ * By how many px everything that is seen stands off from the mockup, ascending. Lines drawn around a box, as a shadow that
+ * is only spread, count as part of it.
+ */
 export async function offsets(
   page: BrowserPage,
   conversion: Conversion,
@@ -34,12 +38,16 @@ export async function offsets(
       words.selectNodeContents(first ?? element);
       const [line] = words.getClientRects();
       const { x, y, right, bottom } = element.getBoundingClientRect();
+      const rings = getComputedStyle(element)
+        .boxShadow.split(/,(?![^(]*\))/)
+        .map((shadow) => / 0px 0px 0px ([\d.]+)px$/.exec(shadow)?.[1] ?? '0');
+      const ring = Math.max(...rings.map(Number));
       return {
         layer: element.dataset.layer!,
-        x,
-        y: y + scrollY,
-        right,
-        bottom: bottom + scrollY,
+        x: x - ring,
+        y: y - ring + scrollY,
+        right: right + ring,
+        bottom: bottom + ring + scrollY,
         line: line && { x: line.x, y: line.y + scrollY, height: line.height },
       };
     }),
@@ -55,7 +63,8 @@ export async function offsets(
     .flatMap(({ layer, line, ...edges }) => {
       const node = wanted.get(layer);
       if (!node || (node.kind === 'box' && isPlain(node.look))) return [];
-      const box = placedBox(node.place);
+      const rings = (node.look.shadows ?? []).filter((shadow) => isLine(shadow) && !shadow.inset);
+      const box = growBox(placedBox(node.place), Math.max(0, ...rings.map(({ spread }) => spread)));
       if (node.kind !== 'text')
         return Math.max(
           Math.abs(edges.x - box.x),

@@ -272,6 +272,13 @@ describe('texts', () => {
     expect(flowing).toMatchObject({ look: { type: { size: 11 } }, place: { turn: null } });
   });
 
+  it('takes scales that differ into letters of their height, squeezed across, where they flow', () => {
+    const text =
+      '<g transform="scale(.5 1)"><text x="40" y="20" font-size="20" font-family="Commissioner">To Sund</text></g>';
+    const flowing = nodes(readInside(text), 'flow').find(({ kind }) => kind === 'text');
+    expect(flowing).toMatchObject({ look: { type: { size: 20 } }, place: { turn: [0.5, 0, 0, 1] } });
+  });
+
   it('keeps scaled letters in the row of px in which they are seen', () => {
     const [node] = nodes(
       readInside(

@@ -139,4 +139,23 @@ describe('the plan of pictures', () => {
     expect(svg).not.toMatch(/opacity="0\.5"|mix-blend-mode/);
     expect(picture!.files[0]!.height).toBeGreaterThan(46);
   });
+
+  it('measures gradients on letters where those stand', async () => {
+    const [picture] = plan(
+      `<linearGradient id="g" gradientUnits="userSpaceOnUse" x1="40" x2="80"><stop stop-color="#f00"/><stop offset="1" stop-color="#00f"/></linearGradient>
+       <text x="20" y="50" font-size="60" font-family="Commissioner" font-weight="700" fill="url(#g)">HH</text>`,
+    ).pictures;
+    const svg = picture!.source.kind === 'svg' ? picture!.source.svg : '';
+    // Source: librsvg through sharp: the first upright of the letters is red, the last one blue.
+    const { data, info } = await sharp(Buffer.from(svg))
+      .ensureAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    const row = Array.from({ length: info.width }, (_, at) => {
+      const start = (Math.floor(info.height / 2) * info.width + at) * 4;
+      return [...data.subarray(start, start + 4)];
+    }).filter(([, , , alpha]) => alpha === 255);
+    expect(row[1]).toEqual([255, 0, 0, 255]);
+    expect(row.at(-2)).toEqual([0, 0, 255, 255]);
+  });
 });
