@@ -9,7 +9,7 @@ import type { Stroke } from '../mockup/paint';
 import { hasBoxShadows } from '../look/boxShadows';
 import { dressLook, elementClip, scaledShadow } from './dress';
 import { wholeHairlines } from './hairlines';
-import { ringOf, turnedRingOf } from './ring';
+import { drowned, ringOf, turnedRingOf } from './ring';
 import type { SharedParts } from './lower';
 import type { BoxNode, Place, Turn } from './node';
 import { unturned } from './unturn';
@@ -35,7 +35,7 @@ export function lowerShape(drawn: ShapeLayer, drawnMatrix: Matrix, shared: Share
     ...dressShape(layer, inner),
     ...(form.kind === 'box' && form.cut ? {} : clipLook(layer, inner, box)),
   });
-  const look = dressed(outer, border);
+  const look = drowned(outer, dressed(outer, border));
   const place = (box: Box): Place => (upright ? placeAt(box) : turnedPlace(box, matrix));
   const ringed = ring !== 0 ? null : upright ? ringOf(outer, look) : turnedRingOf(outer, look);
   if (ringed) {

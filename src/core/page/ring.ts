@@ -12,6 +12,13 @@ interface Ringed {
   readonly fillInset?: number;
 }
 
+/** A box whose borders leave nothing of its inside is one in their colour. */
+export function drowned({ width, height }: Box, look: Look): Look {
+  const { border, fills: _, ...others } = look;
+  if (!border || border.colour.alpha < 1 || Math.min(width, height) > 2 * border.width) return look;
+  return { ...others, fills: [{ kind: 'solid', colour: border.colour }] };
+}
+
 /**
  * What draws a filled box with a stroke as SVG does, where a border would not: CSS borders are whole px wide and lie on
  * whole px (CSS Backgrounds 3, §3.3), and the fill reaches under all of them, where a stroke lies over its fill with the
