@@ -20,11 +20,16 @@ const FEW = 16;
 /** Where nodes stand, px of the screen: each step of a layout asks it of the same ones. */
 export const boxesOf = rememberOf((nodes: readonly PageNode[]): Boxes => {
   const boxes = nodes.map(({ place }) => placedBox(place));
-  const find = boxes.length <= FEW ? lookThrough(boxes) : indexOf(boxes);
+  const find = finder(boxes);
   const found: (readonly number[])[] = [];
   const cores = nodes.map((node, at) => coreOf(node, boxes[at]!));
   return { boxes, cores, touching: (at) => (found[at] ??= find(boxes[at]!)) };
 });
+
+/** Gives which boxes touch one, by their place in the list, in order. */
+export function finder(boxes: readonly Box[]): (box: Box) => readonly number[] {
+  return boxes.length <= FEW ? lookThrough(boxes) : indexOf(boxes);
+}
 
 function lookThrough(boxes: readonly Box[]): (box: Box) => readonly number[] {
   return (box) => {

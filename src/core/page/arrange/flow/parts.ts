@@ -139,16 +139,23 @@ export function contentOf(
   const loose: PageNode[] = [];
   // What no line separates lies loose, the smallest first, until the rest can be cut.
   for (;;) {
+    if (isDiagram(left.length, held.length))
+      return { content: null, below: [], above: children.map(asDrawn) };
     const cut = cutBoxes(left.map((part) => coreOf(part.node, part.box)));
-    if (cut ?? left.length === 0) {
-      if (isDiagram(left.length, held.length))
-        return { content: null, below: [], above: children.map(asDrawn) };
+    if (cut ?? left.length === 0)
       return { content: cut && contentOfCut(cut, left, around), below, above: [...loose, ...above] };
-    }
-    const smallest = left.reduce((best, part) => (area(part.box) < area(best.box) ? part : best));
-    loose.push(smallest.node);
-    left = left.filter((part) => part !== smallest);
+    const smallest = smallestOf(left);
+    loose.push(...smallest.map(({ node }) => node));
+    left = left.filter((part) => !smallest.includes(part));
   }
+}
+
+/** Of so many parts one at a time is tried without; of more, as many at a time as take as long. */
+const MANY_PARTS = 200;
+
+function smallestOf(parts: readonly Part[]): readonly Part[] {
+  const count = Math.ceil(parts.length / MANY_PARTS);
+  return parts.toSorted((one, other) => area(one.box) - area(other.box)).slice(0, count);
 }
 
 /** True for a part whose content goes on below where it is cut off. */

@@ -1,11 +1,12 @@
-import { boxAround, contains, intersection, overlaps, touches, type Box } from '../../../../mockup/box';
-import { quadsOverlap } from '../../../../mockup/quad';
+import { boxAround, contains, intersection, type Box } from '../../../../mockup/box';
 import { lastMade, rememberOf } from '../../../../mockup/remember';
 import type { BoxNode, Page, PageNode, Place, TextNode } from '../../../node';
 import { withChildren } from '../../../ofBoxes';
-import { placedBox, placedQuad } from '../../../placed';
+import { placedBox } from '../../../placed';
+import { finder } from '../boxesOf';
 import { innerBox } from '../parts';
 import { TOUCH } from '../things';
+import { isCutting, isMet, placesMeet, thingsIn } from './around';
 import { goingWay, roomOf, waysOf, type LooseLine, type Way } from './ways';
 
 /**
@@ -20,16 +21,15 @@ export function roomForLooseLines(page: Page, height: number): Page {
   const growing = gather(children, seen).map(({ line, within }) => growingLine(line, within, children));
   const found = new Map(settle(growing).map(({ line, ways, at }) => [line, ways[at]] as const));
   const rewrite = (node: PageNode): PageNode => {
-    if (node.kind === 'box')
-      return boxHoldsLooseLine(node) ? withChildren(node, node.children.map(rewrite)) : node;
-    const way = isLooseLine(node) ? found.get(node) : undefined;
-    return way
-      ? lastGoing(node as LooseLine, [way.from, way.to, way.lines, way.anchor], () =>
-          goingWay(node as LooseLine, way),
-        )
-      : node;
+    if (isLooseLine(node)) return going(node, found.get(node));
+    if (node.kind !== 'box' || !boxHoldsLooseLine(node)) return node;
+    return withChildren(node, node.children.map(rewrite));
   };
   return { ...page, children: children.map(rewrite) };
+}
+
+function going(line: LooseLine, way: Way | undefined): PageNode {
+  return way ? lastGoing(line, Object.values(way), () => goingWay(line, way)) : line;
 }
 
 const lastGoing = lastMade<TextNode, TextNode>();
@@ -64,10 +64,6 @@ function gather(nodes: readonly PageNode[], within: Box): readonly Seen[] {
   });
 }
 
-function isCutting({ look, scroll }: BoxNode): boolean {
-  return look.clip !== undefined || scroll !== undefined;
-}
-
 /** A line with the ways to get longer in which it runs over nothing that keeps its length; `at` is the one that it takes. */
 interface Growing {
   readonly line: LooseLine;
@@ -78,38 +74,30 @@ interface Growing {
 
 function growingLine(line: LooseLine, within: Box, all: readonly PageNode[]): Growing {
   const own = placedBox(line.place);
-  const free = waysOf(line).filter((way) => {
-    const room = roomOf(line, way);
-    // No more is cut off than is anyway.
-    return contains(boxAround([within, own]), placedBox(room), TOUCH) && isFree(room, line, EVERYWHERE, all);
-  });
-  const grounds = groundsOf(own, all);
-  const inside = free.filter((way) => {
-    const room = placedBox(roomOf(line, way));
-    return grounds.every((ground) => contains(ground, room, TOUCH));
-  });
-  const ways = inside.length > 0 ? inside : free;
-  return { line, ways, rooms: ways.map((way) => roomOf(line, way)), at: 0 };
-}
-
-/** The boxes of what a line lies on, from edge to edge. */
-function groundsOf(own: Box, nodes: readonly PageNode[]): readonly Box[] {
-  return nodes.flatMap((node): readonly Box[] => {
-    if (node.kind === 'text' || node.hidden || !overlaps(reachOf(node), own, TOUCH)) return [];
-    if (node.kind === 'box' && node.children.length > 0) return groundsOf(own, node.children);
-    const box = placedBox(node.place);
-    return contains(box, own, TOUCH) ? [box] : [];
-  });
+  const ways = waysOf(line).map((way) => ({ way, room: roomOf(line, way) }));
+  const around = boxAround([own, ...ways.map(({ room }) => placedBox(room))]);
+  const things = thingsIn(around, all).filter(({ node }) => !isLooseLine(node));
+  const beside = things.filter((thing) => !isMet(thing, line.place));
+  // No more is cut off than is anyway.
+  const seen = boxAround([within, own]);
+  const free = ways.filter(
+    ({ room }) => contains(seen, placedBox(room), TOUCH) && beside.every((thing) => !isMet(thing, room)),
+  );
+  const grounds = things
+    .map(({ node }) => (node.kind === 'text' ? own : placedBox(node.place)))
+    .filter((box) => contains(box, own, TOUCH));
+  const inside = free.filter(({ room }) =>
+    grounds.every((ground) => contains(ground, placedBox(room), TOUCH)),
+  );
+  const found = inside.length > 0 ? inside : free;
+  return { line, ways: found.map(({ way }) => way), rooms: found.map(({ room }) => room), at: 0 };
 }
 
 /** Lines that would run over each other each take their next way, as long as they have one. */
 function settle(lines: readonly Growing[]): readonly Growing[] {
   const reaches = lines.map(({ line, rooms }) => boxAround([line.place, ...rooms].map(placedBox)));
-  const near = lines.map((_, at) =>
-    lines
-      .filter((_, other) => other !== at && touches(reaches[at]!, reaches[other]!))
-      .map((line) => lines.indexOf(line)),
-  );
+  const touching = finder(reaches);
+  const near = reaches.map((reach, at) => touching(reach).filter((other) => other !== at));
   let settled = lines;
   for (;;) {
     const last = settled;
@@ -129,34 +117,3 @@ function runsOver({ line }: Growing, room: Place, other: Growing): boolean {
   if (!placesMeet(room, taken) || placesMeet(line.place, other.line.place)) return false;
   return placesMeet(room, other.line.place) || !placesMeet(taken, line.place);
 }
-
-/** True where nothing that keeps its length stands in the room but what the line lies on or over anyway. */
-function isFree(room: Place, line: LooseLine, seen: Box, nodes: readonly PageNode[]): boolean {
-  const roomBox = placedBox(room);
-  return nodes.every((node) => {
-    if (node.hidden || isLooseLine(node)) return true;
-    const shown = intersection(reachOf(node), seen);
-    if (!shown || !overlaps(shown, roomBox, TOUCH)) return true;
-    if (node.kind !== 'box' || node.children.length === 0) {
-      const isTurned = room.turn !== null || node.place.turn !== null;
-      if (isTurned && !placesMeet(node.place, room)) return true;
-      return overlaps(shown, placedBox(line.place), TOUCH) && placesMeet(node.place, line.place);
-    }
-    const inside = isCutting(node) ? intersection(seen, innerBox(node)) : seen;
-    return inside === null || isFree(room, line, inside, node.children);
-  });
-}
-
-function placesMeet(one: Place, other: Place): boolean {
-  if (!overlaps(placedBox(one), placedBox(other), TOUCH)) return false;
-  return (!one.turn && !other.turn) || quadsOverlap(placedQuad(one), placedQuad(other), TOUCH);
-}
-
-/** The box around all that stands in a node. */
-function reachOf(node: PageNode): Box {
-  return node.kind === 'box' ? boxReach(node) : placedBox(node.place);
-}
-
-const boxReach = rememberOf(({ children, place }: BoxNode): Box =>
-  children.length > 0 ? boxAround(children.map(reachOf)) : placedBox(place),
-);

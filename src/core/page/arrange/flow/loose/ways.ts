@@ -52,9 +52,13 @@ const SHARES = { start: 0, middle: 0.5, end: 1 } as const;
 export function roomOf({ place }: LooseLine, { from, to, lines, above }: Way): FixedPlace {
   const [a, b, c, d] = place.turn ?? [1, 0, 0, 1];
   const up = above * place.height;
+  const start = place.x + (place.shift ?? 0) + a * from - c * up;
+  // Browsers drop parts of a px before they turn: those are moved by the turn.
+  const x = place.shift === undefined ? start : Math.floor(start);
   return {
     ...place,
-    x: place.x + a * from - c * up,
+    x,
+    ...(place.shift !== undefined && { shift: start - x }),
     y: place.y + b * from - d * up,
     width: to - from,
     height: place.height * lines,
