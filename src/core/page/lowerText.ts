@@ -34,9 +34,9 @@ export function lowerText(
   const face = main && faces[main.face];
   if (!first || !main || !face) return null;
   const stretch = commonStretch(layer);
-  const squeezed = flows && stretch !== null && layer.lines.length === 1 ? squeeze(matrix) : null;
-  const baked = squeezed !== null || (isUniform(matrix) && (flows || !isDrawnSmall(main, matrix)));
-  const scale = squeezed ? matrix[3] : baked ? meanScale(matrix) : 1;
+  const scaling = scalingOf(layer, main, matrix, flows);
+  const baked = scaling !== null;
+  const { scale, across } = scaling ?? { scale: 1, across: 1 };
   const size = main.style.size * scale;
   const plain = regularSpacing(layer, 0, main.style.size);
   const spacing = plain ?? regularSpacing(layer, 1, main.style.size);
@@ -52,7 +52,7 @@ export function lowerText(
   const follows = spacing !== null || layer.lines.length === 1;
   const regular = follows && stretch !== null && !hangs;
   const unstretched = regular ? stretch : 1;
-  const widened = unstretched * (squeezed ?? 1);
+  const widened = unstretched * across;
   const drawn = baselinesOf(layer, start.y, scale);
   const even = follows ? evenBaselines(start.y, lineHeight, drawn.length) : drawn;
   const { phase, nudge } = baked ? fitLines(even, drawn) : fitTurned(even, drawn, matrix);
@@ -89,9 +89,26 @@ export function lowerText(
   };
 }
 
-/** How much wider than high an upright transform makes letters; null for none, and for what turns or mirrors them. */
-function squeeze(matrix: Matrix): number | null {
-  return isUpright(matrix) && !isUniform(matrix) ? matrix[0] / matrix[3] : null;
+/** Px by which a line may come out longer or shorter without being seen to. */
+const UNSEEN = 0.25;
+
+/**
+ * How much larger letters are drawn than they are set, and how much wider than that, where that is taken into their size;
+ * null where a transform does it.
+ */
+function scalingOf(
+  { lines }: TextLayer,
+  main: TextRun,
+  matrix: Matrix,
+  flows: boolean,
+): { readonly scale: number; readonly across: number } | null {
+  if (isUniform(matrix))
+    return flows || !isDrawnSmall(main, matrix) ? { scale: meanScale(matrix), across: 1 } : null;
+  const [line, ...more] = lines;
+  if (!flows || !line || more.length > 0 || !isUpright(matrix)) return null;
+  const [across, down] = [matrix[0], matrix[3]];
+  const isSame = Math.abs(across - down) * line.width <= UNSEEN;
+  return isSame ? { scale: across, across: 1 } : { scale: down, across: across / down };
 }
 
 /** The same for lines that are turned or scaled: upright ones stay in their rows of px, as those are seen. */

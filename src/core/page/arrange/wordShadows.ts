@@ -36,23 +36,31 @@ const FARTHEST = 0.5;
 
 /** The shadows that words beneath the same ones are, their own ones among them; none for other words. */
 function shadowsOf(under: PageNode, over: PageNode): readonly TextShadow[] {
-  if (under.kind !== 'text' || over.kind !== 'text' || isMeant({ ...under, role: 'box' }) || over.hidden)
-    return [];
+  if (under.kind !== 'text' || over.kind !== 'text') return [];
+  const move = moveTo(under, over);
+  if (!move || over.hidden || isMeant({ ...under, role: 'box' }) || !isSet(under, over)) return [];
   const { type, filters = [], opacity = 1, ...others } = under.look;
   const blur = deviationOf(filters);
   if (!type?.colour || type.outline || blur === null || !isPlain(others)) return [];
   // A blur or an opacity lies over the letters' own shadows as well.
   if (type.shadows && (blur > 0 || opacity < 1)) return [];
   if (over.look.filters || over.look.opacity !== undefined || over.look.blend || over.look.clip) return [];
+  const { colour } = type;
+  const own = { ...move, deviation: blur, colour: { ...colour, alpha: colour.alpha * opacity } };
+  return [
+    own,
+    ...(type.shadows ?? []).map((each) => ({ ...each, dx: each.dx + move.dx, dy: each.dy + move.dy })),
+  ];
+}
+
+/** Px from where words stand to where they stand once more beneath; null where that is too far for a shadow. */
+function moveTo(under: TextNode, over: TextNode): Pick<TextShadow, 'dx' | 'dy'> | null {
   const [stretch, slant, lean] = over.place.turn ?? UPRIGHT;
-  if (slant !== 0 || lean !== 0 || !isSet(under, over)) return [];
+  const farthest = FARTHEST * (over.look.type?.size ?? 0);
   const dx = (startOf(under) - startOf(over)) / stretch;
   const dy = under.place.y + under.baseline - over.place.y - over.baseline;
-  const isNear = Math.abs(dx) <= Math.min(FARTHEST * type.size, over.place.width / 2);
-  if (!isNear || Math.abs(dy) > FARTHEST * type.size) return [];
-  const { colour } = type;
-  const own = { dx, dy, deviation: blur, colour: { ...colour, alpha: colour.alpha * opacity } };
-  return [own, ...(type.shadows ?? []).map((each) => ({ ...each, dx: each.dx + dx, dy: each.dy + dy }))];
+  const isNear = Math.abs(dx) <= Math.min(farthest, over.place.width / 2) && Math.abs(dy) <= farthest;
+  return isNear && slant === 0 && lean === 0 ? { dx, dy } : null;
 }
 
 const UPRIGHT: Turn = [1, 0, 0, 1];
