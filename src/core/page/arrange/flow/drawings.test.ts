@@ -41,6 +41,18 @@ describe('networks', () => {
     expect([sund, holm, lunn]).toEqual(['fixed', 'fixed', 'fixed']);
   });
 
+  it('are none where lines stand between things in a row, as in a path of pages', () => {
+    const arrow = (name: string, x: number) => crossing(name, `M${x} 14L${x + 10} 20L${x} 26`);
+    const path =
+      port('sund', 10, 10) +
+      arrow('east', 63) +
+      port('holm', 76, 10) +
+      arrow('west', 129) +
+      port('lunn', 142, 10);
+    const { sund, holm, lunn } = placesIn(path);
+    expect([sund, holm, lunn]).toEqual(['flow', 'flow', 'flow']);
+  });
+
   it('are none without lines', () => {
     expect(Object.values(placesIn(ports))).toContain('flow');
   });

@@ -4,6 +4,7 @@ import { rememberOf } from '../../../mockup/remember';
 import { placedBox } from '../../placed';
 import type { PageNode } from '../../node';
 import { boxesOf } from './boxesOf';
+import { cutBoxes } from './cut';
 import { hasWords, isBare, TOUCH } from './things';
 
 /** Common practice, no source: of things that lie over each other like cards in a hand at most so much is covered. */
@@ -56,7 +57,7 @@ const SHORT = 2;
 /** So few lines that lead from one thing to another are ornaments. */
 const FEW_LINES = 2;
 
-/** Things with lines from one to another: a diagram, however few they are. */
+/** Things with lines from one to another, over each other's places: a diagram, however few they are. */
 export function isNetwork(children: readonly PageNode[]): boolean {
   const lines = children.filter(isConnector);
   if (lines.length < FEW_LINES) return false;
@@ -67,7 +68,7 @@ export function isNetwork(children: readonly PageNode[]): boolean {
     const reach = grow(placedBox(place), SHORT);
     return things.filter((thing) => overlaps(reach, thing, 0)).length > 1;
   };
-  return lines.filter(joins).length >= FEW_LINES;
+  return lines.filter(joins).length >= FEW_LINES && cutBoxes(boxesOf(children).cores) === null;
 }
 
 /** True for the picture of a line, alone or with its label in a group. */

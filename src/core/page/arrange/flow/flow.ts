@@ -40,7 +40,10 @@ export function flow(
   const whole = layingOut(waiting)(root, WHOLE);
   if (whole.kind !== 'box') return grounded;
   const laid = page.frame.edge === 'clipped' ? inSeenRoom(whole, page.width) : whole;
-  return roomForLooseLines({ ...grounded, children: laid.children, layout: laid.layout ?? STACK }, screen.height);
+  return roomForLooseLines(
+    { ...grounded, children: laid.children, layout: laid.layout ?? STACK },
+    screen.height,
+  );
 }
 
 /** Px by which what flows may begin above the screen. */

@@ -131,8 +131,7 @@ export function contentOf(
     return { content: { direction: 'row', parts: children.map(partOf), rows: [] }, below: [], above: [] };
   if (isDrawing(children)) return { content: null, below: [], above: children };
   const held = holds ? holdContained(children) : children;
-  if (isNetwork(children) || isPlot(held))
-    return { content: null, below: [], above: children.map(asDrawn) };
+  if (isNetwork(children) || isPlot(held)) return { content: null, below: [], above: children.map(asDrawn) };
   const { flowing, below, above } = separate(held, frame, cuts);
   const parts = flowing.map(partOf);
   let left = parts;

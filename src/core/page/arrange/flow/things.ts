@@ -15,4 +15,3 @@ const holdsWords = rememberOf(({ children }: BoxNode): boolean => children.some(
 export function isBare(node: PageNode): boolean {
   return node.kind === 'picture' || (node.kind === 'box' && node.children.length === 0);
 }
-

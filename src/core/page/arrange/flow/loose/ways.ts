@@ -40,7 +40,9 @@ export function waysOf({ place, lines, anchor, drawn }: LooseLine): readonly Way
   const first = drawn === true || turn !== null ? [...anchored, asHeld] : [asHeld, ...anchored];
   const slack = SLACK + UNSURE * width;
   const wider = [0.5, 0].map((share) => ({ ...grown(slack + share * more, anchor ?? 'start'), lines: 2 }));
-  const broken = [0, 0.5, 1].flatMap((above) => wider.map((way) => ({ ...way, above })));
+  // Letters of several looks in a flexible box would each be a line of their own.
+  const rises = lines[0]!.spans.length === 1 ? [0, 0.5, 1] : [0];
+  const broken = rises.flatMap((above) => wider.map((way) => ({ ...way, above })));
   return [...first, ...broken, ...ANCHORS.map((stays) => grown(more, stays))];
 }
 
