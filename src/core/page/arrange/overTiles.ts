@@ -9,16 +9,17 @@ import { isMeant } from './meaning';
  * badge, is painted by each of them: then each holds what stands on it. Children in drawing order, places those of the screen.
  */
 export function overTiles(children: readonly PageNode[]): readonly PageNode[] {
+  if (!children.some(isCover)) return children;
   const laid: PageNode[] = [];
   for (const child of children) {
     const tiles = isCover(child) ? tilesUnder(child, laid) : [];
     if (tiles.length < 2) laid.push(child);
-    else laid.splice(-tiles.length, tiles.length, ...painted(tiles, child as BoxNode));
+    else laid.splice(-tiles.length, tiles.length, ...painted(tiles, child));
   }
   return laid;
 }
 
-function painted(tiles: readonly BoxNode[], cover: BoxNode): readonly BoxNode[] {
+function painted(tiles: readonly BoxNode[], cover: PageNode): readonly BoxNode[] {
   return tiles.map((tile, at) => ({
     ...tile,
     ...(at === 0 && { merged: [...(tile.merged ?? []), cover.layer, ...(cover.merged ?? [])] }),
