@@ -133,9 +133,9 @@ describe('all other filters', () => {
   });
 
   it('keeps one that is measured by the box', () => {
-    expect(effects('<feGaussianBlur stdDeviation=".1"/>', 'primitiveUnits="objectBoundingBox"')).toMatchObject([
-      { kind: 'defined', definition: 'f' },
-    ]);
+    expect(
+      effects('<feGaussianBlur stdDeviation=".1"/>', 'primitiveUnits="objectBoundingBox"'),
+    ).toMatchObject([{ kind: 'defined', definition: 'f' }]);
   });
 
   it('keeps definitions with their own style and all that they refer to, and nothing that runs', () => {
