@@ -26,6 +26,14 @@ describe('words drawn more than once', () => {
     expect(css).toContain('text-shadow: 0 1px rgb(1 1 1 / 30%), 0 1px 3px rgb(1 1 1 / 80%)');
   });
 
+  it('have it in their own px where they are scaled', () => {
+    const small = (y: number, more: string) =>
+      `<text transform="scale(.1)" x="200" y="${y}" font-size="110" text-rendering="geometricPrecision" ${more}>Sund</text>`;
+    expect(built(small(410, 'fill-opacity=".5"') + small(400, '')).css).toContain(
+      'text-shadow: 0 10px rgb(0 0 0 / 50%)',
+    );
+  });
+
   it.each([
     ['farther apart', sund('fill="#999"', { x: 20, y: 50 }) + sund('')],
     ['in another size', words(20, 41, 'To Sund', 'style="font-size:13px"') + sund('')],

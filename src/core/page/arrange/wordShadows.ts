@@ -53,12 +53,12 @@ function shadowsOf(under: PageNode, over: PageNode): readonly TextShadow[] {
   ];
 }
 
-/** Px from where words stand to where they stand once more beneath; null where that is too far for a shadow. */
+/** Px of the words from where they stand to where they stand once more beneath; null where that is too far for a shadow. */
 function moveTo(under: TextNode, over: TextNode): Pick<TextShadow, 'dx' | 'dy'> | null {
-  const [stretch, slant, lean] = over.place.turn ?? UPRIGHT;
+  const [across, slant, lean, down] = over.place.turn ?? UPRIGHT;
   const farthest = FARTHEST * (over.look.type?.size ?? 0);
-  const dx = (startOf(under) - startOf(over)) / stretch;
-  const dy = under.place.y + under.baseline - over.place.y - over.baseline;
+  const dx = (startOf(under) - startOf(over)) / across;
+  const dy = (under.place.y - over.place.y) / down + under.baseline - over.baseline;
   const isNear = Math.abs(dx) <= Math.min(farthest, over.place.width / 2) && Math.abs(dy) <= farthest;
   return isNear && slant === 0 && lean === 0 ? { dx, dy } : null;
 }
