@@ -39,12 +39,9 @@ function reachOfChain(filter: XmlNode): Reach {
   for (const node of elementsIn(filter).filter(({ name }) => name.startsWith('fe'))) {
     const previous: Reach = last;
     last = reachOf(node, (owner, name) => {
-      const input = owner.attributes[name];
-      return input !== undefined && results.has(input)
-        ? results.get(input)!
-        : /^Source/.test(input ?? '')
-          ? NONE
-          : previous;
+      const input = owner.attributes[name] ?? '';
+      if (results.has(input)) return results.get(input) ?? null;
+      return input.startsWith('Source') ? NONE : previous;
     });
     if (node.attributes.result) results.set(node.attributes.result, last);
   }

@@ -7,7 +7,7 @@ import { keepDefinition } from './definitions';
 import { parseLength } from './lengths';
 import { fitViewBox, parseViewBox } from './viewports';
 
-/** Stroke widths by which a marker reaches whose drawing is not cut off where its viewport ends. */
+/** How many times as far a marker may reach whose drawing is not cut off where its viewport ends. */
 const UNCUT = 2;
 
 /** The markers of a shape, and how far they reach from the points on which they stand. */

@@ -4,7 +4,7 @@ import { rememberOf } from '../../../mockup/remember';
 import { placedBox } from '../../placed';
 import type { PageNode } from '../../node';
 import { boxesOf } from './boxesOf';
-import { cutBoxes } from './cut';
+import { cutBoxes, STRAY } from './cut';
 import { hasWords, isBare, TOUCH } from './things';
 
 /** Common practice, no source: of things that lie over each other like cards in a hand at most so much is covered. */
@@ -81,9 +81,6 @@ function isConnector(node: PageNode): boolean {
 
 /** Fewer things than that stand somewhere by chance. */
 const FEW_POINTS = 5;
-/** Px by which two things may miss each other and still stand in one line. */
-const STRAY = 1.5;
-
 /** Single things of which most stand in line with no other, across or down: each at its coordinates, as the points of a chart. */
 export function isPlot(children: readonly PageNode[]): boolean {
   if (children.length < FEW_POINTS || !children.every((child) => child.kind === 'text' || isBare(child)))
