@@ -6,6 +6,9 @@ import type { FaceId, FontFace } from './type';
 import { transformedBox } from './outline';
 import { rememberOf } from './remember';
 
+/** Deviations as far as which a Gaussian blur is painted (Filter Effects 1, §9.6: what is beyond is below a hundredth). */
+export const BLUR_REACH = 3;
+
 export type Faces = Readonly<Record<FaceId, FontFace>>;
 
 /**
@@ -127,13 +130,16 @@ function effectBox(box: Box, effect: Effect, own: Matrix, geometry: () => Box | 
   const scale = meanScale(own);
   switch (effect.kind) {
     case 'blur':
-      return grow(box, Math.ceil(effect.deviation * scale * 3));
+      return grow(box, Math.ceil(effect.deviation * scale * BLUR_REACH));
     case 'colour':
     case 'inner-shadow':
       return box;
     case 'drop-shadow': {
       const [a, b, c, d] = own;
-      const shadow = grow(box, Math.ceil((effect.deviation * 3 + Math.max(0, effect.spread)) * scale));
+      const shadow = grow(
+        box,
+        Math.ceil((effect.deviation * BLUR_REACH + Math.max(0, effect.spread)) * scale),
+      );
       const moved = moveBox(shadow, a * effect.dx + c * effect.dy, b * effect.dx + d * effect.dy);
       return union(box, moved) ?? box;
     }

@@ -44,3 +44,6 @@ export interface FontFace {
   /** The asset of an embedded face, or the file of a shipped one. */
   readonly file?: string;
 }
+
+/** How much of what a line is wider lies before the end that it is anchored at, 0–1. */
+export const SHARE_BEFORE = { start: 0, middle: 0.5, end: 1 } as const;

@@ -3,7 +3,7 @@ import type { Faces } from '../mockup/bounds';
 import type { TextLayer, TextLine, TextRun } from '../mockup/layer';
 import type { Box } from '../mockup/box';
 import { applyTo, isUniform, isUpright, meanScale, type Matrix } from '../mockup/matrix';
-import type { FaceMetrics } from '../mockup/type';
+import { SHARE_BEFORE, type FaceMetrics } from '../mockup/type';
 import {
   baselineInLine,
   evenBaselines,
@@ -180,7 +180,7 @@ function commonStretch({ lines }: TextLayer): number | null {
 function regularSpacing(layer: TextLayer, counted: 0 | 1, size: number): number | null {
   const [first] = layer.lines;
   if (!first || layer.lines.length < 2) return null;
-  const share = { start: 0, middle: 0.5, end: 1 }[layer.align];
+  const share = SHARE_BEFORE[layer.align];
   const fromLeft = layer.rightToLeft ? 1 - share : share;
   const anchor = (line: TextLine) => line.x + (line.width + counted * line.hang) * fromLeft;
   const aligned = layer.lines.every((line) => Math.abs(anchor(line) - anchor(first)) <= STRAY);

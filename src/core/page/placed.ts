@@ -1,3 +1,4 @@
+import { BLUR_REACH } from '../mockup/bounds';
 import { boxAround, grow, moveBox, transformBox, union, type Box } from '../mockup/box';
 import type { Shadow } from '../mockup/layer';
 import { quadOf, type Quad } from '../mockup/quad';
@@ -14,7 +15,8 @@ export function placedQuad({ x, y, width, height, turn, shift = 0 }: Place): Qua
   return quadOf([...(turn ?? NO_TURN), x + shift, y], { x: 0, y: 0, width, height });
 }
 
-const NO_TURN: Turn = [1, 0, 0, 1];
+/** The linear part of no transform. */
+export const NO_TURN: Turn = [1, 0, 0, 1];
 
 /** The box around all that a node paints, with its shadows and blurs and those of what it holds, px of the screen. */
 export function paintedBox(node: PageNode): Box {
@@ -24,16 +26,13 @@ export function paintedBox(node: PageNode): Box {
   const thrown = shadows.filter(({ inset }) => !inset).map((shadow) => fallen(own, shadow));
   return filters.reduce(
     (box, filter) => {
-      if (filter.kind === 'blur') return grow(box, REACH * filter.deviation);
+      if (filter.kind === 'blur') return grow(box, BLUR_REACH * filter.deviation);
       return filter.kind === 'drop-shadow' ? (union(box, fallen(box, filter)) ?? box) : box;
     },
     boxAround([own, ...inside, ...thrown]),
   );
 }
 
-/** A Gaussian blur is painted as far as three deviations (Filter Effects 1, §9.6: what is beyond is below a hundredth). */
-const REACH = 3;
-
 function fallen(box: Box, { dx, dy, deviation, spread }: Shadow): Box {
-  return moveBox(grow(box, spread + REACH * deviation), dx, dy);
+  return moveBox(grow(box, spread + BLUR_REACH * deviation), dx, dy);
 }

@@ -2,6 +2,7 @@ import type { Box } from '../mockup/box';
 import type { Clip, Layer, ShapeLayer, TextLayer, TextLine, TextRun } from '../mockup/layer';
 import { IDENTITY, isIdentity, multiply, translation, type Matrix } from '../mockup/matrix';
 import type { Mockup, Screen, XmlElement } from '../mockup/mockup';
+import { SHARE_BEFORE } from '../mockup/type';
 import { pathData, transformOutline } from '../mockup/outline';
 import type { Paint, Stroke } from '../mockup/paint';
 import { printOpaque } from '../markup/colours';
@@ -208,7 +209,7 @@ class SvgWriter {
 
   private line(line: TextLine, layer: TextLayer): MarkupElement {
     const { x, width, baseline, stretch, anchor, runs } = line;
-    const share = { start: 0, middle: 0.5, end: 1 }[anchor];
+    const share = SHARE_BEFORE[anchor];
     const place = {
       x: this.print(x + width * (layer.rightToLeft ? 1 - share : share)),
       y: this.print(baseline),

@@ -1,6 +1,7 @@
 import type { Measures } from '../mockup/bounds';
 import { boxOf, contains, grow, type Box } from '../mockup/box';
 import type { GroupLayer, Layer, LayerKey, ShapeLayer, TextLayer, TextRun } from '../mockup/layer';
+import { SHARE_BEFORE } from '../mockup/type';
 import { IDENTITY, meanScale, multiply, scaling, translation, type Matrix } from '../mockup/matrix';
 import type { Mockup } from '../mockup/mockup';
 import { mapRadii, outlineBox, type Outline, type Radius } from '../mockup/outline';
@@ -156,7 +157,7 @@ function dressText(text: TextLayer, sample: TextLayer, scale: number): TextLayer
   };
   const lines = text.lines.map((line) => {
     const width = line.width * ratio;
-    const moved = { start: 0, middle: 0.5, end: 1 }[line.anchor] * (line.width - width);
+    const moved = SHARE_BEFORE[line.anchor] * (line.width - width);
     return { ...line, x: line.x + moved, width, stretch: line.stretch * ratio, runs: line.runs.map(dress) };
   });
   return { ...text, opacity, blend, effects, filter, lines };

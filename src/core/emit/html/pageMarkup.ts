@@ -7,6 +7,7 @@ import {
 } from '../../markup/element';
 import { formatNumber, px } from '../../markup/numbers';
 import { inRem } from '../../markup/units';
+import { SHARE_BEFORE } from '../../mockup/type';
 import { printInlineCss, type Declaration } from '../../markup/printCss';
 import {
   isWrapped,
@@ -226,7 +227,7 @@ function evenLine({ look, place }: TextNode, { x, stretch, hang }: LinePlace, wi
   const isIn = look.type?.align === 'start' && !look.type.rightToLeft && x > INDENT;
   const indent: Declaration[] = isIn ? [['text-indent', px(x / stretch)]] : [];
   if (stretch === 1 && hang === 0 && x + width <= place.width - 1) return [['display', 'block'], ...indent];
-  const share = { start: 0, middle: 0.5, end: 1 }[look.type?.align ?? 'start'];
+  const share = SHARE_BEFORE[look.type?.align ?? 'start'];
   const before = (1 - 1 / stretch) * share * 100;
   // Where it starts, as browsers round it before they stretch it.
   const start = (place.shift ?? 0) + (before / 100) * place.width - share;

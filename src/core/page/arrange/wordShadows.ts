@@ -1,6 +1,8 @@
 import { isPlain, type LookFilter, type TextShadow } from '../../look/look';
-import { lineText, type PageNode, type TextNode, type Turn } from '../node';
+import { lineText, type PageNode, type TextNode } from '../node';
+import { NO_TURN } from '../placed';
 import { isMeant } from './meaning';
+import { toThousandths } from './lengths';
 
 /**
  * The same words once more beneath, in another colour, blurred or a little aside, are the shadow of those above (CSS Text
@@ -55,15 +57,13 @@ function shadowsOf(under: PageNode, over: PageNode): readonly TextShadow[] {
 
 /** Px of the words from where they stand to where they stand once more beneath; null where that is too far for a shadow. */
 function moveTo(under: TextNode, over: TextNode): Pick<TextShadow, 'dx' | 'dy'> | null {
-  const [across, slant, lean, down] = over.place.turn ?? UPRIGHT;
+  const [across, slant, lean, down] = over.place.turn ?? NO_TURN;
   const farthest = FARTHEST * (over.look.type?.size ?? 0);
   const dx = (startOf(under) - startOf(over)) / across;
   const dy = (under.place.y - over.place.y) / down + under.baseline - over.baseline;
   const isNear = Math.abs(dx) <= Math.min(farthest, over.place.width / 2) && Math.abs(dy) <= farthest;
-  return isNear && slant === 0 && lean === 0 ? { dx, dy } : null;
+  return isNear && slant === 0 && lean === 0 ? { dx: toThousandths(dx), dy: toThousandths(dy) } : null;
 }
-
-const UPRIGHT: Turn = [1, 0, 0, 1];
 
 function deviationOf(filters: readonly LookFilter[]): number | null {
   const [filter, ...more] = filters;
@@ -79,7 +79,7 @@ function startOf({ place }: TextNode): number {
 function isSet(one: TextNode, other: TextNode): boolean {
   const set = ({ look, lines, place }: TextNode) => {
     const type = { ...look.type, colour: null, outline: null, outlineFirst: false, shadows: [] };
-    const turn = (place.turn ?? UPRIGHT).map((part) => Math.round(part * 1000));
+    const turn = (place.turn ?? NO_TURN).map((part) => Math.round(part * 1000));
     return JSON.stringify([type, turn, lines.map((line) => [lineText(line), line.spans.length, line.at])]);
   };
   return set(one) === set(other);

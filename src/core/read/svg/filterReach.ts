@@ -1,4 +1,5 @@
 import type { FilterReach } from '../../mockup/layer';
+import { BLUR_REACH } from '../../mockup/bounds';
 import type { Edges } from '../../mockup/box';
 import { elementsIn, type XmlNode } from '../xml/node';
 import type { Here } from './context';
@@ -8,9 +9,6 @@ import { parseLength } from './lengths';
 type Reach = Edges | null;
 
 const NONE: Edges = { top: 0, right: 0, bottom: 0, left: 0 };
-
-/** A Gaussian is painted as far as three deviations (Filter Effects 1, §9.6: what is beyond is below a hundredth). */
-const DEVIATIONS = 3;
 
 /** How far a filter paints: its region (Filter Effects 1, §6), and what its primitives make of the source in it. */
 export function filterReach(filter: XmlNode, here: Here): FilterReach {
@@ -66,7 +64,7 @@ function reachOf(node: XmlNode, input: Input): Reach {
   });
   const blurred = (reach: Reach, fallback: string) => {
     const { x, y } = numbers('stdDeviation', fallback);
-    return grown(reach, x * DEVIATIONS, y * DEVIATIONS);
+    return grown(reach, x * BLUR_REACH, y * BLUR_REACH);
   };
   switch (node.name) {
     case 'feOffset':

@@ -93,7 +93,8 @@ function standUnder(first: readonly Item[], row: readonly Item[] | null): boolea
   });
 }
 
-const ANCHORS: readonly ((box: Box) => number)[] = [
+/** Where boxes under each other may be in line: at their starts, middles or ends. */
+export const ANCHORS: readonly ((box: Box) => number)[] = [
   (box) => box.x,
   (box) => box.x + box.width / 2,
   (box) => right(box),

@@ -4,7 +4,7 @@ import { rememberOf } from '../../../mockup/remember';
 import { placedBox } from '../../placed';
 import type { PageNode } from '../../node';
 import { boxesOf } from './boxesOf';
-import { cutBoxes, STRAY } from './cut';
+import { ANCHORS, cutBoxes, STRAY } from './cut';
 import { hasWords, isBare, TOUCH } from './things';
 
 /** Common practice, no source: of things that lie over each other like cards in a hand at most so much is covered. */
@@ -86,15 +86,13 @@ export function isPlot(children: readonly PageNode[]): boolean {
   if (children.length < FEW_POINTS || !children.every((child) => child.kind === 'text' || isBare(child)))
     return false;
   const boxes = children.map(({ place }) => placedBox(place));
-  const inLine = new Set(ANCHORS.flatMap((anchor) => sharing(boxes.map(anchor))));
+  const inLine = new Set(LINES.flatMap((line) => sharing(boxes.map(line))));
   return (boxes.length - inLine.size) * 2 > boxes.length;
 }
 
-/** Where things may stand in line: at their starts, middles or ends. */
-const ANCHORS: readonly ((box: Box) => number)[] = [
-  ({ x }) => x,
-  ({ x, width }) => x + width / 2,
-  right,
+/** Where things may stand in line, across and down. */
+const LINES: readonly ((box: Box) => number)[] = [
+  ...ANCHORS,
   ({ y }) => y,
   ({ y, height }) => y + height / 2,
   bottom,

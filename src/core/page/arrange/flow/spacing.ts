@@ -1,7 +1,7 @@
 import { boxAround, bottom, right, type Box, type Edges } from '../../../mockup/box';
 import { isMade } from '../../made';
 import type { FlowPlace } from '../../node';
-import { toQuarters } from '../quarters';
+import { toQuarters } from '../lengths';
 import { HALF_A_LINE, isCutBelow, isText, type Part } from './parts';
 import { paddingBox } from './widths';
 

@@ -1,11 +1,12 @@
 import { bottom, right, type Edges } from '../../../mockup/box';
 import { isPlain, type TypeLook } from '../../../look/look';
+import { SHARE_BEFORE } from '../../../mockup/type';
 import { isHeading } from '../../../sort/vocabulary';
 import { placedBox } from '../../placed';
 import type { BoxNode, Extents, PageNode, TextNode, TextSpan } from '../../node';
 import { innerBox } from '../flow/parts';
 import { isMeantOtherwise } from '../meaning';
-import { toQuarters } from '../quarters';
+import { toQuarters, toThousandths } from '../lengths';
 
 /** What can be part of a sentence. */
 export interface Piece {
@@ -107,11 +108,6 @@ function asWritten(length: number): number {
   return Math.max(0, toThousandths(toQuarters(length, MEASURED)));
 }
 
-/** A length as exact as it is written: looks that are written alike share a class. */
-export function toThousandths(length: number): number {
-  return Math.round(length * 1000) / 1000;
-}
-
 function textPiece(node: TextNode): Piece | null {
   if (!ROLES.has(node.role) && !isHeading(node.role)) return null;
   const { type, ...dress } = node.look;
@@ -122,7 +118,7 @@ function textPiece(node: TextNode): Piece | null {
   const height = type.lineHeight;
   const left = node.place.x + shift;
   const seen = node.place.width * (turn?.[0] ?? 1);
-  const share = { start: 0, middle: 0.5, end: 1 }[type.align];
+  const share = SHARE_BEFORE[type.align];
   const lines = node.lines.map(({ spans, width, hang, at }, index): Fragment => ({
     x: left + (at ? at.x : (seen - width) * share),
     width,

@@ -2,7 +2,8 @@ import { boxAround, type Box, type Edges } from '../../../mockup/box';
 import { borderInsets, type Look, type TypeLook } from '../../../look/look';
 import type { TextSpan } from '../../node';
 import { lettersOf } from '../letters';
-import { hasBox, toThousandths, type Fragment, type Piece } from './pieces';
+import { toThousandths } from '../lengths';
+import { hasBox, type Fragment, type Piece } from './pieces';
 
 /** What stands of a piece in a line, with its piece. */
 export interface Placed extends Fragment {

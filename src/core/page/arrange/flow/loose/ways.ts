@@ -1,3 +1,4 @@
+import { SHARE_BEFORE } from '../../../../mockup/type';
 import { lineText, type FixedPlace, type TextNode } from '../../../node';
 import { STACK } from '../stand';
 
@@ -15,7 +16,7 @@ export interface Way {
   readonly above: number;
 }
 
-type Anchor = 'start' | 'middle' | 'end';
+type Anchor = keyof typeof SHARE_BEFORE;
 
 /** Common practice, no source: so much longer, as a share and in letters, are words in another language. */
 const LONGER = 0.4;
@@ -30,7 +31,7 @@ export function waysOf({ place, lines, anchor, drawn }: LooseLine): readonly Way
   const letters = lineText(lines[0]!).trim().length;
   const more = Math.max(LONGER * width, (LETTERS * width) / Math.max(1, letters));
   const grown = (by: number, stays: Anchor): Way => {
-    const before = by * SHARES[stays];
+    const before = by * SHARE_BEFORE[stays];
     return { from: -before, to: width + by - before, anchor: stays, lines: 1, above: 0 };
   };
   const { x: hold = 'start' } = holds ?? {};
@@ -47,8 +48,6 @@ export function waysOf({ place, lines, anchor, drawn }: LooseLine): readonly Way
 }
 
 const ANCHORS = ['end', 'middle', 'start'] as const;
-/** The shares of what is added that come to stand before a line. */
-const SHARES = { start: 0, middle: 0.5, end: 1 } as const;
 
 /** The room that a line takes when it gets longer in a way, px of the screen. */
 export function roomOf({ place }: LooseLine, { from, to, lines, above }: Way): FixedPlace {

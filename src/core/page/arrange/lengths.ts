@@ -6,3 +6,8 @@ export function toQuarters(length: number, slack: number): number {
   const quarters = Math.round(length / QUARTER) * QUARTER;
   return Math.abs(quarters - length) <= slack ? quarters : length;
 }
+
+/** A length as exact as it is written: looks that are written alike share a class. */
+export function toThousandths(length: number): number {
+  return Math.round(length * 1000) / 1000;
+}
