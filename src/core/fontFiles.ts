@@ -1,3 +1,4 @@
+import { gather } from './mockup/gather';
 import type { Assets, Mockup } from './mockup/mockup';
 import type { FaceId } from './mockup/type';
 import type { FontFile } from './emit/target';
@@ -6,7 +7,7 @@ import { safeName } from './sort/outputNames';
 
 /** The font files that the pages' texts need: shipped, embedded and added faces, each once. */
 export function fontFiles(pages: readonly Page[], mockup: Mockup, assets: Assets): FontFile[] {
-  const used = new Set(pages.flatMap((page) => facesOf(page.children)));
+  const used = new Set(gather(pages, (page) => facesOf(page.children)));
   return [...used].sort().flatMap((id): FontFile[] => {
     const face = mockup.faces[id];
     const source = face?.source;

@@ -103,5 +103,7 @@ export function lastMadeFrom<Key extends object, From extends object, Made>(
 }
 
 function areSame(from: readonly unknown[], last: readonly unknown[]): boolean {
-  return from.length === last.length && from.every((part, at) => part === last[at]);
+  if (from.length !== last.length) return false;
+  for (let at = 0; at < from.length; at++) if (from[at] !== last[at]) return false;
+  return true;
 }

@@ -2,6 +2,7 @@ import type { Measure, Measures } from '../mockup/bounds';
 import type { Report } from '../findings/finding';
 import { sameBox, union, type Box } from '../mockup/box';
 import { differing, withGroups } from '../mockup/differing';
+import { gather } from '../mockup/gather';
 import type { GroupLayer, Layer, LayerKey } from '../mockup/layer';
 import { splitName } from '../mockup/layerName';
 import type { Matrix } from '../mockup/matrix';
@@ -50,7 +51,7 @@ export function lower(context: LowerContext, frame: PageFrame): Page {
   };
   // They are changed in place: the last ones hold no longer if this comes to no end.
   lastLowered.delete(context.screen);
-  const children = root.layers.flatMap((layer) => lowerLayer(layer, context, lowered) ?? []);
+  const children = gather(root.layers, (layer) => lowerLayer(layer, context, lowered) ?? []);
   lastLowered.set(context.screen, { context, nodes: lowered.nodes });
   return { screen: key, name, width, height, ground, frame, children };
 }
@@ -123,7 +124,8 @@ function lowerAnew(layer: Layer, context: LowerContext, lowered: Lowered): PageN
     case 'group': {
       // The shadows of a group around a single box are that box's own.
       const bearer = layer.effects.length > 0 ? shadowBearer(layer) : null;
-      const children = (bearer ? [bearer] : layer.layers).flatMap(
+      const children = gather(
+        bearer ? [bearer] : layer.layers,
         (part) => lowerLayer(part, context, lowered) ?? [],
       );
       return lastNode(layer, [decision, measure, ...children], () =>

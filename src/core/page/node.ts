@@ -1,6 +1,7 @@
 import type { Look } from '../look/look';
 import type { Edges } from '../mockup/box';
 import type { LayerKey } from '../mockup/layer';
+import { gather } from '../mockup/gather';
 import type { Point } from '../mockup/matrix';
 import type { Colour } from '../mockup/paint';
 import { rememberOf } from '../mockup/remember';
@@ -370,9 +371,9 @@ export function gathering<Said>(
   own: (node: PageNode) => readonly Said[],
 ): (nodes: readonly PageNode[]) => readonly Said[] {
   const saidBy = rememberOf((node: PageNode): readonly Said[] =>
-    node.kind === 'box' ? [...own(node), ...node.children.flatMap(saidBy)] : own(node),
+    node.kind === 'box' ? [...own(node), ...gather(node.children, saidBy)] : own(node),
   );
-  return (nodes) => nodes.flatMap(saidBy);
+  return (nodes) => gather(nodes, saidBy);
 }
 
 function gatherNodes(nodes: readonly PageNode[], into: PageNode[]): void {

@@ -166,7 +166,8 @@ describe('the store', () => {
     });
   });
 
-  const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
+  /** Longer than an edit waits before it is sent. */
+  const settle = () => new Promise((resolve) => setTimeout(resolve, 240));
 
   it('walks, extends and toggles the selection', () => {
     const store = createSortStore(opened);

@@ -209,7 +209,12 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       retag(({ tags: now }) => applyChanges(now, said));
       // What was known when the wish was made, not when it could be sent.
       const { lastEdit: after } = get();
-      send(() => postJson<Edited>(`${address}/edits`, { wishes, after, editor: ownEditor() }), said);
+      const isSeen = new Promise((resolve) => setTimeout(resolve, SENT_AFTER_MS));
+      const save = async () => {
+        await isSeen;
+        return postJson<Edited>(`${address}/edits`, { wishes, after, editor: ownEditor() });
+      };
+      send(save, said);
     };
     /** Looks anew: what is found changes with the query, the decisions and the screen. */
     const refind = (change: Partial<SortState>) =>
@@ -484,6 +489,9 @@ function foresee(settled: Settled, wishes: readonly Wish[]): Settled {
 const FORESEEN: ReadonlySet<Facet> = new Set(['outcome', 'role', 'classes', 'outputName', 'hidden']);
 
 const RETRY_MS = 1000;
+
+/** An edit is seen before it is saved: a server on the same machine would take the time that its page needs. */
+const SENT_AFTER_MS = 200;
 
 /** Does the work again and again while the server cannot be reached. */
 async function insistently<T>(work: () => Promise<T>, onFailure: () => void): Promise<T> {

@@ -1,3 +1,4 @@
+import { gather } from '../../mockup/gather';
 import { rememberOf } from '../../mockup/remember';
 import type { BoxNode, Page, PageNode } from '../node';
 import { withStates, type StateNode } from '../states';
@@ -23,7 +24,7 @@ export function nested(page: Page, versions: readonly StateNode[] = []): Page {
 
 /** The page by its groups: backdrops are their groups' own, wrappers are gone. Places are those of the screen. */
 export function groupPage(page: Page, versions: readonly StateNode[] = []): Page {
-  const children = joined(page.children.flatMap(nest));
+  const children = joined(gather(page.children, nest));
   const shaped = versions.flatMap(({ node, ...version }) =>
     nest(node).map((each) => ({ ...version, node: each.kind === 'box' ? mergeBackdrop(each, true) : each })),
   );
@@ -40,7 +41,7 @@ function nest(node: PageNode): readonly PageNode[] {
 }
 
 const nestBox = rememberOf((node: BoxNode): readonly PageNode[] => {
-  const seen = thrown(withoutCutShadows({ ...node, children: node.children.flatMap(nest) }));
+  const seen = thrown(withoutCutShadows({ ...node, children: gather(node.children, nest) }));
   const coated = roundedBars({ ...seen, children: joined(seen.children) });
   const backed = absorbBars(mergeBackdrop(withoutCutOff(withInnerHalf(coated))));
   const kept = withoutIdleClip(takeWindow(backed));

@@ -53,10 +53,9 @@ const LINE = 2;
 export function coreOf(node: PageNode, box: Box): Box {
   if (node.kind !== 'box') return box;
   const { border, sides } = node.look;
-  const [only, ...more] = node.children;
   if (!border && !sides) {
-    const isAround = only && more.length === 0 && sameBox(placedBox(only.place), box);
-    return isAround ? coreOf(only, box) : box;
+    const only = node.children.length === 1 ? node.children[0] : undefined;
+    return only && sameBox(placedBox(only.place), box) ? coreOf(only, box) : box;
   }
   const insets = borderInsets(node.look);
   const half = (line: number) => (line <= LINE ? line / 2 : 0);

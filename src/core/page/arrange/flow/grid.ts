@@ -1,4 +1,5 @@
 import { boxAround, bottom, right, type Box } from '../../../mockup/box';
+import { gather } from '../../../mockup/gather';
 import {
   NO_MARGIN,
   type BoxNode,
@@ -26,10 +27,7 @@ export function layOutGrid(
   const inner = paddingBox(part);
   const count = rows[0]?.length ?? 0;
   const columns =
-    shared ??
-    Array.from({ length: count }, (_, at) =>
-      boxAround(rows.flatMap((row) => (row[at] ? [row[at].box] : []))),
-    );
+    shared ?? Array.from({ length: count }, (_, at) => boxAround(gather(rows, (row) => row[at]?.box ?? [])));
   const filled = rows.map((row) => row.filter((cell) => cell !== null));
   const align = commonAlign(filled.map((row) => alignLine(row, around(row)).align));
   const aligned = filled.map((row) => alignLine(row, around(row), align));
@@ -47,8 +45,8 @@ export function layOutGrid(
   const tracks = pitch ? pitchTracks(cells) : gridTracks(cells, reaches);
   const shares = tracks.every(({ kind }) => kind === 'share') ? evenColumns(columns, gap) : null;
   const vertical = insets(part, boxAround(lines));
-  const laid = rows.flatMap((row, at) =>
-    row.flatMap((cell, column): [PageNode, Part][] => {
+  const laid = gather(rows, (row, at) =>
+    gather(row, (cell, column): [PageNode, Part][] => {
       if (!cell) return [];
       const line = lines[at]!;
       const own = aligned[at]!.owns[filled[at]!.indexOf(cell)]!;
@@ -89,7 +87,7 @@ export function layOutGrid(
     justify: 'start',
   };
   const columnOf = new Map(
-    rows.flatMap((row) => row.flatMap((cell, at) => (cell ? [[cell, at] as const] : []))),
+    gather(rows, (row) => gather(row, (cell, at) => (cell ? [[cell, at] as const] : []))),
   );
   const children = textsIn(
     laid.map(([child]) => child),
@@ -172,11 +170,11 @@ function withEmptyCells(
   rows: readonly (readonly (Part | null)[])[],
 ): readonly PageNode[] {
   let next = 0;
-  return rows.flatMap((row) => {
+  return gather(rows, (row) => {
     const line = row.map((cell) => (cell ? children[next++]! : null));
     const last = line.findLastIndex((cell) => cell !== null);
     const isLast = row === rows.at(-1);
-    return line.flatMap((cell, at): PageNode[] => (cell ? [cell] : isLast && at > last ? [] : [EMPTY_CELL]));
+    return gather(line, (cell, at): PageNode[] => (cell ? [cell] : isLast && at > last ? [] : [EMPTY_CELL]));
   });
 }
 
