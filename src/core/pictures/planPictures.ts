@@ -1,4 +1,4 @@
-import { paintedIfShown, type Measures } from '../mockup/bounds';
+import { paintedIfShown, type Measure, type Measures } from '../mockup/bounds';
 import { sameBox, snapOut, union, type Box } from '../mockup/box';
 import type { Layer, LayerKey } from '../mockup/layer';
 import { IDENTITY, invert, isUpright, meanScale, multiply, type Matrix } from '../mockup/matrix';
@@ -43,21 +43,11 @@ export function planPictures(
     const measure = measured?.get(key);
     if (!place || !measured || !measure) continue;
     const { screen, layer } = place;
-    const own = paintedIfShown(layer, measure, mockup.faces);
-    if (!own) continue;
-    const parts = decision.merge
-      ? partsOf(decision.merge, screen, measured)
-      : [{ layer, ...measure, painted: own }];
-    const painted = parts.reduce<Box | null>((all, part) => union(all, part.painted), null);
-    const box = snapOut(painted ?? own);
-    if (box.width <= 0 || box.height <= 0) continue;
-    const from = [decision.merge, measure, mockup.definitions, mockup.bitmaps, outliner];
-    const { source, content } = lastDrawn(layer, from, () => {
-      const source = decision.merge
-        ? drawn(parts, box, mockup, outliner)
-        : sourceOf(layer, measure.matrix, box, mockup, outliner);
-      return { source, content: JSON.stringify([source, box.width, box.height]) };
-    });
+    const drawn = decision.merge
+      ? drawnTogether(layer, decision.merge, screen, measured, mockup, outliner)
+      : drawnAlone(layer, measure, mockup, outliner);
+    if (!drawn) continue;
+    const { box, source, content, format } = drawn;
     const known = byContent.get(content);
     if (known) {
       known.layers.push(layer.key);
@@ -70,7 +60,7 @@ export function planPictures(
     }
     const files = filesOf(
       name,
-      parts.some((part) => hasBitmap(part.layer)) ? 'png' : 'svg',
+      format,
       box,
       decision.merge ? Infinity : densityOf(layer, measure.matrix, mockup),
     );
@@ -97,8 +87,63 @@ const placesOf = rememberOf(
     ),
 );
 
+/** What a picture shows, and the px of the screen that it takes. */
+interface Drawn {
+  readonly box: Box;
+  readonly source: PictureSource;
+  readonly format: 'svg' | 'png';
+  /** The same for pictures that can share their files. */
+  readonly content: string;
+}
+
 /** Few edits change a picture: the others need not be drawn again. */
-const lastDrawn = lastMade<Layer, { readonly source: PictureSource; readonly content: string }>();
+const lastDrawn = lastMade<Layer, Drawn | null>();
+
+/** A layer as a picture of its own; null where nothing of it is seen. */
+function drawnAlone(layer: Layer, measure: Measure, mockup: Mockup, outliner: Outliner): Drawn | null {
+  const { faces, definitions, bitmaps } = mockup;
+  return lastDrawn(layer, [measure, faces, definitions, bitmaps, outliner], () => {
+    const painted = paintedIfShown(layer, measure, faces);
+    return drawnAs(painted, [layer], (box) => sourceOf(layer, measure.matrix, box, mockup, outliner));
+  });
+}
+
+/** Several layers as one picture, in the place of the uppermost; null where nothing of that is seen. */
+function drawnTogether(
+  lead: Layer,
+  merge: NonNullable<Decision['merge']>,
+  screen: Screen,
+  measures: Measures,
+  mockup: Mockup,
+  outliner: Outliner,
+): Drawn | null {
+  const { faces, definitions, bitmaps } = mockup;
+  return lastDrawn(lead, [merge, measures, faces, definitions, bitmaps, outliner], () => {
+    const measure = measures.get(lead.key);
+    const own = measure && paintedIfShown(lead, measure, faces);
+    if (!own) return null;
+    const parts = partsOf(merge, screen, measures);
+    const painted = parts.reduce<Box | null>((all, part) => union(all, part.painted), null) ?? own;
+    const layers = parts.map(({ layer }) => layer);
+    return drawnAs(painted, layers, (box) => svgOf(parts, box, mockup, outliner));
+  });
+}
+
+function drawnAs(
+  painted: Box | null,
+  layers: readonly Layer[],
+  sourceIn: (box: Box) => PictureSource,
+): Drawn | null {
+  const box = painted && snapOut(painted);
+  if (!box || box.width <= 0 || box.height <= 0) return null;
+  const source = sourceIn(box);
+  return {
+    box,
+    source,
+    format: layers.some(hasBitmap) ? 'png' : 'svg',
+    content: JSON.stringify([source, box.width, box.height]),
+  };
+}
 
 function freeName(wanted: string, names: Set<string>): string {
   let name = wanted;
@@ -111,10 +156,10 @@ function freeName(wanted: string, names: Set<string>): string {
 function sourceOf(layer: Layer, own: Matrix, box: Box, mockup: Mockup, outliner: Outliner): PictureSource {
   if (layer.kind === 'bitmap' && isPlainBitmap(layer, own, box))
     return { kind: 'bitmap', bitmap: layer.bitmap };
-  return drawn([{ layer: asPicture(layer), matrix: own }], box, mockup, outliner);
+  return svgOf([{ layer: asPicture(layer), matrix: own }], box, mockup, outliner);
 }
 
-function drawn(layers: readonly PlacedLayer[], box: Box, mockup: Mockup, outliner: Outliner): PictureSource {
+function svgOf(layers: readonly PlacedLayer[], box: Box, mockup: Mockup, outliner: Outliner): PictureSource {
   const bitmapAddress = (bitmap: string) => `${ASSET_ADDRESS}${bitmap}`;
   return { kind: 'svg', svg: standaloneSvg(layers, box, { mockup, outliner, bitmapAddress }) };
 }

@@ -1,7 +1,7 @@
 import anyAscii from 'any-ascii';
 import { layerTitle } from '../look/layerTitle';
 import type { Layer } from '../mockup/layer';
-import { remember } from '../mockup/remember';
+import { remember, rememberOf } from '../mockup/remember';
 
 /** A name for files and classes, from any script: lower case ASCII letters, digits and hyphens, beginning with a letter. */
 export const safeName = remember(writeSafely);
@@ -26,16 +26,26 @@ export function safePath(text: string): string {
     .join('/');
 }
 
+/** A name for a layer, and whether the mockup gave it. */
+interface ProposedName {
+  readonly name: string;
+  readonly named: boolean;
+}
+
 /**
- * The name that Orden proposes for a layer, and whether the mockup gave it.
+ * The name that Orden proposes for a layer.
  * @param withFolders whether slashes in it stay: pictures have folders, classes have none
  */
-export function proposeName(
-  layer: Layer,
-  withFolders = false,
-): { readonly name: string; readonly named: boolean } {
+export function proposeName(layer: Layer, withFolders = false): ProposedName {
+  return withFolders ? nameWithFolders(layer) : bareName(layer);
+}
+
+const nameWithFolders = rememberOf((layer: Layer) => named(layer, safePath));
+const bareName = rememberOf((layer: Layer) => named(layer, safeName));
+
+function named(layer: Layer, safe: (text: string) => string): ProposedName {
   const { text, own } = layerTitle(layer);
-  const name = own ? (withFolders ? safePath(text) : safeName(text)) : '';
+  const name = own ? safe(text) : '';
   if (name) return { name, named: true };
   const words = text.split(/\s+/).slice(0, 3).join(' ');
   return { name: safeName(words) || layer.kind, named: false };

@@ -1,5 +1,4 @@
 import { isPlain, type Look } from '../look/look';
-import { gather } from '../mockup/gather';
 import type { LayerKey } from '../mockup/layer';
 import { firstMade, rememberOf } from '../mockup/remember';
 import { onNarrow } from '../page/join/narrow';
@@ -70,8 +69,9 @@ export function factorClasses(
   const isWaiting = ({ layer, merged }: PageNode) =>
     waiting.has(layer) || merged?.some((each) => waiting.has(each)) === true;
   const counts = new Map<NodeWearer, number>();
-  for (const { node, worn } of gather(pages, (page) => wornIn(page.children)))
-    if (waiting.size === 0 || !isWaiting(node)) counts.set(worn, (counts.get(worn) ?? 0) + 1);
+  for (const page of pages)
+    for (const { node, worn } of wornIn(page.children))
+      if (waiting.size === 0 || !isWaiting(node)) counts.set(worn, (counts.get(worn) ?? 0) + 1);
   for (const [worn, count] of counts) {
     note(worn, count);
     for (const letters of worn.letters) note(letters, count);

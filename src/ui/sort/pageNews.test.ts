@@ -23,7 +23,8 @@ function telling() {
     told = made.told;
     shown = withPageNews(shown, made.news);
     const words = Object.fromEntries(shown.parts.map(({ id, html }) => [id, html]));
-    return { words, urgent: shown.urgent, changed: [...made.news.changed.keys()] };
+    const { changed, order } = made.news;
+    return { words, urgent: shown.urgent, changed: [...changed.keys()], isMoved: order !== null };
   };
 }
 
@@ -33,6 +34,20 @@ it('pieces that are otherwise are news', () => {
   const { words, changed } = tell(pageOf({ mole: 'a', quay: 'c' }));
   expect(words).toEqual({ mole: 'a', quay: 'c' });
   expect(changed).toEqual(['quay']);
+});
+
+it('where the pieces stand is news where one stands elsewhere', () => {
+  const tell = telling();
+  expect(tell(pageOf({ mole: 'a', quay: 'b' })).isMoved).toBe(true);
+  expect(tell(pageOf({ mole: 'a', quay: 'c' }))).toMatchObject({
+    words: { mole: 'a', quay: 'c' },
+    isMoved: false,
+  });
+  const { words, isMoved } = tell(pageOf({ quay: 'c', mole: 'a' }));
+  expect(Object.keys(words)).toEqual(['quay', 'mole']);
+  expect(isMoved).toBe(true);
+  expect(tell(pageOf({ quay: 'c' })).words).toEqual({ quay: 'c' });
+  expect(tell(pageOf({ quay: 'c' }), undefined, '/wheelhouse').isMoved).toBe(true);
 });
 
 it('what can wait is told with the next page that waits for nothing', () => {
@@ -47,6 +62,7 @@ it('what can wait is told with the next page that waits for nothing', () => {
     words: { mole: 'A', quay: 'B', ferry: 'C' },
     urgent: null,
     changed: ['mole', 'ferry'],
+    isMoved: false,
   });
 });
 

@@ -15,7 +15,8 @@ export interface WrittenPiece extends PiecePlace {
 export interface PageNews extends Omit<PagePieces, 'parts'> {
   /** True when nothing that was told before belongs to it. */
   readonly isNew: boolean;
-  readonly order: readonly PiecePlace[];
+  /** Null when every piece stands where it stood. */
+  readonly order: readonly PiecePlace[] | null;
   /** The code of the pieces that are otherwise than they were told. */
   readonly changed: ReadonlyMap<string, string>;
   /** False while there may be others, which can wait. */
@@ -25,6 +26,7 @@ export interface PageNews extends Omit<PagePieces, 'parts'> {
 /** The pieces of a page that are told already. */
 export interface ToldPage {
   readonly screen: string;
+  readonly order: readonly PiecePlace[];
   readonly pieces: ReadonlyMap<string, Pick<WrittenPiece, 'isOpen' | 'html'>>;
 }
 
@@ -55,16 +57,38 @@ export function pageNews(
     pieces.set(id, { isOpen, html });
   }
   const order = parts.map(({ id, within, isOpen }) => ({ id, within, isOpen }));
-  return { news: { ...around, isNew: !known, order, changed, isWhole }, told: { screen, pieces } };
+  const isMoved = !told || !known || !standAlike(order, told.order);
+  return {
+    news: { ...around, isNew: !known, order: isMoved ? order : null, changed, isWhole },
+    told: { screen, order, pieces },
+  };
 }
 
-/** The page before with what is news. */
+function standAlike(places: readonly PiecePlace[], others: readonly PiecePlace[]): boolean {
+  return (
+    places.length === others.length &&
+    places.every(({ id, within, isOpen }, at) => {
+      const other = others[at]!;
+      return id === other.id && within === other.within && isOpen === other.isOpen;
+    })
+  );
+}
+
+/** The page before with what is news; the pieces that are not are the very same. */
 export function withPageNews(
   known: ShownPage | null,
   { isNew, order, changed, isWhole, rules, screen }: PageNews,
 ): ShownPage {
-  const before = new Map(isNew || !known ? [] : known.parts.map(({ id, html }) => [id, html]));
-  const html = (id: string) => changed.get(id) ?? before.get(id) ?? '';
+  const shown = isNew || !known ? [] : known.parts;
   const urgent = isWhole ? null : new Set(changed.keys());
+  if (!order) {
+    const parts = shown.map((piece) => {
+      const html = changed.get(piece.id);
+      return html === undefined ? piece : { ...piece, html };
+    });
+    return { rules, screen, parts, urgent };
+  }
+  const before = new Map(shown.map(({ id, html }) => [id, html]));
+  const html = (id: string) => changed.get(id) ?? before.get(id) ?? '';
   return { rules, screen, parts: order.map((piece) => ({ ...piece, html: html(piece.id) })), urgent };
 }

@@ -44,8 +44,10 @@ const TOUCH = 1;
 
 /** True for a clip by a sharp box that nothing shows. */
 function isWindow(node: PageNode): node is BoxNode {
-  const { clip, ...others } = node.look;
-  return node.kind === 'box' && clip?.kind === 'box' && isPlain(others) && !node.scroll && !node.place.turn;
+  const { kind, look, scroll, place } = node;
+  return (
+    kind === 'box' && look.clip?.kind === 'box' && Object.keys(look).length === 1 && !scroll && !place.turn
+  );
 }
 
 function tightBox({ place, children }: BoxNode): Box | null {
