@@ -1,5 +1,5 @@
 import { readText } from '../../../tests/support/mockups';
-import { differing, withGroups } from './differing';
+import { changedMap, differing, withGroups } from './differing';
 
 it('keys differ whose values do, and those that only one has', () => {
   const before = new Map<string, number | undefined>([
@@ -17,6 +17,35 @@ it('keys differ whose values do, and those that only one has', () => {
   expect(differing(before, now)).toEqual(['other', 'new', 'gone']);
   expect(differing(before, now, () => true)).toEqual(['new', 'gone']);
   expect(differing(before, before)).toEqual([]);
+});
+
+it('a changed map knows where it differs from the one before', () => {
+  const before = new Map([
+    ['mole', 1],
+    ['quay', 2],
+  ]);
+  const looked = jest.spyOn(before, 'has');
+  const now = changedMap(
+    before,
+    new Map([
+      ['mole', 1],
+      ['quay', 3],
+      ['ferry', 4],
+    ]),
+  );
+  expect([...now]).toEqual([
+    ['mole', 1],
+    ['quay', 3],
+    ['ferry', 4],
+  ]);
+  expect([...before]).toHaveLength(2);
+  expect(differing(before, now)).toEqual(['quay', 'ferry']);
+  expect(looked).not.toHaveBeenCalled();
+  // Whichever maps are compared, what differs is the same.
+  const later = changedMap(now, new Map([['quay', 2]]));
+  expect(differing(before, later)).toEqual(['ferry']);
+  expect(differing(later, now)).toEqual(['quay']);
+  expect(differing(before, now)).toEqual(['quay', 'ferry']);
 });
 
 it('a layer is in its group, and that in the one around it', () => {

@@ -2,7 +2,7 @@ import equal from 'fast-deep-equal';
 import type { Measures } from '../mockup/bounds';
 import type { Layer, LayerKey } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
-import { differing, withGroups } from '../mockup/differing';
+import { changedMap, differing, withGroups } from '../mockup/differing';
 import { lastMadeFrom, rememberOf } from '../mockup/remember';
 import type { Decision, Decisions } from './decision';
 import { gatherFacts, type Facts } from './facts';
@@ -25,23 +25,27 @@ import { roleEntry, type Outcome, type Role, type State } from './vocabulary';
 export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, tags: Tags): Decisions {
   const last = lastDecisions.get(mockup);
   const now = [...judges(mockup, measures, tags)];
-  const made: Made = { decisions: new Map(), insides: last?.made.insides ?? new Map<LayerKey, Around>() };
-  last?.made.decisions.forEach((decision, key) => made.decisions.set(key, decision));
+  const made: Made = { changed: new Map(), insides: last?.insides ?? new Map<LayerKey, Around>() };
   // What is around things is changed in place: it holds no longer if this comes to no end.
   lastDecisions.delete(mockup);
   for (const [at, judge] of now.entries()) {
     const changed = changedLayers(judge, last?.judges[at]);
     for (const layer of judge.screen.root.layers) decideLayer(layer, NOTHING_AROUND, judge, changed, made);
   }
-  lastDecisions.set(mockup, { judges: now, made });
-  return made.decisions;
+  const decisions = last ? changedMap(last.decisions, made.changed) : made.changed;
+  lastDecisions.set(mockup, { judges: now, decisions, insides: made.insides });
+  return decisions;
 }
 
 /** What was decided last, and by what. */
-const lastDecisions = new WeakMap<Mockup, { readonly judges: readonly Judge[]; readonly made: Made }>();
+const lastDecisions = new WeakMap<
+  Mockup,
+  { readonly judges: readonly Judge[]; readonly decisions: Decisions; readonly insides: Made['insides'] }
+>();
 
 interface Made {
-  readonly decisions: Map<LayerKey, Decision>;
+  /** What was decided otherwise than the last time. */
+  readonly changed: Map<LayerKey, Decision>;
   /** What is around the layers in each group. */
   readonly insides: Map<LayerKey, Around>;
 }
@@ -86,9 +90,9 @@ export function decideVersions(
     for (const layer of walk(screen.root)) {
       const version = facts.states.get(layer.key);
       if (!version) continue;
-      const made: Made = { decisions: new Map(), insides: new Map() };
+      const made: Made = { changed: new Map(), insides: new Map() };
       decideLayer(layer, { ...NOTHING_AROUND, asShown: true }, { facts: stateless, sources }, null, made);
-      versions.push({ base: version.base.key, state: version.state, layer, decisions: made.decisions });
+      versions.push({ base: version.base.key, state: version.state, layer, decisions: made.changed });
     }
   }
   return versions;
@@ -267,7 +271,7 @@ function decideLayer(
       inside: last && equal(last.inside, made.inside) ? last.inside : made.inside,
     };
   });
-  into.decisions.set(key, decision);
+  into.changed.set(key, decision);
   if (layer.kind !== 'group') return;
   const concerned = into.insides.get(key) === inside ? changed : null;
   into.insides.set(key, inside);

@@ -59,18 +59,29 @@ export function SortStep({ mockupId }: { readonly mockupId: string }) {
   );
 }
 
-function Bench() {
+/** What goes on behind: by itself, since it changes with every edit and the bench around does not. */
+function Behind() {
   useConversion();
   useFollowing();
+  return null;
+}
+
+function Problem() {
   const problem = useSort((state) => state.problem);
   const dismiss = useSort((state) => state.dismiss);
+  if (!problem) return null;
+  return (
+    <Alert severity="error" onClose={dismiss}>
+      {problem} Reload the page to see what is saved.
+    </Alert>
+  );
+}
+
+function Bench() {
   return (
     <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
-      {problem && (
-        <Alert severity="error" onClose={dismiss}>
-          {problem} Reload the page to see what is saved.
-        </Alert>
-      )}
+      <Behind />
+      <Problem />
       <Conflicts />
       <Tally />
       <FindBar />

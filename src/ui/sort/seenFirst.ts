@@ -1,5 +1,5 @@
 import equal from 'fast-deep-equal';
-import { differing, withGroups } from '../../core/mockup/differing';
+import { changedMap, differing, withGroups } from '../../core/mockup/differing';
 import type { LayerKey } from '../../core/mockup/layer';
 import type { Decided, Decision, Decisions } from '../../core/sort/decision';
 
@@ -23,18 +23,18 @@ export function seenFirst(
   last: Decisions,
   isSeen: (key: LayerKey) => boolean,
 ): SeenFirst | null {
-  const waiting = new Map<LayerKey, Decision>();
+  const waiting = new Set<LayerKey>();
+  const seen = new Map<LayerKey, Decision>();
   for (const key of differing(last, next)) {
     const [before, decision] = [last.get(key), next.get(key)];
     if (!before || !decision) return null;
-    if (!isSeen(key) && concernsItself(before, decision)) waiting.set(key, before);
+    if (!isSeen(key) && concernsItself(before, decision)) waiting.add(key);
+    else seen.set(key, decision);
   }
   if (waiting.size < WORTH) return null;
-  const decided = new Map<LayerKey, Decision>();
-  next.forEach((decision, key) => decided.set(key, waiting.get(key) ?? decision));
-  const around = mockup.screens.flatMap((screen) => [...withGroups(screen, waiting.keys())]);
+  const around = mockup.screens.flatMap((screen) => [...withGroups(screen, waiting)]);
   return {
-    decisions: decided,
+    decisions: changedMap(last, seen),
     waiting: new Set(around.filter((key) => waiting.has(key) || !isSeen(key))),
   };
 }

@@ -205,8 +205,9 @@ export function createSortStore(opened: OpenedMockup): SortStore {
     const wish = (wishes: readonly Wish[]) => {
       if (wishes.length === 0) return;
       const said = wishes.map(({ layer, facet, value }) => ({ layer, facet, after: value ?? null }));
-      set(({ settled }) => ({ settled: settled && foresee(settled, wishes) }));
+      // The worker can begin with it meanwhile.
       retag(({ tags: now }) => applyChanges(now, said));
+      set(({ settled }) => ({ settled: settled && foresee(settled, wishes) }));
       // What was known when the wish was made, not when it could be sent.
       const { lastEdit: after } = get();
       const isSeen = new Promise((resolve) => setTimeout(resolve, SENT_AFTER_MS));
