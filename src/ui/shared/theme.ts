@@ -33,7 +33,11 @@ export const theme = createTheme({
     button: { textTransform: 'none', fontWeight: 600 },
   },
   components: {
-    MuiButton: { defaultProps: { disableElevation: true, size: 'small' } },
+    MuiButton: {
+      defaultProps: { disableElevation: true, size: 'small' },
+      // What can be pressed looks like it at once: halfway from grey it would be hard to read.
+      styleOverrides: { root: { transition: 'none' } },
+    },
     MuiToggleButton: {
       styleOverrides: { root: ({ theme }) => ({ color: (theme.vars ?? theme).palette.text.primary }) },
     },
