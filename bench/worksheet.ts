@@ -114,6 +114,7 @@ interface Timing {
   readonly stolen: number;
 }
 
+/** What was timed, and how far others disturbed it. */
 async function timing(time: () => Promise<number>): Promise<Timing> {
   const earlier = stolenSeconds();
   const ms = await time();

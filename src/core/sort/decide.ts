@@ -25,14 +25,14 @@ import { roleEntry, type Outcome, type Role, type State } from './vocabulary';
 export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, tags: Tags): Decisions {
   const last = lastDecisions.get(mockup);
   const now = [...judges(mockup, measures, tags)];
-  const made: Made = { changed: new Map(), insides: last?.insides ?? new Map<LayerKey, Around>() };
+  const made: Made = { decided: new Map(), insides: last?.insides ?? new Map<LayerKey, Around>() };
   // What is around things is changed in place: it holds no longer if this comes to no end.
   lastDecisions.delete(mockup);
   for (const [at, judge] of now.entries()) {
     const changed = changedLayers(judge, last?.judges[at]);
     for (const layer of judge.screen.root.layers) decideLayer(layer, NOTHING_AROUND, judge, changed, made);
   }
-  const decisions = last ? changedMap(last.decisions, made.changed) : made.changed;
+  const decisions = last ? changedMap(last.decisions, made.decided) : made.decided;
   lastDecisions.set(mockup, { judges: now, decisions, insides: made.insides });
   return decisions;
 }
@@ -44,8 +44,8 @@ const lastDecisions = new WeakMap<
 >();
 
 interface Made {
-  /** What was decided otherwise than the last time. */
-  readonly changed: Map<LayerKey, Decision>;
+  /** What was asked for again: all of it the first time, what an edit concerns after that. */
+  readonly decided: Map<LayerKey, Decision>;
   /** What is around the layers in each group. */
   readonly insides: Map<LayerKey, Around>;
 }
@@ -90,9 +90,9 @@ export function decideVersions(
     for (const layer of walk(screen.root)) {
       const version = facts.states.get(layer.key);
       if (!version) continue;
-      const made: Made = { changed: new Map(), insides: new Map() };
+      const made: Made = { decided: new Map(), insides: new Map() };
       decideLayer(layer, { ...NOTHING_AROUND, asShown: true }, { facts: stateless, sources }, null, made);
-      versions.push({ base: version.base.key, state: version.state, layer, decisions: made.changed });
+      versions.push({ base: version.base.key, state: version.state, layer, decisions: made.decided });
     }
   }
   return versions;
@@ -271,7 +271,7 @@ function decideLayer(
       inside: last && equal(last.inside, made.inside) ? last.inside : made.inside,
     };
   });
-  into.changed.set(key, decision);
+  into.decided.set(key, decision);
   if (layer.kind !== 'group') return;
   const concerned = into.insides.get(key) === inside ? changed : null;
   into.insides.set(key, inside);

@@ -210,9 +210,9 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       set(({ settled }) => ({ settled: settled && foresee(settled, wishes) }));
       // What was known when the wish was made, not when it could be sent.
       const { lastEdit: after } = get();
-      const isSeen = new Promise((resolve) => setTimeout(resolve, SENT_AFTER_MS));
+      const shown = new Promise((resolve) => setTimeout(resolve, SENT_AFTER_MS));
       const save = async () => {
-        await isSeen;
+        await shown;
         return postJson<Edited>(`${address}/edits`, { wishes, after, editor: ownEditor() });
       };
       send(save, said);
