@@ -1,6 +1,6 @@
 /**
- * The floor that the worksheet is measured against: a table of 5,000 empty rows of which only those in view are in the
- * document, answering the same keys as the worksheet in the least that a page can do.
+ * The baseline of the worksheet bench: a virtual table of 5,000 empty rows with the worksheet's keys and
+ * nothing else.
  */
 export const EMPTY_TABLE = `<!doctype html><title>Floor</title>
 <style>#grid{height:500px;overflow:auto;position:relative}#rows{position:relative;height:130000px}.row{position:absolute;height:26px;left:0;right:0}</style>

@@ -1,6 +1,6 @@
 /**
- * A mockup of about `layers` layers, made of what real ones are made of: cards with a box, texts, an icon, a rule; and a bar
- * that is like nothing else, so that a tag on it stays with it.
+ * A mockup of about `layers` layers with the usual content: cards with a box, texts, an icon and a rule, and
+ * one bar unlike all others, so that a tag on it is not shared.
  */
 export function benchMockup(layers: number): string {
   const perCard = 8;

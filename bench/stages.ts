@@ -42,7 +42,7 @@ function once(svg: string): Times {
   };
 }
 
-/** Each from the file on: the stages keep what they made of a mockup. */
+/** Parsed from the file each time, so that nothing is memoized. */
 function converted(svg: string, arrangement: 'nested' | 'flow') {
   const [read, { mockup, assets, book }] = timed(() => readFile(svg));
   const options = { arrangement, target: 'html' } as const;
@@ -55,7 +55,7 @@ function readFile(svg: string) {
   return read(new TextEncoder().encode(svg), 'bench.svg', fonts);
 }
 
-/** How long something took, ms, and what it gave. */
+/** Runs `run` and gives its time in ms and its result. */
 function timed<Result>(run: () => Result): [number, Result] {
   const start = performance.now();
   const result = run();
@@ -67,7 +67,7 @@ const layers = mockups.map((svg) => layersOf(readFile(svg).mockup).length);
 for (let warm = 0; warm < WARM_UP; warm++) once(mockups[1]!);
 const rounds = Array.from({ length: ROUNDS }, () => mockups.map(once));
 
-/** The median over the rounds of what one round says of a mockup. */
+/** The median over all rounds of one figure of a mockup. */
 function median(at: number, of: (times: Times, smaller: Times) => number): number {
   const all = rounds.map((round) => of(round[at]!, round[Math.max(0, at - 1)]!));
   return all.sort((one, other) => one - other)[ROUNDS >> 1] ?? 0;

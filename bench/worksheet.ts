@@ -37,7 +37,7 @@ for (let round = 0; round < OPENINGS; round++) {
 await page.waitForTimeout(4000);
 
 const rows: [string, readonly Timing[], readonly Timing[] | null][] = [['opening', openings, null]];
-// First what edits give, while siblings still take over what is said of one of them.
+// The first edits, while siblings still share the tag.
 const CODE = '[aria-label="CSS code"], [aria-label="HTML code"]';
 await choose(BAR);
 const codeOfOne = await edits(CODE);
@@ -165,7 +165,10 @@ async function timed(work: () => Promise<void>): Promise<number> {
   return performance.now() - start;
 }
 
-/** Presses a key often; the time from the event to the frame after the active cell says what is expected. */
+/**
+ * Presses a key several times; measures from the event to the frame after the active cell shows the expected
+ * text.
+ */
 async function keys(key: string, expected: (round: number) => string): Promise<Timing[]> {
   const timings: Timing[] = [];
   for (let round = 0; round < ROUNDS; round++) {
@@ -185,12 +188,12 @@ async function alternately(...pairs: readonly (readonly [string, string])[]): Pr
   return timings;
 }
 
-/** Makes an element of the layer and puts it aside again; the time until what `watched` shows is otherwise. */
+/** Toggles the layer between element and aside; measures until the watched part of the page changes. */
 async function edits(watched: string): Promise<Timing[]> {
   const timings: Timing[] = [];
   for (let round = 0; round < ROUNDS; round++) {
     timings.push(await timing(() => keyToChange(round % 2 === 0 ? '-' : 'e', watched)));
-    // What is not seen changes after what is seen, and would be taken for the next edit's.
+    // Off-screen parts change later, and would count for the next edit.
     await page.waitForTimeout(1500);
   }
   return timings;

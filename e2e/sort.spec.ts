@@ -16,7 +16,7 @@ async function saved(page: Page): Promise<void> {
   await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
 }
 
-test('shows what every layer becomes, and why', async ({ page }) => {
+test('shows the outcome of every layer with its reason', async ({ page }) => {
   await openDemo(page);
   await expect(row(page, 'harbour-photo')).toContainText('raster picture: a bitmap shown at 1320×300 px');
   await expect(row(page, 'header')).toContainText('header');
@@ -151,7 +151,7 @@ test('thousands of layers: few rows in the document, and the last one is a key a
   expect(await page.getByRole('row').count()).toBeLessThan(90);
 });
 
-test('layers are found by what they are, by keyboard alone', async ({ page }) => {
+test('layers are found by their properties, with the keyboard alone', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('treegrid').focus();
   await page.keyboard.press('/');
@@ -180,9 +180,7 @@ test('every action is listed with its key', async ({ page }) => {
   await expect(page.getByText('6 found')).toBeVisible();
 });
 
-test('what is said of one holds for all that are built alike; copied tags go where they are put', async ({
-  page,
-}) => {
+test('a tag on one layer holds for all like-built ones; copied tags are pasted', async ({ page }) => {
   const row = (name: string, y: number) =>
     `<g id="${name}" transform="translate(0 ${y})"><rect width="300" height="40" fill="#eee"/><circle cx="20" cy="20" r="8" fill="#246"/><text x="40" y="25">${name}</text><text x="200" y="25">${y}</text></g>`;
   await readMockup(page, 'boats.svg', svgOf(row('auk', 0) + row('fulmar', 50) + row('petrel', 100)));
@@ -318,7 +316,7 @@ test('two people who set the same are both heard', async ({ page, context }) => 
   await expect(row(page, 'deck')).toContainText('aside: you said so', { timeout: 3000 });
 });
 
-test('the mockup is zoomed by keyboard, shows the chosen alone, and what it becomes in figures', async ({
+test('the mockup is zoomed by keyboard, shows the selection alone, and its outcomes in figures', async ({
   page,
 }) => {
   await openDemo(page);
@@ -385,7 +383,7 @@ test('the mockup is shown in the looks of its samples and in every theme, as its
   await expect(looks).toHaveValue('drawn');
 });
 
-test('the page is shown as it is now, and an edit changes only what it changes', async ({ page }) => {
+test('the page is live, and an edit changes only its own part', async ({ page }) => {
   await readMockup(page, 'pier.svg', PIER);
   await page.getByRole('treegrid').focus();
   await page.keyboard.press('l');

@@ -10,7 +10,7 @@ import type { Reading } from '../src/core/read/reading';
 import { launchChromium } from './support/chromium';
 import { layerNamed, readText } from './support/mockups';
 
-/** Lengths, gradients, style sheets and letters, against what Chromium's DOM says of the same file. */
+/** Compares lengths, gradients, style sheets and letters with Chromium's DOM of the same file. */
 let browser: Browser;
 let page: Page;
 beforeAll(async () => {
@@ -262,7 +262,7 @@ function runsOf(layer: TextLayer, matrix: Matrix) {
   return layer.lines.flatMap((line) => {
     let pen = line.x;
     return (layer.rightToLeft ? line.runs.toReversed() : line.runs).map((run) => {
-      const { x: left, y } = applyTo(matrix, { x: pen, y: line.baseline - run.rise });
+      const { x: left, y } = applyTo(matrix, { x: pen, y: line.baseline - run.baselineShift });
       pen += run.width * line.stretch;
       return { left, y, right: applyTo(matrix, { x: pen - run.style.letterSpacing, y: 0 }).x };
     });

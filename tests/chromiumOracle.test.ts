@@ -7,7 +7,7 @@ import { layersOf } from '../src/core/mockup/walk';
 import { launchChromium } from './support/chromium';
 import { layerNamed, readText } from './support/mockups';
 
-/** What Orden reads against what Chromium's own DOM says of the same file. */
+/** Compares readings with Chromium's DOM of the same file. */
 let browser: Browser;
 let page: Page;
 

@@ -7,8 +7,8 @@ import { drawPage, type WrittenBox } from './support/drawPage';
 import { convertReading, readBytes } from './support/mockups';
 
 /**
- * What the flow infers against what was written: pages by hand are drawn as mockups, in which all that their CSS says is
- * lost, and converted again. The source of the truth is the computed style of the pages in Chromium.
+ * Compares inferred layouts with written ones: hand-written pages are drawn as mockups, which lose their CSS,
+ * and converted again. The truth is the computed style of the pages in Chromium.
  */
 const PAGES = path.resolve('tests/groundTruth');
 let browser: Browser;
@@ -35,7 +35,7 @@ it('direction, gap, padding and alignment agree with the CSS that was written', 
     const nodes = walkNodes(page!.children);
     for (const box of boxes) {
       const node = nodes.find(
-        (each) => each.kind === 'box' && !each.made && each.layer.endsWith(`/${box.name}`),
+        (each) => each.kind === 'box' && !each.anonymous && each.layer.endsWith(`/${box.name}`),
       );
       // A box around a single one that shows nothing is no element.
       if (node?.kind !== 'box' || !node.layout) continue;

@@ -4,10 +4,10 @@ import { gunzipSync } from 'node:zlib';
 import { measureMockup } from '../src/core/mockup/bounds';
 import type { Reading } from '../src/core/read/reading';
 import { decide } from '../src/core/sort/decide';
-import { settleMockup } from '../src/core/sort/settle';
+import { applyStructuralTags } from '../src/core/sort/structuralTags';
 import { casePath, readCase, readDemo } from './support/mockups';
 
-/** The share of guesses that need no change, by what a person said of every layer (labels/). */
+/** The share of correct automatic decisions, by a person's labels of every layer (labels/). */
 const NOBODY = new Map();
 
 interface Score {
@@ -33,7 +33,7 @@ function readLabels(file: string): readonly string[] {
 
 function score(file: string): Score {
   const reading = readNamed(file.replace(/\.tsv.*$/, ''));
-  const mockup = settleMockup(reading.mockup, NOBODY);
+  const mockup = applyStructuralTags(reading.mockup, NOBODY);
   const decisions = decide(mockup, measureMockup(mockup), NOBODY);
   const lines = readLabels(file);
   let [outcomes, elements, roles] = [0, 0, 0];

@@ -5,14 +5,14 @@ import { TARGETS } from '../src/core/emit/targets';
 import { layersOf } from '../src/core/mockup/walk';
 import { ARRANGEMENTS } from '../src/core/page/node';
 import type { Reading } from '../src/core/read/reading';
-import { settleMockup } from '../src/core/sort/settle';
+import { applyStructuralTags } from '../src/core/sort/structuralTags';
 import type { Tag, Tags } from '../src/core/sort/tag';
 import { outlinerOf } from '../src/engine/produce';
 import { readCase, readDemo } from './support/mockups';
 
 /**
- * The stages keep what an edit leaves alone. Whatever was edited before, the outcome has to be the one of a mockup that
- * was never seen: a copy of it, of which nothing can be known.
+ * Checks that memoization never changes a result: after any edits, the result equals that of a fresh copy of
+ * the mockup.
  */
 const EDITS: readonly Tag[] = [
   { outcome: 'aside' },
@@ -49,7 +49,7 @@ it.each([
   ['uikit-card', () => readCase('uikit-card.svgz')],
 ])('%s after any edits is as if they were the first', (_, read) => {
   const reading = read();
-  const mockup = settleMockup(reading.mockup, new Map());
+  const mockup = applyStructuralTags(reading.mockup, new Map());
   const known = { ...reading, mockup };
   const keys = layersOf(mockup).map(({ key }) => key);
   const edit = fc.tuple(fc.constantFrom(...keys), fc.constantFrom(...EDITS));
@@ -67,7 +67,7 @@ it.each([
   );
 });
 
-/** What stands in a piece, each piece with what stands in it. */
+/** The text of pieces with their nested pieces. */
 function assembled(parts: readonly PagePiece[], within: string | null): string {
   return parts
     .filter((part) => part.within === within)

@@ -68,7 +68,7 @@ describe('an OpenRaster mockup', () => {
   });
 });
 
-describe('strokes along whole px, with things inside', () => {
+describe('strokes along whole px, with content inside', () => {
   const inside = (x: number) => `<rect x="${x + 12}" y="22" width="30" height="9" fill="#c40"/>`;
   const DRAWING = `<svg xmlns="http://www.w3.org/2000/svg" width="400" height="70" font-size="10">
 <clipPath id="cut"><rect x="210" y="10" width="80" height="40"/></clipPath>

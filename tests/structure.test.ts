@@ -1,6 +1,6 @@
 import { convertReading, PAGE_MOCKUPS } from './support/mockups';
 import { isAside } from './support/onPage';
-import { unsayable } from '../src/core/look/sayable';
+import { cssLimitation } from '../src/core/look/cssSupport';
 import { boxForm } from '../src/core/look/boxForm';
 import { walk } from '../src/core/mockup/walk';
 import { walkNodes, type PageNode } from '../src/core/page/node';
@@ -33,7 +33,7 @@ describe.each(PAGE_MOCKUPS)('$name', ({ read }) => {
     },
   );
 
-  it('letters stay letters, and what CSS can say is CSS', () => {
+  it('text stays text, and everything that CSS can draw is CSS', () => {
     const { mockup, measures, decisions } = convertReading(reading);
     const [screen] = mockup.screens;
     let [texts, kept, sayable, said] = [0, 0, 0, 0];
@@ -46,7 +46,13 @@ describe.each(PAGE_MOCKUPS)('$name', ({ read }) => {
       }
       const matrix = measures.get(screen!.key)?.get(layer.key)?.matrix;
       const isIcon = decisions.get(layer.key)?.within !== null;
-      if (layer.kind !== 'shape' || !matrix || isIcon || !boxForm(layer) || unsayable(layer, matrix) !== null)
+      if (
+        layer.kind !== 'shape' ||
+        !matrix ||
+        isIcon ||
+        !boxForm(layer) ||
+        cssLimitation(layer, matrix) !== null
+      )
         continue;
       sayable += 1;
       if (outcome === 'element') said += 1;

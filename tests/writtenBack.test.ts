@@ -7,8 +7,8 @@ import { readBytes } from './support/mockups';
 import { BackComparer } from './support/writtenBack';
 
 /**
- * Nothing is lost: what was read is written back as an SVG and drawn by Chromium beside the original.
- * The files come from registries' packages, see corpus/README.md.
+ * Checks that reading loses nothing: each reading is written back as an SVG and compared with the original in
+ * Chromium. The files come from registries' packages, see corpus/README.md.
  */
 const CORPUS = path.resolve('tests/corpus');
 const CASES = path.resolve('tests/cases');

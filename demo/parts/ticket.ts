@@ -1,6 +1,6 @@
 import { box, embeddedFont, group, HOUSE_TYPE, text } from './svg';
 
-/** Where things stand on one of the two screens, px of the screen. */
+/** The coordinates of one of the two screens, px. */
 interface Sheet {
   readonly name: string;
   readonly x: number;

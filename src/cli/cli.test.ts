@@ -16,7 +16,7 @@ interface Run {
   readonly err: string;
 }
 
-/** Runs the command as people do, from another folder and without a database. */
+/** Runs the command from another folder and without a database. */
 function orden(...args: string[]): Promise<Run> {
   const env = { ...process.env, DATABASE_URL: '' };
   return new Promise((resolve) => {
@@ -124,7 +124,7 @@ describe('orden convert', () => {
 });
 
 describe('orden proof', () => {
-  it('says by screen and by layer what differs, and keeps the pictures of it', async () => {
+  it('reports differences by screen and by layer, and keeps the pictures', async () => {
     const { status, out } = await orden('proof', DEMO, '--out', 'proved', '--json');
     expect(status).toBe(0);
     const said = JSON.parse(out) as { screens: { differing: number; index: number; worst: unknown[] }[] };
@@ -138,7 +138,7 @@ describe('orden proof', () => {
     expect(await readFile(path.join(folder, 'proved/index.html'), 'utf8')).toContain('<!doctype html>');
   });
 
-  it('wants one file', async () => {
+  it('requires one file', async () => {
     expect(await orden('proof')).toMatchObject({
       status: 2,
       err: expect.stringContaining('Give one mockup file.'),

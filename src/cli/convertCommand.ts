@@ -6,7 +6,7 @@ import { writeFiles } from '../engine/writeFiles';
 import { convertFile, type ConvertFlags } from './convertFile';
 import { UsageError } from './errors';
 
-/** `orden convert FILE --out DIR`: the whole job without a server or a database. */
+/** `orden convert FILE --out DIR`: the whole conversion without a server or a database. */
 export async function convertCommand(files: readonly string[], flags: ConvertFlags): Promise<void> {
   if (flags.out === undefined) throw new UsageError('Say with --out where the page is to be written.');
   const start = performance.now();
@@ -14,7 +14,7 @@ export async function convertCommand(files: readonly string[], flags: ConvertFla
   await writeFiles(flags.out, product.files);
   const summary = summarise(product, readMs, performance.now() - start);
   if (flags.json) console.log(JSON.stringify(summary));
-  else console.log(sayDone(summary, flags.out));
+  else console.log(summaryText(summary, flags.out));
 }
 
 function summarise(product: Product, readMs: number, totalMs: number) {
@@ -30,7 +30,7 @@ function summarise(product: Product, readMs: number, totalMs: number) {
   };
 }
 
-/** Layers by outcome; what is inside of a picture counts with it. */
+/** Layers by outcome; the content of a picture counts with it. */
 function countLayers({ decisions }: Conversion): Record<'total' | Outcome, number> {
   const counts = {
     total: decisions.size,
@@ -40,7 +40,10 @@ function countLayers({ decisions }: Conversion): Record<'total' | Outcome, numbe
   return counts;
 }
 
-function sayDone({ screens, layers, pictures, findings }: ReturnType<typeof summarise>, out: string): string {
+function summaryText(
+  { screens, layers, pictures, findings }: ReturnType<typeof summarise>,
+  out: string,
+): string {
   const names = screens.map((screen) => `${screen.name} (${screen.width}×${screen.height})`).join(', ');
   return [
     `Wrote ${names} into ${out}.`,

@@ -31,7 +31,7 @@ export interface ConvertFlags {
 }
 
 export interface ConvertedFile {
-  /** The mockup file as it was given. */
+  /** The original file. */
   readonly bytes: Uint8Array;
   readonly reading: Reading;
   readonly product: Product;
@@ -39,8 +39,9 @@ export interface ConvertedFile {
 }
 
 /**
- * Reads one mockup file and produces its page, as the flags say.
- * @throws UsageError for wrong flags, InputError for files that cannot be used, ReadError for a mockup that cannot be read
+ * Reads one mockup file and produces its page according to the flags.
+ * @throws UsageError for wrong flags, InputError for files that cannot be used, ReadError for a mockup that
+ * cannot be read
  */
 export async function convertFile(files: readonly string[], flags: ConvertFlags): Promise<ConvertedFile> {
   const [file] = files;

@@ -19,7 +19,7 @@ orden proof FILE [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json
   says what differs, by screen and by layer. With --out it keeps the page, and in proof/
   the pictures of mockup, page and difference.`;
 
-/** Loaded when they are needed: help and bad usage are answered at once. */
+/** Loaded on demand, so that help and bad usage are answered at once. */
 const COMMANDS: Readonly<Record<string, () => Promise<Command>>> = {
   convert: async () => (await import('./convertCommand')).convertCommand,
   proof: async () => (await import('./proofCommand')).proofCommand,
@@ -71,7 +71,7 @@ function explain(error: unknown): number {
   return 1;
 }
 
-/** By name, since the module that throws it is loaded only when a proof is pulled. */
+/** By name, since the module that defines it is loaded only for proofs. */
 function isNoChromium(error: unknown): error is Error {
   return error instanceof Error && error.name === 'NoChromium';
 }

@@ -7,9 +7,9 @@ import { proofSheet, pullProof, type ScreenProof } from '../engine/proof/proof';
 import { writeFiles } from '../engine/writeFiles';
 import { convertFile, type ConvertFlags } from './convertFile';
 
-/** `orden proof FILE`: builds the page, and holds it against the mockup in Chromium. */
+/** `orden proof FILE`: builds the page and compares it with the mockup in Chromium. */
 export async function proofCommand(files: readonly string[], flags: ConvertFlags): Promise<void> {
-  // Said before anything is done.
+  // Checked before the work starts.
   const browser = await launchChromium();
   const folder = flags.out ?? (await mkdtemp(path.join(tmpdir(), 'orden-proof-')));
   try {
@@ -26,7 +26,7 @@ export async function proofCommand(files: readonly string[], flags: ConvertFlags
       const bytes = new TextEncoder().encode(`${JSON.stringify({ screens }, null, 2)}\n`);
       await writeFiles(folder, [...proofs.flatMap(pictureFiles), { path: 'proof/proof.json', bytes }]);
     }
-    console.log(flags.json ? JSON.stringify({ screens }) : screens.map(sayProof).join('\n'));
+    console.log(flags.json ? JSON.stringify({ screens }) : screens.map(proofText).join('\n'));
   } finally {
     await browser.close();
     if (flags.out === undefined) await rm(folder, { recursive: true, force: true });
@@ -42,7 +42,7 @@ function pictureFiles({ name, pictures }: ScreenProof) {
   ];
 }
 
-function sayProof({ name, differing, index, worst }: Omit<ScreenProof, 'pictures'>): string {
+function proofText({ name, differing, index, worst }: Omit<ScreenProof, 'pictures'>): string {
   const [first] = worst;
   const most = first ? `; most of all ${first.layer}, ${percent(first.differing)} of it` : '';
   return `${name}: ${percent(differing)} of the pixels differ, structural similarity ${index.toFixed(4)}${most}.`;

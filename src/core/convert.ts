@@ -1,4 +1,4 @@
-import { offPx } from './mockup/box';
+import { distanceToWholePx } from './mockup/box';
 import { findingList, type Finding, type Report } from './findings/finding';
 import { emit, type Emission } from './emit/emit';
 import { TARGETS } from './emit/targets';
@@ -11,7 +11,7 @@ import { arrange } from './page/arrange/arrange';
 import { joinPages } from './page/join/joinPages';
 import { lower, lowerVersions } from './page/lower';
 import {
-  gathering,
+  collectFromNodes,
   plainFrame,
   type Arrangement,
   type Page,
@@ -28,21 +28,24 @@ import { reportPastEdge } from './sort/report/geometry';
 import { reportStates } from './sort/report/states';
 import type { Decided, Decisions } from './sort/decision';
 import { reportMerges } from './sort/merges';
-import { settleMockup } from './sort/settle';
+import { applyStructuralTags } from './sort/structuralTags';
 import type { Tags } from './sort/tag';
 import { factorClasses } from './style/factor';
 import { findSamples } from './style/samples';
-import { wearSamples } from './style/wear';
+import { applySamples } from './style/applySamples';
 import type { StyleSheet } from './style/styleSheet';
 
 export interface ConvertOptions {
   readonly arrangement: Arrangement;
   readonly target: TargetName;
-  /** Absent for what the arrangement asks for. */
+  /** Absent for the default frame of the arrangement. */
   readonly frame?: PageFrame;
   /** Absent for px. */
   readonly unit?: Unit;
-  /** True to make one page of screens of one name and different widths, where pages flow. */
+  /**
+   * True to join screens that have one name and different widths into one page. Only pages in the flow are
+   * joined.
+   */
   readonly join?: boolean;
 }
 
@@ -51,18 +54,20 @@ export interface ConvertInput {
   readonly assets: Assets;
   readonly tags: Tags;
   readonly options: ConvertOptions;
-  /** Outlines the text inside pictures; null leaves it as text. */
+  /** Converts text inside pictures to outlines. Null keeps it as text. */
   readonly outliner: Outliner;
-  /** Layers that are about to become otherwise: they need no places nor classes of their own yet. Absent for none. */
+  /**
+   * Layers whose next change is on its way: they need no places or classes of their own yet. Absent for none.
+   */
   readonly waiting?: ReadonlySet<LayerKey>;
 }
 
-/** The stages whose time is taken, in order. */
+/** The stages that are timed, in order. */
 export const STAGES = ['sort', 'pictures', 'page', 'style', 'emit'] as const;
 export type Stage = (typeof STAGES)[number];
 
 export interface Conversion {
-  /** The mockup as its tags arrange it, each layer in the look of its class's sample. */
+  /** The mockup after structural tags were applied, with each layer in the look of its class's sample. */
   readonly mockup: Mockup;
   readonly measures: ReadonlyMap<string, Measures>;
   readonly decisions: Decisions;
@@ -75,24 +80,24 @@ export interface Conversion {
   readonly ms: Readonly<Record<Stage, number>>;
 }
 
-/** Everything but the files of a target: what code is written from. */
-export type Shaped = Omit<Conversion, 'emission'>;
+/** A conversion without the files of a target: the input of every printer. */
+export type ConvertedPages = Omit<Conversion, 'emission'>;
 
-/** The whole job after reading: what every layer becomes, its pictures, the pages, their classes, the files. */
+/** The whole conversion after reading: decisions, pictures, pages, classes, files. */
 export function convert(input: ConvertInput): Conversion {
-  const shaped = shape(input);
+  const shaped = pagesOf(input);
   const clock = stopwatch();
   const { target, unit = 'px' } = input.options;
   const emission = emit(TARGETS[target], { ...shaped, unit });
   clock.lap('emit');
-  return { ...shaped, emission, ms: added(shaped.ms, clock.ms) };
+  return { ...shaped, emission, ms: addTimes(shaped.ms, clock.ms) };
 }
 
-/** The job up to the pages and their classes. */
-function shape({ mockup: read, assets, tags, options, outliner }: ConvertInput): Shaped {
+/** The conversion up to the pages and their classes. */
+function pagesOf({ mockup: read, assets, tags, options, outliner }: ConvertInput): ConvertedPages {
   const { findings, report } = findingList();
   const clock = stopwatch();
-  const mockup = settleMockup(read, tags);
+  const mockup = applyStructuralTags(read, tags);
   const measures = measureMockup(mockup);
   reportBeside(read, mockup, report);
   const decisions = decide(mockup, measures, tags);
@@ -100,20 +105,24 @@ function shape({ mockup: read, assets, tags, options, outliner }: ConvertInput):
   reportStates(decisions, tags, report);
   reportMerges(mockup, measures, decisions, report);
   clock.lap('sort');
-  const shaped = shapeDecided({ mockup, measures, decisions }, { assets, tags, options, outliner }, report);
-  return { ...shaped, findings, ms: added(shaped.ms, clock.ms) };
+  const shaped = pagesFromDecisions(
+    { mockup, measures, decisions },
+    { assets, tags, options, outliner },
+    report,
+  );
+  return { ...shaped, findings, ms: addTimes(shaped.ms, clock.ms) };
 }
 
-/** From the decisions to the pages and their classes: what code is written from. */
-export function shapeDecided(
+/** The conversion from the decisions to the pages and their classes. */
+export function pagesFromDecisions(
   decided: Decided,
   { assets, tags, options, outliner, waiting }: Omit<ConvertInput, 'mockup'>,
   report: Report,
-): Omit<Shaped, 'findings'> {
+): Omit<ConvertedPages, 'findings'> {
   const clock = stopwatch();
   const { decisions } = decided;
   const samples = findSamples(decided);
-  const mockup = wearSamples(decided, samples, null);
+  const mockup = applySamples(decided, samples, null);
   const measures = mockup === decided.mockup ? decided.measures : measureMockup(mockup);
   clock.lap('style');
   const versions = decideVersions(mockup, measures, tags, decisions);
@@ -157,19 +166,19 @@ function stopwatch() {
   };
 }
 
-function added(one: Conversion['ms'], other: Conversion['ms']): Conversion['ms'] {
+function addTimes(one: Conversion['ms'], other: Conversion['ms']): Conversion['ms'] {
   return Object.fromEntries(STAGES.map((stage) => [stage, one[stage] + other[stage]])) as Record<
     Stage,
     number
   >;
 }
 
-/** CSS draws borders in whole px; where the mockup has a fraction, that is said. */
+/** Reports strokes whose width CSS rounds to whole px. */
 function reportInexactBorders(page: Page, report: Report): void {
   for (const { layer, look } of inexactlyBordered(page.children))
     report('stroke-inexact', layer, { width: Math.round((look.border?.width ?? 0) * 100) / 100 });
 }
 
-const inexactlyBordered = gathering<PageNode>((node) =>
-  offPx(node.look.border?.width ?? 0) > 0.01 && !node.place.between ? [node] : [],
+const inexactlyBordered = collectFromNodes<PageNode>((node) =>
+  distanceToWholePx(node.look.border?.width ?? 0) > 0.01 && !node.place.snapCompensation ? [node] : [],
 );

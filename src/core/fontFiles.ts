@@ -1,13 +1,13 @@
-import { gather } from './mockup/gather';
+import { flatMap } from './mockup/flatMap';
 import type { Assets, Mockup } from './mockup/mockup';
 import type { FaceId } from './mockup/type';
 import type { FontFile } from './emit/target';
-import { gathering, type Page } from './page/node';
+import { collectFromNodes, type Page } from './page/node';
 import { safeName } from './sort/outputNames';
 
 /** The font files that the pages' texts need: shipped, embedded and added faces, each once. */
 export function fontFiles(pages: readonly Page[], mockup: Mockup, assets: Assets): FontFile[] {
-  const used = new Set(gather(pages, (page) => facesOf(page.children)));
+  const used = new Set(flatMap(pages, (page) => facesOf(page.children)));
   return [...used].sort().flatMap((id): FontFile[] => {
     const face = mockup.faces[id];
     const source = face?.source;
@@ -18,7 +18,7 @@ export function fontFiles(pages: readonly Page[], mockup: Mockup, assets: Assets
   });
 }
 
-const facesOf = gathering<FaceId>((node) => (node.kind === 'text' ? node.faces : []));
+const facesOf = collectFromNodes<FaceId>((node) => (node.kind === 'text' ? node.faces : []));
 
 /** The ending by the file's signature (WOFF2, §4; WOFF, §3; OpenType, "Organization of an OpenType Font"). */
 export function fontEnding(bytes: Uint8Array | undefined): string {

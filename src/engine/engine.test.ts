@@ -26,13 +26,13 @@ describe('the font book', () => {
     });
   });
 
-  it('passes over families that are missing', () => {
+  it('skips missing families', () => {
     expect(
       book.face({ families: ['Nowhere Grotesk', 'Aleo', 'serif'], weight: 400, italic: false }).family,
     ).toBe('Aleo');
   });
 
-  it('knows what a generic family is here, and sets baselines without fontconfig too', () => {
+  it('resolves generic families, and sets baselines without fontconfig', () => {
     expect(book.face({ families: ['sans-serif'], weight: 400, italic: false }).source).toBe('system');
     const bare = createFontBook({ faces: [], generic: () => null });
     // Arial's own figures in units of its em of 2048 (hhea, read from the font by @capsizecss/metrics).
@@ -42,7 +42,7 @@ describe('the font book', () => {
     });
   });
 
-  it('takes a family for its metric twin', () => {
+  it('takes a metric twin for a missing family', () => {
     const twin = createFontBook({
       faces: [
         {
@@ -91,13 +91,13 @@ describe('the font book', () => {
     });
   });
 
-  it('gives no other file away', () => {
+  it('discloses no other file', () => {
     expect(() => shippedPath('../../../etc/passwd')).toThrow();
     expect(() => shippedPath('aleo-/../../package.json')).toThrow();
   });
 });
 
-describe('everything that a build gives', () => {
+describe('the files of a build', () => {
   const build = (reading: ReturnType<typeof readInside>) => {
     const { mockup, assets, findings, book } = reading;
     return produce({
@@ -110,7 +110,7 @@ describe('everything that a build gives', () => {
     });
   };
 
-  it('is code, pictures, fonts and a manifest that lists them', async () => {
+  it('are code, pictures, fonts and a manifest that lists them', async () => {
     const product = await build(readDemo());
     const paths = product.files.map((file) => file.path);
     expect(paths).toEqual(
@@ -131,7 +131,7 @@ describe('everything that a build gives', () => {
     );
   });
 
-  it('has the sizes and signatures that it says', async () => {
+  it('have the sizes and signatures that the manifest states', async () => {
     const product = await build(readDemo());
     for (const picture of product.pictures) {
       const { bytes } = product.files.find((file) => file.path === picture.file)!;
@@ -146,7 +146,7 @@ describe('everything that a build gives', () => {
     }
   });
 
-  it('holds fonts with the signature of WOFF2', async () => {
+  it('include fonts with the signature of WOFF2', async () => {
     const product = await build(
       readInside('<text font-family="Red Hat Mono" font-size="20" y="40">mono</text>'),
     );
@@ -155,7 +155,7 @@ describe('everything that a build gives', () => {
     expect(new TextDecoder('latin1').decode(font.bytes.subarray(0, 4))).toBe('wOF2');
   });
 
-  it('gives equal pictures once', async () => {
+  it('share equal pictures', async () => {
     const product = await build(
       readInside(
         '<path id="a" d="M10 10l9 1l-5 9z"/><path id="b" d="M10 10l9 1l-5 9z" transform="translate(40 20)"/><path id="c" d="M10 10l9 1l-5 9z" opacity=".5" transform="translate(80 20)"/>',
@@ -164,7 +164,7 @@ describe('everything that a build gives', () => {
     expect(product.pictures.map((picture) => picture.file)).toEqual(['pictures/a.svg']);
   });
 
-  it('needs no font inside pictures: letters are outlined', async () => {
+  it('need no font inside pictures: letters are outlined', async () => {
     const { mockup, assets, book } = readInside(
       '<g id="badge"><circle cx="20" cy="20" r="15"/><text x="10" y="25" font-family="Aleo" font-size="12">new</text></g>',
     );
@@ -184,7 +184,7 @@ describe('everything that a build gives', () => {
     expect(svg.match(/<path/g)).toHaveLength(1);
   });
 
-  it('says how many layers are done: a picture when it is drawn, all others before', async () => {
+  it("report progress by layers: a picture's when it is drawn, all others before", async () => {
     const { mockup, assets, book } = readInside(
       '<rect id="a" width="9" height="9"/><g id="b"><path d="M0 20l9 3l-5 6z"/><path d="M20 20l9 3l-5 6z"/></g><path id="c" d="M40 20l9 3l-5 6z"/>',
     );
@@ -205,7 +205,7 @@ describe('everything that a build gives', () => {
     ]);
   });
 
-  it('stops when it is no longer wanted', async () => {
+  it('stop on an abort signal', async () => {
     const { mockup, assets, book } = readDemo();
     const signal = AbortSignal.abort(new Error('enough'));
     await expect(
@@ -222,7 +222,7 @@ describe('everything that a build gives', () => {
   });
 });
 
-describe('how a mockup looks', () => {
+describe('the picture of a mockup', () => {
   it('is one safe SVG without text, scripts or outside references', async () => {
     const { picture } = await readWithPicture(
       encoder.encode(
@@ -235,7 +235,7 @@ describe('how a mockup looks', () => {
     expect(picture).not.toMatch(/script|onclick|example\.test|<text/);
   });
 
-  it('shows SVGs inside of it, and nothing that they would do', async () => {
+  it('shows nested SVGs without their active content', async () => {
     const inner =
       '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>x</script><image href="https://example.test/x.png" width="9" height="9"/><circle cx="4" cy="4" r="3" fill="#08c" onclick="x"/></svg>';
     const { picture, findings } = await readWithPicture(

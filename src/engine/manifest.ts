@@ -14,7 +14,10 @@ interface ManifestInput {
   readonly findings: readonly Finding[];
 }
 
-/** The package's list of contents, `orden.json`. It names no time and no machine, so equal input gives equal bytes. */
+/**
+ * The package's list of contents, `orden.json`. It has no time and no machine name, so equal input gives
+ * equal bytes.
+ */
 export function manifest(input: ManifestInput): string {
   const { mockup, tags, options, conversion, pictures, files, findings } = input;
   const contents = {

@@ -9,14 +9,14 @@ import type { FontBook } from '../core/type/fontBook';
 import { dataUri } from './pictures/renderPicture';
 import { outlinerOf } from './produce';
 
-/** How deep SVGs may lie in SVGs. */
+/** The deepest nesting of SVGs in SVGs. */
 const DEEPEST = 4;
 
 /**
- * Pictures that are SVGs themselves are read as mockups are and written anew: nothing in them runs, fetches or
- * grows without end, and their letters need no font. Gives the mockup's assets with those in their places.
+ * Bitmaps that are SVGs are read as mockups and written anew: they contain no scripts, no outside references
+ * and no unbounded structures, and need no fonts. Gives the mockup's assets with the new files.
  */
-export function settleNestedSvgs(
+export function sanitizeNestedSvgs(
   mockup: Mockup,
   assets: Assets,
   book: FontBook,
@@ -29,13 +29,13 @@ export function settleNestedSvgs(
   const settled = new Map(assets);
   for (const bitmap of nested) {
     const user = layers.find((layer) => layer.bitmap === bitmap.id)?.key ?? null;
-    const svg = settle(bitmap, assets, book, (code, _, data) => report(code, user, data), depth);
+    const svg = sanitize(bitmap, assets, book, (code, _, data) => report(code, user, data), depth);
     settled.set(bitmap.id, new TextEncoder().encode(svg));
   }
   return settled;
 }
 
-function settle(bitmap: Bitmap, given: Assets, fonts: FontBook, report: Report, depth: number): string {
+function sanitize(bitmap: Bitmap, given: Assets, fonts: FontBook, report: Report, depth: number): string {
   const empty = `<svg xmlns="http://www.w3.org/2000/svg" width="${bitmap.width}" height="${bitmap.height}"/>`;
   if (depth > DEEPEST) {
     report('too-deep', null, { limit: DEEPEST });
@@ -45,7 +45,7 @@ function settle(bitmap: Bitmap, given: Assets, fonts: FontBook, report: Report, 
     const reading = read(given.get(bitmap.id) ?? new Uint8Array(), 'picture.svg', fonts);
     const { mockup, findings, book } = reading;
     for (const { code, data } of findings) report(code, null, data);
-    const assets = settleNestedSvgs(mockup, reading.assets, book, report, depth + 1);
+    const assets = sanitizeNestedSvgs(mockup, reading.assets, book, report, depth + 1);
     const [screen] = mockup.screens;
     if (!screen) return empty;
     return screenSvg(screen, {

@@ -31,7 +31,7 @@ export interface Product {
   readonly files: readonly OutputFile[];
   readonly pictures: readonly WrittenPicture[];
   readonly findings: readonly Finding[];
-  /** Ms that drawing the pictures took. */
+  /** Ms spent on drawing pictures. */
   readonly drawingMs: number;
 }
 
@@ -41,14 +41,14 @@ export interface ProduceInput {
   readonly tags: Tags;
   readonly options: ConvertOptions;
   readonly book: FontBook;
-  /** Findings from reading, to go along in the manifest. */
+  /** Findings from reading, for the manifest. */
   readonly readFindings: readonly Finding[];
   /** Counts layers: those of a picture when it is drawn, all others when the code is written. */
   readonly onProgress?: (done: number, total: number) => void;
   readonly signal?: AbortSignal;
 }
 
-/** Everything that a build gives: code, pictures, fonts and the manifest, as files in memory. */
+/** The files of a build in memory: code, pictures, fonts and the manifest. */
 export async function produce(input: ProduceInput): Promise<Product> {
   const { mockup, assets, tags, options, book, readFindings } = input;
   const conversion = convert({ mockup, assets, tags, options, outliner: outlinerOf(book) });
@@ -115,7 +115,7 @@ async function drawPictures(
   return { drawn, failed };
 }
 
-/** How many layers each layer that is a picture takes in, itself included. */
+/** The number of layers in each picture layer, itself included. */
 function layersOfPictures({ decisions, plan }: Conversion): ReadonlyMap<LayerKey, number> {
   const counts = new Map<LayerKey, number>();
   for (const [key, { within }] of decisions) {

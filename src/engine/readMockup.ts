@@ -6,19 +6,19 @@ import type { FontBook, GivenFont } from '../core/type/fontBook';
 import { applyResolution } from './raster/applyResolution';
 import { bakeCompositions } from './raster/bakeCompositions';
 import { compareMerged } from './raster/compareMerged';
-import { settleNestedSvgs } from './nestedSvgs';
+import { sanitizeNestedSvgs } from './nestedSvgs';
 import { trimBitmaps } from './raster/trimBitmaps';
 
 export interface ReadOptions {
   readonly book: FontBook;
-  /** Fonts that people added; they come before those of the machine. */
+  /** Added fonts; they precede those of the machine. */
   readonly fonts?: readonly GivenFont[];
   readonly onProgress?: OnProgress;
 }
 
 /**
- * Reads a mockup, and finishes what needs its pictures: SVGs inside of it made harmless, layers of raster programs trimmed to what is seen, compositions
- * that CSS has not drawn into one, flat pictures at their size at 1x.
+ * Reads a mockup and finishes the parts that need image processing: nested SVGs are sanitized, layers of
+ * raster programs trimmed, compositions without a CSS equivalent baked, flat pictures scaled to 1x.
  * @throws ReadError with one sentence when the file cannot be read
  */
 export async function readMockup(
@@ -35,7 +35,7 @@ export async function readMockup(
   }
 }
 
-/** A page needs the files of the added fonts that its texts are set in. */
+/** A page needs the files of the added fonts in its texts. */
 function withAddedFonts(reading: Reading, fonts: readonly GivenFont[]): Reading {
   const files = new Set(Object.values(reading.mockup.faces).map((face) => face.file));
   const used = fonts.filter((font) => files.has(font.asset));
@@ -51,7 +51,7 @@ async function finish(reading: Reading, onProgress: OnProgress): Promise<Reading
     return { ...reading, mockup: sized, findings: [...reading.findings, ...findings] };
   }
   if (mockup.format === 'svg') {
-    const settled = settleNestedSvgs(mockup, assets, reading.book, report);
+    const settled = sanitizeNestedSvgs(mockup, assets, reading.book, report);
     return { ...reading, assets: settled, findings: [...reading.findings, ...findings] };
   }
   const baked = await bakeCompositions(mockup, assets, bakes, report);

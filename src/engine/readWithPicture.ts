@@ -3,11 +3,11 @@ import { readMockup, type ReadOptions } from './readMockup';
 import { sheetSvg } from './sheetSvg';
 
 export interface ReadWithPicture extends ReadResult {
-  /** The first screen as a standalone SVG, its texts outlined: how the mockup looks, safe to show. */
+  /** The first screen as a standalone SVG with outlined texts: a safe picture of the mockup. */
   readonly picture: string;
 }
 
-/** Reads a mockup and draws how it looks, from what was read and nothing else. */
+/** Reads a mockup and draws its picture from the reading alone. */
 export async function readWithPicture(
   bytes: Uint8Array,
   fileName: string,

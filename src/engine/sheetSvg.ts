@@ -3,7 +3,9 @@ import type { Reading } from '../core/read/reading';
 import { dataUri } from './pictures/renderPicture';
 import { outlinerOf } from './produce';
 
-/** How the whole mockup looks, from what was read and nothing else: an SVG with its texts outlined, safe to show. */
+/**
+ * The picture of the whole mockup, drawn from the reading alone: an SVG with outlined texts, safe to show.
+ */
 export function sheetSvg({ mockup, assets, book }: Pick<Reading, 'mockup' | 'assets' | 'book'>): string {
   const [whole] = mockup.screens;
   const bitmapAddress = (name: string) => dataUri(name, mockup, assets);

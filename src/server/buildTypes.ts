@@ -4,7 +4,7 @@ import type { WrittenPicture } from '../engine/produce';
 
 export type BuildState = 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
 
-/** What a finished build says of itself. */
+/** The result of a finished build. */
 export interface BuildResult {
   readonly screens: readonly EmittedScreen[];
   readonly files: readonly { readonly path: string; readonly size: number }[];

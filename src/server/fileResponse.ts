@@ -11,11 +11,11 @@ const TYPES: Readonly<Record<string, string>> = {
   ttf: 'font/ttf',
 };
 
-/** Built files come from uploads: nothing in them may run, and nothing may be fetched but their own neighbours. */
+/** Built files come from uploads: no script may run, and only their own neighbours may be loaded. */
 const POLICY =
   "default-src 'none'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; font-src 'self' data:; sandbox allow-same-origin";
 
-/** A stored file as an answer, with the type that its ending says. */
+/** A stored file as a response, with the content type of its extension. */
 export function fileResponse(path: string, bytes: Uint8Array): Response {
   const ending = path.split('.').pop() ?? '';
   return new Response(new Uint8Array(bytes), {

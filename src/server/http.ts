@@ -2,7 +2,7 @@ import { NextResponse } from 'next/server';
 import Joi from 'joi';
 import { ReadError } from '../core/read/readError';
 
-/** What a use case refuses, with the sentence for people. */
+/** An error of a use case, with the sentence for people. */
 export class Refusal extends Error {
   constructor(
     readonly status: 400 | 404 | 409 | 413 | 422,
@@ -15,28 +15,28 @@ export class Refusal extends Error {
 export const NOT_FOUND = (what: string) =>
   new Refusal(404, `${what} is not on the shelf any more; go back and choose another.`);
 
-/** Runs a route's work; every error becomes one sentence and the right status here and nowhere else. */
-export async function answer(work: () => Promise<Response | object>): Promise<Response> {
+/** Runs a route's work. Every error becomes one sentence and a status here and nowhere else. */
+export async function respond(work: () => Promise<Response | object>): Promise<Response> {
   try {
     const result = await work();
     return result instanceof Response ? result : NextResponse.json(result);
   } catch (error) {
-    return explain(error);
+    return responseFor(error);
   }
 }
 
-function explain(error: unknown): Response {
+function responseFor(error: unknown): Response {
   if (error instanceof Refusal) return problem(error.status, error.message);
   if (error instanceof ReadError) return problem(error.code === 'too-large' ? 413 : 422, error.message);
   if (Joi.isError(error)) return problem(400, `${error.message}.`);
   if (error instanceof SyntaxError) return problem(400, 'The request is no JSON.');
-  // Nobody waits for the answer any more; nothing is wrong.
-  if (isStopped(error)) return problem(499, 'The request was stopped.');
+  // The client has left; this is no error.
+  if (isAborted(error)) return problem(499, 'The request was stopped.');
   console.error(error);
   return problem(500, 'Something went wrong on the server; nothing was changed. Try again.');
 }
 
-function isStopped(error: unknown): boolean {
+function isAborted(error: unknown): boolean {
   const name = typeof error === 'object' && error !== null && 'name' in error ? error.name : null;
   return name === 'AbortError' || name === 'ResponseAborted';
 }
@@ -45,13 +45,16 @@ function problem(status: number, message: string): Response {
   return NextResponse.json({ message }, { status });
 }
 
-/** The request's JSON, checked. */
+/** The request's JSON, validated. */
 export async function body<T>(request: Request, schema: Joi.ObjectSchema<T>): Promise<T> {
   const value: unknown = await request.json();
   return Joi.attempt(value, schema) as T;
 }
 
-/** What stands after the `?`, checked: what is said twice is a list, and what the schema does not know is for caches only. */
+/**
+ * The query parameters, validated. A repeated parameter is a list; parameters without a schema only vary
+ * caches.
+ */
 export function query<T>(request: Request, schema: Joi.ObjectSchema<T>): T {
   const { searchParams } = new URL(request.url);
   const value = Object.fromEntries(
@@ -65,7 +68,7 @@ export function query<T>(request: Request, schema: Joi.ObjectSchema<T>): T {
 
 const ID = Joi.string().uuid().required();
 
-/** An id from the address; anything else counts as not found. */
+/** An id from the URL; any other value is not found. */
 export function parseId(id: string, what: string): string {
   if (ID.validate(id).error) throw NOT_FOUND(what);
   return id;

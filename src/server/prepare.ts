@@ -5,7 +5,7 @@ import { migrate } from './db/migrate';
 import { loadDemo } from './useCases/loadDemo';
 import { renewRevisions } from './useCases/renewRevisions';
 
-/** Brings the database up to date and puts the demo on the shelf: run by ./start and ./check before serving. */
+/** Migrates the database and loads the demo: run by ./start and ./check before serving. */
 async function prepare(): Promise<void> {
   const home = process.cwd();
   const ran = await migrate(pool(), path.join(home, 'db/migrations'));

@@ -1,11 +1,11 @@
 import { ReadError } from '../core/read/readError';
 import { LIMITS } from '../core/read/limits';
 
-/** What the largest kind of mockup may have; the readers know their own limits. */
+/** The size limit of the largest kind of mockup; the readers check their own limits. */
 export const MOST_BYTES = LIMITS.archive;
 export const MOST_FONT_BYTES = 16 * 1024 * 1024;
 
-/** The request's bytes, never more than `most`: a larger upload is given up at the limit. */
+/** The request's bytes, at most `most`: a larger upload is aborted at the limit. */
 export async function readBody(request: Request, most: number): Promise<Uint8Array> {
   const reader = request.body?.getReader();
   const chunks: Uint8Array[] = [];

@@ -13,18 +13,18 @@ import { removeProject, shelf } from './db/tables/projects';
 import { newestRevision, revisionAssets } from './db/tables/revisions';
 import { SHIPPED, shippedPath } from '../engine/fonts/shipped';
 import { addedFonts } from './db/tables/fonts';
-import { answer, Refusal } from './http';
+import { respond, Refusal } from './http';
 import { addFont } from './useCases/addFont';
 import { addProject, type AddedProject } from './useCases/addProject';
 import { redo, setFacets, undo } from './useCases/editTags';
 import { followEdits } from './useCases/followEdits';
 import { loadDemo } from './useCases/loadDemo';
 import { openMockup, type OpenedMockup } from './useCases/openMockup';
-import { leaveReading, seeReading } from './useCases/readFile';
+import { removeReading, getReadingView } from './useCases/readFile';
 import { renewRevisions } from './useCases/renewRevisions';
 import { reviewMockup } from './useCases/reviewMockup';
 
-/** Runs on the database that ./check makes; without one there is nothing to run on. */
+/** Runs on the database of ./check; skipped without one. */
 const withDatabase = process.env.DATABASE_URL ? describe : describe.skip;
 const NOBODY = '00000000-0000-4000-8000-000000000000';
 
@@ -47,12 +47,12 @@ withDatabase('on the database', () => {
   const tagsNow = async () => (await opened(added.mockupId)).tags;
   const layer = '/harbour/footer';
 
-  it('runs no migration twice, and loads the demo once', async () => {
+  it('runs each migration once, and loads the demo once', async () => {
     expect(await migrate(pool(), path.resolve('db/migrations'))).toEqual([]);
     expect(await loadDemo(path.resolve('demo'))).toEqual([]);
   });
 
-  it('gives back what was read', async () => {
+  it('gives back the reading', async () => {
     const shown = await opened(added.mockupId);
     expect(shown.mockup).toEqual(reading.mockup);
     expect(shown).toMatchObject({
@@ -68,7 +68,7 @@ withDatabase('on the database', () => {
     expect(new TextDecoder().decode((await getBlob(pool(), revision.picture_digest))!)).toBe(reading.picture);
   });
 
-  it('reads a mockup anew when an earlier Orden stored it', async () => {
+  it('reads a mockup again when its stored tree is outdated', async () => {
     await pool().query(
       `update revisions set tree_version = 0, tree = '{}', layer_count = 0 where mockup_id = $1`,
       [added.mockupId],
@@ -78,7 +78,7 @@ withDatabase('on the database', () => {
     expect(await renewRevisions()).toBe(0);
   });
 
-  it('keeps equal bytes once', async () => {
+  it('stores equal bytes once', async () => {
     const before = await pool().query<{ count: string }>('select count(*) from blobs');
     const again = await addProject({ bytes, fileName: 'harbour.svg', reading, demoDigest: null });
     const after = await pool().query<{ count: string }>('select count(*) from blobs');
@@ -91,7 +91,7 @@ withDatabase('on the database', () => {
     await removeProject(pool(), again.projectId);
   });
 
-  it('sets facets, takes them back and makes them anew', async () => {
+  it('sets facets, undoes and redoes', async () => {
     expect(
       await setFacets(added.mockupId, [
         { layer, facet: 'role', value: 'box' },
@@ -111,7 +111,7 @@ withDatabase('on the database', () => {
     expect(await tagsNow()).toEqual({ [layer]: { classes: ['wide'] } });
   });
 
-  it('gives back what two windows set otherwise, and never takes a window for another', async () => {
+  it('gives back conflicting edits of two windows, and never confuses windows', async () => {
     const [one, other] = [NOBODY, '00000000-0000-4000-8000-000000000001'].map((id) => ({ id, name: 'Ines' }));
     const { lastEdit: after } = await opened(added.mockupId);
     const say = (value: 'footer' | 'section', editor = one!) =>
@@ -127,7 +127,7 @@ withDatabase('on the database', () => {
     await undo(added.mockupId, one);
   });
 
-  it('tells others what was edited since they looked', async () => {
+  it('gives other windows the edits since their last request', async () => {
     const { lastEdit } = await opened(added.mockupId);
     expect(await followEdits(added.mockupId, lastEdit)).toMatchObject({ lastEdit, changes: [] });
     await setFacets(added.mockupId, [{ layer, facet: 'role', value: 'footer' }]);
@@ -141,7 +141,7 @@ withDatabase('on the database', () => {
     await expect(followEdits(NOBODY, '0')).rejects.toMatchObject({ status: 404 });
   });
 
-  it('makes no edit of what is so already', async () => {
+  it('records no edit that changes nothing', async () => {
     const count = async () =>
       (
         await pool().query<{ count: string }>('select count(*) from edits where mockup_id = $1', [
@@ -153,7 +153,7 @@ withDatabase('on the database', () => {
     expect(await count()).toBe(before);
   });
 
-  it('loses nothing when many edit at once', async () => {
+  it('loses nothing in concurrent edits', async () => {
     await Promise.all(
       Array.from({ length: 12 }, (_, at) =>
         setFacets(added.mockupId, [{ layer: `l${at}`, facet: 'outputName', value: `n${at}` }]),
@@ -165,7 +165,7 @@ withDatabase('on the database', () => {
     );
   });
 
-  it('refuses what is wrong, and changes nothing', async () => {
+  it('refuses invalid edits, and changes nothing', async () => {
     const before = await tagsNow();
     expect(() => setFacets(added.mockupId, [{ layer, facet: 'classes', value: ['1st'] }])).toThrow(
       /is no class name/,
@@ -180,7 +180,7 @@ withDatabase('on the database', () => {
     expect(await tagsNow()).toEqual(before);
   });
 
-  it('says when there is nothing to undo', async () => {
+  it('reports when there is nothing to undo', async () => {
     const fresh = await addProject({ bytes, fileName: 'harbour.svg', reading, demoDigest: null });
     await expect(undo(fresh.mockupId)).rejects.toMatchObject({
       status: 409,
@@ -190,7 +190,7 @@ withDatabase('on the database', () => {
     await removeProject(pool(), fresh.projectId);
   });
 
-  it('keeps nothing of a build that was cancelled', async () => {
+  it('keeps no files of a cancelled build', async () => {
     const revision = (await newestRevision(pool(), added.mockupId))!;
     const id = await builds.insertBuild(
       pool(),
@@ -215,14 +215,14 @@ withDatabase('on the database', () => {
     });
   });
 
-  it('reports on a mockup as its tags arrange it now', async () => {
+  it('reports on a mockup with its current tags', async () => {
     const { name, report } = await reviewMockup(added.mockupId);
     expect(name).toBe('harbour');
     expect(report.screens).toHaveLength(reading.mockup.screens.length);
     await expect(reviewMockup(NOBODY)).rejects.toMatchObject({ status: 404 });
   });
 
-  it('takes fonts, and refuses what is none', async () => {
+  it('accepts fonts, and refuses other files', async () => {
     const woff2 = readFileSync(shippedPath(SHIPPED[0]!.file));
     const font = await addFont('harbour.woff2', woff2);
     expect(font).toMatchObject({ family: SHIPPED[0]!.family, digest: digestOf(woff2) });
@@ -233,12 +233,12 @@ withDatabase('on the database', () => {
     expect(() => addFont('text.ttf', new TextEncoder().encode('tide'))).toThrow(Refusal);
   });
 
-  it('knows no reading that was left or never made', async () => {
-    await expect(seeReading(NOBODY)).rejects.toMatchObject({ status: 404 });
-    await expect(leaveReading(NOBODY)).rejects.toMatchObject({ status: 404 });
+  it('does not find a removed or unknown reading', async () => {
+    await expect(getReadingView(NOBODY)).rejects.toMatchObject({ status: 404 });
+    await expect(removeReading(NOBODY)).rejects.toMatchObject({ status: 404 });
   });
 
-  it('names blobs by their SHA-256', () => {
+  it('identifies blobs by their SHA-256', () => {
     // FIPS 180-4, example "abc".
     expect(digestOf(new TextEncoder().encode('abc'))).toBe(
       'ba7816bf8f01cfea414140de5dae2223b00361a396177a9cb410ff61f20015ad',
@@ -254,7 +254,7 @@ describe('errors', () => {
     [new SyntaxError('x'), 400],
     [new DOMException('stopped', 'AbortError'), 499],
   ])('%s', async (error, status) => {
-    const response = await answer(() => Promise.reject(error));
+    const response = await respond(() => Promise.reject(error));
     expect(response.status).toBe(status);
     expect(((await response.json()) as { message: string }).message).toMatch(/^[A-Z].*\.$/);
   });

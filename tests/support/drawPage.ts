@@ -1,7 +1,7 @@
 import { pathToFileURL } from 'node:url';
 import type { Browser } from 'playwright-core';
 
-/** A page turned into a mockup, and what its CSS says of the boxes that lay something out. */
+/** A page drawn as a mockup, with the computed layout of its containers. */
 export interface DrawnPage {
   readonly svg: string;
   readonly boxes: readonly WrittenBox[];

@@ -4,14 +4,14 @@ import { pathToFileURL } from 'node:url';
 import type { Browser, Page as BrowserPage } from 'playwright-core';
 import type { Conversion } from '../../src/core/convert';
 import { TARGETS } from '../../src/core/emit/targets';
-import { isLine, isPlain } from '../../src/core/look/look';
+import { isEdgeLine, isPlain } from '../../src/core/look/look';
 import { grow as growBox } from '../../src/core/mockup/box';
 import { nested } from '../../src/core/page/arrange/nested';
 import { lower } from '../../src/core/page/lower';
 import { placedBox } from '../../src/core/page/placed';
 import { plainFrame, walkNodes, type PageNode } from '../../src/core/page/node';
 
-/** Writes the pages anew with every element saying its layer, and opens one at the size of its screen. */
+/** Writes the pages with layer attributes, and opens one at the size of its screen. */
 export async function openKeyed(browser: Browser, folder: string, conversion: Conversion, at: number) {
   const files = TARGETS.html.emit({ ...conversion, unit: 'px', keyed: true });
   await Promise.all(files.map((file) => writeFile(path.join(folder, file.path), file.text)));
@@ -63,7 +63,7 @@ export async function offsets(
     .flatMap(({ layer, line, ...edges }) => {
       const node = wanted.get(layer);
       if (!node || (node.kind === 'box' && isPlain(node.look))) return [];
-      const rings = (node.look.shadows ?? []).filter((shadow) => isLine(shadow) && !shadow.inset);
+      const rings = (node.look.shadows ?? []).filter((shadow) => isEdgeLine(shadow) && !shadow.inset);
       const box = growBox(placedBox(node.place), Math.max(0, ...rings.map(({ spread }) => spread)));
       if (node.kind !== 'text')
         return Math.max(
@@ -96,7 +96,7 @@ function drawnNodes({ mockup, measures, decisions, plan }: Conversion, at: numbe
 
 /** What happens to a page whose texts get longer. */
 export interface Grown {
-  /** Pairs of things that did not overlap before and now do. */
+  /** Pairs of elements that overlap now and did not before. */
   readonly overlaps: readonly string[];
   /** What is cut off and was not before. */
   readonly cut: readonly string[];
@@ -155,7 +155,7 @@ export async function grow(page: BrowserPage): Promise<Grown> {
         };
       }, boxOf(element));
     type Corners = readonly { readonly x: number; readonly y: number }[];
-    /** The corners of what is turned or slanted, which shares less with others than the upright box around it. */
+    /** The corners of a transformed element, which overlaps less than its bounding box. */
     const cornersOf = (element: HTMLElement): Corners | null => {
       let turn = new DOMMatrix();
       for (let each: HTMLElement | null = element; each; each = each.parentElement)

@@ -431,7 +431,7 @@ function archives(png: Uint8Array): Record<string, Uint8Array> {
   };
 }
 
-/** A layer of 900 MB of zeros; `claim` is what the archive says of its size. */
+/** A layer of 900 MB of zeros; `claim` is the size in the archive's directory. */
 function zipBomb(claim: number): Uint8Array {
   // A fully flushed block stands for itself, so it may follow itself; the last one is empty (RFC 1951, §3.2.3 and §3.2.6).
   const block = deflateRawSync(Buffer.alloc(2 ** 20), { level: 1, finishFlush: constants.Z_FULL_FLUSH });

@@ -1,4 +1,4 @@
 import { TextDecoder, TextEncoder } from 'node:util';
 
-// jsdom lacks what every browser has.
+// jsdom lacks these standard classes.
 Object.assign(globalThis, { TextDecoder, TextEncoder });

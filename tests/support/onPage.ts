@@ -1,7 +1,7 @@
 import type { LayerKey } from '../../src/core/mockup/layer';
 import type { Decisions } from '../../src/core/sort/decision';
 
-/** True for what is not on the page as a thing of its own: put aside, or inside of a picture. */
+/** True for a layer without an element of its own: put aside, or inside a picture. */
 export function isAside(key: LayerKey, decisions: Decisions): boolean {
   const decision = decisions.get(key);
   return (

@@ -2,8 +2,8 @@ import { hostileFiles } from './hostile';
 import { HARM, readSafely, type SafeReading } from './readSafely';
 
 /**
- * Reads every hostile file and prints what came of each as a line of JSON. A program of its own: inside of Jest's
- * sandbox the same reading takes three times as long.
+ * Reads every hostile file and prints each result as a line of JSON. A separate program, since Jest's sandbox
+ * makes reading three times as slow.
  */
 export interface HostileReading extends Omit<SafeReading, 'written'> {
   readonly name: string;

@@ -7,7 +7,7 @@ import { readMockup } from '../../src/engine/readMockup';
 const fonts = createFontBook();
 
 export interface SafeReading {
-  /** A refusal's code; null for what was read. */
+  /** The code of a refusal; null for a successful reading. */
   readonly refused: RefusalCode | null;
   /** What a person would read of the refusal. */
   readonly sentence: string;
@@ -16,7 +16,7 @@ export interface SafeReading {
   readonly codes: readonly FindingCode[];
 }
 
-/** Reads a file that may want to do harm and writes its page. Throws only what breaks the reader. */
+/** Reads a hostile file and writes its page. Throws only when the reader itself fails. */
 export async function readSafely(bytes: Uint8Array, name: string): Promise<SafeReading> {
   try {
     const { mockup, assets, findings, book } = await readMockup(bytes, name, { book: fonts });

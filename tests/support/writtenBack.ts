@@ -26,7 +26,9 @@ export function writeBack({ mockup, assets, book }: Reading): string {
   });
 }
 
-/** Compares what was read with the original, both as pictures in the same Chromium: nothing runs and nothing is fetched. */
+/**
+ * Compares a reading with the original, both as pictures in the same Chromium, without scripts and network.
+ */
 export class BackComparer {
   private constructor(
     private readonly page: Page,
@@ -42,7 +44,10 @@ export class BackComparer {
     return new BackComparer(page, await page.context().newCDPSession(page), folder);
   }
 
-  /** The share of pixels that differ, 0–1 (pixelmatch, threshold 0.1); `difference` gets a picture of both and what differs. */
+  /**
+   * The share of pixels that differ, 0–1 (pixelmatch, threshold 0.1); `difference` is the path of a picture
+   * of the comparison.
+   */
   async compare(original: Uint8Array, reading: Reading, difference?: string): Promise<number> {
     const { width: w, height: h } = reading.mockup.screens[0]!;
     const longer = Math.max(w, h);

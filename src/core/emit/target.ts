@@ -4,10 +4,10 @@ import type { Page, Unit } from '../page/node';
 import type { PicturePlan } from '../pictures/picture';
 import type { StyleSheet } from '../style/styleSheet';
 
-/** A font file that goes along with the page. */
+/** A font file of the page. */
 export interface FontFile {
   readonly face: FaceId;
-  /** From the page's folder, such as `fonts/commissioner-latin-400-normal.woff2`. */
+  /** Path from the page's folder, such as `fonts/commissioner-latin-400-normal.woff2`. */
   readonly path: string;
   readonly family: string;
   readonly weight: number;
@@ -24,7 +24,7 @@ export interface EmitInput {
   readonly plan: PicturePlan;
   readonly fonts: readonly FontFile[];
   readonly unit: Unit;
-  /** True to have every element say which layer it comes from, in `data-layer`. */
+  /** True to write each element's layer in `data-layer`. */
   readonly keyed?: boolean;
 }
 
@@ -37,7 +37,7 @@ export interface EmittedFile {
 export interface Target {
   readonly name: TargetName;
   readonly emit: (input: EmitInput) => readonly EmittedFile[];
-  /** The file that shows a screen. */
+  /** The file of a page. */
   readonly pageFile: (pages: readonly Page[], at: number) => string;
 }
 

@@ -1,5 +1,5 @@
 import { html } from './html/html';
 import type { Target, TargetName } from './target';
 
-/** Every kind of output; adding one is a folder and a line here. */
+/** Every kind of output. Adding one is a folder and a line here. */
 export const TARGETS: Readonly<Record<TargetName, Target>> = { html };

@@ -3,7 +3,7 @@ import { WORDING, type FindingCode, type Severity } from './wording';
 
 export type FindingData = Readonly<Record<string, string | number>>;
 
-/** Something to know or to mend. Plain data; the sentence is made by `sayFinding`. */
+/** A fact that a person should know or mend. Plain data; `sayFinding` makes the sentence. */
 export interface Finding {
   readonly code: FindingCode;
   readonly layer: LayerKey | null;
@@ -12,7 +12,7 @@ export interface Finding {
 
 export type Report = (code: FindingCode, layer: LayerKey | null, data?: FindingData) => void;
 
-/** A growing list of findings; the same finding at the same place is kept once. */
+/** A growing list of findings. The same finding at the same place is kept once. */
 export function findingList(): { readonly findings: Finding[]; readonly report: Report } {
   const findings: Finding[] = [];
   const seen = new Set<string>();
@@ -36,7 +36,7 @@ export function sayFinding(finding: Finding): string {
   return fill(WORDING[finding.code].text, finding.data);
 }
 
-/** Puts the values of `data` in place of `{name}`. */
+/** Replaces each `{name}` by the value of that name in `data`. */
 export function fill(text: string, data: FindingData): string {
   return text.replace(/\{(\w+)\}/g, (whole, name: string) => String(data[name] ?? whole));
 }

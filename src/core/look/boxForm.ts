@@ -4,7 +4,7 @@ import type { Point } from '../mockup/matrix';
 import type { Clip, ShapeLayer } from '../mockup/layer';
 import { NO_RADII, evenRadii, hasRadii, type Outline, type Radii } from '../mockup/outline';
 import type { Stroke } from '../mockup/paint';
-import { remember } from '../mockup/remember';
+import { memoizeText } from '../mockup/memoize';
 import { pathForm, type PathForm } from './pathForm';
 
 /** A box with its corners. */
@@ -13,9 +13,9 @@ export interface Rounded {
   readonly radii: Radii;
 }
 
-/** A shape as CSS knows it, in the layer's own coordinates. */
+/** A shape that CSS can draw, in the layer's own coordinates. */
 export type BoxForm =
-  /** `cut`: its clip is a box too, and both together are this one. */
+  /** `cut`: the shape is clipped by a box, and this form is the intersection of both. */
   | ({ readonly kind: 'box'; readonly cut: boolean } & Rounded)
   | ({ readonly kind: 'ellipse' } & Rounded)
   /** A straight line, lying or standing: the box that its stroke covers. */
@@ -23,7 +23,7 @@ export type BoxForm =
   /** A border of even width, drawn as a fill between two boxes. */
   | ({ readonly kind: 'ring'; readonly width: number } & Rounded);
 
-/** The CSS box that the shape is; null for a free shape. */
+/** The CSS box that the shape is; null for a free-form shape. */
 export function boxForm(layer: ShapeLayer): BoxForm | null {
   const { outline, stroke } = layer;
   switch (outline.kind) {
@@ -44,15 +44,15 @@ export function boxForm(layer: ShapeLayer): BoxForm | null {
   }
 }
 
-/** Every rule and stage asks anew, and drawings repeat their icons. */
+/** Memoized: every rule and stage asks for the form, and drawings repeat their icons. */
 const FORMS = {
   nonzero: {
-    drawn: remember((d) => pathForm(d, 'nonzero', true)),
-    filled: remember((d) => pathForm(d, 'nonzero', false)),
+    drawn: memoizeText((d) => pathForm(d, 'nonzero', true)),
+    filled: memoizeText((d) => pathForm(d, 'nonzero', false)),
   },
   evenodd: {
-    drawn: remember((d) => pathForm(d, 'evenodd', true)),
-    filled: remember((d) => pathForm(d, 'evenodd', false)),
+    drawn: memoizeText((d) => pathForm(d, 'evenodd', true)),
+    filled: memoizeText((d) => pathForm(d, 'evenodd', false)),
   },
 };
 
@@ -65,7 +65,7 @@ function isRound({ box, radii }: Rounded): boolean {
   return radii.every(({ x, y }) => x >= box.width / 2 - near && y >= box.height / 2 - near);
 }
 
-/** A box that is clipped by a box is one box. */
+/** The intersection of a box and the box that clips it. */
 function cutForm(form: Rounded, { clip, stroke, effects }: ShapeLayer): BoxForm {
   const plain: BoxForm = { kind: 'box', cut: false, ...form };
   const cutter = clip && !stroke && effects.length === 0 ? rectOf(clip) : null;
@@ -83,16 +83,16 @@ function rectOf(clip: Clip): Rounded | null {
   return clip.kind === 'outline' ? outlineRect(clip.outline) : null;
 }
 
-/** The box, in px of the outline, that is all of an outline; null for another one. */
+/** The box that the outline draws, px of the outline; null for any other outline. */
 export function outlineRect(outline: Outline): Rounded | null {
   const form = outline.kind === 'path' ? knownPathForm(outline, false) : outline;
   return form?.kind === 'box' || form?.kind === 'rect' ? { box: form.box, radii: form.radii } : null;
 }
 
-/** Paths of more parts are drawings. */
+/** Paths with more parts are drawings. */
 const MOST_PARTS = 64;
 
-/** The boxes that the parts of an outline are; null where one of them is something else, or there are many. */
+/** The boxes that the parts of an outline draw; null when a part is no box or there are too many parts. */
 export function outlineRects(outline: Outline): readonly Rounded[] | null {
   const whole = outlineRect(outline);
   if (whole || outline.kind !== 'path') return whole && [whole];

@@ -3,8 +3,8 @@ import { isOpaque } from '../mockup/paint';
 import { boxForm } from './boxForm';
 
 /**
- * True when the shape's effects are shadows that CSS draws around or inside its box. CSS never draws a box's shadow
- * beneath the box: only one that is not seen there, or is cut out there, is alike.
+ * True when CSS can draw the shape's effects as shadows around or inside its box. CSS draws no shadow beneath
+ * a box, so the area beneath must be opaque or cut out.
  */
 export function hasBoxShadows({ effects, fill }: Pick<ShapeLayer, 'effects' | 'fill'>): boolean {
   if (!fill || !effects.every(isShadow)) return false;
@@ -15,14 +15,14 @@ function isShadow({ kind }: Effect): boolean {
   return kind === 'drop-shadow' || kind === 'inner-shadow';
 }
 
-/** True for an effect that only boxes have in CSS: `filter` knows neither inner shadows nor a spread. */
+/** True for an effect that CSS has only for boxes: `filter` knows neither inner shadows nor a spread. */
 export function needsBox(effect: Effect): boolean {
   return effect.kind === 'inner-shadow' || (effect.kind === 'drop-shadow' && effect.spread !== 0);
 }
 
 /**
- * The shape that shows the layer's effects as shadows of its box: itself, or the only shape of a group that drawing
- * programs wrap around it for the filter; null when there is none.
+ * The shape whose box shadows show the layer's effects: the layer itself, or the only shape of a group that
+ * drawing programs wrap around it for the filter. Null when there is none.
  */
 export function shadowBearer(layer: Layer): ShapeLayer | null {
   const bearer = layer.kind === 'group' ? wrapped(layer) : layer;

@@ -4,7 +4,7 @@ import type { Gradient, GradientStop, LinearGradient, Paint, RadialGradient } fr
 import type { LookFill } from './look';
 
 /**
- * A paint as a fill of a box; null when it paints nothing or has no exact fill.
+ * A paint as a fill of a box; null when it paints nothing or CSS has no exact fill for it.
  * @param matrix from the paint's coordinates to those of `box`
  */
 export function fillOf(paint: Paint, matrix: Matrix, box: Box): LookFill | null {
@@ -21,9 +21,9 @@ export function fillOf(paint: Paint, matrix: Matrix, box: Box): LookFill | null 
 }
 
 /**
- * SVG carries the lines of one colour through the gradient's transform, which may slant them; CSS draws
- * them square to its direction. So the offset is taken as what it is, an affine function
- * t(p) = (M⁻¹p − p₁)·v / |v|² with v = p₂ − p₁, whose own gradient gives the direction (SVG 2, §14.2.2).
+ * SVG transforms lines of one colour with the gradient, which may skew them; CSS draws them perpendicular to
+ * its direction. The offset is therefore treated as an affine function t(p) = (M⁻¹p − p₁)·v / |v|² with v =
+ * p₂ − p₁, whose gradient gives the direction (SVG 2, §14.2.2).
  */
 function linearFill(paint: LinearGradient, matrix: Matrix, box: Box): LookFill | null {
   const inverse = invert(matrix);

@@ -3,19 +3,19 @@ import { splitName } from '../mockup/layerName';
 import { walk } from '../mockup/walk';
 import { formName } from './formName';
 
-/** What a layer is called, and whether the mockup gave it that name. */
+/** A layer's title, and whether the mockup gave it that name. */
 export interface LayerTitle {
   readonly text: string;
   readonly own: boolean;
 }
 
-/** The layer's own name without its brackets, else a readable one from what it says or is. */
+/** The layer's own name without its brackets, else a readable name from its words or its kind. */
 export function layerTitle(layer: Layer): LayerTitle {
   const own = splitName(layer.sourceName ?? '').bare;
   return own ? { text: own, own: true } : { text: automaticTitle(layer), own: false };
 }
 
-/** The text's letters, a space between its lines. */
+/** The text's letters, with a space between lines. */
 export function wordsOf(layer: TextLayer): string {
   return layer.lines
     .map((line) => line.runs.map((run) => run.text).join(''))
@@ -37,7 +37,10 @@ function automaticTitle(layer: Layer): string {
   }
 }
 
-/** A group says what its only text says; one of shapes alone is a drawing; of one layer, it is called as that is. */
+/**
+ * A group takes the words of its only text; a group of shapes is a drawing; a group of one layer takes that
+ * layer's title.
+ */
 function groupTitle(group: GroupLayer): string {
   const [only] = group.layers;
   if (group.layers.length === 1 && only) return layerTitle(only).text;

@@ -7,13 +7,13 @@ import { boxForm } from './boxForm';
 import { fillOf } from './fills';
 import { formName } from './formName';
 import { pathForm } from './pathForm';
-import { unsayable } from './sayable';
+import { cssLimitation } from './cssSupport';
 
 function shape(content: string): ShapeLayer {
   return only(readInside(content), 'shape');
 }
 
-describe('what CSS knows as a box', () => {
+describe('shapes that CSS can draw as boxes', () => {
   const form = (d: string, stroked = false) => pathForm(d, 'nonzero', stroked);
   const box = { x: 1, y: 2, width: 8, height: 6 };
 
@@ -34,7 +34,7 @@ describe('what CSS knows as a box', () => {
     '',
   ])('%s is a free shape', (d) => expect(form(d)).toBeNull());
 
-  it('is closed where its outline is drawn', () => {
+  it('closes a path whose outline is drawn', () => {
     expect(form('M1 2H9V8H1')).not.toBeNull();
     expect(form('M1 2H9V8H1', true)).toBeNull();
   });
@@ -80,7 +80,7 @@ describe('what CSS knows as a box', () => {
     ['shape', '<path d="M10 10L90 30L10 50Z"/>'],
   ])('%s: %s', (name, content) => expect(formName(shape(content))).toBe(name));
 
-  it('takes the slanted sides of a border as bars, and nothing thicker', () => {
+  it('takes mitred border sides as bars, and nothing thicker', () => {
     const box = (d: string) => pathForm(d, 'nonzero', false);
     expect(box('M0 0H100L99 1H1Z')).toEqual({
       kind: 'box',
@@ -91,7 +91,7 @@ describe('what CSS knows as a box', () => {
     expect(box('M0 0L100 1V2Z')).toBeNull();
   });
 
-  it('takes a box that a box cuts off as one', () => {
+  it('intersects a box with the box that clips it', () => {
     const clipped = (clip: string) =>
       boxForm(shape(`<clipPath id="c">${clip}</clipPath><rect width="90" height="50" clip-path="url(#c)"/>`));
     expect(clipped('<rect x="10" y="10" width="40" height="20" rx="6"/>')).toMatchObject({
@@ -111,7 +111,7 @@ describe('what CSS knows as a box', () => {
     expect(clipped('<path d="M0 0L90 0L45 50Z"/>')).toMatchObject({ cut: false });
   });
 
-  it('is a straight line that lies or stands, with the box of its stroke', () => {
+  it('takes a horizontal or vertical straight line as the box of its stroke', () => {
     expect(
       boxForm(shape('<line x1="5" y1="10" x2="50" y2="10" stroke="red" stroke-width="4"/>')),
     ).toMatchObject({ kind: 'rule', box: { x: 5, y: 8, width: 45, height: 4 } });
@@ -124,7 +124,7 @@ describe('what CSS knows as a box', () => {
   });
 });
 
-describe('what CSS cannot say', () => {
+describe('what CSS cannot draw', () => {
   it.each([
     ['<rect width="9" height="9" stroke="red" stroke-dasharray="2"/>', 'its outline is dashed'],
     ['<rect width="9" height="9" stroke="red" stroke-linejoin="bevel"/>', 'its corners are cut off'],
@@ -143,17 +143,17 @@ describe('what CSS cannot say', () => {
       'its filter has no CSS',
     ],
   ])('%s: %s', (content, why) => {
-    expect(unsayable(shape(content), IDENTITY)).toBe(why);
+    expect(cssLimitation(shape(content), IDENTITY)).toBe(why);
   });
 
-  it('says boxes, circles, rules and gradients', () => {
+  it('draws boxes, circles, rules and gradients', () => {
     for (const content of [
       '<rect width="9" height="9" rx="2" stroke="red"/>',
       '<circle r="4" fill="red"/>',
       '<line x2="9" y1="5" y2="5" stroke="red" stroke-dasharray="2 1"/>',
       '<linearGradient id="g" gradientTransform="rotate(30)"><stop/><stop offset="1" stop-color="red"/></linearGradient><rect width="9" height="9" fill="url(#g)"/>',
     ]) {
-      expect(unsayable(shape(content), rotation(20))).toBeNull();
+      expect(cssLimitation(shape(content), rotation(20))).toBeNull();
     }
   });
 });
@@ -172,7 +172,7 @@ describe('gradients as fills', () => {
     });
   });
 
-  it('keeps lines of one colour slanted as the box stretches them', () => {
+  it('keeps lines of one colour slanted as SVG stretches them with the box', () => {
     // From corner to corner of a box that is twice as wide as high: the lines of one colour join the other two corners.
     const fill = fillOf(gradient('x2="1" y2="1"').fill!, IDENTITY, { x: 10, y: 10, width: 100, height: 50 });
     if (fill?.kind !== 'linear') throw new Error('No linear fill.');
@@ -194,7 +194,7 @@ describe('gradients as fills', () => {
     expect(fill?.kind === 'linear' && fill.stops).toHaveLength(9);
   });
 
-  it('gives nothing for a gradient that has been flattened', () => {
+  it('gives nothing for a gradient whose transform is singular', () => {
     expect(fillOf(gradient('').fill!, [0, 0, 0, 1, 0, 0], { x: 0, y: 0, width: 1, height: 1 })).toBeNull();
   });
 });

@@ -10,10 +10,10 @@ export type LookFill =
   | { readonly kind: 'solid'; readonly colour: Colour }
   | {
       readonly kind: 'linear';
-      /** Where the stops 0 and 1 stand; lines of one colour run square to the way from one to the other. */
+      /** The points of stops 0 and 1. Lines of one colour are perpendicular to the segment between them. */
       readonly from: Point;
       readonly to: Point;
-      /** The box that is filled: CSS measures its direction and length from the middle of it. */
+      /** Size of the filled box: CSS measures gradients from its middle. */
       readonly width: number;
       readonly height: number;
       readonly repeating: boolean;
@@ -41,21 +41,21 @@ export type Sides = Readonly<Partial<Record<'top' | 'right' | 'bottom' | 'left',
 export type LookFilter = FunctionEffect;
 
 export interface LookShadow extends Shadow {
-  /** True for a shadow that falls into the box. */
+  /** True for a shadow inside the box. */
   readonly inset: boolean;
 }
 
-/** True for a shadow that is a line along the edges of its box. */
-export function isLine({ deviation, dx, dy }: LookShadow): boolean {
+/** True for a shadow without blur and offset: a line along the edges of its box. */
+export function isEdgeLine({ deviation, dx, dy }: LookShadow): boolean {
   return deviation === 0 && dx === 0 && dy === 0;
 }
 
-/** What is cut off: everything outside the node's own rounded box, or outside a path in px of the box. */
+/** The clip of a node: outside its own rounded box, or outside a path in px of the box. */
 export type LookClip =
   | { readonly kind: 'box' }
   | { readonly kind: 'path'; readonly d: string; readonly rule: 'nonzero' | 'evenodd' };
 
-/** A shadow that letters throw (CSS Text Decoration 3, §4). */
+/** A shadow of letters (CSS Text Decoration 3, §4). */
 export type TextShadow = Omit<Shadow, 'spread'>;
 
 /** How letters look. Sizes in px of the screen. */
@@ -66,12 +66,12 @@ export interface TypeLook extends Pick<
   readonly decorations: readonly ('underline' | 'overline' | 'line-through')[];
   readonly colour: Colour | null;
   readonly outline: Border | null;
-  /** Px between baselines; null for letters inside a line whose height is already set. */
+  /** Px between baselines; null for a span inside a line whose height is already set. */
   readonly lineHeight: number | null;
   readonly align: 'start' | 'middle' | 'end';
   readonly rightToLeft: boolean;
-  /** How far letters inside a line are raised above it. */
-  readonly rise: number;
+  /** Baseline shift, px upwards. */
+  readonly baselineShift: number;
   /** Shadows of the letters, topmost first; absent for none. */
   readonly shadows?: readonly TextShadow[];
   /** True when the outline lies beneath the fill. */
@@ -80,14 +80,14 @@ export interface TypeLook extends Pick<
   readonly keepsSpaces: boolean;
 }
 
-/** Typed appearance of a page node, never CSS text. What is absent is at its initial value. */
+/** Typed appearance of a page node, never CSS text. An absent property is at its initial value. */
 export interface Look {
   /** From bottom to top. */
   readonly fills?: readonly LookFill[];
-  /** Px from the box's edge to where the fills end; absent for none. Only for what has nothing in it. */
+  /** Px from the box's edge to the end of the fills; absent for none. Only for boxes without content. */
   readonly fillInset?: number;
   readonly border?: Border;
-  /** Instead of an even border. */
+  /** Borders of single sides, in place of an even border. */
   readonly sides?: Sides;
   readonly radii?: Radii;
   /** Shadows of the box itself, topmost first. */
@@ -98,7 +98,7 @@ export interface Look {
   readonly isolated?: boolean;
   readonly clip?: LookClip;
   readonly type?: TypeLook;
-  /** Px between letters inside a line and the box around them; of other boxes the layout says it. */
+  /** Px between the letters of an inline box and its edge. Other boxes have it in their layout. */
   readonly padding?: Edges;
 }
 
@@ -106,14 +106,14 @@ export function isPlain(look: Look): boolean {
   return Object.keys(look).length === 0;
 }
 
-/** How wide a border is on a page, px: a whole number, since browsers make it one (CSS Backgrounds 3, §3.3). */
-export function pageBorder({ width }: Border): number {
+/** The width of a border on a page, px: browsers round it to a whole number (CSS Backgrounds 3, §3.3). */
+export function wholeBorderWidth({ width }: Border): number {
   return Math.max(1, Math.round(width));
 }
 
 /** How far the look's borders reach into the node's box on a page, px. */
 export function borderInsets({ border, sides }: Look): Edges {
-  const inset = (side: Border | undefined) => (side ? pageBorder(side) : 0);
+  const inset = (side: Border | undefined) => (side ? wholeBorderWidth(side) : 0);
   const { top = border, right = border, bottom = border, left = border } = sides ?? {};
   return { top: inset(top), right: inset(right), bottom: inset(bottom), left: inset(left) };
 }

@@ -3,7 +3,7 @@ import { boxOf, type Box } from '../mockup/box';
 import type { Point } from '../mockup/matrix';
 import { NO_RADII, type Radii, type Radius } from '../mockup/outline';
 
-/** What a path turns out to be. */
+/** The plain form that a path draws. */
 export type PathForm =
   | { readonly kind: 'box'; readonly box: Box; readonly radii: Radii }
   /** The even space between two boxes, one inside the other: a border of that width. */
@@ -18,7 +18,7 @@ interface Subpath {
   readonly points: readonly Point[];
   readonly closed: boolean;
   readonly straight: boolean;
-  /** Twice the area that it runs around, positive clockwise on screen. */
+  /** Twice the enclosed area, positive clockwise on screen. */
   readonly turn: number;
   readonly length: number;
 }
@@ -48,12 +48,15 @@ function soleForm(path: Subpath, stroked: boolean): PathForm | null {
   return roundedBox(path) ?? (stroked ? null : mitredSide(path));
 }
 
-/** The sides of a border meet at a slant: a bar so long, this full and so thin at most (px) looks like a plain one. */
+/**
+ * A bar is a mitred border side when it is at least this long for its thickness, fills this share of its box,
+ * and is at most this thick (px).
+ */
 const BAR_RATIO = 16;
 const BAR_FULLNESS = 0.96;
 const BAR_THICKEST = 4;
 
-/** One side of a border, drawn as a trapezoid, as the bar that it is but for its ends. */
+/** One side of a border drawn as a trapezoid, as a bar without its mitres. */
 function mitredSide({ points, straight, turn }: Subpath): PathForm | null {
   if (!straight || points.length > 4 * SAMPLES + 1) return null;
   const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)];

@@ -3,9 +3,9 @@ export interface MarkupElement {
   readonly name: string;
   readonly attributes: Readonly<Record<string, string | true>>;
   readonly children: readonly MarkupNode[];
-  /** True when white space inside would be seen: a printer keeps it on one line. */
+  /** True when white space inside is visible: the printer keeps the element on one line. */
   readonly inline?: true;
-  /** A remark for who reads the code; it stands before the element. */
+  /** A comment for the reader of the code. It stands before the element. */
   readonly note?: string;
 }
 
@@ -30,7 +30,7 @@ export function element(
   return { name, attributes: kept, children };
 }
 
-/** Builds an element that holds letters. */
+/** Builds an element that holds inline content. */
 export function inlineElement(...parts: Parameters<typeof element>): MarkupElement {
   return { ...element(...parts), inline: true };
 }

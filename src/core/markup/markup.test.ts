@@ -21,7 +21,7 @@ describe('numbers', () => {
 });
 
 describe('colours', () => {
-  it('are short where they can be', () => {
+  it('are written in their shortest form', () => {
     expect(printColour({ r: 255, g: 0, b: 170, alpha: 1 })).toBe('#f0a');
     expect(printColour({ r: 1, g: 2, b: 3, alpha: 1 })).toBe('#010203');
     expect(printColour({ r: 1, g: 2, b: 3, alpha: 0.125 })).toBe('rgb(1 2 3 / 12.5%)');
@@ -47,7 +47,7 @@ describe('HTML', () => {
     ]),
   ];
 
-  it('stands an element a line, and letters on one line', () => {
+  it('prints one element a line, and inline content on one line', () => {
     expect(printHtml(tree)).toBe(
       [
         '<main class="page">',
@@ -83,7 +83,7 @@ describe('CSS', () => {
     },
   ];
 
-  it('is formatted as an outside formatter has it', async () => {
+  it('formats CSS as an outside formatter does', async () => {
     // Source: prettier's default formatting of CSS.
     const css = printCss(rules);
     expect(await format(css, { parser: 'css', plugins: [postcss] })).toBe(css);

@@ -11,21 +11,22 @@ export function px(length: number): string {
   return number === '0' ? '0' : `${number}px`;
 }
 
-/** Browsers lay out in whole parts of a px, and leave out what is less (measured in Chromium: its `LayoutUnit`). */
-const PARTS = 64;
-/** How much of such a part a file has left out that writes hundredths of a px. */
-const WRITTEN = 0.33;
+/** Browsers lay out in whole 64ths of a px and truncate the rest (measured in Chromium: its `LayoutUnit`). */
+const LAYOUT_UNITS = 64;
+/** The share of a layout unit that is lost in files that write hundredths of a px. */
+const LOST_UNITS = 0.33;
 
 /**
- * A length down the page, whose rounding must not cost it the part of a px that browsers would have given it: letters are drawn at
- * whole px, and such parts add up. Across the page they leave the room that letters need.
+ * A vertical length, rounded up to the next layout unit where truncation would lose one. Letters are drawn at
+ * whole px, and such losses add up down the page. Horizontal lengths are not rounded up, so that words keep
+ * their room.
  */
-export function pxDown(length: number): string {
-  const whole = Math.floor(Math.abs(length) * PARTS + WRITTEN);
+export function verticalPx(length: number): string {
+  const whole = Math.floor(Math.abs(length) * LAYOUT_UNITS + LOST_UNITS);
   const rounded = Math.abs(Number(formatNumber(length)));
   return px(
-    Math.floor(rounded * PARTS) < whole
-      ? Math.sign(length) * (Math.ceil((whole / PARTS) * 1000) / 1000)
+    Math.floor(rounded * LAYOUT_UNITS) < whole
+      ? Math.sign(length) * (Math.ceil((whole / LAYOUT_UNITS) * 1000) / 1000)
       : length,
   );
 }

@@ -3,11 +3,14 @@ export type Declaration = readonly [property: string, value: string];
 export interface CssRule {
   readonly selector: string;
   readonly declarations: readonly Declaration[];
-  /** The media query under which it holds. */
+  /** The media query around the rule. */
   readonly media?: string;
 }
 
-/** Rules as CSS: a declaration a line, an empty line between rules; neighbours under one media query are in one block. */
+/**
+ * Rules as CSS: one declaration a line, an empty line between rules. Neighbours under one media query share a
+ * block.
+ */
 export function printCss(rules: readonly CssRule[]): string {
   const printed: string[] = [];
   for (let at = 0; at < rules.length;) {

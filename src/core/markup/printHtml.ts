@@ -18,14 +18,14 @@ const VOID = new Set([
 ]);
 
 /**
- * The tree as HTML, an element a line, indented by two spaces. An element that holds letters stands on one
- * line, since white space inside it would be seen.
+ * The tree as HTML, one element a line, indented by two spaces. An element with inline content stands on one
+ * line, since white space inside it is visible.
  */
 export function printHtml(nodes: readonly MarkupNode[], indent = 0): string {
   return nodes.map((node) => printBlock(node, '  '.repeat(indent))).join('');
 }
 
-/** An element around code that was printed before, which keeps its indentation. */
+/** An element around code that is already printed. That code keeps its indentation. */
 export function printAround(node: MarkupElement, inner: string, margin = ''): string {
   return `${printNote(node, margin)}${margin}${openTag(node)}\n${inner}${margin}</${node.name}>\n`;
 }
@@ -63,7 +63,7 @@ function openTag(node: MarkupElement): string {
   return `${open}>`;
 }
 
-/** Nothing that ends a comment or begins a new one (HTML, §13.1.6). */
+/** Replaces the characters that would end the comment or begin a new one (HTML, §13.1.6). */
 function escapeComment(text: string): string {
   return text.replace(/--+/g, '–').replaceAll('>', '›').replaceAll('<', '‹').replace(/\s+/g, ' ').trim();
 }

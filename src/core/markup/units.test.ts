@@ -1,4 +1,4 @@
-import { px, pxDown } from './numbers';
+import { px, verticalPx } from './numbers';
 import { inRem } from './units';
 
 // Source: CSS Values 4, §6.1.1, with browsers' initial font size of 16 px.
@@ -17,9 +17,9 @@ it.each([
   expect(inRem([property, value])).toEqual([property, expected]);
 });
 
-it('lengths down the page keep the part of a px that browsers lay out in', () => {
+it('vertical lengths keep the layout unit that browsers would truncate', () => {
   // 239/64 px; LayoutUnit of Chromium, measured.
   expect(px(3.734375)).toBe('3.734px');
-  expect([3.734375, 3.73, -3.734375].map(pxDown)).toEqual(['3.735px', '3.735px', '-3.735px']);
-  expect([12.5, 13.33, 0].map(pxDown)).toEqual(['12.5px', '13.33px', '0']);
+  expect([3.734375, 3.73, -3.734375].map(verticalPx)).toEqual(['3.735px', '3.735px', '-3.735px']);
+  expect([12.5, 13.33, 0].map(verticalPx)).toEqual(['12.5px', '13.33px', '0']);
 });

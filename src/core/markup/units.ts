@@ -1,16 +1,16 @@
 import type { Declaration } from './printCss';
 import { formatNumber } from './numbers';
 
-/** Px of one rem where a reader has changed nothing (CSS Values 4, §6.1.1; browsers' initial font size). */
+/** Px of one rem at the browsers' initial font size (CSS Values 4, §6.1.1). */
 const REM = 16;
 
-/** Lengths that stay in px: hairlines, and what is drawn px by px. */
-const STAYS =
+/** Lengths that stay in px: hairlines, and paths. */
+const KEPT_IN_PX =
   /^(border(-(top|right|bottom|left))?|outline|(box|text)-shadow|filter|clip-path|-webkit-text-stroke|transform|translate|background)$/;
 
-/** A declaration with its lengths in rem, but for hairlines and drawings. */
+/** A declaration with its lengths in rem, except hairlines and paths. */
 export function inRem([property, value]: Declaration): Declaration {
-  if (STAYS.test(property)) return [property, value];
+  if (KEPT_IN_PX.test(property)) return [property, value];
   const changed = value.replace(/(-?[\d.]+)px/g, (_, length: string) => {
     const rem = formatNumber(Number(length) / REM, 5);
     return rem === '0' ? '0' : `${rem}rem`;

@@ -4,16 +4,19 @@ import { IDENTITY, isUpright, meanScale, multiply, type Matrix } from './matrix'
 import type { Mockup, Screen } from './mockup';
 import type { FaceId, FontFace } from './type';
 import { transformedBox } from './outline';
-import { rememberOf } from './remember';
+import { memoizeByObject } from './memoize';
 
-/** Deviations as far as which a Gaussian blur is painted (Filter Effects 1, §9.6: what is beyond is below a hundredth). */
+/**
+ * Standard deviations to which a Gaussian blur is painted (Filter Effects 1, §9.6: the rest is below a
+ * hundredth).
+ */
 export const BLUR_REACH = 3;
 
 export type Faces = Readonly<Record<FaceId, FontFace>>;
 
 /**
- * The box of the layer's geometry after `matrix`, px: without stroke and effects,
- * cut by no clip. Text counts from ascent to descent. Null when the layer holds nothing.
+ * The box of the layer's geometry after `matrix`, px, without stroke, effects and clips. Text counts from
+ * ascent to descent. Null for an empty layer.
  */
 export function geometryBox(layer: Layer, matrix: Matrix, faces: Faces): Box | null {
   const own = multiply(matrix, layer.transform);
@@ -34,17 +37,20 @@ export function geometryBox(layer: Layer, matrix: Matrix, faces: Faces): Box | n
   }
 }
 
-/** What is known of a layer's place on its screen. */
+/** The place of a layer on its screen. */
 export interface Measure {
   /** From the layer's own coordinates to the screen's. */
   readonly matrix: Matrix;
-  /** Everything that it paints, px of the screen: strokes, shadows and blur included, cut by outline clips. */
+  /**
+   * The box of everything that the layer paints, px of the screen: with strokes, shadows and blur, cut by
+   * outline clips.
+   */
   readonly painted: Box | null;
 }
 
 export type Measures = ReadonlyMap<LayerKey, Measure>;
 
-/** Measures every layer of a screen in one pass; the root has the screen's own key. */
+/** Measures every layer of a screen in one pass. The root is stored under the screen's own key. */
 export function measureScreen(screen: Screen, faces: Faces): Measures {
   const measures = new Map<LayerKey, Measure>();
   measureLayer(screen.root, IDENTITY, faces, measures);
@@ -52,12 +58,12 @@ export function measureScreen(screen: Screen, faces: Faces): Measures {
 }
 
 /** Measures every screen, by its key. */
-export const measureMockup = rememberOf(
+export const measureMockup = memoizeByObject(
   ({ screens, faces }: Mockup): ReadonlyMap<string, Measures> =>
     new Map(screens.map((screen) => [screen.key, measureScreen(screen, faces)])),
 );
 
-/** What a layer paints, px of the screen, or would if it were not hidden. */
+/** The box that a layer paints, px of the screen, also when it is hidden. */
 export function paintedIfShown(layer: Layer, { matrix, painted }: Measure, faces: Faces): Box | null {
   if (layer.visible) return painted;
   return measureLayer({ ...layer, visible: true, transform: IDENTITY }, matrix, faces, new Map());
@@ -81,7 +87,7 @@ function cutBox(layer: Layer, own: Matrix, content: Box | null, faces: Faces): B
   const affected =
     content &&
     layer.effects.reduce<Box | null>(
-      (box, effect) => box && effectBox(box, effect, own, () => unplacedBox(layer, faces)),
+      (box, effect) => box && effectBox(box, effect, own, () => localGeometryBox(layer, faces)),
       content,
     );
   if (!affected || layer.clip?.kind !== 'outline') return affected;
@@ -107,7 +113,7 @@ function shapeBox(layer: ShapeLayer, own: Matrix): Box | null {
   const box = transformedBox(layer.outline, own);
   if (!box || !layer.stroke) return box;
   const width = layer.stroke.width * (layer.stroke.fixedWidth ? 1 : meanScale(own));
-  // A mitre can reach out further than half the width, by its limit.
+  // A mitre reaches further than half the stroke width, up to its limit.
   const pointed = layer.outline.kind === 'path' && layer.stroke.join === 'miter';
   const marked = Object.keys(layer.markers).length > 0;
   const reach = pointed ? Math.min(layer.stroke.miterLimit, 4) : 1;
@@ -121,11 +127,11 @@ function shapeBox(layer: ShapeLayer, own: Matrix): Box | null {
 }
 
 /** The layer's geometry in its own coordinates. */
-function unplacedBox(layer: Layer, faces: Faces): Box | null {
+function localGeometryBox(layer: Layer, faces: Faces): Box | null {
   return geometryBox({ ...layer, transform: IDENTITY }, IDENTITY, faces);
 }
 
-/** @param geometry what shares of the layer's box are measured by */
+/** @param geometry the box that bounding-box units refer to */
 function effectBox(box: Box, effect: Effect, own: Matrix, geometry: () => Box | null): Box | null {
   const scale = meanScale(own);
   switch (effect.kind) {
@@ -148,7 +154,7 @@ function effectBox(box: Box, effect: Effect, own: Matrix, geometry: () => Box | 
   }
 }
 
-/** What a filter paints of what lies in the box, px of the screen (Filter Effects 1, §6). */
+/** The box that a filter paints, px of the screen (Filter Effects 1, §6). */
 function filteredBox(
   box: Box,
   { region, byBox, beyond }: FilterReach,
@@ -175,7 +181,7 @@ function filteredBox(
   return intersection(within, reached);
 }
 
-/** In it shares are px. */
+/** In this box, bounding-box fractions equal px. */
 const UNIT: Box = { x: 0, y: 0, width: 1, height: 1 };
 
 /** The box of the text's lines in its own coordinates, from the first ascent to the last descent. */

@@ -32,7 +32,7 @@ export function boxOf(left: number, top: number, rightEdge: number, bottomEdge: 
   return { x: left, y: top, width: rightEdge - left, height: bottomEdge - top };
 }
 
-/** The smallest box around both; null counts as nothing. */
+/** The smallest box around both boxes. Null counts as an empty box. */
 export function union(one: Box | null, other: Box | null): Box | null {
   if (!one) return other;
   if (!other) return one;
@@ -44,7 +44,7 @@ export function union(one: Box | null, other: Box | null): Box | null {
   );
 }
 
-/** The smallest box around all of several. */
+/** The smallest box around several boxes. */
 export function boxAround(boxes: readonly Box[]): Box {
   let [left, top, rightEdge, bottomEdge] = [Infinity, Infinity, -Infinity, -Infinity];
   for (const box of boxes) {
@@ -56,7 +56,7 @@ export function boxAround(boxes: readonly Box[]): Box {
   return boxOf(left, top, rightEdge, bottomEdge);
 }
 
-/** The part that both share, or null when they do not touch. */
+/** The intersection of two boxes, or null when they do not touch. */
 export function intersection(one: Box, other: Box): Box | null {
   const shared = boxOf(
     Math.max(one.x, other.x),
@@ -67,7 +67,7 @@ export function intersection(one: Box, other: Box): Box | null {
   return shared.width >= 0 && shared.height >= 0 ? shared : null;
 }
 
-/** True for boxes that share something, if only an edge. */
+/** True for boxes that share at least an edge. */
 export function touches(one: Box, other: Box): boolean {
   return one.x <= right(other) && other.x <= right(one) && one.y <= bottom(other) && other.y <= bottom(one);
 }
@@ -99,7 +99,7 @@ export function sameBox(one: Box, other: Box, tolerance = 0.01): boolean {
 
 /** The upright box around the transformed rectangle. */
 export function transformBox(matrix: Matrix, { x, y, width, height }: Box): Box {
-  // How far the box's own sides reach, each way, from the corner where it begins.
+  // The signed lengths of the transformed sides, from the transformed origin.
   const { x: left, y: top } = applyTo(matrix, { x, y });
   const [acrossX, acrossY, downX, downY] = [
     matrix[0] * width,
@@ -130,8 +130,8 @@ export function moveBox(box: Box, dx: number, dy: number): Box {
   return { ...box, x: box.x + dx, y: box.y + dy };
 }
 
-/** Px by which the edge is away from the next whole px. */
-export function offPx(edge: number): number {
+/** The distance of an edge to the nearest whole px. */
+export function distanceToWholePx(edge: number): number {
   return Math.abs(edge - Math.round(edge));
 }
 
@@ -142,11 +142,11 @@ export function edgesOf(box: Box): readonly number[] {
 
 /** True for a box whose edges lie on whole px. */
 export function isOnPx(box: Box): boolean {
-  return edgesOf(box).every((edge) => offPx(edge) < 0.01);
+  return edgesOf(box).every((edge) => distanceToWholePx(edge) < 0.01);
 }
 
-/** How far the edges of two boxes are from each other at most, px. */
-export function furthestEdges(one: Box, other: Box): number {
+/** The largest distance between corresponding edges of two boxes, px. */
+export function largestEdgeDistance(one: Box, other: Box): number {
   const edges = edgesOf(other);
   return Math.max(...edgesOf(one).map((edge, at) => Math.abs(edge - edges[at]!)));
 }

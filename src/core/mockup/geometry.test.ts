@@ -66,7 +66,7 @@ describe('matrix', () => {
 });
 
 describe('box', () => {
-  it('holds both boxes in their union, and is held by both in their intersection', () => {
+  it('contains both boxes in their union, and their intersection in both', () => {
     fc.assert(
       fc.property(box, box, (one, other) => {
         const all = union(one, other)!;
@@ -77,12 +77,12 @@ describe('box', () => {
     );
   });
 
-  it('treats nothing as the neutral box', () => {
+  it('treats null as the neutral box', () => {
     expect(union(null, null)).toBeNull();
     expect(union(null, boxOf(1, 2, 3, 4))).toEqual({ x: 1, y: 2, width: 2, height: 2 });
   });
 
-  it('snaps outwards to whole px, but not because of rounding dust', () => {
+  it('snaps outwards to whole px, and ignores rounding noise', () => {
     expect(snapOut(boxOf(0.5, 1, 9.2, 4))).toEqual({ x: 0, y: 1, width: 10, height: 3 });
     expect(snapOut(boxOf(0.99999, 1, 9.00001, 4))).toEqual({ x: 1, y: 1, width: 8, height: 3 });
   });
@@ -96,13 +96,13 @@ describe('box', () => {
 describe('outline', () => {
   const rounded: Outline = { kind: 'rect', box: boxOf(0, 0, 20, 10), radii: evenRadii(3, 3) };
 
-  it('stays what it is through upright transforms', () => {
+  it('keeps its kind through upright transforms', () => {
     const moved = transformOutline(rounded, [2, 0, 0, 3, 5, 5]);
     expect(moved).toMatchObject({ kind: 'rect', box: { x: 5, y: 5, width: 40, height: 30 } });
     expect(moved.kind === 'rect' && moved.radii[0]).toEqual({ x: 6, y: 9 });
   });
 
-  it('stays what it is when it is mirrored or turned by quarters', () => {
+  it('keeps its kind when it is mirrored or turned by quarters', () => {
     fc.assert(
       fc.property(fc.constantFrom(0, 90, 180, 270), fc.constantFrom(-2, 1, 3), (degrees, mirror) => {
         const matrix = multiply(rotation(degrees), scaling(mirror, 2));
@@ -125,7 +125,7 @@ describe('outline', () => {
     expect(turned).toEqual({ kind: 'line', x1: 8, y1: 1, x2: 8, y2: 5 });
   });
 
-  it('holds a box up to its round corners', () => {
+  it('contains a box up to its round corners', () => {
     const outer = { x: 0, y: 0, width: 100, height: 60 };
     const holds = (x: number, y: number, width: number, height: number) =>
       containsRounded(outer, evenRadii(20, 20), { x, y, width, height });
@@ -137,7 +137,7 @@ describe('outline', () => {
     expect(holds(50, 20, 60, 20)).toBe(false);
   });
 
-  it('has the same box as shape and as path', () => {
+  it('has the same box as a shape and as a path', () => {
     fc.assert(
       fc.property(box, (one) => {
         for (const outline of [

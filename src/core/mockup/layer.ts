@@ -33,7 +33,7 @@ export function isBlendMode(value: string): value is BlendMode {
   return (BLEND_MODES as readonly string[]).includes(value);
 }
 
-/** What cuts a layer, in the layer's own coordinates. `defined` ones are kept as they were drawn. */
+/** The clip of a layer, in the layer's own coordinates. A `defined` clip is kept as it was drawn. */
 export type Clip =
   | { readonly kind: 'outline'; readonly outline: Outline }
   | { readonly kind: 'defined'; readonly definition: string };
@@ -61,9 +61,9 @@ export const COLOUR_FUNCTIONS = [
 ] as const;
 export type ColourFunction = (typeof COLOUR_FUNCTIONS)[number];
 
-/** Something done to the finished layer. Deviations are of the Gaussian, px in the layer's own coordinates. */
+/** An effect on the finished layer. Deviations are of the Gaussian, px in the layer's own coordinates. */
 export type Effect =
-  /** `linear`: colours are mixed as light, where CSS mixes them as sRGB has them. */
+  /** `linear`: colours are mixed in linear light, where CSS mixes them in sRGB. */
   | { readonly kind: 'blur'; readonly deviation: number; readonly linear: boolean }
   /** `outside`: the shadow is not drawn beneath the layer itself. */
   | ({ readonly kind: 'drop-shadow'; readonly outside: boolean } & Shadow)
@@ -71,19 +71,25 @@ export type Effect =
   | { readonly kind: 'colour'; readonly function: ColourFunction; readonly amount: number }
   | { readonly kind: 'defined'; readonly definition: string; readonly reach: FilterReach };
 
-/** How far a filter paints. */
+/** The extent of a filter. */
 export interface FilterReach {
-  /** What is outside of it is cut off: shares of the layer's box where `byBox`, else px in the layer's own coordinates. */
+  /**
+   * The filter region, which cuts the result: fractions of the layer's box where `byBox`, else px in the
+   * layer's own coordinates.
+   */
   readonly region: Box;
   readonly byBox: boolean;
-  /** Px in the layer's own coordinates by which it paints beyond what it is given; null for all of its region. */
+  /**
+   * Px in the layer's own coordinates by which the result extends beyond the input; null for the whole
+   * region.
+   */
   readonly beyond: Edges | null;
 }
 
 /** The effects that CSS has a filter function for (Filter Effects 1, §5). */
 export type FunctionEffect = Exclude<Effect, { kind: 'defined' | 'inner-shadow' }>;
 
-/** What the source itself says about meaning, beside the name. */
+/** What the source says about meaning, beside the name. */
 export interface SourceHints {
   readonly classes: readonly string[];
   readonly role?: string;
@@ -106,7 +112,7 @@ interface LayerBase {
   /** The definition of a mask, kept as it was drawn. */
   readonly mask: string | null;
   readonly effects: readonly Effect[];
-  /** The same effects as the file has them: a CSS filter value whose references are definitions. */
+  /** The effects as a CSS filter value whose references are definitions. */
   readonly filter: string | null;
   readonly hints: SourceHints;
 }
@@ -114,7 +120,10 @@ interface LayerBase {
 export interface GroupLayer extends LayerBase {
   readonly kind: 'group';
   readonly isolated: boolean;
-  /** The part of the file that it shows once more (`use`); null for a group of its own. Like instances have the same. */
+  /**
+   * The element of the file that this group repeats (`use`); null for a group of its own. Instances of one
+   * element have the same value.
+   */
   readonly instanceOf: string | null;
   readonly layers: readonly Layer[];
 }
@@ -125,11 +134,11 @@ export interface ShapeLayer extends LayerBase {
   readonly fill: Paint | null;
   readonly stroke: Stroke | null;
   readonly strokeFirst: boolean;
-  /** True when its edges are not smoothed (`shape-rendering: crispEdges`). */
+  /** True for `shape-rendering: crispEdges`. */
   readonly crisp: boolean;
   /** Marker definitions by place, kept as they were drawn. */
   readonly markers: Readonly<Partial<Record<'start' | 'mid' | 'end', string>>>;
-  /** How far they reach from the points on which they stand, px in the layer's own coordinates. */
+  /** The extent of the markers around their points, px in the layer's own coordinates. */
   readonly markerReach: number;
 }
 
@@ -143,23 +152,23 @@ export interface TextRun {
   readonly face: FaceId;
   /** The advance in px, letter and word spacing included, without the line's stretch. */
   readonly width: number;
-  /** How far the letters are raised above the line, px; negative ones hang below it. */
-  readonly rise: number;
+  /** Baseline shift, px upwards; negative values hang below the line. */
+  readonly baselineShift: number;
   /** Where a link around the letters leads. */
   readonly href?: string;
 }
 
-/** One line of letters: where it starts, and the baseline it stands on. */
+/** One line of text: its left end and its baseline. */
 export interface TextLine {
-  /** Left end, px. The anchor has been worked in. */
+  /** Left end, px, after the anchor was applied. */
   readonly x: number;
   readonly baseline: number;
   readonly width: number;
-  /** Px of the white space that was cut off behind the last letter: a file may have lines centred together with it. */
-  readonly hang: number;
-  /** How much wider the letters are drawn than their font has them; `width` counts it in. */
+  /** Px of collapsed white space after the last letter: some files centre lines together with it. */
+  readonly trailingSpace: number;
+  /** Horizontal stretch of the letters. `width` includes it. */
   readonly stretch: number;
-  /** From which end the file places the line; `x` and `width` have it worked in. */
+  /** The end at which the file places the line. `x` and `width` already include it. */
   readonly anchor: 'start' | 'middle' | 'end';
   readonly runs: readonly TextRun[];
 }
@@ -171,7 +180,9 @@ export interface TextLayer extends LayerBase {
   readonly rightToLeft: boolean;
   readonly strokeFirst: boolean;
   readonly lines: readonly TextLine[];
-  /** What the text does that Orden does not model yet (a text on a path, turned letters); empty for plain text. */
+  /**
+   * Features of the text that Orden does not model (a text on a path, turned letters); empty for plain text.
+   */
   readonly oddities: readonly string[];
   /** The definition of the text as it was drawn, kept when there are oddities. */
   readonly asDrawn: string | null;
@@ -182,7 +193,7 @@ export interface BitmapLayer extends LayerBase {
   /** Where the bitmap is drawn, in the layer's own coordinates. */
   readonly box: Box;
   readonly bitmap: string;
-  /** The part that is seen when the bitmap is cut to its box (`preserveAspectRatio … slice`). */
+  /** The visible part when the bitmap is cut to its box (`preserveAspectRatio … slice`). */
   readonly frame: Box;
 }
 
@@ -190,7 +201,7 @@ export type Layer = GroupLayer | ShapeLayer | TextLayer | BitmapLayer;
 
 export const NO_HINTS: SourceHints = { classes: [], data: {} };
 
-/** The parts that every layer has, for one that nothing is said about but its name. */
+/** The common fields of a layer of which only the name is known. */
 export function bareLayer(key: LayerKey, sourceName: string | null): LayerBase {
   return {
     key,

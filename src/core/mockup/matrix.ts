@@ -13,7 +13,7 @@ export const IDENTITY: Matrix = [1, 0, 0, 1, 0, 0];
 
 /** The transform that applies `inner` first and `outer` second. */
 export function multiply(outer: Matrix, inner: Matrix): Matrix {
-  // By index: taking an array apart makes an object for each number, and each stage multiplies for every layer.
+  // By index: destructuring allocates an iterator for each matrix, and each stage multiplies for every layer.
   return [
     outer[0] * inner[0] + outer[2] * inner[1],
     outer[1] * inner[0] + outer[3] * inner[1],
@@ -67,8 +67,8 @@ export function isUpright(matrix: Matrix): boolean {
 }
 
 /**
- * A transform under which rectangles stay upright rectangles, as one that mirrors them or turns them by quarters and one
- * after it that only moves and scales; null for any other.
+ * Splits a transform that maps upright rectangles to upright rectangles into a mirror or quarter turn,
+ * followed by a move and scale. Null for any other transform.
  */
 export function quartered([a, b, c, d, e, f]: Matrix): {
   readonly quarters: Matrix;
@@ -88,7 +88,7 @@ export function quartered([a, b, c, d, e, f]: Matrix): {
   return null;
 }
 
-/** Scales that differ by no more than this share are alike to the eye: half a px in a width of 500. */
+/** Scales that differ by at most this share look equal: half a px in a width of 500. */
 const EVEN = 1e-3;
 
 /** True for a transform that only moves and scales alike in both directions. */

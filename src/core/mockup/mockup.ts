@@ -36,8 +36,11 @@ export interface Screen {
   readonly root: GroupLayer;
 }
 
-/** The shape of a stored mockup. Raise it when the shape or what the readers give changes: stored ones are then read anew. */
-export const TREE_VERSION = 5;
+/**
+ * Version of the stored tree. Raise it when its shape or the readers' results change: older trees are then
+ * read again.
+ */
+export const TREE_VERSION = 6;
 
 /** A file read into Orden. Plain data: it can be stored as JSON and handed to a worker. */
 export interface Mockup {

@@ -38,12 +38,12 @@ export function hasRadii(radii: Radii): boolean {
   return radii.some((radius) => radius.x > 0 && radius.y > 0);
 }
 
-/** Each corner changed in the same way. */
+/** The radii with each corner changed by one function. */
 export function mapRadii([tl, tr, br, bl]: Radii, change: (radius: Radius) => Radius): Radii {
   return [change(tl), change(tr), change(br), change(bl)];
 }
 
-/** True when none of a box is cut off by the edges and the corners of a rounded one. */
+/** True when the edges and corners of a rounded box cut off nothing of the inner box. */
 export function containsRounded(outer: Box, radii: Radii, inner: Box): boolean {
   if (!contains(outer, inner)) return false;
   const [left, top] = [inner.x - outer.x, inner.y - outer.y];
@@ -142,7 +142,7 @@ export function transformOutline(outline: Outline, matrix: Matrix): Outline {
   return { kind: 'path', d, rule: outline.kind === 'path' ? outline.rule : 'nonzero' };
 }
 
-/** Where the corners lie about the middle, in the order of the radii. */
+/** The corners' directions from the middle, in the order of the radii. */
 const CORNERS = [
   { x: -1, y: -1 },
   { x: 1, y: -1 },
@@ -150,7 +150,7 @@ const CORNERS = [
   { x: -1, y: 1 },
 ] as const;
 
-/** The corners of a rectangle that is mirrored or turned by quarters: each is somewhere else. */
+/** The radii of a rectangle that is mirrored or turned by quarters, in their new order. */
 function transformRadii(radii: Radii, [a, b, c, d]: Matrix): Radii {
   const moved: [Radius, Radius, Radius, Radius] = [...radii];
   radii.forEach(({ x, y }, at) => {

@@ -1,9 +1,9 @@
 import svgpath from 'svgpath';
 import { boxOf, type Box } from './box';
-import { remember } from './remember';
+import { memoizeText } from './memoize';
 
 /** The exact box around a path's geometry, curves by their extrema; null for a path that draws nothing finite. */
-export const pathBox = remember(measurePath);
+export const pathBox = memoizeText(measurePath);
 
 function measurePath(d: string): Box | null {
   const xs = new Extent();
@@ -34,7 +34,7 @@ function measurePath(d: string): Box | null {
   return finite ? boxOf(xs.least, ys.least, xs.most, ys.most) : null;
 }
 
-/** The least and the largest value on one axis. */
+/** The minimum and maximum on one axis. */
 class Extent {
   least = Infinity;
   most = -Infinity;
@@ -45,7 +45,7 @@ class Extent {
     if (value > this.most) this.most = value;
   }
 
-  /** Takes in a line or Bézier curve by the values of its points; of a move only the end counts. */
+  /** Includes a line or Bézier curve by its control values; of a move only the end counts. */
   addCurve(points: readonly number[], isMove: boolean): void {
     this.add(points.at(-1));
     if (isMove) return;
@@ -54,7 +54,10 @@ class Extent {
   }
 }
 
-/** Where a Bézier curve of degree 2 or 3 turns back on an axis: the zeros of its derivative inside 0–1. */
+/**
+ * The parameters at which a Bézier curve of degree 2 or 3 turns on an axis: the zeros of its derivative
+ * inside 0–1.
+ */
 function turningPoints([a = 0, b = 0, c, d]: readonly number[]): number[] {
   if (c === undefined) return [];
   const zeros =
@@ -64,7 +67,7 @@ function turningPoints([a = 0, b = 0, c, d]: readonly number[]): number[] {
   return zeros.filter((t) => t > 0 && t < 1);
 }
 
-/** The solutions of at² + bt + c = 0, in the form that does not lose digits when a is small. */
+/** The solutions of at² + bt + c = 0, in the form that keeps precision when a is small. */
 function quadraticZeros(a: number, b: number, c: number): number[] {
   if (Math.abs(a) < 1e-12) return b === 0 ? [] : [-c / b];
   const root = Math.sqrt(b * b - 4 * a * c);

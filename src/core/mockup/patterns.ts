@@ -2,7 +2,7 @@ import type { LayerKey } from './layer';
 import type { Mockup } from './mockup';
 import { layersOf } from './walk';
 
-/** The parts of the file that are shown more than once, by name, each with the layers that show it. */
+/** The source elements that are shown more than once, by name, each with the layers that show it. */
 export function patternsOf(mockup: Mockup): ReadonlyMap<string, readonly LayerKey[]> {
   const patterns = new Map<string, LayerKey[]>();
   for (const layer of layersOf(mockup)) {

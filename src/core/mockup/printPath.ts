@@ -1,8 +1,8 @@
 import type svgpath from 'svgpath';
 
 /**
- * The path as data with a letter for every command. Left-out letters are shorter, but the parser takes the square
- * of their number in time.
+ * The path as data with a letter for every command. Omitted letters are shorter, but the parser takes
+ * quadratic time for them.
  */
 export function printPath(path: ReturnType<typeof svgpath>): string {
   const parts: string[] = [];

@@ -3,12 +3,12 @@ import { overlaps } from './box';
 import { IDENTITY, rotation, translation, multiply } from './matrix';
 import { quadOf, quadsOverlap } from './quad';
 
-describe('turned boxes', () => {
+describe('transformed boxes', () => {
   const side = fc.double({ min: 0.1, max: 50, noNaN: true });
   const box = fc.record({ x: side, y: side, width: side, height: side });
   const UNIT = { x: -0.5, y: -0.5, width: 1, height: 1 };
 
-  it('overlap as boxes do, where they stand upright', () => {
+  it('overlap as upright boxes do when they are upright', () => {
     fc.assert(
       fc.property(box, box, side, (one, other, by) => {
         const quads = [one, other].map((each) => quadOf(IDENTITY, each)) as [never, never];
@@ -27,7 +27,7 @@ describe('turned boxes', () => {
     expect(quadsOverlap(turned, next, 0)).toBe(meet);
   });
 
-  it('do not overlap where only the upright boxes around them do', () => {
+  it('do not overlap when only their bounding boxes do', () => {
     const line = { x: 0, y: 0, width: 100, height: 10 };
     const turned = quadOf(rotation(45), line);
     const beneath = quadOf(translation(40, 0), { x: 0, y: 0, width: 20, height: 20 });

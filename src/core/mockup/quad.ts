@@ -11,8 +11,8 @@ export function quadOf(matrix: Matrix, { x, y, width, height }: Box): Quad {
 }
 
 /**
- * True for quads that share more than `by` px in every direction: no line along a side of either keeps them apart
- * (separating axes; Gottschalk, Lin, Manocha: OBBTree, 1996, §5).
+ * True for quads that share more than `by` px in every direction: no line along a side of either separates
+ * them (separating axes; Gottschalk, Lin, Manocha: OBBTree, 1996, §5).
  */
 export function quadsOverlap(one: Quad, other: Quad, by: number): boolean {
   return [...normalsOf(one), ...normalsOf(other)].every((normal) => {
@@ -21,7 +21,7 @@ export function quadsOverlap(one: Quad, other: Quad, by: number): boolean {
   });
 }
 
-/** Across the sides of a quad, which are two by two alike, of length 1. */
+/** The unit normals of the sides of a quad; opposite sides share one. */
 function normalsOf([corner, next, , last]: Quad): readonly Point[] {
   return [next, last].flatMap(({ x, y }) => {
     const [dx, dy] = [x - corner.x, y - corner.y];

@@ -1,6 +1,6 @@
 /** How letters look, as the mockup asks for it. Sizes in px of the layer's own coordinates. */
 export interface TypeStyle {
-  /** Family names in order of wish, as written, generic names included. */
+  /** Family names in order of preference, as written, generic names included. */
   readonly families: readonly string[];
   readonly size: number;
   /** 1–1000 (CSS Fonts 4, §2.4). */
@@ -45,5 +45,5 @@ export interface FontFace {
   readonly file?: string;
 }
 
-/** How much of what a line is wider lies before the end that it is anchored at, 0–1. */
+/** The share of added width that lies before the anchored end of a line, 0–1. */
 export const SHARE_BEFORE = { start: 0, middle: 0.5, end: 1 } as const;

@@ -4,14 +4,14 @@ import type { Mockup } from './mockup';
 /** Every layer below and including `layer`, parents before children, in drawing order. */
 export function walk(layer: Layer): Layer[] {
   const found: Layer[] = [];
-  gather(layer, found);
+  collect(layer, found);
   return found;
 }
 
-// Into one list: a generator makes an object for each layer, and each stage walks every mockup many times.
-function gather(layer: Layer, into: Layer[]): void {
+// Into one array: a generator allocates for each layer, and each stage walks every mockup many times.
+function collect(layer: Layer, into: Layer[]): void {
   into.push(layer);
-  if (layer.kind === 'group') for (const child of layer.layers) gather(child, into);
+  if (layer.kind === 'group') for (const child of layer.layers) collect(child, into);
 }
 
 /** Every layer of the mockup except the screens' own roots. */

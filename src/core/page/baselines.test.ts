@@ -1,4 +1,4 @@
-import { evenBaselines, evenSpacing, fitLines } from './baselines';
+import { evenBaselines, evenSpacing, shiftToRows } from './baselines';
 
 describe('the line height of even lines', () => {
   // Browsers draw baselines at whole px: 1.5 × 15 px and 1.65 × 13 px, rounded by hand.
@@ -23,31 +23,31 @@ describe('the line height of even lines', () => {
   });
 });
 
-describe('lines of which only the rows of px are known', () => {
+describe('lines known only by their rows of px', () => {
   const drawn = [571, 593, 616, 638];
   const set = evenBaselines(571, 22.5, 4);
 
-  it('are moved to where all of them lie well in their rows', () => {
-    const { phase, nudge } = fitLines(set, drawn);
+  it('are shifted so that all lie well inside their rows', () => {
+    const { phase, baselineOffset } = shiftToRows(set, drawn);
     expect(set.map((y) => Math.round(y + phase))).toEqual(drawn);
-    expect(set.map((y) => Math.round(y + phase + nudge))).toEqual(drawn);
+    expect(set.map((y) => Math.round(y + phase + baselineOffset))).toEqual(drawn);
     expect([0.2, -0.1].map((drift) => set.map((y) => Math.round(y + phase + drift)))).toEqual([drawn, drawn]);
   });
 
-  it('stay where they are when they lie in their rows, or when their places are known', () => {
-    expect(fitLines(evenBaselines(10, 24, 3), [10, 34, 58]).phase).toBe(0);
-    expect(fitLines([10.2, 32.7], [10.2, 32.7]).phase).toBe(0);
+  it('stay where they are when they lie in their rows, or when their places are exact', () => {
+    expect(shiftToRows(evenBaselines(10, 24, 3), [10, 34, 58]).phase).toBe(0);
+    expect(shiftToRows([10.2, 32.7], [10.2, 32.7]).phase).toBe(0);
   });
 
-  it('that lie between two rows are moved off the tie, to the row in which they were drawn', () => {
-    expect(fitLines([10.5, 29.5], [10.5, 29.5]).phase).toBeCloseTo(0.1);
-    expect(fitLines([10.49, 29.49], [10.49, 29.49]).phase).toBeCloseTo(-0.09);
-    expect(fitLines([10.5, 29.5], [10.5, 29.5]).nudge).toBeCloseTo(0.4);
-    expect(fitLines([10.5], [10.5]).phase).toBe(0);
+  it('are shifted off a half px, to the row in which they were drawn', () => {
+    expect(shiftToRows([10.5, 29.5], [10.5, 29.5]).phase).toBeCloseTo(0.1);
+    expect(shiftToRows([10.49, 29.49], [10.49, 29.49]).phase).toBeCloseTo(-0.09);
+    expect(shiftToRows([10.5, 29.5], [10.5, 29.5]).baselineOffset).toBeCloseTo(0.4);
+    expect(shiftToRows([10.5], [10.5]).phase).toBe(0);
   });
 
   it('go to whole px as far as every line stays in its row', () => {
-    expect(fitLines([10.3, 30.3], [10.3, 30.3]).nudge).toBeCloseTo(-0.3);
-    expect(fitLines([10.3, 30.8], [10.3, 30.8]).nudge).toBeCloseTo(-0.2);
+    expect(shiftToRows([10.3, 30.3], [10.3, 30.3]).baselineOffset).toBeCloseTo(-0.3);
+    expect(shiftToRows([10.3, 30.8], [10.3, 30.8]).baselineOffset).toBeCloseTo(-0.2);
   });
 });

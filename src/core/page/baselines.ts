@@ -8,8 +8,8 @@ export function roundedExtents(metrics: FaceMetrics, size: number): Extents {
 }
 
 /**
- * How far the baseline lies below the top of a line of this height, px: the leading is halved above and
- * below the letters (CSS Inline 3, §5.3), and browsers take the upper half down to whole px.
+ * Distance from the top of a line of this height to its baseline, px: half of the leading is above the
+ * letters (CSS Inline 3, §5.3), and browsers round that half down to whole px.
  */
 export function baselineInLine(metrics: FaceMetrics, size: number, lineHeight: number): number {
   const { ascent, descent } = roundedExtents(metrics, size);
@@ -21,53 +21,56 @@ export function evenBaselines(first: number, lineHeight: number, count: number):
   return Array.from({ length: count }, (_, at) => first + lineHeight * at);
 }
 
-/** By how much lines are moved down, px. */
-export interface Fit {
-  /** So that each lies well in the row of px in which it was drawn: as far as it must, or, where those are all that is known, in the middle. */
+/** The downward shift of lines, px. */
+export interface LineShift {
+  /**
+   * The shift that puts each baseline well inside the row of px in which it was drawn: as small as possible,
+   * or to the middle of the row where only rows are known.
+   */
   readonly phase: number;
-  /** From there on, where things stand at coordinates, so that the first lies at a whole px. */
-  readonly nudge: number;
+  /** The further shift, for text at fixed coordinates, that puts the first baseline on a whole px. */
+  readonly baselineOffset: number;
 }
 
-export const UNMOVED: Fit = { phase: 0, nudge: 0 };
+export const NO_SHIFT: LineShift = { phase: 0, baselineOffset: 0 };
 
-/** Px from where a baseline would be rounded to another px. */
+/** Px around a half px in which rounding could go either way. */
 const TIE = 0.1;
 
 /**
- * How lines stay in the rows of px in which they were drawn: browsers draw upright letters at whole px, in SVG and in HTML,
- * and what is lost at every box around must not tip them over.
- * @param set the baselines as they come out, px
- * @param drawn the baselines as they were drawn, px
+ * The shift that keeps lines in the rows of px in which they were drawn. Browsers draw upright letters at
+ * whole px in SVG and in HTML; rounding at each box around must not move them to another row.
+ * @param set the baselines as laid out, px
+ * @param drawn the baselines as drawn, px
  */
-export function fitLines(set: readonly number[], drawn: readonly number[]): Fit {
+export function shiftToRows(set: readonly number[], drawn: readonly number[]): LineShift {
   const strays = drawn.map((baseline, at) => Math.round(baseline) - set[at]!);
   const least = Math.max(...strays) - 0.5 + TIE;
   const most = Math.min(...strays) + 0.5 - TIE;
   const middle = (least + most) / 2;
   const stays = least > most || (least <= 0 && most >= 0);
-  // A single line between two rows goes with what stands beside it.
+  // A single line between two rows follows what stands beside it.
   const nearest = drawn.length === 1 ? 0 : least > 0 ? least : most;
   const phase = stays ? 0 : areWhole(drawn) ? middle : nearest;
   const whole = least > most ? middle : Math.min(Math.max(strays[0]!, least), most);
-  return { phase, nudge: whole - phase };
+  return { phase, baselineOffset: whole - phase };
 }
 
 function areWhole(baselines: readonly number[]): boolean {
   return baselines.every((baseline) => Math.abs(baseline - Math.round(baseline)) <= WHOLE);
 }
 
-/** How far lines may stray from a regular paragraph, px. */
+/** Px by which lines may differ from a regular paragraph. */
 export const STRAY = 0.6;
 /** Common practice, no source: line heights are multiples of a twentieth of the size, or of a quarter of a px. */
 const SHARE_STEP = 1 / 20;
 const PX_STEP = 1 / 4;
-/** How far a coordinate may be from a whole px and still be one. */
+/** Px within which a coordinate counts as whole. */
 const WHOLE = 0.01;
 
 /**
- * Px between even baselines; null when they are not even. Tools that say where letters are drawn have baselines at whole px,
- * of which the steps differ by one: of all line heights that browsers would draw so, the likeliest.
+ * Px between even baselines; null when they are not even. Tools that record rendered positions give baselines
+ * at whole px whose steps differ by one: of the line heights that browsers would round so, the likeliest.
  */
 export function evenSpacing(baselines: readonly number[], size: number): number | null {
   const steps = baselines.slice(1).map((baseline, at) => baseline - baselines[at]!);

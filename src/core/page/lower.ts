@@ -1,19 +1,19 @@
 import type { Measure, Measures } from '../mockup/bounds';
 import type { Report } from '../findings/finding';
 import { sameBox, union, type Box } from '../mockup/box';
-import { differing, withGroups } from '../mockup/differing';
-import { gather } from '../mockup/gather';
+import { changedKeys, withAncestors } from '../mockup/changedKeys';
+import { flatMap } from '../mockup/flatMap';
 import type { GroupLayer, Layer, LayerKey } from '../mockup/layer';
 import { splitName } from '../mockup/layerName';
 import type { Matrix } from '../mockup/matrix';
 import type { Mockup, Screen } from '../mockup/mockup';
-import { lastMade } from '../mockup/remember';
+import { memoizeLast } from '../mockup/memoize';
 import { shadowBearer } from '../look/boxShadows';
 import { isPlain } from '../look/look';
 import type { PicturePlan } from '../pictures/picture';
 import type { Version } from '../sort/decide';
 import type { Decision, Decisions } from '../sort/decision';
-import { dressLook, groupClip } from './dress';
+import { effectsLook, groupClip } from './layerEffects';
 import { lowerShape } from './lowerShape';
 import { lowerText } from './lowerText';
 import { paintedBox, placedBox } from './placed';
@@ -34,13 +34,13 @@ export interface LowerContext {
   readonly measures: Measures;
   readonly decisions: Decisions;
   readonly plan: PicturePlan;
-  /** True where texts are to take the room that they are seen in. */
+  /** True when scaled letters get the size that is visible. */
   readonly flows: boolean;
 }
 
 /**
- * Turns a screen's layers and their decisions into a page tree that follows the groups; places are those of the screen.
- * What nothing else is decided of than the last time stays the same node.
+ * Turns a screen's layers and decisions into a page tree that follows the groups. Places are px of the
+ * screen. A layer whose inputs did not change keeps its node.
  */
 export function lower(context: LowerContext, frame: PageFrame): Page {
   const { key, name, width, height, ground, root } = context.screen;
@@ -51,15 +51,15 @@ export function lower(context: LowerContext, frame: PageFrame): Page {
   };
   // They are changed in place: the last ones hold no longer if this comes to no end.
   lastLowered.delete(context.screen);
-  const children = gather(root.layers, (layer) => lowerLayer(layer, context, lowered) ?? []);
+  const children = flatMap(root.layers, (layer) => lowerLayer(layer, context, lowered) ?? []);
   lastLowered.set(context.screen, { context, nodes: lowered.nodes });
   return { screen: key, name, width, height, ground, frame, children };
 }
 
 interface Lowered {
-  /** The layers to be lowered; null for all. */
+  /** The layers to lower; null for all. */
   readonly changed: ReadonlySet<LayerKey> | null;
-  /** What became of each layer that is shown. */
+  /** The node of each layer, null for one that shows nothing. */
   readonly nodes: Map<LayerKey, PageNode | null>;
 }
 
@@ -68,14 +68,14 @@ const lastLowered = new WeakMap<
   { readonly context: LowerContext; readonly nodes: Lowered['nodes'] }
 >();
 
-/** The layers that become something else than the last time, with the groups around them; null for all. */
+/** The layers whose inputs changed since the last run, with the groups around them; null for all. */
 function changedLayers(now: LowerContext, last: LowerContext): ReadonlySet<LayerKey> | null {
   const isAlike =
     now.measures === last.measures && now.mockup.faces === last.mockup.faces && now.flows === last.flows;
   if (!isAlike) return null;
-  return withGroups(now.screen, [
-    ...differing(last.decisions, now.decisions),
-    ...differing(
+  return withAncestors(now.screen, [
+    ...changedKeys(last.decisions, now.decisions),
+    ...changedKeys(
       last.plan.placed,
       now.plan.placed,
       (one, other) => one.picture === other.picture && sameBox(one.box, other.box, 0),
@@ -83,7 +83,7 @@ function changedLayers(now: LowerContext, last: LowerContext): ReadonlySet<Layer
   ]);
 }
 
-/** The versions of things on a screen as nodes; places are those of the screen. */
+/** The versions of layers on a screen as nodes; places are px of the screen. */
 export function lowerVersions(
   versions: readonly Version[],
   context: LowerContext,
@@ -94,7 +94,7 @@ export function lowerVersions(
     const node = lowerLayer(layer, { ...context, decisions }, { changed: null, nodes: new Map() });
     if (node?.kind !== 'picture') return node ? [{ base, state, node }] : [];
     const rest = context.plan.placed.get(base);
-    // A picture takes the place of one of its size; anything else would be squeezed.
+    // A state picture replaces only a picture of the same size: another one would be squeezed.
     if (rest && rest.box.width === node.place.width && rest.box.height === node.place.height)
       return [{ base, state, node }];
     report('state-picture', layer.key, { state });
@@ -122,9 +122,9 @@ function lowerAnew(layer: Layer, context: LowerContext, lowered: Lowered): PageN
   const shared = () => sharedParts(layer, decision);
   switch (layer.kind) {
     case 'group': {
-      // The shadows of a group around a single box are that box's own.
+      // The shadows of a group around a single box become that box's own.
       const bearer = layer.effects.length > 0 ? shadowBearer(layer) : null;
-      const children = gather(
+      const children = flatMap(
         bearer ? [bearer] : layer.layers,
         (part) => lowerLayer(part, context, lowered) ?? [],
       );
@@ -151,10 +151,10 @@ function lowerAnew(layer: Layer, context: LowerContext, lowered: Lowered): PageN
   }
 }
 
-/** What an edit leaves alone stays the same node. */
-const lastNode = lastMade<Layer, PageNode | null>();
+/** An unchanged layer keeps its node. */
+const lastNode = memoizeLast<Layer, PageNode | null>();
 
-/** What every node takes over from its layer and decision. */
+/** The fields that every node takes from its layer and decision. */
 export type SharedParts = Pick<
   PageNode,
   | 'layer'
@@ -168,7 +168,7 @@ export type SharedParts = Pick<
   | 'slot'
   | 'scroll'
   | 'note'
-  | 'wish'
+  | 'layoutOverride'
 >;
 
 function sharedParts(layer: Layer, decision: Decision): SharedParts {
@@ -186,15 +186,15 @@ function sharedParts(layer: Layer, decision: Decision): SharedParts {
     ...(layer.hints.label !== undefined && { label: layer.hints.label }),
     ...(decision.slot !== null && { slot: decision.slot }),
     ...(decision.scroll !== null && { scroll: decision.scroll }),
-    ...(Object.keys(decision.wish).length > 0 && { wish: decision.wish }),
+    ...(Object.keys(decision.layoutOverride).length > 0 && { layoutOverride: decision.layoutOverride }),
     ...(note !== '' && { note }),
   };
 }
 
-/** A bitmap that is no picture stands for what the program fills in: an empty element of its size. */
+/** A slot bitmap: an empty element of its size, filled by the program. */
 function lowerSlot({ painted }: Measure, shared: SharedParts): BoxNode | null {
   if (!painted) return null;
-  const place: FixedPlace = { kind: 'fixed', ...painted, hugs: false, turn: null };
+  const place: FixedPlace = { kind: 'fixed', ...painted, fitsContent: false, linear: null };
   return { kind: 'box', ...shared, place, look: {}, children: [] };
 }
 
@@ -208,10 +208,10 @@ function lowerPicture(
 ): PictureNode | null {
   const placed = plan.placed.get(layer.key);
   if (!placed) return null;
-  // Of several layers in one picture, each has its opacity and blending inside of it.
+  // A merged picture already contains the opacity and blending of its layers.
   const { opacity, blend } = decision.merge ? NO_DRESS : layer;
-  const look = dressLook({ opacity, blend, effects: [], isolated: false }, matrix);
-  const place: FixedPlace = { kind: 'fixed', ...placed.box, hugs: false, turn: null };
+  const look = effectsLook({ opacity, blend, effects: [], isolated: false }, matrix);
+  const place: FixedPlace = { kind: 'fixed', ...placed.box, fitsContent: false, linear: null };
   const alternative =
     layer.hints.label ??
     (decision.named ? splitName(layer.sourceName ?? '').bare.replace(/[-_]+/g, ' ') : '');
@@ -222,11 +222,11 @@ function lowerPicture(
     look,
     picture: placed.picture,
     alternative,
-    ...(drawsLine(layer) && { lines: true }),
+    ...(drawsLine(layer) && { isConnector: true }),
   };
 }
 
-/** True for a stroke from one point to another, with the point of an arrow or not. */
+/** True for a stroke from one point to another, with or without an arrow head. */
 function drawsLine(layer: Layer): boolean {
   if (layer.kind === 'group') return layer.layers.some(drawsLine);
   if (layer.kind !== 'shape' || !layer.stroke || layer.fill) return false;
@@ -251,14 +251,14 @@ function lowerGroup(
       painted: children.map(paintedBox),
       screen: { x: 0, y: 0, width, height },
     });
-  const look = { ...dressLook(group, matrix), ...cut?.look };
+  const look = { ...effectsLook(group, matrix), ...cut?.look };
   if (isPlain(look) && children.length === 0) return null;
-  const place: FixedPlace = { kind: 'fixed', ...(cut?.box ?? content), hugs: false, turn: null };
-  return namedPicture({ kind: 'box', ...shared, place, look, children });
+  const place: FixedPlace = { kind: 'fixed', ...(cut?.box ?? content), fitsContent: false, linear: null };
+  return nameFromGroup({ kind: 'box', ...shared, place, look, children });
 }
 
-/** The name of a group that holds nothing but a picture is that picture's. */
-function namedPicture(group: BoxNode): BoxNode {
+/** A group around a single picture gives that picture its name. */
+function nameFromGroup(group: BoxNode): BoxNode {
   const { label, ...others } = group;
   const leaves = walkNodes(group.children).filter((node) => node.kind !== 'box');
   const [picture] = leaves;

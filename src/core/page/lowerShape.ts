@@ -7,19 +7,19 @@ import { applyTo, isUniform, isUpright, meanScale, type Matrix } from '../mockup
 import { hasRadii, mapRadii, type Radii, type Radius } from '../mockup/outline';
 import type { Stroke } from '../mockup/paint';
 import { hasBoxShadows } from '../look/boxShadows';
-import { dressLook, elementClip, scaledShadow } from './dress';
-import { wholeHairlines } from './hairlines';
-import { drowned, ringOf, turnedRingOf } from './ring';
+import { effectsLook, elementClip, scaledShadow } from './layerEffects';
+import { widenHairlines } from './hairlines';
+import { borderFillsBox, strokeAsShadow, transformedStrokeAsShadow } from './strokeAsShadow';
 import type { SharedParts } from './lower';
-import type { BoxNode, Place, Turn } from './node';
-import { unturned } from './unturn';
+import type { BoxNode, Place, LinearTransform } from './node';
+import { uprightEquivalent } from './unturn';
 
-/** A shape as an element of its own: its box, and its paints as CSS knows them. */
+/** A shape as a box node: its box, and its paints as CSS draws them. */
 export function lowerShape(drawn: ShapeLayer, drawnMatrix: Matrix, shared: SharedParts): BoxNode | null {
-  const { layer, matrix } = unturned({ layer: drawn, matrix: drawnMatrix });
+  const { layer, matrix } = uprightEquivalent({ layer: drawn, matrix: drawnMatrix });
   const form = boxForm(layer);
   if (!form) return null;
-  // Upright boxes take the scale into their sizes; everything else keeps its own size and is turned.
+  // Upright boxes include the scale in their size; all others keep their size and get a transform.
   const upright = isUpright(matrix) && (isUniform(matrix) || (!layer.stroke && layer.effects.length === 0));
   const inner: Matrix = upright ? matrix : [1, 0, 0, 1, 0, 0];
   const scaled = scaleForm(form, inner);
@@ -32,12 +32,13 @@ export function lowerShape(drawn: ShapeLayer, drawnMatrix: Matrix, shared: Share
   const dressed = (box: Box, width: number): Look => ({
     ...paintLook(layer, form, inner, box, width),
     ...radiiLook(scaled.radii, width - ring, layer.stroke),
-    ...dressShape(layer, inner),
+    ...shapeEffectsLook(layer, inner),
     ...(form.kind === 'box' && form.cut ? {} : clipLook(layer, inner, box)),
   });
-  const look = drowned(outer, dressed(outer, border));
+  const look = borderFillsBox(outer, dressed(outer, border));
   const place = (box: Box): Place => (upright ? placeAt(box) : turnedPlace(box, matrix));
-  const ringed = ring !== 0 ? null : upright ? ringOf(outer, look) : turnedRingOf(outer, look);
+  const ringed =
+    ring !== 0 ? null : upright ? strokeAsShadow(outer, look) : transformedStrokeAsShadow(outer, look);
   if (ringed) {
     const { box, beneath, ...ring } = ringed;
     const { border: _, radii: __, fills = [], ...inside } = dressed(grow(box, -(ring.fillInset ?? 0)), 0);
@@ -46,19 +47,27 @@ export function lowerShape(drawn: ShapeLayer, drawnMatrix: Matrix, shared: Share
     return { kind: 'box', ...shared, place: place(box), look: whole, children: [] };
   }
   if (!upright) return { kind: 'box', ...shared, place: place(outer), look, children: [] };
-  const thin = wholeHairlines({ box: outer, look });
+  const thin = widenHairlines({ box: outer, look });
   return { kind: 'box', ...shared, place: placeAt(thin.box), look: thin.look, children: [] };
 }
 
 function placeAt(box: Box): Place {
-  return { kind: 'fixed', ...box, hugs: false, turn: null };
+  return { kind: 'fixed', ...box, fitsContent: false, linear: null };
 }
 
 /** A box that is turned or slanted about its top left corner. */
 export function turnedPlace(box: Box, matrix: Matrix): Place {
   const corner = applyTo(matrix, { x: box.x, y: box.y });
-  const turn: Turn = [matrix[0], matrix[1], matrix[2], matrix[3]];
-  return { kind: 'fixed', x: corner.x, y: corner.y, width: box.width, height: box.height, hugs: false, turn };
+  const turn: LinearTransform = [matrix[0], matrix[1], matrix[2], matrix[3]];
+  return {
+    kind: 'fixed',
+    x: corner.x,
+    y: corner.y,
+    width: box.width,
+    height: box.height,
+    fitsContent: false,
+    linear: turn,
+  };
 }
 
 function scaleForm({ box, radii }: BoxForm, matrix: Matrix): { box: Box; radii: Radii } {
@@ -125,15 +134,15 @@ function radiiLook(radii: Radii, border: number, stroke: Stroke | null): Look {
   return { radii: mapRadii(radii, out) };
 }
 
-/** Shadows of a box without holes are box shadows; all others follow what is drawn. */
-function dressShape(layer: ShapeLayer, matrix: Matrix): Look {
-  if (layer.effects.length === 0 || !hasBoxShadows(layer)) return dressLook(layer, matrix);
+/** A filled box has box shadows; any other shape has filter shadows. */
+function shapeEffectsLook(layer: ShapeLayer, matrix: Matrix): Look {
+  if (layer.effects.length === 0 || !hasBoxShadows(layer)) return effectsLook(layer, matrix);
   const shadows = layer.effects.flatMap((effect) =>
     effect.kind === 'drop-shadow' || effect.kind === 'inner-shadow'
       ? [{ ...scaledShadow(effect, matrix), inset: effect.kind === 'inner-shadow' }]
       : [],
   );
-  return { ...dressLook({ ...layer, effects: [] }, matrix), shadows: shadows.reverse() };
+  return { ...effectsLook({ ...layer, effects: [] }, matrix), shadows: shadows.reverse() };
 }
 
 function clipLook(layer: ShapeLayer, matrix: Matrix, outer: Box): Look {

@@ -8,19 +8,19 @@ import {
   baselineInLine,
   evenBaselines,
   evenSpacing,
-  fitLines,
-  type Fit,
+  shiftToRows,
+  type LineShift,
   roundedExtents,
   STRAY,
-  UNMOVED,
+  NO_SHIFT,
 } from './baselines';
-import { dressLook, elementClip } from './dress';
+import { effectsLook, elementClip } from './layerEffects';
 import type { SharedParts } from './lower';
-import type { Place, TextNode, TextNodeLine, Turn } from './node';
+import type { Place, TextNode, TextNodeLine, LinearTransform } from './node';
 
 /**
  * A text as a text node whose first baseline falls where it was drawn.
- * @param flows true where its size has to be the one that it is seen in
+ * @param flows true to give scaled letters the size that is visible
  */
 export function lowerText(
   layer: TextLayer,
@@ -40,14 +40,16 @@ export function lowerText(
   const size = main.style.size * scale;
   const plain = regularSpacing(layer, 0, main.style.size);
   const spacing = plain ?? regularSpacing(layer, 1, main.style.size);
-  /** Whether lines are in line only together with the white space that was cut off. */
+  /** True when lines align only if their trailing white space counts. */
   const hangs = plain === null && spacing !== null;
   const extents = roundedExtents(face.metrics, size);
   const lineHeight = spacing === null ? extents.ascent + extents.descent : spacing * scale;
   const baseline = baselineInLine(face.metrics, size, lineHeight);
 
   const left = Math.min(...layer.lines.map((line) => line.x));
-  const rightEdge = Math.max(...layer.lines.map((line) => line.x + line.width + (hangs ? line.hang : 0)));
+  const rightEdge = Math.max(
+    ...layer.lines.map((line) => line.x + line.width + (hangs ? line.trailingSpace : 0)),
+  );
   const start = baked ? applyTo(matrix, { x: left, y: first.baseline }) : { x: left, y: first.baseline };
   const follows = spacing !== null || layer.lines.length === 1;
   const regular = follows && stretch !== null && !hangs;
@@ -55,7 +57,7 @@ export function lowerText(
   const widened = unstretched * across;
   const drawn = baselinesOf(layer, start.y, scale);
   const even = follows ? evenBaselines(start.y, lineHeight, drawn.length) : drawn;
-  const { phase, nudge } = baked ? fitLines(even, drawn) : fitTurned(even, drawn, matrix);
+  const { phase, baselineOffset } = baked ? shiftToRows(even, drawn) : fitTurned(even, drawn, matrix);
   const height = follows ? lineHeight * layer.lines.length : spread(layer.lines) * scale + lineHeight;
   const box = {
     x: start.x,
@@ -63,7 +65,7 @@ export function lowerText(
     width: ((rightEdge - left) * scale) / unstretched,
     height,
   };
-  // A text that starts at its left end needs no width; the others are set within their measured one.
+  // A text that starts at its left end needs no width; others are set within their measured width.
   const hugs = layer.align === 'start' && regular && !layer.rightToLeft;
   const place = baked ? uprightPlace(box, hugs, widened) : turnedText(box, matrix, hugs, widened);
 
@@ -75,26 +77,26 @@ export function lowerText(
     kind: 'text',
     ...shared,
     place,
-    look: { type, ...dressLook(layer, dressed), ...(clip && { clip }) },
+    look: { type, ...effectsLook(layer, dressed), ...(clip && { clip }) },
     baseline,
     extents,
     space: spaceOf(face.metrics, main, scale),
-    nudge,
+    baselineOffset,
     lines: layer.lines.map((line) =>
       lowerLine(line, main, scale, type, regular ? null : { left, first, hangs }),
     ),
-    ...(follows && !regular && { even: true }),
+    ...(follows && !regular && { hasRegularLines: true }),
     ...(alone && layer.align !== 'start' && { anchor: layer.align }),
     faces: [...new Set(layer.lines.flatMap((line) => line.runs.map((run) => run.face)))],
   };
 }
 
-/** Px by which a line may come out longer or shorter without being seen to. */
-const UNSEEN = 0.25;
+/** Px by which the length of a line may be off without being visible. */
+const INVISIBLE = 0.25;
 
 /**
- * How much larger letters are drawn than they are set, and how much wider than that, where that is taken into their size;
- * null where a transform does it.
+ * The scale of the letters' size, and the horizontal stretch beyond it, when both go into the type; null when
+ * a transform does it.
  */
 function scalingOf(
   { lines }: TextLayer,
@@ -107,27 +109,27 @@ function scalingOf(
   const [line, ...more] = lines;
   if (!flows || !line || more.length > 0 || !isUpright(matrix)) return null;
   const [across, down] = [matrix[0], matrix[3]];
-  const isSame = Math.abs(across - down) * line.width <= UNSEEN;
+  const isSame = Math.abs(across - down) * line.width <= INVISIBLE;
   return isSame ? { scale: across, across: 1 } : { scale: down, across: across / down };
 }
 
-/** The same for lines that are turned or scaled: upright ones stay in their rows of px, as those are seen. */
-function fitTurned(set: readonly number[], drawn: readonly number[], matrix: Matrix): Fit {
-  if (!isUpright(matrix)) return UNMOVED;
+/** The same for transformed lines: upright ones stay in their visible rows of px. */
+function fitTurned(set: readonly number[], drawn: readonly number[], matrix: Matrix): LineShift {
+  if (!isUpright(matrix)) return NO_SHIFT;
   const seen = (baselines: readonly number[]) => baselines.map((y) => applyTo(matrix, { x: 0, y }).y);
-  const { phase, nudge } = fitLines(seen(set), seen(drawn));
-  return { phase: 0, nudge: phase + nudge };
+  const { phase, baselineOffset } = shiftToRows(seen(set), seen(drawn));
+  return { phase: 0, baselineOffset: phase + baselineOffset };
 }
 
-/** The scale at which letters look otherwise than letters of the smaller size do. */
-const SMALL = 0.5;
+/** Below this scale, letters rasterise differently from letters of the smaller size. */
+const SMALL_SCALE = 0.5;
 
-/** Browsers draw letters of geometric precision as those of their own size, scaled: not as letters of the size that is seen. */
+/** Letters with geometric precision are drawn at their own size and scaled. */
 function isDrawnSmall({ style }: TextRun, matrix: Matrix): boolean {
-  return style.exact && meanScale(matrix) <= SMALL;
+  return style.exact && meanScale(matrix) <= SMALL_SCALE;
 }
 
-/** How wide a space is between its words, px. */
+/** The width of a word space, px. */
 function spaceOf({ space, unitsPerEm }: FaceMetrics, { style }: TextRun, scale: number): number {
   return ((space / unitsPerEm) * style.size + style.letterSpacing + style.wordSpacing) * scale;
 }
@@ -137,32 +139,39 @@ function baselinesOf({ lines }: TextLayer, first: number, scale: number): readon
 }
 
 /**
- * Where upright letters stand: stretched ones from a whole px on, where browsers put them.
- * @param widened by how much they are stretched
+ * The place of upright letters. Stretched ones start at a whole px, as browsers put them.
+ * @param widened the horizontal stretch
  */
 export function uprightPlace(box: Box, hugs: boolean, widened: number): Place {
-  if (widened === 1) return { kind: 'fixed', ...box, hugs, turn: null };
+  if (widened === 1) return { kind: 'fixed', ...box, fitsContent: hugs, linear: null };
   const x = Math.floor(box.x);
-  return { kind: 'fixed', ...box, x, hugs, turn: [widened, 0, 0, 1], shift: box.x - x };
+  return {
+    kind: 'fixed',
+    ...box,
+    x,
+    fitsContent: hugs,
+    linear: [widened, 0, 0, 1],
+    subpixelShift: box.x - x,
+  };
 }
 
 function turnedText(box: Box, matrix: Matrix, hugs: boolean, widened: number): Place {
   const corner = applyTo(matrix, { x: box.x, y: box.y });
-  const turn: Turn = [matrix[0] * widened, matrix[1] * widened, matrix[2], matrix[3]];
-  return { kind: 'fixed', ...box, x: corner.x, y: corner.y, hugs, turn };
+  const turn: LinearTransform = [matrix[0] * widened, matrix[1] * widened, matrix[2], matrix[3]];
+  return { kind: 'fixed', ...box, x: corner.x, y: corner.y, fitsContent: hugs, linear: turn };
 }
 
-/** The run that sets the line: the largest one, the first among equals. */
+/** The run that sets the line: the largest, the first of equals. */
 function mainRun(layer: TextLayer): TextRun | null {
   let main: TextRun | null = null;
   for (const run of layer.lines.flatMap((line) => line.runs)) {
-    const standing = run.rise === 0;
+    const standing = run.baselineShift === 0;
     if (run.text.trim() !== '' && (!main || (standing && run.style.size > main.style.size))) main = run;
   }
   return main;
 }
 
-/** How much all lines are stretched, when they are alike to half a px; null when they are not. */
+/** The stretch that all lines share, within half a px; null when they differ. */
 function commonStretch({ lines }: TextLayer): number | null {
   const natural = lines.reduce((sum, line) => sum + line.width / line.stretch, 0);
   const stretch = lines.reduce((sum, line) => sum + line.width, 0) / (natural || 1);
@@ -173,16 +182,17 @@ function commonStretch({ lines }: TextLayer): number | null {
 }
 
 /**
- * Px between the baselines of a regular paragraph: even lines, aligned as the text says; null for anything else.
- * @param counted how much of the white space behind the lines counts, 0–1
- * @param size of the letters, in the px of the lines
+ * Px between the baselines of a regular paragraph: even lines, aligned as the text says; null for any other
+ * text.
+ * @param counted the share of the trailing white space that counts, 0–1
+ * @param size font size in px of the lines
  */
 function regularSpacing(layer: TextLayer, counted: 0 | 1, size: number): number | null {
   const [first] = layer.lines;
   if (!first || layer.lines.length < 2) return null;
   const share = SHARE_BEFORE[layer.align];
   const fromLeft = layer.rightToLeft ? 1 - share : share;
-  const anchor = (line: TextLine) => line.x + (line.width + counted * line.hang) * fromLeft;
+  const anchor = (line: TextLine) => line.x + (line.width + counted * line.trailingSpace) * fromLeft;
   const aligned = layer.lines.every((line) => Math.abs(anchor(line) - anchor(first)) <= STRAY);
   return aligned
     ? evenSpacing(
@@ -209,22 +219,22 @@ function lowerLine(
     look: spanLook(run, main, scale, type),
     ...(run.href !== undefined && { href: run.href }),
   }));
-  const [width, hang] = [line.width * scale, line.hang * scale];
-  if (!apart) return { spans, width, hang, at: null };
+  const [width, trailingSpace] = [line.width * scale, line.trailingSpace * scale];
+  if (!apart) return { spans, width, trailingSpace, at: null };
   return {
     spans,
     width,
-    hang,
+    trailingSpace,
     at: {
       x: (line.x - apart.left) * scale,
       y: (line.baseline - apart.first.baseline) * scale,
       stretch: line.stretch,
-      hang: apart.hangs ? hang : 0,
+      trailingSpace: apart.hangs ? trailingSpace : 0,
     },
   };
 }
 
-/** The run's own look; empty when it is that of the text. */
+/** The run's own look; empty when it equals that of the text. */
 function spanLook(run: TextRun, main: TextRun, scale: number, type: TypeLook): Look {
   if (run === main) return {};
   const { keepsSpaces, rightToLeft, outlineFirst } = type;
@@ -256,7 +266,7 @@ function typeLook(
     size: style.size * scale,
     smallCaps: style.smallCaps,
     rightToLeft: layer?.rightToLeft ?? false,
-    rise: layer ? 0 : run.rise * scale,
+    baselineShift: layer ? 0 : run.baselineShift * scale,
     outlineFirst: layer?.strokeFirst ?? false,
     weight: style.weight,
     italic: style.italic,

@@ -1,72 +1,75 @@
 import type { Look } from '../look/look';
 import type { Edges } from '../mockup/box';
 import type { LayerKey } from '../mockup/layer';
-import { gather } from '../mockup/gather';
+import { flatMap } from '../mockup/flatMap';
 import type { Point } from '../mockup/matrix';
 import type { Colour } from '../mockup/paint';
-import { rememberOf } from '../mockup/remember';
+import { memoizeByObject } from '../mockup/memoize';
 import type { FaceId } from '../mockup/type';
-import type { Wish } from '../sort/decision';
+import type { LayoutOverride } from '../sort/decision';
 import type { Role, Scroll, State } from '../sort/vocabulary';
 
-/** The linear part of a transform about the node's top left corner: a turn, slant or stretch. */
-export type Turn = readonly [a: number, b: number, c: number, d: number];
+/** The linear part of a transform about the node's top left corner: rotation, skew and scale. */
+export type LinearTransform = readonly [a: number, b: number, c: number, d: number];
 
-/** A node's box as the mockup has it: px from the padding box of the node around, of what flows px of the screen. */
+/**
+ * The node's box in the mockup: px from the padding box of the parent, for nodes in the flow px of the
+ * screen.
+ */
 interface Geometry {
   readonly x: number;
   readonly y: number;
   readonly width: number;
   readonly height: number;
-  /** True when the content gives the size: width and height are what Orden measured. */
-  readonly hugs: boolean;
-  readonly turn: Turn | null;
+  /** True when the content gives the size; width and height are then measured. */
+  readonly fitsContent: boolean;
+  readonly linear: LinearTransform | null;
   /**
-   * Px by which what is turned, or has stretched lines, is moved to the right as well: browsers drop parts of a px before
-   * they turn.
+   * Further px to the right for transformed nodes and stretched lines: browsers truncate fractions of a px
+   * before the transform.
    */
-  readonly shift?: number;
-  readonly between?: Between;
+  readonly subpixelShift?: number;
+  readonly snapCompensation?: SnapCompensation;
 }
 
-/** What brings a box from the whole px on which browsers draw it to where it is drawn between them. */
-export interface Between {
+/** The transform from the whole px where browsers draw the box to its exact place between px. */
+export interface SnapCompensation {
   readonly move: Point;
   readonly scale: Point;
 }
 
-/** Which edges of the box around a placed node keeps to when that box grows; `both` stretches it. */
-export type Hold = 'start' | 'middle' | 'end' | 'both';
+/** The edges of a growing parent to which a placed node keeps its distance; `both` stretches the node. */
+export type Pin = 'start' | 'middle' | 'end' | 'both';
 
-/** A node that stands at its coordinates. */
+/** A node at fixed coordinates. */
 export interface FixedPlace extends Geometry {
   readonly kind: 'fixed';
-  /** In a box that may grow: what the node keeps its distance to. Absent where boxes have a set size. */
-  readonly holds?: {
-    readonly x: Hold;
-    readonly y: Hold;
-    /** Px from the other edges of the padding box around. */
+  /** The pins in a parent that may grow. Absent where boxes have a fixed size. */
+  readonly pins?: {
+    readonly x: Pin;
+    readonly y: Pin;
+    /** Px from the right and bottom edges of the parent's padding box. */
     readonly right: number;
     readonly bottom: number;
-    /** `hug` for what is as wide as its content, `capped` for words that break where they would be wider than `width`. */
-    readonly wide: 'hug' | 'set' | 'capped';
-    readonly high: High;
+    /** `fit`: the width of the content; `max`: words that wrap at `width`. */
+    readonly widthMode: 'fit' | 'drawn' | 'max';
+    readonly heightMode: HeightMode;
   };
 }
 
 /**
- * How wide a node in the flow is. `hug`: as its content; `set`: as in the mockup, and less where there is no room;
- * `firm`: always as in the mockup; `fill`: what is left;
- * `whole`: all there is; `capped`: all there is, but no more than in the mockup.
+ * The width of a node in the flow. `fit`: of its content; `drawn`: as in the mockup, shrinkable; `rigid`: as
+ * in the mockup, not shrinkable; `rest`: the free width; `full`: all of the width; `max`: all of the width,
+ * at most as in the mockup.
  */
-export type Wide = 'hug' | 'set' | 'firm' | 'fill' | 'whole' | 'capped';
+export type WidthMode = 'fit' | 'drawn' | 'rigid' | 'rest' | 'full' | 'max';
 
-/** How high: as its content, exactly as in the mockup, or at least as high. */
-export type High = 'hug' | 'set' | 'least';
+/** How the height of a node is set. */
+export type HeightMode = 'fit' | 'drawn' | 'min';
 
 export type Align = 'start' | 'middle' | 'end' | 'stretch' | 'baseline';
 
-/** Extra space around a node in the flow, px; null takes all that is free. */
+/** Extra space around a node in the flow, px; null takes all free space. */
 export interface Margin {
   readonly top: number;
   readonly left: number | null;
@@ -76,26 +79,29 @@ export interface Margin {
 
 export const NO_MARGIN: Margin = { top: 0, left: 0, right: 0, bottom: 0 };
 
-/** A node that stands where the layout of the box around puts it. */
+/** A node placed by its parent's layout. */
 export interface FlowPlace extends Geometry {
   readonly kind: 'flow';
-  readonly wide: Wide;
-  readonly high: High;
-  /** Across the direction, where it differs from the box's own. */
+  readonly widthMode: WidthMode;
+  readonly heightMode: HeightMode;
+  /** Alignment across the direction, where it differs from the parent's. */
   readonly align: Align | null;
   readonly margin: Margin;
 }
 
-/** Where a node stands. */
+/** The place of a node. */
 export type Place = FixedPlace | FlowPlace;
 
-/** One column of a grid: px that may shrink to its content, a share of what is left, or as wide as its content. */
+/**
+ * One column of a grid: px that may shrink to the content, a share of the free width, or the width of the
+ * content.
+ */
 export type Track =
-  { readonly kind: 'px'; readonly width: number } | { readonly kind: 'share' } | { readonly kind: 'hug' };
+  { readonly kind: 'px'; readonly width: number } | { readonly kind: 'share' } | { readonly kind: 'fit' };
 
-/** How a box lays out what is inside of it. */
+/** The layout of a box's children. */
 export interface Layout {
-  /** `words`: nothing but letters, which need no order. */
+  /** `words`: inline content only, which needs no flex or grid layout. */
   readonly direction: 'row' | 'column' | 'grid' | 'words';
   /** The columns of a grid; empty for rows and columns. */
   readonly tracks: readonly Track[];
@@ -110,22 +116,24 @@ export interface Layout {
   readonly justify: 'start' | 'middle' | 'end' | 'between';
 }
 
-/** How a node looks while it, or the node around that has the states, is in a state. */
+/** The look of a node while it, or the ancestor that has the states, is in a state. */
 export interface StateLook {
   readonly state: State;
   readonly look: Look;
-  /** The picture, by its name in the plan, that is shown instead of the one at rest; `wrapped` when a link or button is around it. */
+  /**
+   * The picture shown in the state, by its name in the plan; `wrapped` when a link or button is around it.
+   */
   readonly picture?: { readonly name: string; readonly wrapped: boolean };
-  /** Px by which it stands elsewhere than at rest. */
+  /** Px by which the state version stands off from the resting one. */
   readonly shift: { readonly x: number; readonly y: number } | null;
-  /** What tells the node that has the states; null for that node itself. */
+  /** Identifies the ancestor that has the states; null for the node itself. */
   readonly within: string | null;
 }
 
-/** The two screens that a page may be for. */
+/** The two widths that a page may serve. */
 export type Width = 'wide' | 'narrow';
 
-/** How a node that stands on the wide screen is on the narrow one. */
+/** The narrow version of a node that stands on the wide screen. */
 export interface Narrow {
   readonly look: Look;
   readonly place: Place;
@@ -134,7 +142,7 @@ export interface Narrow {
   readonly picture?: string;
 }
 
-/** What a node is to the two screens of a page. */
+/** The relation of a node to the two screens of a page. */
 export type Shared =
   | { readonly kind: 'both'; readonly narrow: Narrow }
   /** Shown on one of them. */
@@ -145,20 +153,20 @@ export type Shared =
 interface NodeBase {
   /** The layer that it comes from. */
   readonly layer: LayerKey;
-  /** Layers that became part of it, such as its backdrop. */
+  /** Layers merged into it, such as its backdrop. */
   readonly merged?: readonly LayerKey[];
   readonly name: string;
-  /** False when Orden made the name up. */
+  /** False when Orden invented the name. */
   readonly named: boolean;
   readonly role: Role;
   /** Class names that a person gave. */
   readonly classes: readonly string[];
   readonly place: Place;
-  /** True for a part of a diagram: in the flow it stays where it was drawn. */
-  readonly drawn?: true;
+  /** True for a part of a diagram: it keeps its coordinates in the flow. */
+  readonly keepsPlace?: true;
   readonly look: Look;
   readonly states?: readonly StateLook[];
-  /** On the page, but not shown at first. */
+  /** On the page, but hidden at first. */
   readonly hidden: boolean;
   readonly href?: string;
   readonly label?: string;
@@ -166,9 +174,9 @@ interface NodeBase {
   readonly slot?: string;
   /** The direction in which the content scrolls. */
   readonly scroll?: Scroll;
-  /** What a person says of its layout. */
-  readonly wish?: Wish;
-  /** A remark for the developer. */
+  /** What a person said about its layout. */
+  readonly layoutOverride?: LayoutOverride;
+  /** A note for the developer. */
   readonly note?: string;
   /** Absent on pages for one screen. */
   readonly shared?: Shared;
@@ -176,14 +184,14 @@ interface NodeBase {
 
 export interface BoxNode extends NodeBase {
   readonly kind: 'box';
-  /** True for a container that no layer stands for: the flow needs it around several. */
-  readonly made?: boolean;
-  /** Absent where everything inside stands at its coordinates. */
+  /** True for a container without a layer of its own. */
+  readonly anonymous?: boolean;
+  /** Absent when the children have fixed coordinates. */
   readonly layout?: Layout;
   readonly children: readonly PageNode[];
 }
 
-/** Letters in one look; what equals the text node's own look is not repeated. */
+/** Letters in one look. Properties equal to the text node's own are not repeated. */
 export interface TextSpan {
   readonly text: string;
   readonly look: Look;
@@ -196,43 +204,43 @@ export interface Extents {
   readonly descent: number;
 }
 
-/** A line of text; `x` and `y` are given when the line stands apart from the regular flow of lines. */
+/** A line of text; `at` is given when the line stands apart from the regular lines. */
 export interface TextNodeLine {
   readonly spans: readonly TextSpan[];
   /** As measured, px. */
   readonly width: number;
-  /** Px of white space behind it that is not drawn. */
-  readonly hang: number;
+  /** Px of trailing white space that is not drawn. */
+  readonly trailingSpace: number;
   readonly at: LinePlace | null;
 }
 
 export interface LinePlace {
   readonly x: number;
   readonly y: number;
-  /** How much wider its letters are drawn than they are. */
+  /** Horizontal stretch of the letters. */
   readonly stretch: number;
-  /** Px behind its last letter that count where it is centred or ends. */
-  readonly hang: number;
+  /** Px of trailing white space that count when the line is centred or right-aligned. */
+  readonly trailingSpace: number;
 }
 
 export interface TextNode extends NodeBase {
   readonly kind: 'text';
   /** Px from its top to the first baseline. */
   readonly baseline: number;
-  /** How far its letters' own box reaches from the baseline, px: what browsers paint behind letters inside a line. */
+  /** The extents of the inline box around the baseline, px: browsers paint inline backgrounds there. */
   readonly extents: Extents;
-  /** Px by which it is moved down where it stands at coordinates, so that its letters lie in the px of the mockup. */
-  readonly nudge: number;
-  /** How wide a space is between its words, px. */
+  /** Px of vertical offset at fixed coordinates that keeps the letters in the mockup's row of px. */
+  readonly baselineOffset: number;
+  /** The width of a word space, px. */
   readonly space: number;
   readonly lines: readonly TextNodeLine[];
-  /** True when its lines follow each other as a paragraph's do, each stretched by itself. */
-  readonly even?: boolean;
-  /** The end of a single line that stays where it is when the words change; absent for its start. */
+  /** True when the lines follow each other as in a paragraph, each with its own stretch. */
+  readonly hasRegularLines?: boolean;
+  /** The end of a single line that stays when the words change; absent for its start. */
   readonly anchor?: 'middle' | 'end';
-  /** In the flow: the room around its words, and where they stand in it. */
+  /** In the flow: the padding around the words, and their alignment in it. */
   readonly layout?: Layout;
-  /** In the flow: whether its lines break where there is room, only where the mockup breaks them, or never. */
+  /** In the flow: whether lines wrap, break only where the mockup breaks them, or never break. */
   readonly wraps?: 'freely' | 'as-drawn' | 'never';
   readonly faces: readonly FaceId[];
 }
@@ -241,12 +249,15 @@ export function lineText({ spans }: TextNodeLine): string {
   return spans.map(({ text }) => text).join('');
 }
 
-/** True where a line ends with the hyphen of a word that goes on in the next: there browsers may break (UAX #14, §5.1, HY). */
+/**
+ * True where a line ends with the hyphen of a word that continues in the next line: browsers may break there
+ * (UAX #14, §5.1, HY).
+ */
 export function breaksWord(line: TextNodeLine, next: TextNodeLine | undefined): boolean {
   return next !== undefined && /\p{L}-$/u.test(lineText(line)) && /^\p{L}/u.test(lineText(next));
 }
 
-/** True for a text with lines that are each drawn wider or narrower by themselves. */
+/** True for a text with lines that are stretched one by one. */
 export function hasStretchedLines(node: PageNode): boolean {
   return node.kind === 'text' && node.lines.some(({ at }) => at !== null && at.stretch !== 1);
 }
@@ -258,8 +269,8 @@ export function isWrapped({ href, role }: PictureNode): boolean {
 
 export interface PictureNode extends NodeBase {
   readonly kind: 'picture';
-  /** True for one that draws a line from one point to another. */
-  readonly lines?: true;
+  /** True for a picture of a line from one point to another. */
+  readonly isConnector?: true;
   /** The picture's name in the plan. */
   readonly picture: string;
   readonly alternative: string;
@@ -267,14 +278,13 @@ export interface PictureNode extends NodeBase {
 
 export type PageNode = BoxNode | TextNode | PictureNode;
 
-/** One screen as a target-neutral tree. */
 /** How a page stands in its window. */
 export interface PageFrame {
   /** From the left edge, or centred and no wider than the mockup. */
   readonly stands: 'left' | 'centred';
-  /** What happens to what lies past the screen's edges. */
+  /** Whether content past the screen's edges is clipped or spills. */
   readonly edge: 'clipped' | 'spilling';
-  /** As high as the screen of the mockup, or as what is on it. */
+  /** As high as the mockup's screen, or as its content. */
   readonly reaches: 'screen' | 'content';
 }
 
@@ -296,7 +306,7 @@ export interface Page {
   /** Absent where everything stands at its coordinates. */
   readonly layout?: Layout;
   readonly children: readonly PageNode[];
-  /** A second screen that it is for, in windows of up to `below` px. */
+  /** The second screen of the page, for windows of up to `below` px. */
   readonly narrow?: Omit<Page, 'children' | 'narrow'> & { readonly below: number };
 }
 
@@ -304,7 +314,7 @@ export interface Page {
 export const ARRANGEMENTS = ['fixed', 'nested', 'flow'] as const;
 export type Arrangement = (typeof ARRANGEMENTS)[number];
 
-/** How a page stands where nobody says otherwise: what flows is as high as its content. */
+/** The default frame: a page in the flow is as high as its content. */
 export function plainFrame(arrangement: Arrangement): PageFrame {
   return { stands: 'left', edge: 'clipped', reaches: arrangement === 'flow' ? 'content' : 'screen' };
 }
@@ -313,72 +323,87 @@ export function plainFrame(arrangement: Arrangement): PageFrame {
 export const UNITS = ['px', 'rem'] as const;
 export type Unit = (typeof UNITS)[number];
 
-/** What a place says beside the numbers that follow from others: equal ones can share a class. */
-export type Standing =
+/** The properties of a place that do not follow from other numbers: equal ones can share a class. */
+export type SharedPlacement =
   | Pick<
       FlowPlace,
-      'kind' | 'wide' | 'high' | 'align' | 'margin' | 'width' | 'height' | 'turn' | 'shift' | 'between'
+      | 'kind'
+      | 'widthMode'
+      | 'heightMode'
+      | 'align'
+      | 'margin'
+      | 'width'
+      | 'height'
+      | 'linear'
+      | 'subpixelShift'
+      | 'snapCompensation'
     >
-  | (Omit<FixedPlace, 'hugs' | 'holds'> & { readonly holds: NonNullable<FixedPlace['holds']> });
+  | (Omit<FixedPlace, 'fitsContent' | 'pins'> & { readonly pins: NonNullable<FixedPlace['pins']> });
 
-/** How a node stands in a box that may grow; null where it has coordinates of its own, or just follows its content. */
-export function standingOf(node: PageNode): Standing | null {
+/** The placement that a class can hold; null for fixed coordinates, or when the content gives everything. */
+export function sharedPlacementOf(node: PageNode): SharedPlacement | null {
   const { place, kind } = node;
   if (place.kind === 'fixed') {
-    const { hugs: _, holds, ...geometry } = place;
-    if (!holds) return null;
-    const width = holds.wide === 'hug' ? 0 : place.width;
-    const height = holds.high === 'hug' ? 0 : place.height;
-    return { ...geometry, width, height, holds };
+    const { fitsContent: _, pins, ...geometry } = place;
+    if (!pins) return null;
+    const width = pins.widthMode === 'fit' ? 0 : place.width;
+    const height = pins.heightMode === 'fit' ? 0 : place.height;
+    return { ...geometry, width, height, pins };
   }
-  const { wide, high, align, margin, turn, shift, between } = place;
-  const sized = wide === 'set' || wide === 'firm' || wide === 'capped';
-  const width = sized && !(kind === 'picture' && wide === 'firm') ? place.width : 0;
-  const height = high === 'hug' ? 0 : place.height;
-  const plain = width === 0 && height === 0 && align === null && turn === null && !between && wide !== 'fill';
+  const { widthMode, heightMode, align, margin, linear, subpixelShift, snapCompensation } = place;
+  const sized = widthMode === 'drawn' || widthMode === 'rigid' || widthMode === 'max';
+  const width = sized && !(kind === 'picture' && widthMode === 'rigid') ? place.width : 0;
+  const height = heightMode === 'fit' ? 0 : place.height;
+  const plain =
+    width === 0 &&
+    height === 0 &&
+    align === null &&
+    linear === null &&
+    !snapCompensation &&
+    widthMode !== 'rest';
   const spaced = margin.top !== 0 || margin.left !== 0 || margin.right !== 0 || margin.bottom !== 0;
-  return plain && !spaced && wide !== 'whole'
+  return plain && !spaced && widthMode !== 'full'
     ? null
     : {
         kind: 'flow',
-        wide,
-        high,
+        widthMode,
+        heightMode,
         align,
         margin,
-        turn,
+        linear,
         width,
         height,
-        ...(turn && shift !== undefined && { shift }),
-        ...(between && { between }),
+        ...(linear && subpixelShift !== undefined && { subpixelShift }),
+        ...(snapCompensation && { snapCompensation }),
       };
 }
 
 /** Every node below and including `nodes`, parents before children, in order. */
 export function walkNodes(nodes: readonly PageNode[]): PageNode[] {
   const found: PageNode[] = [];
-  gatherNodes(nodes, found);
+  appendNodes(nodes, found);
   return found;
 }
 
-/** Every node of a page, parents before children, in order: the stages after the arrangement ask one after the other. */
-export const pageNodes = rememberOf((page: Page): readonly PageNode[] => walkNodes(page.children));
+/** Every node of a page, parents before children, in order. */
+export const pageNodes = memoizeByObject((page: Page): readonly PageNode[] => walkNodes(page.children));
 
 /**
- * Gives what the nodes of some trees say, each before what is in it, in order; what an edit leaves alone is not asked
- * again, nor gone through.
+ * Collects values from the nodes of some trees, parents before children. Unchanged subtrees are answered from
+ * the memo.
  */
-export function gathering<Said>(
+export function collectFromNodes<Said>(
   own: (node: PageNode) => readonly Said[],
 ): (nodes: readonly PageNode[]) => readonly Said[] {
-  const saidBy = rememberOf((node: PageNode): readonly Said[] =>
-    node.kind === 'box' ? [...own(node), ...gather(node.children, saidBy)] : own(node),
+  const saidBy = memoizeByObject((node: PageNode): readonly Said[] =>
+    node.kind === 'box' ? [...own(node), ...flatMap(node.children, saidBy)] : own(node),
   );
-  return (nodes) => gather(nodes, saidBy);
+  return (nodes) => flatMap(nodes, saidBy);
 }
 
-function gatherNodes(nodes: readonly PageNode[], into: PageNode[]): void {
+function appendNodes(nodes: readonly PageNode[], into: PageNode[]): void {
   for (const node of nodes) {
     into.push(node);
-    if (node.kind === 'box') gatherNodes(node.children, into);
+    if (node.kind === 'box') appendNodes(node.children, into);
   }
 }

@@ -28,20 +28,20 @@ function single(content: string): PageNode {
 }
 
 describe('shapes as boxes', () => {
-  it('takes scales into the sizes', () => {
+  it('includes scales in the sizes', () => {
     expect(
       single('<g transform="translate(10 20) scale(2)"><rect x="1" y="1" width="10" height="5" rx="2"/></g>'),
     ).toMatchObject({
-      place: { x: 12, y: 22, width: 20, height: 10, turn: null },
+      place: { x: 12, y: 22, width: 20, height: 10, linear: null },
       look: { radii: [{ x: 4, y: 4 }, {}, {}, {}] },
     });
   });
 
-  it('turns what is turned about its corner', () => {
+  it('transforms a rotated shape about its corner', () => {
     const { place } = single('<rect x="10" y="10" width="20" height="10" transform="rotate(30 10 10)"/>');
     expect([place.x, place.y, place.width, place.height]).toEqual([10, 10, 20, 10]);
     const [cos, sin] = [Math.sqrt(3) / 2, 1 / 2];
-    place.turn!.forEach((value, at) => expect(value).toBeCloseTo([cos, sin, -sin, cos][at]!));
+    place.linear!.forEach((value, at) => expect(value).toBeCloseTo([cos, sin, -sin, cos][at]!));
   });
 
   // By hand: quarters and mirrors of a 20 × 10 box about its corner at (100, 50), and where its rounded top left corner goes.
@@ -56,8 +56,8 @@ describe('shapes as boxes', () => {
     const node = single(
       `<path d="M4 0H20V10H0V4A4 4 0 0 1 4 0Z" fill="#147" transform="translate(100 50) ${transform}"/>`,
     );
-    const { x, y, width, height, turn } = node.place;
-    expect(turn).toBeNull();
+    const { x, y, width, height, linear } = node.place;
+    expect(linear).toBeNull();
     [x, y, width, height].forEach((value, at) => expect(value).toBeCloseTo(Object.values(box)[at]!));
     const rounded = node.look.radii!.map((radius) => radius.x > 0 && radius.y > 0);
     expect(rounded).toEqual([0, 1, 2, 3].map((at) => at === corner));
@@ -68,10 +68,10 @@ describe('shapes as boxes', () => {
       `<linearGradient id="g" gradientUnits="userSpaceOnUse" x1="0" y1="0" x2="20" y2="0"><stop stop-color="#fff"/><stop offset="1" stop-color="#000"/></linearGradient>
 <rect width="20" height="10" fill="url(#g)" transform="translate(100 50) rotate(90)" style="filter: drop-shadow(3px 0 2px #000)"/>`,
     );
-    expect(place.turn).toBeNull();
+    expect(place.linear).toBeNull();
     const [fill] = look.fills!;
     const [shadow] = look.shadows!;
-    // By hand: what ran to the right runs down.
+    // By hand: a gradient that ran to the right runs down.
     expect(fill).toMatchObject({ kind: 'linear', width: 10, height: 20 });
     if (fill?.kind === 'linear') {
       expect(fill.to.x - fill.from.x).toBeCloseTo(0);
@@ -81,7 +81,7 @@ describe('shapes as boxes', () => {
     expect(shadow!.dy).toBeCloseTo(3);
   });
 
-  it('draws the border of a turned box as a ring where it is a part of a px wide', () => {
+  it('draws the border of a transformed box as a shadow when its width is fractional', () => {
     const turned = (width: number) =>
       single(
         `<rect width="40" height="20" rx="6" fill="#fff" stroke="#000" stroke-width="${width}" transform="translate(50 50) rotate(30)"/>`,
@@ -94,7 +94,7 @@ describe('shapes as boxes', () => {
     expect(look.radii![0]).toEqual({ x: 4.75, y: 4.75 });
   });
 
-  it('lays a border half outside of the outline, and its corners too', () => {
+  it('centres a border on the outline, and its corners too', () => {
     expect(
       single('<rect x="10.5" y="10.5" width="19" height="9" rx="3" fill="#fff" stroke="#000"/>'),
     ).toMatchObject({
@@ -103,7 +103,7 @@ describe('shapes as boxes', () => {
     });
   });
 
-  it('draws a stroke along whole px around content as a line on either side', () => {
+  it('draws a stroke on whole px around content as a shadow on either side', () => {
     const card = (rects: string) =>
       nodes(readInside(`<g id="card">${rects}<text x="30" y="40">Sund</text></g>`)).find(
         ({ name }) => name === 'card',
@@ -144,7 +144,7 @@ describe('shapes as boxes', () => {
     });
   });
 
-  it('says where CSS rounds a border', () => {
+  it('reports where CSS rounds a border', () => {
     const { findings } = convertReading(
       readInside(
         '<rect id="a" x="9" y="9" width="30" height="20" fill="#fff" stroke="#eee" stroke-width="1.5"/>',
@@ -153,23 +153,23 @@ describe('shapes as boxes', () => {
     expect(findings).toEqual([{ code: 'stroke-inexact', layer: '/test/a', data: { width: 1.5 } }]);
   });
 
-  it('stretches a border of a part of a px to its width', () => {
+  it('stretches a border with a fractional width to its width', () => {
     const { place, look } = single(
       '<rect x="10" y="10" width="30" height="20" fill="none" stroke="#000" stroke-width="1.5"/>',
     );
     expect(look.border?.width).toBe(1.5);
-    const { between, x, y, width, height } = place;
+    const { snapCompensation, x, y, width, height } = place;
     expect([x, y]).toEqual([9, 9]);
-    expect([x + between!.move.x, y + between!.move.y]).toEqual([9.25, 9.25]);
-    expect([width * between!.scale.x, height * between!.scale.y]).toEqual([31.5, 21.5]);
-    // Browsers draw two px; stretched, they are as wide as drawn, but for what whole sizes cost.
-    expect(2 * between!.scale.x).toBeCloseTo(1.5, 1);
+    expect([x + snapCompensation!.move.x, y + snapCompensation!.move.y]).toEqual([9.25, 9.25]);
+    expect([width * snapCompensation!.scale.x, height * snapCompensation!.scale.y]).toEqual([31.5, 21.5]);
+    // Browsers draw two px; scaled, the border has its drawn width except for the rounding of the box.
+    expect(2 * snapCompensation!.scale.x).toBeCloseTo(1.5, 1);
   });
 
-  it('draws a seen stroke between two px as a line on either side of its middle, where that is on whole px', () => {
+  it('draws a visible stroke between two px as a line on either side of its middle, when that is on whole px', () => {
     const { place, look } = single('<rect x="10" y="10" width="30" height="20" fill="#00f" stroke="#000"/>');
     expect(place).toMatchObject({ x: 10, y: 10, width: 30, height: 20 });
-    expect(place.between).toBeUndefined();
+    expect(place.snapCompensation).toBeUndefined();
     expect(look.shadows).toMatchObject([
       { inset: true, spread: 0.5 },
       { inset: false, spread: 0.5, deviation: 0 },
@@ -179,13 +179,13 @@ describe('shapes as boxes', () => {
   it('draws one whose middle is between two px as a shadow around the fill', () => {
     expect(single('<rect x="10.25" y="10" width="30" height="20" fill="#00f" stroke="#000"/>')).toMatchObject(
       {
-        place: { x: 10, y: 10, width: 29, height: 19, between: { move: { x: 0.75, y: 0.5 } } },
+        place: { x: 10, y: 10, width: 29, height: 19, snapCompensation: { move: { x: 0.75, y: 0.5 } } },
         look: { shadows: [{ inset: false, spread: 1, deviation: 0 }] },
       },
     );
   });
 
-  it('draws half of a stroke that one sees through over the fill, half around it', () => {
+  it('draws half of a translucent stroke over the fill, and half around it', () => {
     expect(
       single(
         '<rect x="10" y="10" width="30" height="20" rx="4" fill="#00f" stroke="#000" stroke-width="2" stroke-opacity=".5"/>',
@@ -202,7 +202,7 @@ describe('shapes as boxes', () => {
     });
   });
 
-  it('draws a stroke that one sees through around a circle in one piece, and the fill up to its middle', () => {
+  it('draws a translucent stroke around a circle in one piece, and the fill up to its middle', () => {
     expect(
       single(
         '<circle cx="40" cy="40" r="30" fill="#000" stroke="#0f0" stroke-opacity=".5" stroke-width="4"/>',
@@ -213,9 +213,9 @@ describe('shapes as boxes', () => {
     });
   });
 
-  it('lets browsers round edges that differ too little to be seen', () => {
+  it('lets browsers round edges whose difference is invisible', () => {
     expect(
-      single('<rect x="10.3" y="10.4" width="30" height="20" fill="#eee"/>').place.between,
+      single('<rect x="10.3" y="10.4" width="30" height="20" fill="#eee"/>').place.snapCompensation,
     ).toBeUndefined();
   });
 
@@ -231,7 +231,7 @@ describe('shapes as boxes', () => {
     ]);
   });
 
-  it('makes a drop shadow of a full box its box shadow, and filters anything else', () => {
+  it('makes a drop shadow of a full box a box shadow, and filters any other shape', () => {
     const filter = '<filter id="f"><feDropShadow dx="1" dy="2" stdDeviation="3"/></filter>';
     expect(single(`${filter}<rect width="9" height="9" filter="url(#f)"/>`).look.shadows).toMatchObject([
       { dx: 1, dy: 2, deviation: 3 },
@@ -241,7 +241,7 @@ describe('shapes as boxes', () => {
     ).toMatchObject([{ kind: 'drop-shadow' }]);
   });
 
-  it('cuts by a path only where something is cut off', () => {
+  it('clips by a path only where something is cut off', () => {
     const clip = (width: number) =>
       `<clipPath id="c"><rect width="${width}" height="50"/></clipPath><rect width="20" height="20" clip-path="url(#c)"/>`;
     expect(single(clip(30)).look.clip).toBeUndefined();
@@ -262,24 +262,24 @@ describe('texts', () => {
   });
 
   // hhea of Commissioner 400: ascent 1.017, descent 0.206 of an em; read from the font file.
-  it('keeps the size of letters that are drawn small by geometry, where it need not flow', () => {
+  it('keeps the size of letters with geometric precision that are scaled down, outside the flow', () => {
     const text =
       '<text transform="scale(.1)" x="100" y="200" font-size="110" text-rendering="geometricPrecision">Sund</text>';
     const [placed, flowing] = (['nested', 'flow'] as const).map((arrangement) =>
       nodes(readInside(text), arrangement).find(({ kind }) => kind === 'text'),
     );
-    expect(placed).toMatchObject({ look: { type: { size: 110 } }, place: { turn: [0.1, 0, 0, 0.1] } });
-    expect(flowing).toMatchObject({ look: { type: { size: 11 } }, place: { turn: null } });
+    expect(placed).toMatchObject({ look: { type: { size: 110 } }, place: { linear: [0.1, 0, 0, 0.1] } });
+    expect(flowing).toMatchObject({ look: { type: { size: 11 } }, place: { linear: null } });
   });
 
-  it('takes scales that differ into letters of their height, squeezed across, where they flow', () => {
+  it('turns uneven scales into letters of their height, squeezed horizontally, in the flow', () => {
     const text =
       '<g transform="scale(.5 1)"><text x="40" y="20" font-size="20" font-family="Commissioner">To Sund</text></g>';
     const flowing = nodes(readInside(text), 'flow').find(({ kind }) => kind === 'text');
-    expect(flowing).toMatchObject({ look: { type: { size: 20 } }, place: { turn: [0.5, 0, 0, 1] } });
+    expect(flowing).toMatchObject({ look: { type: { size: 20 } }, place: { linear: [0.5, 0, 0, 1] } });
   });
 
-  it('keeps scaled letters in the row of px in which they are seen', () => {
+  it('keeps scaled letters in their visible row of px', () => {
     const [node] = nodes(
       readInside(
         '<text transform="scale(.1)" x="100" y="175" font-size="110" text-rendering="geometricPrecision">Sund</text>',
@@ -288,7 +288,7 @@ describe('texts', () => {
     );
     // Browsers draw a baseline at 17.5 px in the row of 18 (seen in Chromium), and would the next hair above in that of 17.
     if (node?.kind !== 'text') throw new Error('No text was made.');
-    const seen = 17.5 + node.nudge;
+    const seen = 17.5 + node.baselineOffset;
     expect(Math.round(seen - 0.09)).toBe(18);
     expect(seen).toBeLessThan(18.4);
   });
@@ -311,19 +311,19 @@ describe('texts', () => {
     expect(node!.kind === 'text' && node!.lines.map((line) => line.at)).toEqual([null, null, null]);
   });
 
-  it('places lines apart when they are not even', () => {
+  it('places lines one by one when they are uneven', () => {
     const [node] = nodes(
       readInside(
         '<text font-family="Aleo" font-size="10"><tspan x="5" y="20">a</tspan><tspan x="9" y="35">b</tspan></text>',
       ),
     );
     expect(node!.kind === 'text' && node!.lines.map((line) => line.at)).toEqual([
-      { x: 0, y: 0, stretch: 1, hang: 0 },
-      { x: 4, y: 15, stretch: 1, hang: 0 },
+      { x: 0, y: 0, stretch: 1, trailingSpace: 0 },
+      { x: 4, y: 15, stretch: 1, trailingSpace: 0 },
     ]);
   });
 
-  it('centres lines together with the space behind them, where the file has them so', () => {
+  it('centres lines together with the trailing space, where the file has them so', () => {
     const line = (x: number, y: number, width: number, text: string) =>
       `<tspan xml:space="preserve" x="${x}" y="${y}" textLength="${width}" lengthAdjust="spacingAndGlyphs">${text}</tspan>`;
     const [node] = nodes(
@@ -332,11 +332,14 @@ describe('texts', () => {
       ),
       'flow',
     );
-    expect(node).toMatchObject({ even: true, look: { type: { align: 'middle', lineHeight: 15 } } });
+    expect(node).toMatchObject({
+      hasRegularLines: true,
+      look: { type: { align: 'middle', lineHeight: 15 } },
+    });
     const [first, second] = node!.kind === 'text' ? node!.lines : [];
-    expect(first!.width + first!.at!.hang).toBeCloseTo(80);
-    expect(first!.at!.hang).toBeGreaterThan(1);
-    expect(second!.at).toMatchObject({ x: 25, hang: 0 });
+    expect(first!.width + first!.at!.trailingSpace).toBeCloseTo(80);
+    expect(first!.at!.trailingSpace).toBeGreaterThan(1);
+    expect(second!.at).toMatchObject({ x: 25, trailingSpace: 0 });
     expect(node!.place).toMatchObject({ x: 60, width: 80 });
   });
 
@@ -371,7 +374,7 @@ describe('arrangements', () => {
     expect(first).toMatchObject({ name: 'a', place: { x: 0, y: 0 } });
   });
 
-  it('fixed: keeps only groups that do something', () => {
+  it('fixed: keeps only groups that affect their content', () => {
     expect(nodes(reading, 'fixed').map((node) => [node.name, node.place.x])).toEqual([
       ['card', 10],
       ['box', 0],
@@ -389,7 +392,7 @@ describe('arrangements', () => {
     expect(a!.place).toMatchObject({ x: 9, y: 9 });
   });
 
-  it('lets wrappers without a purpose vanish', () => {
+  it('drops wrappers without a purpose', () => {
     expect(
       nodes(
         readInside(
@@ -408,7 +411,7 @@ describe('arrangements', () => {
       tags,
     ).find(({ layer }) => layer.endsWith('/g'));
 
-  it('cuts off shadows, and what a stroke between two px paints outside', () => {
+  it('clips shadows, and the outer half of a stroke between two px', () => {
     const cut = (inside: string) => cutBy('', inside);
     const box = { place: { x: 8, y: 8, width: 80, height: 40 }, look: { clip: { kind: 'box' } } };
     expect(cut('<rect x="8" y="8" width="80" height="40" fill="#fff" stroke="#246"/>')?.look).toMatchObject({
@@ -421,7 +424,7 @@ describe('arrangements', () => {
     expect(cut('<rect x="9" y="9" width="70" height="30" fill="#fff"/>')?.look.clip).toBeUndefined();
   });
 
-  it('keeps the inner half of a stroke along whose middle it is cut', () => {
+  it('keeps the inner half of a stroke that is clipped along its middle', () => {
     const cut = (stroke: number) =>
       nodes(
         readInside(
@@ -445,9 +448,9 @@ describe('arrangements', () => {
     expect(Object.keys(framed?.look ?? {})).toEqual(['fills', 'radii']);
     const shaded = cut('x="8" y="8" width="80" height="40" rx="5" filter="url(#f)"');
     expect(Object.keys(shaded?.look ?? {})).toEqual(['fills', 'radii']);
-    // Half a px of a dark border is seen.
+    // Half a px of a dark border is visible.
     expect(cut('x="8" y="8" width="80" height="40" rx="5" stroke="#246"')?.look.shadows).toBeDefined();
-    // Sharp corners stand out behind the round ones of the clip only where the clip is sharper than they are.
+    // Sharp corners show behind the round ones of the clip only when the clip is sharper.
     expect(cut('x="7" y="7" width="82" height="42" rx="20" stroke="#246"')?.look.clip).toBeDefined();
   });
 
@@ -464,7 +467,7 @@ describe('arrangements', () => {
     expect(cutBy('', idle, { [layer]: { scroll: 'y' } })).toMatchObject({ scroll: 'y', look });
   });
 
-  it('has no clip where each thing in it lies in a box of its own of the clip', () => {
+  it('has no clip where each part lies inside a box of the clip', () => {
     const cut = (width: number) =>
       nodes(
         readInside(
@@ -475,7 +478,7 @@ describe('arrangements', () => {
     expect(cut(40)).toMatchObject({ kind: 'path' });
   });
 
-  it('reaches no further than what it cuts where a clip would lie over other things', () => {
+  it('clips no more than its content needs where a clip would lie over other nodes', () => {
     const cut = (y: number) =>
       nodes(
         readInside(
@@ -485,7 +488,7 @@ describe('arrangements', () => {
     expect(cut(30)).toMatchObject({ x: 12, y: 30, width: 48, height: 38 });
   });
 
-  it('a blurred shape out of which the box that throws it is cut is a shadow', () => {
+  it('a blurred shape clipped to the outside of its caster is a shadow', () => {
     const shade =
       '<filter id="b"><feGaussianBlur stdDeviation="4"/></filter><mask id="m" maskUnits="userSpaceOnUse" x="-40" y="-40" width="300" height="200"><rect x="-40" y="-40" width="300" height="200" fill="white"/><rect x="10" y="10" width="60" height="40" rx="6" fill="black"/></mask><g mask="url(#m)"><rect x="10" y="14" width="60" height="40" rx="6" fill-opacity=".2" filter="url(#b)"/></g>';
     const [card, ...others] = nodes(
@@ -496,12 +499,12 @@ describe('arrangements', () => {
       place: { x: 10, y: 10, width: 60, height: 40 },
       look: { shadows: [{ inset: false, dx: 0, dy: 4, deviation: 4, colour: { alpha: 0.2 } }] },
     });
-    // The box that throws it cuts it off again.
+    // The clip removes the shadow again.
     const picture = `<clipPath id="c"><rect x="10" y="10" width="60" height="40" rx="6"/></clipPath><g id="g" clip-path="url(#c)">${shade}<rect x="0" y="0" width="90" height="50" fill="#246"/><rect x="20" y="20" width="9" height="9"/></g>`;
     expect(JSON.stringify(nodes(readInside(picture)))).not.toContain('deviation');
   });
 
-  it('what is alone in a group wears the opacity that lies over it', () => {
+  it('a single child takes the opacity of its group', () => {
     const [only, ...others] = nodes(
       readInside('<g id="faded" opacity=".5"><rect id="a" width="9" height="9"/></g>'),
     );
@@ -509,7 +512,7 @@ describe('arrangements', () => {
     expect(only).toMatchObject({ look: { opacity: 0.5 }, merged: [expect.stringContaining('faded')] });
   });
 
-  it('a box whose only thing is a clip by the same box cuts by itself', () => {
+  it('a box whose only child is a clip by the same box clips by itself', () => {
     const found = nodes(
       readInside(
         '<clipPath id="c"><rect x="8" y="8" width="40" height="40" rx="20"/></clipPath><g id="face"><rect x="8" y="8" width="40" height="40" rx="20" fill="#eee"/><g clip-path="url(#c)"><rect x="8" y="8" width="40" height="20"/><rect x="8" y="30" width="40" height="20"/></g></g>',
@@ -519,7 +522,7 @@ describe('arrangements', () => {
     expect(found).toHaveLength(3);
   });
 
-  it('is cut by the part of its mask that lies over it, as a box', () => {
+  it('is clipped by the box of the mask that lies over it', () => {
     const masked = (parts: string) =>
       nodes(
         readInside(
@@ -549,7 +552,7 @@ describe('arrangements', () => {
     expect(group!.look).toEqual({ opacity: 0.5 });
   });
 
-  it('lets a stray speck stick out of its group', () => {
+  it('lets a stray speck overflow its group', () => {
     const group = (tip: string) =>
       nodes(
         readInside(
@@ -557,12 +560,12 @@ describe('arrangements', () => {
         ),
       ).find(({ layer }) => layer.endsWith('/menu'))!.place;
     expect(group('<circle cx="5" cy="5" r="2.5"/>')).toMatchObject({ x: 60, y: 40, width: 90, height: 20 });
-    // In line with the others it is one of them.
+    // Aligned with the others it is one of them.
     expect(group('<circle cx="5" cy="50" r="2.5"/>')).toMatchObject({ x: 2.5, width: 147.5 });
     expect(group('<rect width="12" height="12"/>')).toMatchObject({ x: 0, y: 0 });
   });
 
-  it('is no group where it clips nothing but the box that it cuts by', () => {
+  it('is no group when it clips only the box that it is clipped by', () => {
     const clipped = (width: number) =>
       nodes(
         readInside(
@@ -618,7 +621,7 @@ describe('tags on the page', () => {
     '<rect id="a" width="9" height="9"/><rect id="b" x="20" width="9" height="9" display="none"/>',
   );
 
-  it('leaves out what is aside, and keeps what starts hidden', () => {
+  it('leaves out layers that are aside, and keeps layers that start hidden', () => {
     const page = nodes(reading, 'nested', { '/test/a': { outcome: 'aside' }, '/test/b': { hidden: true } });
     expect(page.map((node) => [node.name, node.hidden])).toEqual([['b', true]]);
   });

@@ -2,23 +2,23 @@ import { BLUR_REACH } from '../mockup/bounds';
 import { boxAround, grow, moveBox, transformBox, union, type Box } from '../mockup/box';
 import type { Shadow } from '../mockup/layer';
 import { quadOf, type Quad } from '../mockup/quad';
-import type { PageNode, Place, Turn } from './node';
+import type { PageNode, Place, LinearTransform } from './node';
 
 /** The upright box that a place covers. */
-export function placedBox({ x, y, width, height, turn, shift = 0 }: Place): Box {
-  if (!turn) return { x, y, width, height };
-  return transformBox([...turn, x + shift, y], { x: 0, y: 0, width, height });
+export function placedBox({ x, y, width, height, linear, subpixelShift = 0 }: Place): Box {
+  if (!linear) return { x, y, width, height };
+  return transformBox([...linear, x + subpixelShift, y], { x: 0, y: 0, width, height });
 }
 
 /** The corners of what a place covers. */
-export function placedQuad({ x, y, width, height, turn, shift = 0 }: Place): Quad {
-  return quadOf([...(turn ?? NO_TURN), x + shift, y], { x: 0, y: 0, width, height });
+export function placedQuad({ x, y, width, height, linear, subpixelShift = 0 }: Place): Quad {
+  return quadOf([...(linear ?? NO_TURN), x + subpixelShift, y], { x: 0, y: 0, width, height });
 }
 
 /** The linear part of no transform. */
-export const NO_TURN: Turn = [1, 0, 0, 1];
+export const NO_TURN: LinearTransform = [1, 0, 0, 1];
 
-/** The box around all that a node paints, with its shadows and blurs and those of what it holds, px of the screen. */
+/** The box around all that a node and its content paint, with shadows and blurs, px of the screen. */
 export function paintedBox(node: PageNode): Box {
   const { shadows = [], filters = [], clip } = node.look;
   const own = placedBox(node.place);

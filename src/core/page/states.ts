@@ -11,8 +11,8 @@ export interface StateNode {
 }
 
 /**
- * Gives nodes the looks of their states: part by part, where base and version are built alike. What tells the node with
- * the states is its look in all of them, so that all of one kind share their classes.
+ * Adds state looks to nodes, part by part where base and version have the same structure. Nodes with the same
+ * states get the same key, so that they share their classes.
  */
 export function withStates(nodes: readonly PageNode[], versions: readonly StateNode[]): readonly PageNode[] {
   if (versions.length === 0) return nodes;
@@ -22,7 +22,7 @@ export function withStates(nodes: readonly PageNode[], versions: readonly StateN
     const inside = node.kind === 'box' ? { ...node, children: node.children.map(dress) } : node;
     const own = byBase.get(node.layer);
     if (!own) return inside;
-    const mark = stateMark(
+    const mark = statesKey(
       node.look,
       own.map(({ state, node: version }) => ({ state, look: version.look })),
     );
@@ -34,19 +34,19 @@ export function withStates(nodes: readonly PageNode[], versions: readonly StateN
   return nodes.map(dress);
 }
 
-/** What tells the nodes of one kind that have states: their looks. */
-export function stateMark(look: Look, states: readonly Pick<StateLook, 'state' | 'look'>[]): string {
+/** The key that identifies nodes with the same states: their looks as text. */
+export function statesKey(look: Look, states: readonly Pick<StateLook, 'state' | 'look'>[]): string {
   return JSON.stringify([look, states.map((each) => [each.state, each.look])]);
 }
 
-/** The picture that a version shows instead of the one at rest. */
+/** The picture that the version shows instead of the resting one. */
 function otherPicture(base: PageNode, version: PageNode): StateLook['picture'] | null {
   if (base.kind !== 'picture' || version.kind !== 'picture' || base.picture === version.picture) return null;
   return { name: version.picture, wrapped: isWrapped(base) };
 }
 
-/** Px that count as standing elsewhere. */
-const MOVED = 0.5;
+/** Px up to which a version counts as standing at the same place. */
+const SAME_PLACE = 0.5;
 
 function pair(
   base: PageNode,
@@ -55,9 +55,9 @@ function pair(
   within: string | null,
   mark: string,
 ): PageNode {
-  // A version as a whole stands where its base does.
+  // A version as a whole stands at the place of its base.
   const [x, y] = [version.place.x - base.place.x, version.place.y - base.place.y];
-  const isMoved = within !== null && (Math.abs(x) > MOVED || Math.abs(y) > MOVED);
+  const isMoved = within !== null && (Math.abs(x) > SAME_PLACE || Math.abs(y) > SAME_PLACE);
   const picture = otherPicture(base, version);
   const look: StateLook = {
     state,

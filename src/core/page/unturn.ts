@@ -10,10 +10,10 @@ interface Drawn {
 }
 
 /**
- * A shape that was mirrored or turned by quarters, as an upright one that looks the same: drawing programs save it turned,
- * nobody would write it so. Anything else stays as it is.
+ * A mirrored or quarter-turned shape as an upright one that looks the same. Drawing programs save such shapes
+ * with a transform that no developer would write. Other shapes stay unchanged.
  */
-export function unturned(drawn: Drawn): Drawn {
+export function uprightEquivalent(drawn: Drawn): Drawn {
   const { layer, matrix } = drawn;
   const found = isUpright(matrix) ? null : quartered(matrix);
   if (!found || layer.clip?.kind === 'defined') return drawn;

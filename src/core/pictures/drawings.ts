@@ -7,19 +7,19 @@ import { walk } from '../mockup/walk';
 import type { Decisions } from '../sort/decision';
 import { asPicture, bare, standaloneSvg, type PlacedLayer, type StandaloneOptions } from './standaloneSvg';
 
-/** What a drawing of a screen shows. */
+/** The kinds of drawings of a screen. */
 export const DRAWINGS = ['all', 'hidden', 'pictures', 'layers'] as const;
 export type DrawingKind = (typeof DRAWINGS)[number];
 
-/** Px around the screen that a drawing shows beside it: what lies past the edge. */
+/** Px around the screen that a drawing shows. */
 export const BLEED = 200;
 
-/** The part of the screen's plane that its drawings show, px. */
+/** The area of a screen's drawings, px. */
 export function drawingBox({ width, height }: Pick<Screen, 'width' | 'height'>): Box {
   return grow({ x: 0, y: 0, width, height }, BLEED);
 }
 
-/** Single layers at their place on empty ground, whatever is around or over them. */
+/** Single layers at their place on empty ground, without their surroundings. */
 export function layersDrawing(
   screen: Screen,
   keys: ReadonlySet<LayerKey>,
@@ -36,7 +36,10 @@ export function layersDrawing(
   return standaloneSvg(placed, drawingBox(screen), options);
 }
 
-/** Single layers as the picture that they become: as large as what they paint, one alone at full opacity; null for nothing. */
+/**
+ * Single layers as the picture that they become: of the size that they paint, one alone at full opacity; null
+ * for nothing.
+ */
 export function pictureDrawing(
   screen: Screen,
   keys: ReadonlySet<LayerKey>,
@@ -57,7 +60,7 @@ export function pictureDrawing(
   return standaloneSvg(placed, snapOut(painted), options);
 }
 
-/** The whole screen with what lies past its edge; `withHidden` shows hidden layers too. */
+/** The whole screen with content past its edges; `withHidden` shows hidden layers. */
 export function screenDrawing(
   { root, ...screen }: Screen,
   withHidden: boolean,
@@ -79,10 +82,10 @@ export function pictureKeys(screen: Screen, decisions: Decisions): ReadonlySet<L
   return keys;
 }
 
-/** Parts that a small picture may have; more cannot be told apart in it. */
+/** The most parts of a thumbnail; more could not be distinguished. */
 const MOST_PARTS = 300;
 
-/** One layer alone, as large as what it paints; null for what paints nothing or has too many parts to be told small. */
+/** One layer alone, of the size that it paints; null when it paints nothing or has too many parts. */
 export function layerDrawing(layer: Layer, measures: Measures, options: StandaloneOptions): string | null {
   const measure = measures.get(layer.key);
   if (!measure?.painted) return null;

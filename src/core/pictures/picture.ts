@@ -1,10 +1,10 @@
 import type { Box } from '../mockup/box';
 import type { LayerKey } from '../mockup/layer';
-import { rememberOf } from '../mockup/remember';
+import { memoizeByObject } from '../mockup/memoize';
 
 export type PictureFormat = 'svg' | 'png';
 
-/** One file that a picture gives. Sizes in px of the file. */
+/** One file of a picture. Sizes in px of the file. */
 export interface PictureFile {
   /** From the page's folder, such as `pictures/anchor.svg`. */
   readonly path: string;
@@ -15,16 +15,16 @@ export interface PictureFile {
   readonly scale: number;
 }
 
-/** How the engine draws a picture. */
+/** The source that the engine draws a picture from. */
 export type PictureSource =
-  /** A document that is the file itself, or is drawn for a raster file; bitmaps are named `asset:NAME`. */
+  /** A document that is the file itself, or is rasterised; bitmaps are named `asset:NAME`. */
   | { readonly kind: 'svg'; readonly svg: string }
   /** An embedded bitmap and nothing else. */
   | { readonly kind: 'bitmap'; readonly bitmap: string };
 
 export interface Picture {
   readonly name: string;
-  /** Every layer that shows it: equal pictures are one. */
+  /** Every layer that shows it: equal pictures are shared. */
   readonly layers: readonly LayerKey[];
   readonly source: PictureSource;
   readonly files: readonly PictureFile[];
@@ -32,7 +32,7 @@ export interface Picture {
 
 export interface PicturePlan {
   readonly pictures: readonly Picture[];
-  /** For every layer that is a picture: which one, and where it stands on the screen, whole px. */
+  /** For every picture layer: its picture, and its box on the screen in whole px. */
   readonly placed: ReadonlyMap<LayerKey, { readonly picture: string; readonly box: Box }>;
 }
 
@@ -41,7 +41,7 @@ export function pictureNamed(plan: PicturePlan, name: string): Picture | undefin
   return byName(plan).get(name);
 }
 
-const byName = rememberOf(
+const byName = memoizeByObject(
   ({ pictures }: PicturePlan) => new Map(pictures.map((picture) => [picture.name, picture])),
 );
 

@@ -33,7 +33,7 @@ describe('a screen written back', () => {
     },
   );
 
-  it('has what several layers share once', () => {
+  it('defines shared resources once', () => {
     const written = wholeScreen(
       readInside(`<linearGradient id="g" gradientUnits="userSpaceOnUse" x2="9"><stop/><stop offset="1" stop-color="#fff"/></linearGradient>
         <rect width="9" height="9" fill="url(#g)"/><circle r="5" fill="url(#g)"/>`),
@@ -65,7 +65,7 @@ describe('a screen written back', () => {
     expect(shapes(again)).toEqual(shapes(reading));
   });
 
-  it('is drawn by an outside rasteriser', async () => {
+  it('renders in an outside rasteriser', async () => {
     // Source: librsvg through sharp: a red box on nothing.
     const svg = wholeScreen(readInside('<rect x="50" y="25" width="100" height="50" fill="#f00"/>'));
     const { data, info } = await sharp(Buffer.from(svg))
@@ -81,27 +81,27 @@ describe('a screen written back', () => {
   });
 });
 
-describe('the plan of pictures', () => {
+describe('the picture plan', () => {
   const plan = (content: string) => convertReading(readInside(content)).plan;
 
-  it('stands every picture on whole px', () => {
+  it('puts every picture on whole px', () => {
     const { placed } = plan('<path id="a" d="M10.4 10.6L19.5 11L14 19.2z"/>');
     expect(placed.get('/test/a')!.box).toEqual({ x: 10, y: 10, width: 10, height: 10 });
   });
 
-  it('keeps edges that are not to be smoothed', () => {
+  it('keeps edges with crispEdges', () => {
     const [picture] = plan('<path d="M0 0L9 1L4 9z" shape-rendering="crispEdges"/>').pictures;
     expect(picture!.source.kind === 'svg' && picture!.source.svg).toContain('shape-rendering="crispEdges"');
   });
 
-  it('gives names that are free', () => {
+  it('gives free names', () => {
     const { pictures } = plan(
       '<g><path id="a" d="M0 0L9 1L4 9z"/></g><g><path id="a" d="M50 0L59 9L44 9z"/></g><rect width="150" height="90" fill="none"/>',
     );
     expect(pictures.map((picture) => picture.name)).toEqual(['a', 'a-2']);
   });
 
-  it('makes PNG of what holds a bitmap, at 2x where the bitmap is dense enough, and SVG of everything else', () => {
+  it('makes PNG of layers with a bitmap, at 2x where the bitmap is dense enough, and SVG of all others', () => {
     const pixel =
       'data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAAIAAAABCAYAAAD0In+KAAAAD0lEQVR42mP8z8BQz0AEAAAJAwEBTHNTgAAAAABJRU5ErkJggg==';
     const { pictures } = plan(
@@ -120,7 +120,7 @@ describe('the plan of pictures', () => {
     expect(pictures[1]!.source).toEqual({ kind: 'bitmap', bitmap: 'bitmap-1' });
   });
 
-  it('draws a bitmap that is cut or lies between px', () => {
+  it('draws a bitmap that is clipped or lies between px', () => {
     const pixel =
       'data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAAIAAAABCAYAAAD0In+KAAAAD0lEQVR42mP8z8BQz0AEAAAJAwEBTHNTgAAAAABJRU5ErkJggg==';
     const { pictures } = plan(
@@ -140,13 +140,13 @@ describe('the plan of pictures', () => {
     expect(picture!.files[0]!.height).toBeGreaterThan(46);
   });
 
-  it('measures gradients on letters where those stand', async () => {
+  it('measures gradients of letters by their own box', async () => {
     const [picture] = plan(
       `<linearGradient id="g" gradientUnits="userSpaceOnUse" x1="40" x2="80"><stop stop-color="#f00"/><stop offset="1" stop-color="#00f"/></linearGradient>
        <text x="20" y="50" font-size="60" font-family="Commissioner" font-weight="700" fill="url(#g)">HH</text>`,
     ).pictures;
     const svg = picture!.source.kind === 'svg' ? picture!.source.svg : '';
-    // Source: librsvg through sharp: the first upright of the letters is red, the last one blue.
+    // Source: librsvg through sharp: the first stem of the letters is red, the last one blue.
     const { data, info } = await sharp(Buffer.from(svg))
       .ensureAlpha()
       .raw()

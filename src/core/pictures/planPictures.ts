@@ -3,7 +3,7 @@ import { sameBox, snapOut, union, type Box } from '../mockup/box';
 import type { Layer, LayerKey } from '../mockup/layer';
 import { IDENTITY, invert, isUpright, meanScale, multiply, type Matrix } from '../mockup/matrix';
 import type { Mockup, Screen } from '../mockup/mockup';
-import { lastMade, rememberOf } from '../mockup/remember';
+import { memoizeLast, memoizeByObject } from '../mockup/memoize';
 import { walk } from '../mockup/walk';
 import type { Report } from '../findings/finding';
 import type { Decision, Decisions } from '../sort/decision';
@@ -17,11 +17,11 @@ import {
 } from './picture';
 import { asPicture, standaloneSvg, type Outliner, type PlacedLayer } from './standaloneSvg';
 
-/** Px of a raster file's longest side; larger ones are left at 1x. */
+/** Px of a raster file's longest side; larger pictures have 1x only. */
 const LARGEST_SIDE = 8192;
 const RASTER_SCALES = [1, 2] as const;
 
-/** Lays down every picture and its files: names, formats, sizes, and which layers share one. */
+/** Plans every picture and its files: names, formats, sizes, and the layers that share one. */
 export function planPictures(
   mockup: Mockup,
   measures: ReadonlyMap<string, Measures>,
@@ -36,7 +36,7 @@ export function planPictures(
   const placed = new Map<LayerKey, { picture: string; box: Box }>();
   const names = new Set<string>();
   const places = placesOf(mockup);
-  // They are in drawing order.
+  // The parts are in drawing order.
   for (const [key, decision] of picturesOf(decisions)) {
     const place = places.get(key);
     const measured = place && measures.get(place.screen.key);
@@ -44,8 +44,8 @@ export function planPictures(
     if (!place || !measured || !measure) continue;
     const { screen, layer } = place;
     const drawn = decision.merge
-      ? drawnTogether(layer, decision.merge, screen, measured, mockup, outliner)
-      : drawnAlone(layer, measure, mockup, outliner);
+      ? drawMerge(layer, decision.merge, screen, measured, mockup, outliner)
+      : drawLayer(layer, measure, mockup, outliner);
     if (!drawn) continue;
     const { box, source, content, format } = drawn;
     const known = byContent.get(content);
@@ -70,7 +70,7 @@ export function planPictures(
   return { pictures: [...byContent.values()] satisfies Picture[], placed };
 }
 
-/** The layers that become pictures by themselves: few of thousands, of which a loop would make a pair each. */
+/** The layers that are pictures by themselves. `forEach` allocates no pair for each entry. */
 function picturesOf(decisions: Decisions): readonly (readonly [LayerKey, Decision])[] {
   const found: (readonly [LayerKey, Decision])[] = [];
   decisions.forEach((decision, key) => {
@@ -80,36 +80,36 @@ function picturesOf(decisions: Decisions): readonly (readonly [LayerKey, Decisio
 }
 
 /** Every layer with the screen that it is on. */
-const placesOf = rememberOf(
+const placesOf = memoizeByObject(
   ({ screens }: Mockup): ReadonlyMap<LayerKey, { readonly screen: Screen; readonly layer: Layer }> =>
     new Map(
       screens.flatMap((screen) => walk(screen.root).map((layer) => [layer.key, { screen, layer }] as const)),
     ),
 );
 
-/** What a picture shows, and the px of the screen that it takes. */
+/** The content of a picture, and its box on the screen. */
 interface Drawn {
   readonly box: Box;
   readonly source: PictureSource;
   readonly format: 'svg' | 'png';
-  /** The same for pictures that can share their files. */
+  /** Pictures with equal content share their files. */
   readonly content: string;
 }
 
-/** Few edits change a picture: the others need not be drawn again. */
-const lastDrawn = lastMade<Layer, Drawn | null>();
+/** Memoized: few edits change a picture. */
+const lastDrawn = memoizeLast<Layer, Drawn | null>();
 
-/** A layer as a picture of its own; null where nothing of it is seen. */
-function drawnAlone(layer: Layer, measure: Measure, mockup: Mockup, outliner: Outliner): Drawn | null {
+/** A layer as a picture; null when nothing of it is visible. */
+function drawLayer(layer: Layer, measure: Measure, mockup: Mockup, outliner: Outliner): Drawn | null {
   const { faces, definitions, bitmaps } = mockup;
   return lastDrawn(layer, [measure, faces, definitions, bitmaps, outliner], () => {
     const painted = paintedIfShown(layer, measure, faces);
-    return drawnAs(painted, [layer], (box) => sourceOf(layer, measure.matrix, box, mockup, outliner));
+    return drawnPicture(painted, [layer], (box) => sourceOf(layer, measure.matrix, box, mockup, outliner));
   });
 }
 
-/** Several layers as one picture, in the place of the uppermost; null where nothing of that is seen. */
-function drawnTogether(
+/** Several layers as one picture, at the place of the topmost; null when nothing is visible. */
+function drawMerge(
   lead: Layer,
   merge: NonNullable<Decision['merge']>,
   screen: Screen,
@@ -125,11 +125,11 @@ function drawnTogether(
     const parts = partsOf(merge, screen, measures);
     const painted = parts.reduce<Box | null>((all, part) => union(all, part.painted), null) ?? own;
     const layers = parts.map(({ layer }) => layer);
-    return drawnAs(painted, layers, (box) => svgOf(parts, box, mockup, outliner));
+    return drawnPicture(painted, layers, (box) => svgOf(parts, box, mockup, outliner));
   });
 }
 
-function drawnAs(
+function drawnPicture(
   painted: Box | null,
   layers: readonly Layer[],
   sourceIn: (box: Box) => PictureSource,
@@ -183,7 +183,7 @@ function partsOf(
 function isPlainBitmap(layer: Extract<Layer, { kind: 'bitmap' }>, own: Matrix, box: Box): boolean {
   const dressed = layer.clip !== null || layer.mask !== null || layer.effects.length > 0;
   if (dressed || !isUpright(own) || !sameBox(layer.frame, layer.box)) return false;
-  // Only a bitmap that fills whole px is the file itself; one that lies between px is drawn in its place.
+  // A bitmap between px is drawn; one that fills whole px is the file itself.
   const inverse = invert(own);
   const back = inverse && multiply(inverse, [box.width, 0, 0, box.height, box.x, box.y]);
   const whole = {
@@ -199,7 +199,7 @@ function hasBitmap(layer: Layer): boolean {
   return walk(layer).some(({ kind }) => kind === 'bitmap');
 }
 
-/** Px of the bitmap for one px of the screen; infinite for what is more than one bitmap and can be drawn at any size. */
+/** Px of the bitmap for one px of the screen; infinite for any other content. */
 function densityOf(layer: Layer, own: Matrix, { bitmaps }: Mockup): number {
   const natural = layer.kind === 'bitmap' ? bitmaps[layer.bitmap] : undefined;
   if (layer.kind !== 'bitmap' || !natural || natural.type === 'image/svg+xml') return Infinity;
@@ -210,7 +210,7 @@ function filesOf(name: string, format: 'svg' | 'png', box: Box, density: number)
   const { width, height } = box;
   if (format === 'svg') return [{ path: `pictures/${name}.svg`, format, width, height, scale: 1 }];
   const scales = RASTER_SCALES.filter(
-    // A bitmap that has only the px of 1x gains nothing at 2x.
+    // A bitmap with only the px of 1x gains nothing at 2x.
     (scale) => scale === 1 || (scale <= density * 1.34 && Math.max(width, height) * scale <= LARGEST_SIDE),
   );
   return scales.map((scale) => ({

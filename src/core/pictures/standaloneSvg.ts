@@ -12,17 +12,17 @@ import { formatNumber } from '../markup/numbers';
 import { printXml } from '../markup/printXml';
 import { boxAttributes, outlineElement, stopElement, viewBox } from './svgParts';
 
-/** Turns text into outlines; null leaves it as text. */
+/** Converts text to outlines; null keeps it as text. */
 export type Outliner = ((run: TextRun) => string | null) | null;
 
-/** How a bitmap's bytes are named inside the SVG. */
+/** The address of a bitmap inside the SVG. */
 export type BitmapAddress = (bitmap: string) => string;
 
 export interface StandaloneOptions {
   readonly mockup: Mockup;
   readonly outliner: Outliner;
   readonly bitmapAddress: BitmapAddress;
-  /** Decimals that lengths are written with; 3 when left out. */
+  /** Decimals of lengths; 3 by default. */
   readonly decimals?: number;
 }
 
@@ -32,7 +32,7 @@ export interface PlacedLayer {
   readonly matrix: Matrix;
 }
 
-/** The layer without what the matrix has worked in, shown whatever it is in the mockup. */
+/** The layer without the parts that the matrix includes, shown even if it is hidden. */
 export function bare(layer: Layer): Layer {
   return { ...layer, visible: true, transform: IDENTITY };
 }
@@ -42,14 +42,14 @@ export function asPicture(layer: Layer): Layer {
   return { ...bare(layer), opacity: 1, blend: 'normal' };
 }
 
-/** An SVG document that shows a whole screen and needs nothing else. */
+/** A self-contained SVG document of a whole screen. */
 export function screenSvg({ root, width, height }: Screen, options: StandaloneOptions): string {
   return standaloneSvg([{ layer: root, matrix: IDENTITY }], { x: 0, y: 0, width, height }, options);
 }
 
 /**
- * An SVG document that shows the layers inside `box` (px of the screen) and needs nothing else.
- * Gradients, clips and effects are written anew; masks, patterns and other filters as they were drawn.
+ * A self-contained SVG document of the layers inside `box` (px of the screen). Gradients, clips and effects
+ * are written anew; masks, patterns and other filters as they were drawn.
  */
 export function standaloneSvg(layers: readonly PlacedLayer[], box: Box, options: StandaloneOptions): string {
   const writer = new SvgWriter(options);
@@ -76,7 +76,7 @@ export function standaloneSvg(layers: readonly PlacedLayer[], box: Box, options:
   );
 }
 
-/** True for letters in single colours. */
+/** True for letters in solid colours. */
 function isPlainlyPainted({ fill, stroke }: TextRun): boolean {
   return [fill, stroke?.paint].every((paint) => !paint || paint.kind === 'solid');
 }
@@ -92,10 +92,10 @@ export function printMatrix(matrix: Matrix, decimals = 6): string {
   return `matrix(${[a, b, c, d, e, f].map(round).join(' ')})`;
 }
 
-/** Writes layers and gathers the definitions that they refer to. */
+/** Writes layers and collects the definitions that they refer to. */
 class SvgWriter {
   private readonly written: MarkupElement[] = [];
-  /** The names of what is written, by what it is. */
+  /** The ids of definitions by their content. */
   private readonly names = new Map<string, string>();
   private readonly kept = new Map<string, MarkupElement | null>();
   private readonly print = (value: number): string => formatNumber(value, this.options.decimals ?? 3);
@@ -185,13 +185,13 @@ class SvgWriter {
     return layer.lines.flatMap((line) => this.outlines(line, layer) ?? [this.line(line, layer)]);
   }
 
-  /** The line as outlines; null when it is to stay text, or a run of it has none. */
+  /** The line as outlines; null when it stays text, or a run has none. */
   private outlines(line: TextLine, layer: TextLayer): MarkupElement[] | null {
     const runs = layer.rightToLeft ? [...line.runs].reverse() : line.runs;
     let x = line.x;
     const drawn = runs.map((run) => {
       const outline = this.options.outliner?.(run) ?? null;
-      const place: Matrix = [line.stretch, 0, 0, 1, x, line.baseline - run.rise];
+      const place: Matrix = [line.stretch, 0, 0, 1, x, line.baseline - run.baselineShift];
       x += run.width * line.stretch;
       if (outline === null) return null;
       const lines = decorationLines(run).map(
@@ -201,7 +201,8 @@ class SvgWriter {
       const d = outline + lines.join('');
       const paint = this.runPaint(run, layer);
       if (isPlainlyPainted(run)) return element('path', { d, transform: this.matrix(place), ...paint });
-      // Gradients and patterns are measured in the coordinates of what they paint (SVG 2, §14.2.1).
+      // Gradients and patterns are measured in the coordinates of the element that they paint (SVG 2,
+      // §14.2.1).
       return element('path', { d: moved(d, place), ...paint });
     });
     return drawn.every((path) => path !== null) ? drawn : null;
@@ -251,7 +252,7 @@ class SvgWriter {
       'word-spacing': style.wordSpacing === 0 ? null : this.print(style.wordSpacing),
       'text-decoration': decorations.filter(Boolean).join(' ') || null,
       'text-rendering': style.exact ? 'geometricPrecision' : null,
-      'baseline-shift': run.rise === 0 ? null : this.print(run.rise),
+      'baseline-shift': run.baselineShift === 0 ? null : this.print(run.baselineShift),
       ...this.runPaint(run, layer),
     };
   }
@@ -320,7 +321,7 @@ class SvgWriter {
     return `url(#${this.define(element('clipPath', {}, [element(...outlineElement(clip.outline, this.print, rule))]))})`;
   }
 
-  /** Takes in a definition, once for all that is the same. */
+  /** Adds a definition once for equal content. */
   private define(definition: MarkupElement): string {
     const mark = printXml(definition);
     const known = this.names.get(mark);
@@ -331,10 +332,10 @@ class SvgWriter {
     return id;
   }
 
-  /** Takes in a definition as it was drawn, and all that it refers to. */
+  /** Adds a definition as it was drawn, with all that it refers to. */
   private keep(name: string): string {
     if (!this.kept.has(name)) {
-      // Takes the place first, so that definitions that refer to one another end.
+      // Reserved first, so that definitions that refer to one another end.
       this.kept.set(name, null);
       const definition = this.options.mockup.definitions[name];
       if (definition) this.kept.set(name, this.keptElement(definition));
@@ -342,7 +343,7 @@ class SvgWriter {
     return `url(#${name})`;
   }
 
-  /** Takes in all that an attribute's value refers to, and gives the value. */
+  /** Adds all that an attribute's value refers to, and gives the value. */
   private keepAll(value: string): string {
     for (const [, quoted, plain] of value.matchAll(/url\(#([^)]*)\)|^#(.*)$/g))
       this.keep(quoted ?? plain ?? '');

@@ -107,7 +107,7 @@ describe('OpenRaster', () => {
     expect(Object.keys(reading.mockup.bitmaps)).toEqual(['bitmap-1']);
   });
 
-  it('says what it cannot say: other compositions, missing and broken entries, unknown elements', async () => {
+  it('reports unsupported compositions, missing and broken entries, and unknown elements', async () => {
     const stack =
       '<layer name="a" src="data/red.png" composite-op="own:grain"/><layer name="b" src="data/gone.png"/><layer name="c" src="data/torn.png"/><filter/>';
     expect(codesOf(readBytes(await openRaster(stack, { 'data/torn.png': strToU8('torn') })))).toEqual([
@@ -118,7 +118,7 @@ describe('OpenRaster', () => {
     ]);
   });
 
-  it('hands over what CSS cannot compose, to be drawn as one bitmap', async () => {
+  it('passes on compositions without a CSS equivalent, to be baked into one bitmap', async () => {
     // Source: OpenRaster 0.0.5, "Layers stack", composite-op svg:dst-out (Porter-Duff "destination out").
     const stack =
       '<layer name="a" src="data/red.png" composite-op="svg:dst-out"/><layer name="b" src="data/red.png"/>';

@@ -7,7 +7,7 @@ import type { OnProgress, Reading } from './reading';
 import { readSvg } from './svg/readSvg';
 import { gunzipBounded } from './unpack';
 
-/** A kind of file that Orden reads: what its first bytes look like, and how it is read. */
+/** A file format that Orden reads: its signature, and its reader. */
 interface Reader {
   readonly format: string;
   /** Bytes that a file may have. */
@@ -43,8 +43,8 @@ const READERS: readonly Reader[] = [
 ];
 
 /**
- * Reads a mockup from a file's bytes; what it is, the bytes say and not the name.
- * @param fileName with its ending; the name without it becomes the screen's
+ * Reads a mockup from a file's bytes. The bytes decide on the format, not the name.
+ * @param fileName with its extension; the name without it becomes the screen's
  * @throws ReadError with one sentence when the file cannot be read
  */
 export function read(bytes: Uint8Array, fileName: string, book: FontBook, onProgress?: OnProgress): Reading {

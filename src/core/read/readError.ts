@@ -1,6 +1,6 @@
 import { fill, type FindingData } from '../findings/finding';
 
-/** Why a file is refused, each in one sentence that says what to do. */
+/** The reasons why a file is refused, each as one sentence that tells what to do. */
 export const REFUSALS = {
   empty: 'The file is empty; choose a mockup with something in it.',
   'too-large':

@@ -12,7 +12,7 @@ export interface ReadResult {
   readonly findings: readonly Finding[];
   /** Compositions that CSS has not: to be drawn into one bitmap before anything else is done with the mockup. */
   readonly bakes: readonly Bake[];
-  /** How the drawing program saw the whole, when the file says so: what the reading is held against. */
+  /** The merged picture that the drawing program saved, if there is one: a reference for the reading. */
   readonly merged: Uint8Array | null;
 }
 

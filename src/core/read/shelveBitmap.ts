@@ -1,7 +1,7 @@
 import { imageSize } from 'image-size';
 import type { Bitmap, BitmapType } from '../mockup/mockup';
 
-/** File types by what the bytes say; a wrong label does not matter. */
+/** File types by signature; a wrong label does not matter. */
 const TYPES: Readonly<Record<string, BitmapType>> = {
   png: 'image/png',
   jpg: 'image/jpeg',
@@ -10,7 +10,7 @@ const TYPES: Readonly<Record<string, BitmapType>> = {
   svg: 'image/svg+xml',
 };
 
-/** Where a reading puts its bitmaps: what they are, and their bytes under the same names. */
+/** The store of a reading's bitmaps: descriptions, and bytes under the same names. */
 export interface BitmapShelf {
   readonly bitmaps: Map<string, Bitmap>;
   readonly assets: Map<string, Uint8Array>;
@@ -30,7 +30,7 @@ export function shelveBitmap(bytes: Uint8Array, { bitmaps, assets }: BitmapShelf
   return bitmap;
 }
 
-/** Type and natural size in px, upright; null for what is no picture. */
+/** Type and natural size in px, upright; null when the bytes are no picture. */
 export function measureBitmap(bytes: Uint8Array): Omit<Bitmap, 'id'> | null {
   try {
     const { width, height, type, orientation = 1 } = imageSize(bytes);

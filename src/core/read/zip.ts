@@ -35,8 +35,8 @@ export class Zip {
   }
 
   /**
-   * The entry's bytes, null when there is none of that name.
-   * @throws ReadError when the entry is broken, or there is more in the archive than there may be
+   * The entry's bytes, null when there is no such entry.
+   * @throws ReadError when the entry is broken, or the archive exceeds its limits
    */
   take(name: string): Uint8Array | null {
     const entry = this.entries.get(name);

@@ -4,7 +4,7 @@ import { FACETS, type Facet, type Tag, type Tags } from './tag';
 
 export type FacetValue = NonNullable<Tag[Facet]>;
 
-/** One facet of one layer before and after an edit; null is untagged. */
+/** One facet of one layer before and after an edit; null means untagged. */
 export interface Change {
   readonly layer: LayerKey;
   readonly facet: Facet;
@@ -12,19 +12,19 @@ export interface Change {
   readonly after: FacetValue | null;
 }
 
-/** The same edit the other way round. */
+/** The inverse of an edit. */
 export function reverse(changes: readonly Change[]): Change[] {
   return changes
     .map(({ before, after, ...change }) => ({ ...change, before: after, after: before }))
     .reverse();
 }
 
-/** The tags after the changes; the given ones stay as they are, and are given back when all is so already. */
+/** The tags after the changes. The given tags stay unchanged, and are returned when nothing differs. */
 export function applyChanges(
   tags: Tags,
   changes: readonly Pick<Change, 'layer' | 'facet' | 'after'>[],
 ): Tags {
-  // Where a facet is said twice, the last word holds, also when it is the old one.
+  // Of several changes of one facet the last one counts, also when it restores the old value.
   const last = new Map(changes.map((change) => [`${change.facet} ${change.layer}`, change]));
   const news = [...last.values()].filter(
     ({ layer, facet, after }) => !equal(tags.get(layer)?.[facet] ?? null, after),
@@ -40,7 +40,7 @@ export function applyChanges(
   return next;
 }
 
-/** Where an undo and a redo would lead, from the trail of edits in order. */
+/** The edits that undo and redo would revert, from the trail of edits in order. */
 export function historyState(
   trail: readonly {
     readonly id: string;

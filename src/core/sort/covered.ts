@@ -5,14 +5,14 @@ import type { Layer, LayerKey, ShapeLayer } from '../mockup/layer';
 import { isUpright } from '../mockup/matrix';
 import { hasRadii } from '../mockup/outline';
 import type { Screen } from '../mockup/mockup';
-import { lastMadeFrom } from '../mockup/remember';
+import { memoizeLastBy } from '../mockup/memoize';
 import { walk } from '../mockup/walk';
 
-/** Boxes of one group that a layer is held against, the nearest above it. */
-const NEAREST = 40;
+/** The number of boxes above a layer, in its group, that are compared with it. */
+const MOST_COMPARED = 40;
 
 /**
- * Layers of which nothing is seen, because an opaque box of their group lies over them; each with that box.
+ * Layers hidden by an opaque box of their own group, each with that box.
  * @param isOff whether a layer was put aside, so that it covers nothing
  */
 export function findCovered(
@@ -21,10 +21,10 @@ export function findCovered(
   isOff: (key: LayerKey) => boolean,
 ): ReadonlyMap<LayerKey, Layer> {
   const covered = new Map<LayerKey, Layer>();
-  for (const pile of pilesOf(screen, measures)) {
+  for (const pile of stackedGroups(screen, measures)) {
     const above: { readonly layer: Layer; readonly box: Box }[] = [];
     for (const { layer, painted, box } of pile) {
-      const cover = painted && above.slice(-NEAREST).find((each) => contains(each.box, painted));
+      const cover = painted && above.slice(-MOST_COMPARED).find((each) => contains(each.box, painted));
       if (cover && layer.visible) covered.set(layer.key, cover.layer);
       else if (box && !isOff(layer.key)) above.push({ layer, box });
     }
@@ -32,36 +32,36 @@ export function findCovered(
   return covered;
 }
 
-interface Piled {
+interface Coverage {
   readonly layer: Layer;
   readonly painted: Box | null;
-  /** What it hides wholly; null for what lets anything through. */
+  /** The area that the layer hides completely; null when it is translucent. */
   readonly box: Box | null;
 }
 
 /** The layers of each group with an opaque box over others, the topmost first. */
-function pilesOf(screen: Screen, measures: Measures): readonly (readonly Piled[])[] {
-  return lastPiles(screen, measures, () =>
+function stackedGroups(screen: Screen, measures: Measures): readonly (readonly Coverage[])[] {
+  return lastStacked(screen, measures, () =>
     walk(screen.root).flatMap((group) => {
       const pile =
-        group.kind === 'group' ? group.layers.toReversed().map((layer) => piled(layer, measures)) : [];
+        group.kind === 'group' ? group.layers.toReversed().map((layer) => coverageOf(layer, measures)) : [];
       return pile.slice(0, -1).some(({ box }) => box) ? [pile] : [];
     }),
   );
 }
 
-/** No edit changes them. */
-const lastPiles = lastMadeFrom<Screen, Measures, readonly (readonly Piled[])[]>(
+/** No edit changes these. */
+const lastStacked = memoizeLastBy<Screen, Measures, readonly (readonly Coverage[])[]>(
   (measures, last) => measures === last,
 );
 
-function piled(layer: Layer, measures: Measures): Piled {
+function coverageOf(layer: Layer, measures: Measures): Coverage {
   const measure = measures.get(layer.key);
   const box = measure && layer.kind === 'shape' ? opaqueBox(layer, measure) : null;
   return { layer, painted: measure?.painted ?? null, box };
 }
 
-/** What the shape hides wholly, px of the screen; null for what lets anything through. */
+/** The area that the shape hides completely, px of the screen; null when it is translucent. */
 function opaqueBox(layer: ShapeLayer, { matrix }: Measure): Box | null {
   const { fill, opacity, blend, effects, filter, clip, mask } = layer;
   const plain = opacity === 1 && blend === 'normal' && effects.length === 0 && !filter && !clip && !mask;

@@ -2,8 +2,8 @@ import equal from 'fast-deep-equal';
 import type { Measures } from '../mockup/bounds';
 import type { Layer, LayerKey } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
-import { changedMap, differing, withGroups } from '../mockup/differing';
-import { lastMadeFrom, rememberOf } from '../mockup/remember';
+import { withEntries, changedKeys, withAncestors } from '../mockup/changedKeys';
+import { memoizeLastBy, memoizeByObject } from '../mockup/memoize';
 import type { Decision, Decisions } from './decision';
 import { gatherFacts, type Facts } from './facts';
 import { findFurniture } from './furniture';
@@ -13,61 +13,71 @@ import { ROLE_RULES } from './roles/roles';
 import { RULES } from './rules/rules';
 import { layersOf, walk } from '../mockup/walk';
 import { namedTags } from './names/namedTags';
-import { SHARED, spreadTags } from './spread';
-import { settleStates, type StatesOf } from './states';
+import { SHARED_FACETS, shareTags } from './sharedTags';
+import { resolveStates, type StatesOf } from './states';
 import { mergeTags, type Facet, type Tag, type Tags } from './tag';
 import { roleEntry, type Outcome, type Role, type State } from './vocabulary';
 
 /**
- * Decides for every layer what it becomes: a person's tag first, then what its own name says, then the first rule
- * that knows. What an edit leaves alone is not decided again.
+ * Decides what every layer becomes: a person's tag first, then the tag in the layer's name, then the first
+ * rule with a verdict. Layers whose inputs did not change keep their decision.
  */
 export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, tags: Tags): Decisions {
   const last = lastDecisions.get(mockup);
-  const now = [...judges(mockup, measures, tags)];
-  const made: Made = { decided: new Map(), insides: last?.insides ?? new Map<LayerKey, Around>() };
-  // What is around things is changed in place: it holds no longer if this comes to no end.
+  const now = [...screenContexts(mockup, measures, tags)];
+  const made: DecisionRun = {
+    decided: new Map(),
+    insides: last?.insides ?? new Map<LayerKey, Surroundings>(),
+  };
+  // The run mutates the stored maps. Drop the entry first, so that an exception cannot leave half-updated
+  // state behind.
   lastDecisions.delete(mockup);
   for (const [at, judge] of now.entries()) {
     const changed = changedLayers(judge, last?.judges[at]);
-    for (const layer of judge.screen.root.layers) decideLayer(layer, NOTHING_AROUND, judge, changed, made);
+    for (const layer of judge.screen.root.layers) decideLayer(layer, ROOT_SURROUNDINGS, judge, changed, made);
   }
-  const decisions = last ? changedMap(last.decisions, made.decided) : made.decided;
+  const decisions = last ? withEntries(last.decisions, made.decided) : made.decided;
   lastDecisions.set(mockup, { judges: now, decisions, insides: made.insides });
   return decisions;
 }
 
-/** What was decided last, and by what. */
+/** The last run for each mockup. */
 const lastDecisions = new WeakMap<
   Mockup,
-  { readonly judges: readonly Judge[]; readonly decisions: Decisions; readonly insides: Made['insides'] }
+  {
+    readonly judges: readonly ScreenContext[];
+    readonly decisions: Decisions;
+    readonly insides: DecisionRun['insides'];
+  }
 >();
 
-interface Made {
-  /** What was asked for again: all of it the first time, what an edit concerns after that. */
+interface DecisionRun {
+  /** Decisions of this run: all of them at first, then those whose inputs changed. */
   readonly decided: Map<LayerKey, Decision>;
-  /** What is around the layers in each group. */
-  readonly insides: Map<LayerKey, Around>;
+  /** The surroundings that each group gives to its children. */
+  readonly insides: Map<LayerKey, Surroundings>;
 }
 
-/** The layers of which something else is known or said than the last time, with the groups around them; null for all. */
+/** The layers whose facts or tags differ from the last run, with the groups around them; null for all. */
 function changedLayers(
-  { screen, facts, sources }: Judge,
-  last: Judge | undefined,
+  { screen, facts, sources }: ScreenContext,
+  last: ScreenContext | undefined,
 ): ReadonlySet<LayerKey> | null {
   if (facts.contents !== last?.facts.contents || sources.name !== last.sources.name) return null;
-  return withGroups(screen, [
-    ...differing(last.sources.person, sources.person),
-    ...differing(last.sources.alike, sources.alike, saysAlike),
-    ...differing(last.facts.covered, facts.covered),
-    ...differing(last.facts.states, facts.states),
-    ...differing(last.facts.merges, facts.merges),
+  return withAncestors(screen, [
+    ...changedKeys(last.sources.person, sources.person),
+    ...changedKeys(last.sources.alike, sources.alike, areSameSharedFacets),
+    ...changedKeys(last.facts.covered, facts.covered),
+    ...changedKeys(last.facts.states, facts.states),
+    ...changedKeys(last.facts.merges, facts.merges),
     ...[...facts.opened].filter((key) => !last.facts.opened.has(key)),
     ...[...last.facts.opened].filter((key) => !facts.opened.has(key)),
   ]);
 }
 
-/** A layer that shows another one in a state, and what it would become if it were on the page in that one's place. */
+/**
+ * A layer that shows another one in a state, and the decisions on it if it were shown in that one's place.
+ */
 export interface Version {
   readonly base: LayerKey;
   readonly state: State;
@@ -75,7 +85,7 @@ export interface Version {
   readonly decisions: Decisions;
 }
 
-/** Decides on the versions of things as if each were shown. */
+/** Decides on the state versions as if each were shown. */
 export function decideVersions(
   mockup: Mockup,
   measures: ReadonlyMap<string, Measures>,
@@ -84,14 +94,18 @@ export function decideVersions(
 ): readonly Version[] {
   if (!hasStates(decisions)) return [];
   const versions: Version[] = [];
-  for (const { screen, facts, sources } of judges(mockup, measures, asTheirBases(tags, decisions))) {
+  for (const { screen, facts, sources } of screenContexts(
+    mockup,
+    measures,
+    withBaseOutcomes(tags, decisions),
+  )) {
     if (facts.states.size === 0) continue;
     const stateless = { ...facts, states: new Map<LayerKey, never>() };
     for (const layer of walk(screen.root)) {
       const version = facts.states.get(layer.key);
       if (!version) continue;
-      const made: Made = { decided: new Map(), insides: new Map() };
-      decideLayer(layer, { ...NOTHING_AROUND, asShown: true }, { facts: stateless, sources }, null, made);
+      const made: DecisionRun = { decided: new Map(), insides: new Map() };
+      decideLayer(layer, { ...ROOT_SURROUNDINGS, asShown: true }, { facts: stateless, sources }, null, made);
       versions.push({ base: version.base.key, state: version.state, layer, decisions: made.decided });
     }
   }
@@ -103,8 +117,8 @@ function hasStates(decisions: Decisions): boolean {
   return false;
 }
 
-/** A version becomes what the thing becomes that it is a version of, unless a person says otherwise. */
-function asTheirBases(tags: Tags, decisions: Decisions): Tags {
+/** A version becomes what its base becomes, unless a person said otherwise. */
+function withBaseOutcomes(tags: Tags, decisions: Decisions): Tags {
   const said = new Map(tags);
   for (const [key, { state }] of decisions) {
     const outcome = state && decisions.get(state.base)?.outcome;
@@ -113,31 +127,35 @@ function asTheirBases(tags: Tags, decisions: Decisions): Tags {
   return said;
 }
 
-/** What the layers' own names say. */
-const ownTags = rememberOf((mockup: Mockup) => namedTags(layersOf(mockup)));
+/** The tags in the layers' own names. */
+const tagsFromNames = memoizeByObject((mockup: Mockup) => namedTags(layersOf(mockup)));
 
-interface Judge {
+interface ScreenContext {
   readonly screen: Screen;
   readonly facts: ScreenFacts;
   readonly sources: TagSources;
 }
 
-/** What is known and said of each screen. */
-function* judges(mockup: Mockup, measures: ReadonlyMap<string, Measures>, tags: Tags): Generator<Judge> {
-  const said = { person: tags, name: ownTags(mockup) };
+/** The facts and tags of each screen. */
+function* screenContexts(
+  mockup: Mockup,
+  measures: ReadonlyMap<string, Measures>,
+  tags: Tags,
+): Generator<ScreenContext> {
+  const said = { person: tags, name: tagsFromNames(mockup) };
   const isOff = (key: LayerKey) => (said.person.get(key)?.outcome ?? said.name.get(key)?.outcome) === 'aside';
   const furniture = findFurniture(mockup, measures);
   for (const screen of mockup.screens) {
     const measured = measures.get(screen.key);
     if (!measured) continue;
     const found = gatherFacts(mockup, screen, measured, isOff, furniture);
-    const alike = spreadTags(furniture, tags, (key) => measured.has(key));
+    const alike = shareTags(furniture, tags, (key) => measured.has(key));
     const sources: TagSources = {
       ...said,
-      alike: spreadTags(found.repeats, alike, (key) => measured.has(key)),
+      alike: shareTags(found.repeats, alike, (key) => measured.has(key)),
     };
     const all = mergeTags(said.name, tags);
-    const states = settleStates(found.states, all, screen, measured, mockup);
+    const states = resolveStates(found.states, all, screen, measured, mockup);
     const facts: ScreenFacts = {
       ...found,
       states,
@@ -148,11 +166,11 @@ function* judges(mockup: Mockup, measures: ReadonlyMap<string, Measures>, tags: 
   }
 }
 
-/** The facts of a screen, with what people and names say of them. */
+/** The facts of a screen together with what tags add to them. */
 interface ScreenFacts extends Facts {
   readonly states: StatesOf;
   readonly merges: Merges;
-  /** Groups of which a person said what becomes of a part: no rule makes one picture of them. */
+  /** Groups with a tagged part: no rule makes one picture of them. */
   readonly opened: ReadonlySet<LayerKey>;
 }
 
@@ -168,38 +186,38 @@ function openedGroups(tags: Tags): ReadonlySet<LayerKey> {
 
 interface TagSources {
   readonly person: Tags;
-  /** What a person said, taken over by like-built siblings too. */
+  /** The person's tags together with those shared from like-built siblings. */
   readonly alike: Tags;
   readonly name: Tags;
 }
 
-/** What is said of one layer, and by whom. */
-interface Said {
+/** The merged tag of one layer, and the origin of each facet. */
+interface LayerTag {
   readonly tag: Tag;
-  readonly who: (facet: Facet) => Speaker;
+  readonly who: (facet: Facet) => TagOrigin;
 }
 
-/** Who settled a facet: a person, a person of a like-built sibling, or the layer's own name. */
-type Speaker = 'person' | 'alike' | 'name';
+/** The origin of a facet: a person, a person's tag on a like-built sibling, or the layer's own name. */
+type TagOrigin = 'person' | 'alike' | 'name';
 
-const SAYS: Readonly<Record<Speaker, string>> = {
+const ORIGIN_WORDS: Readonly<Record<TagOrigin, string>> = {
   person: 'you said so',
   alike: 'you said so of one that is built like it',
   name: 'its name says so',
 };
 
-interface Around {
+interface Surroundings {
   readonly within: { readonly key: LayerKey; readonly outcome: Exclude<Outcome, 'element'> } | null;
-  /** The elements around, outermost first. */
+  /** The elements around the layer, outermost first. */
   readonly elements: readonly string[];
   readonly inFurniture: boolean;
-  /** True for what is decided on as if it were shown. */
+  /** True for a version that is decided on as if it were shown. */
   readonly asShown?: boolean;
 }
 
-/** All that is known of a layer and changes with edits. */
-interface Known {
-  /** Stands for the facts that no edit changes: it is made with them. */
+/** All inputs of a layer's decision that edits can change. */
+interface DecisionInputs {
+  /** Stands for the facts that no edit changes, since it is created with them. */
   readonly contents: Facts['contents'];
   readonly name: Tag | undefined;
   readonly person: Tag | undefined;
@@ -208,15 +226,15 @@ interface Known {
   readonly isOpened: boolean;
   readonly version: ReturnType<StatesOf['get']>;
   readonly merge: Merge | undefined;
-  readonly around: Around;
+  readonly around: Surroundings;
 }
 
-function isKnownAlike(one: Known, other: Known): boolean {
+function areSameInputs(one: DecisionInputs, other: DecisionInputs): boolean {
   return (
     one.contents === other.contents &&
     one.name === other.name &&
     one.person === other.person &&
-    saysAlike(one.alike, other.alike) &&
+    areSameSharedFacets(one.alike, other.alike) &&
     one.cover === other.cover &&
     one.isOpened === other.isOpened &&
     one.version === other.version &&
@@ -225,35 +243,37 @@ function isKnownAlike(one: Known, other: Known): boolean {
   );
 }
 
-/** The tags that siblings take over are put together anew with every edit; what they say is not. */
-function saysAlike(one: Tag | undefined, other: Tag | undefined): boolean {
+/** Shared tags are merged anew with every edit, so they are compared by value. */
+function areSameSharedFacets(one: Tag | undefined, other: Tag | undefined): boolean {
   if (one === other) return true;
-  return one !== undefined && other !== undefined && SHARED.every((facet) => one[facet] === other[facet]);
+  return (
+    one !== undefined && other !== undefined && SHARED_FACETS.every((facet) => one[facet] === other[facet])
+  );
 }
 
 interface DecidedLayer {
   readonly decision: Decision;
-  /** What is around the layers in it. */
-  readonly inside: Around;
+  /** The surroundings of its children. */
+  readonly inside: Surroundings;
 }
 
-/** An edit changes what few layers become: the others keep their decision, the very same object. */
-const lastDecided = lastMadeFrom<Layer, Known, DecidedLayer>(isKnownAlike);
+/** An edit changes few decisions; all others stay the same object. */
+const lastDecided = memoizeLastBy<Layer, DecisionInputs, DecidedLayer>(areSameInputs);
 
-const NOTHING_AROUND: Around = { within: null, elements: [], inFurniture: false };
+const ROOT_SURROUNDINGS: Surroundings = { within: null, elements: [], inFurniture: false };
 
-/** @param changed the layers to be decided on; null for all */
+/** @param changed the layers to decide on; null for all */
 function decideLayer(
   layer: Layer,
-  around: Around,
-  judge: Pick<Judge, 'facts' | 'sources'>,
+  around: Surroundings,
+  judge: Pick<ScreenContext, 'facts' | 'sources'>,
   changed: ReadonlySet<LayerKey> | null,
-  into: Made,
+  into: DecisionRun,
 ): void {
   const { key } = layer;
   if (changed && !changed.has(key)) return;
   const { facts, sources } = judge;
-  const known: Known = {
+  const known: DecisionInputs = {
     contents: facts.contents,
     name: sources.name.get(key),
     person: sources.person.get(key),
@@ -265,7 +285,7 @@ function decideLayer(
     around,
   };
   const { decision, inside } = lastDecided(layer, known, (last) => {
-    const made = decideAnew(layer, known, facts);
+    const made = decideFromInputs(layer, known, facts);
     return {
       decision: last && isSameDecision(last.decision, made.decision) ? last.decision : made.decision,
       inside: last && equal(last.inside, made.inside) ? last.inside : made.inside,
@@ -278,15 +298,19 @@ function decideLayer(
   for (const child of layer.layers) decideLayer(child, inside, judge, concerned, into);
 }
 
-/** Asks first what edits change: all of a decision is much to go through. */
+/** Compares the field that edits change first: a deep comparison is expensive. */
 function isSameDecision(one: Decision, other: Decision): boolean {
   return one.outcome === other.outcome && equal(one, other);
 }
 
-function decideAnew(layer: Layer, { name, person, alike, around }: Known, facts: ScreenFacts): DecidedLayer {
-  const who = (facet: Facet): Speaker =>
+function decideFromInputs(
+  layer: Layer,
+  { name, person, alike, around }: DecisionInputs,
+  facts: ScreenFacts,
+): DecidedLayer {
+  const who = (facet: Facet): TagOrigin =>
     person?.[facet] !== undefined ? 'person' : alike?.[facet] !== undefined ? 'alike' : 'name';
-  const decision = decideOne(layer, around, facts, { tag: { ...name, ...alike }, who });
+  const decision = decisionOf(layer, around, facts, { tag: { ...name, ...alike }, who });
   if (layer.kind !== 'group') return { decision, inside: around };
   const { outcome, role } = decision;
   const within = around.within ?? (outcome === 'element' ? null : { key: layer.key, outcome });
@@ -295,7 +319,7 @@ function decideAnew(layer: Layer, { name, person, alike, around }: Known, facts:
   return { decision, inside: { ...around, within, elements, inFurniture } };
 }
 
-function decideOne(layer: Layer, around: Around, facts: ScreenFacts, said: Said): Decision {
+function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said: LayerTag): Decision {
   const { tag } = said;
   const merge = around.within ? null : (facts.merges.get(layer.key) ?? null);
   const lead = merge?.layers.at(-1) ?? null;
@@ -326,7 +350,7 @@ function decideOne(layer: Layer, around: Around, facts: ScreenFacts, said: Said)
     slot: tag.slot ?? null,
     href: tag.href ?? layer.hints.href ?? null,
     scroll: tag.scroll ?? null,
-    wish: {
+    layoutOverride: {
       ...(tag.contents !== undefined && { contents: tag.contents }),
       ...(tag.gap !== undefined && { gap: tag.gap }),
       ...(tag.wide !== undefined && { wide: tag.wide }),
@@ -343,7 +367,7 @@ function mergedOutcome({ name, layers }: Merge): Pick<Decision, 'outcome' | 'rea
   };
 }
 
-/** Why a layer becomes what the group around it becomes. */
+/** Why a layer gets the outcome of the group around it. */
 const PART_OF: Readonly<Record<Exclude<Outcome, 'element'>, string>> = {
   picture: 'part of the picture around it',
   sample: 'one of the samples around it',
@@ -352,16 +376,16 @@ const PART_OF: Readonly<Record<Exclude<Outcome, 'element'>, string>> = {
 
 function decideOutcome(
   layer: Layer,
-  { within, asShown = false }: Around,
+  { within, asShown = false }: Surroundings,
   facts: ScreenFacts,
-  { tag, who }: Said,
+  { tag, who }: LayerTag,
 ): Pick<Decision, 'outcome' | 'reason' | 'origin'> {
   if (within) return { outcome: within.outcome, reason: PART_OF[within.outcome], origin: 'within' };
   if (tag.outcome !== undefined) {
     const origin = who('outcome');
-    return { outcome: tag.outcome, reason: `${tag.outcome}: ${SAYS[origin]}`, origin };
+    return { outcome: tag.outcome, reason: `${tag.outcome}: ${ORIGIN_WORDS[origin]}`, origin };
   }
-  // What the program fills in is never baked into a picture.
+  // Run-time content is never baked into a picture.
   if (tag.slot !== undefined && layer.kind !== 'group')
     return {
       outcome: 'element',
@@ -370,7 +394,7 @@ function decideOutcome(
     };
   for (const rule of RULES) {
     const verdict = rule.judge(layer, facts);
-    // A layer that is to start hidden is on the page, although it is not seen in the mockup.
+    // A layer that starts hidden is on the page, although the mockup does not show it.
     const starts = (tag.hidden === true || asShown) && (rule.name === 'unseen' || rule.name === 'state');
     const isOpened = rule.name === 'icon' && facts.opened.has(layer.key);
     if (verdict && !starts && !isOpened) return { ...verdict, origin: rule.name };
@@ -381,12 +405,12 @@ function decideOutcome(
 function decideRole(
   layer: Layer,
   outcome: Outcome,
-  around: Around,
+  around: Surroundings,
   facts: Facts,
-  { tag, who }: Said,
+  { tag, who }: LayerTag,
 ): { role: Role; reason: string } {
-  if (tag.role !== undefined) return { role: tag.role, reason: SAYS[who('role')] };
-  // What is no element has no part in the page's meaning.
+  if (tag.role !== undefined) return { role: tag.role, reason: ORIGIN_WORDS[who('role')] };
+  // A layer that is no element has no semantics on the page.
   if (outcome !== 'element')
     return outcome === 'picture'
       ? { role: 'picture', reason: 'it is a picture' }
@@ -399,10 +423,10 @@ function decideRole(
     const verdict = rule(layer, outcome, facts, place);
     if (verdict && !isForbidden(verdict.role, around)) return verdict;
   }
-  // Whatever may not stand here, letters are letters.
+  // Text stays text where no role is allowed.
   return { role: layer.kind === 'text' ? 'text' : 'box', reason: 'nothing says more' };
 }
 
-function isForbidden(role: Role, { elements }: Around): boolean {
+function isForbidden(role: Role, { elements }: Surroundings): boolean {
   return roleEntry(role).neverInside?.some((element) => elements.includes(element)) ?? false;
 }

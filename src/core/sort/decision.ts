@@ -10,45 +10,48 @@ import type { Outcome, Role, Scroll, State } from './vocabulary';
 export interface Decision {
   readonly outcome: Outcome;
   readonly role: Role;
-  /** Why, in plain words with the measured facts. */
+  /** The reason in plain words, with the measured facts. */
   readonly reason: string;
-  /** Why it has this role. */
+  /** The reason for its role. */
   readonly roleReason: string;
-  /** Who decided the outcome: a person's tag, one on a like-built sibling, the layer's own name, or the rule of that name. */
+  /**
+   * The origin of the outcome: a person's tag, one on a like-built sibling, the layer's own name, or the name
+   * of the rule.
+   */
   readonly origin: 'person' | 'alike' | 'name' | RuleName;
-  /** The ancestor that takes it in: it is part of that picture, or aside with it. */
+  /** The ancestor that absorbs it: the layer is part of that picture, or aside with it. */
   readonly within: LayerKey | null;
   readonly outputName: string;
-  /** True when the name comes from a person or from the mockup, not from Orden. */
+  /** True when the name comes from a person or the mockup. */
   readonly named: boolean;
   readonly classes: readonly string[];
   readonly hidden: boolean;
-  /** Its place among siblings that are built alike. */
+  /** Its index among like-built siblings. */
   readonly repeat: Repeat | null;
-  /** The layer that it shows in a certain state, and that state. */
+  /** The base layer that it shows in a state, and that state. */
   readonly state: { readonly base: LayerKey; readonly state: State } | null;
-  /** Its likes on other screens: furniture that they share. */
+  /** Its counterparts on other screens: furniture that they share. */
   readonly furniture: Repeat | null;
-  /** The picture that it becomes with others, said of the topmost of them. */
+  /** The picture that it forms with other layers; set on the topmost of them. */
   readonly merge: Merge | null;
-  /** The name of the content that the program fills in; null for what stays. */
+  /** The name of the content that the program fills in; null for fixed content. */
   readonly slot: string | null;
-  /** Where it leads; null for nowhere. */
+  /** The target of its link; null for none. */
   readonly href: string | null;
   readonly scroll: Scroll | null;
-  /** What was said of how it is laid out; empty where the flow finds it. */
-  readonly wish: Wish;
-  /** A remark for the developer. */
+  /** The person's layout overrides; empty where the flow decides. */
+  readonly layoutOverride: LayoutOverride;
+  /** A note for the developer. */
   readonly note: string | null;
 }
 
-/** What a person says of a layer's layout. */
-export type Wish = Pick<Tag, 'contents' | 'gap' | 'wide'>;
+/** The layout facets of a tag. */
+export type LayoutOverride = Pick<Tag, 'contents' | 'gap' | 'wide'>;
 
 export type RuleName = string;
 export type Decisions = ReadonlyMap<LayerKey, Decision>;
 
-/** A mockup as its tags arrange it, and what its layers become. */
+/** A mockup after structural tags, with its measures and decisions. */
 export interface Decided {
   readonly mockup: Mockup;
   readonly measures: ReadonlyMap<string, Measures>;

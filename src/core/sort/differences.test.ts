@@ -7,7 +7,7 @@ function groups(one: string, other: string): readonly GroupLayer[] {
   return mockup.screens[0]!.root.layers as readonly GroupLayer[];
 }
 
-describe('what differs between like-built layers', () => {
+describe('differences between like-built layers', () => {
   const lamp = (fill: string) => `<rect id="lamp" width="9" height="9" fill="${fill}"/>`;
   const sign = (words: string, fill = '#000') => `<text id="sign" y="20" fill="${fill}">${words}</text>`;
 
@@ -23,7 +23,7 @@ describe('what differs between like-built layers', () => {
     expect(sayDifferences(differencesOf(first!, second!))).toBe(said);
   });
 
-  it('are said of a few, and counted beyond', () => {
+  it('are listed when few, and counted beyond', () => {
     const many = (fill: string) => Array.from({ length: 6 }, () => lamp(fill)).join('');
     const [first, second] = groups(many('#f00'), many('#00f'));
     expect(sayDifferences(differencesOf(first!, second!))).toMatch(/and 2 more$/);

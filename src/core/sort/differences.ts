@@ -2,16 +2,16 @@ import { layerTitle, wordsOf } from '../look/layerTitle';
 import type { Layer } from '../mockup/layer';
 import type { Paint } from '../mockup/paint';
 
-/** In what a part of a layer differs from the same part of another. */
+/** The kind of difference between a part of a layer and its counterpart. */
 export type DifferenceKind = 'words' | 'colour' | 'picture' | 'form' | 'missing' | 'added';
 
 export interface Difference {
-  /** What the part is called. */
+  /** The part's title. */
   readonly part: string;
   readonly kind: DifferenceKind;
 }
 
-const SAYS: Readonly<Record<DifferenceKind, string>> = {
+const DIFFERENCE_WORDS: Readonly<Record<DifferenceKind, string>> = {
   words: 'other words',
   colour: 'another colour',
   picture: 'another picture',
@@ -20,14 +20,17 @@ const SAYS: Readonly<Record<DifferenceKind, string>> = {
   added: 'is there too',
 };
 
-/** For people: `sign: other words, lamp: another colour`. */
+/** The differences in words: `sign: other words, lamp: another colour`. */
 export function sayDifferences(differences: readonly Difference[], most = 4): string {
-  const said = differences.slice(0, most).map(({ part, kind }) => `${part}: ${SAYS[kind]}`);
+  const said = differences.slice(0, most).map(({ part, kind }) => `${part}: ${DIFFERENCE_WORDS[kind]}`);
   const rest = differences.length - said.length;
   return rest > 0 ? `${said.join(', ')} and ${rest} more` : said.join(', ');
 }
 
-/** The parts in which one layer differs from another that is built like it: a version of it, or its like in a repeat. */
+/**
+ * The parts in which a layer differs from another of the same structure: a state version, or a sibling of a
+ * repeat.
+ */
 export function differencesOf(one: Layer, other: Layer): readonly Difference[] {
   if (one.kind !== other.kind) return [{ part: layerTitle(one).text, kind: 'form' }];
   if (one.kind === 'group' && other.kind === 'group') return groupDifferences(one.layers, other.layers);
@@ -35,7 +38,7 @@ export function differencesOf(one: Layer, other: Layer): readonly Difference[] {
   return kind ? [{ part: layerTitle(one).text, kind }] : [];
 }
 
-/** Parts are the same when they have the same name or, without one, the same kind in the same order. */
+/** Parts correspond when they have the same name or, without one, the same kind in the same order. */
 function groupDifferences(ones: readonly Layer[], others: readonly Layer[]): readonly Difference[] {
   const left = partsByMark(ones);
   const right = partsByMark(others);

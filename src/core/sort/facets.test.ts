@@ -14,11 +14,11 @@ function converted(content: string, tags: Record<string, Tag> = {}) {
   return { ...conversion, html: emitted(conversion, 'index.html') };
 }
 
-describe('several layers in one picture', () => {
+describe('several layers as one picture', () => {
   const merge: Tag = { merge: 'crest' };
   const tags = { '/test/crest/disc': merge, '/test/crest/wave': merge };
 
-  it('stand where the topmost of them does, and the others are part of it', () => {
+  it('stand at the place of the topmost, and the others become part of it', () => {
     const { plan, decisions, html } = converted(CREST, tags);
     expect(plan.pictures.map(({ name, layers }) => [name, layers])).toEqual([
       ['crest', ['/test/crest/wave']],
@@ -33,7 +33,7 @@ describe('several layers in one picture', () => {
     expect(source?.kind === 'svg' && source.svg.match(/<(circle|ellipse|path|rect)/g)).toHaveLength(2);
   });
 
-  it('say what lies between them', () => {
+  it('report the layers that lie between them', () => {
     expect(converted(CREST, tags).findings).toContainEqual(
       expect.objectContaining({
         code: 'merge-overlap',
@@ -58,18 +58,18 @@ describe('several layers in one picture', () => {
     }
   });
 
-  it('need another one: a name that one layer has merges nothing', () => {
+  it('need another layer: a merge name of a single layer merges nothing', () => {
     const { plan } = converted(CREST, { '/test/sea': merge });
     expect(plan.placed.has('/test/sea')).toBe(false);
   });
 
-  it('are taken apart again when the tag is taken back', () => {
+  it('are separate again when the tag is removed', () => {
     const { plan } = converted(CREST, { '/test/crest': { outcome: 'element' } });
     expect(plan.pictures.map(({ name }) => name)).not.toContain('crest');
   });
 });
 
-describe('links, scroll areas and remarks', () => {
+describe('links, scroll areas and notes', () => {
   const LIST = `<g id="list"><rect width="90" height="80" fill="#eee"/><text id="fare" y="20">Fare</text></g>`;
 
   it('are written into the page', () => {
@@ -91,7 +91,7 @@ describe('links, scroll areas and remarks', () => {
   });
 });
 
-describe('states that a person joins', () => {
+describe('states set by a person', () => {
   const SWITCH = `
     <g id="lamp"><rect id="dim" width="40" height="20" fill="#ccc"/></g>
     <g id="glow"><rect id="lit" width="40" height="20" fill="#fd6"/></g>
@@ -105,7 +105,7 @@ describe('states that a person joins', () => {
     });
   });
 
-  it('are things of their own where that is said', () => {
+  it('are elements of their own when set to none', () => {
     const named = SWITCH.replace('id="glow"', 'id="lamp-on"');
     expect(converted(named).decisions.get('/test/lamp-on')?.state?.state).toBe('checked');
     expect(
@@ -122,7 +122,7 @@ it('fields hold an input that shows their words', () => {
   expect(html).toMatch(/<label [^>]*>\s*<!-- ask the office -->\s*<input [^>]*placeholder="Which harbour\?"/);
 });
 
-it('what is pressed in a field is not what is typed into it', () => {
+it('a button inside a field is not part of its input', () => {
   const { html } = converted(`
     <g id="fare-field"><rect x="10" y="10" width="180" height="36" rx="4" fill="#fff" stroke="#ccc"/>
     <text x="22" y="32" font-size="14" fill="#888">Your fare</text>
@@ -150,7 +150,7 @@ describe('furniture', () => {
       `<svg xmlns="http://www.w3.org/2000/svg" width="900" height="300">${screen('quay', 0, one)}${screen('deck', 450, other)}</svg>`,
     );
 
-  it('is what stands on several screens at the same place; a tag on one holds for all', () => {
+  it('is the same block at the same place on several screens; a tag on one holds for all', () => {
     const reading = sheet('<text y="200">One</text>', '<text x="460" y="200">Other</text>');
     const tags = new Map<string, Tag>([['/test/quay/top', { classes: ['bar'] }]]);
     const conversion = convertReading(reading, 'nested', tags);
@@ -185,7 +185,7 @@ describe('hidden layers', () => {
       <rect id="board" x="80" width="60" height="20" fill="#8bd" display="none"/>
     </g>`;
 
-  it('that lie on a sibling are said to be a state of it, and joined on request', () => {
+  it('over a sibling are reported as a possible state of it, and joined on request', () => {
     const { decisions } = converted(lamp);
     expect(decisions.get('/test/lamp/bright')?.reason).toBe(
       'aside: it is hidden and lies on dark; say which state of it',
@@ -198,7 +198,7 @@ describe('hidden layers', () => {
     });
   });
 
-  it('that are called a state of nothing are a finding', () => {
+  it('named as a state without a base are a finding', () => {
     const { findings } = converted(lamp, { '/test/lamp/board': { state: 'hover' } });
     expect(findings).toContainEqual({
       code: 'state-alone',

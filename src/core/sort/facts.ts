@@ -3,35 +3,38 @@ import { touches } from '../mockup/box';
 import { wordsOf } from '../look/layerTitle';
 import type { Layer, LayerKey, TextLayer } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
-import { rememberOf } from '../mockup/remember';
+import { memoizeByObject } from '../mockup/memoize';
 import { walk } from '../mockup/walk';
 import { findCovered } from './covered';
 import { findPlaces, type PlaceRole } from './places';
 import { findRepeats, type Repeats } from './repeats';
 import { findStates, findTwins, type StatesOf } from './states';
 
-/** What the rules may ask about a layer. */
+/** The facts that rules may use. */
 export interface Facts {
   readonly screen: Screen;
   readonly mockup: Mockup;
   readonly measures: Measures;
-  /** Text sizes in px of the screen by layer. */
+  /** Most frequent text size, px of the screen. */
   readonly bodySize: number;
-  /** The sizes above the body's that headings stand in, largest first, at most six. */
+  /** The sizes above the body size in which headings stand, largest first, at most six. */
   readonly headingSizes: readonly number[];
   /** Like-built siblings. */
   readonly repeats: Repeats;
-  /** Layers that show another one in a certain state. */
+  /** Layers that are state versions of another one. */
   readonly states: StatesOf;
-  /** Hidden layers that lie on a visible sibling of their size, with that sibling: versions whose state nobody said. */
+  /**
+   * Hidden layers of the size of a visible sibling at the same place, with that sibling: versions without a
+   * stated state.
+   */
   readonly twins: ReadonlyMap<LayerKey, Layer>;
   /** Blocks that several screens share. */
   readonly furniture: Repeats;
-  /** What parts of the screen are by their place: header, footer, navigation. */
+  /** Parts with a role by their place: header, footer, navigation. */
   readonly places: ReadonlyMap<LayerKey, PlaceRole>;
-  /** Layers of which nothing is seen, with what lies over them. */
+  /** Layers that are completely covered, with the covering layer. */
   readonly covered: ReadonlyMap<LayerKey, Layer>;
-  /** What the subtree holds. */
+  /** The content of the subtree. */
   contents(layer: Layer): Contents;
 }
 
@@ -47,7 +50,7 @@ export function measureOf(facts: Facts, key: LayerKey): Measure {
   return measure;
 }
 
-/** What does not change with the tags, by screen: a screen is decided on anew with every edit. */
+/** The facts that tags do not change, by screen: an edit decides on the whole screen again. */
 const known = new WeakMap<Screen, Omit<Facts, 'covered'>>();
 
 /** @param isOff whether a layer was put aside by a person or its own name */
@@ -58,12 +61,12 @@ export function gatherFacts(
   isOff: (key: LayerKey) => boolean,
   furniture: Repeats,
 ): Facts {
-  const facts = known.get(screen) ?? gatherLasting(mockup, screen, measures, furniture);
+  const facts = known.get(screen) ?? gatherStaticFacts(mockup, screen, measures, furniture);
   known.set(screen, facts);
   return { ...facts, covered: findCovered(screen, measures, isOff) };
 }
 
-function gatherLasting(
+function gatherStaticFacts(
   mockup: Mockup,
   screen: Screen,
   measures: Measures,
@@ -73,7 +76,7 @@ function gatherLasting(
   countContents(screen.root, contents);
   const places = findPlaces(screen, measures, furniture);
   const sizes = textSizes(screen, measures);
-  const bodySize = commonest(sizes);
+  const bodySize = mostFrequent(sizes);
   const headingSizes = titleSizes(screen.root, screen, measures, places)
     .filter((size) => size >= bodySize * 1.2)
     .sort((one, other) => other - one);
@@ -112,7 +115,7 @@ function countContents(layer: Layer, into: Map<LayerKey, Contents>): Contents {
   return own;
 }
 
-/** How many letters the screen has in each size, px of the screen. */
+/** The number of letters on the screen by size, px of the screen. */
 function textSizes(screen: Screen, measures: Measures): ReadonlyMap<number, number> {
   const sizes = new Map<number, number>();
   for (const layer of walk(screen.root)) {
@@ -127,17 +130,17 @@ function textSizes(screen: Screen, measures: Measures): ReadonlyMap<number, numb
   return sizes;
 }
 
-/** What is hidden or drawn beside the screen (samples, notes) says nothing about the page. */
+/** Hidden layers and layers beside the screen (samples, notes) are no evidence about the page. */
 function isOnScreen({ key, visible }: Layer, { width, height }: Screen, measures: Measures): boolean {
   const painted = measures.get(key)?.painted;
   return visible && Boolean(painted && touches(painted, { x: 0, y: 0, width, height }));
 }
 
-/** Common practice, no source: a heading is short; what has more letters is not read at a glance, however large. */
+/** Common practice, no source: a heading has at most this many letters. */
 export const HEADING_LETTERS = 90;
 
-/** True for words that can stand over something: numbers and long texts do not. */
-export const canTitle = rememberOf((text: TextLayer): boolean => {
+/** True for a text that can be a heading: numbers and long texts cannot. */
+export const canTitle = memoizeByObject((text: TextLayer): boolean => {
   const letters = wordsOf(text);
   if (letters.length > HEADING_LETTERS || !/\p{L}{2}/u.test(letters)) return false;
   const [words, figures] = [letters.match(/\p{L}/gu)?.length ?? 0, letters.match(/\p{N}/gu)?.length ?? 0];
@@ -151,7 +154,7 @@ export function sizeOnScreen(text: TextLayer, measures: Measures): number {
   return Math.round(Math.max(...sizes) * scale);
 }
 
-/** The sizes of what can be titles; the page's furniture has names, not titles. */
+/** The sizes of possible headings; furniture has names, not headings. */
 function titleSizes(
   layer: Layer,
   screen: Screen,
@@ -164,7 +167,7 @@ function titleSizes(
   return layer.kind === 'text' && canTitle(layer) ? [sizeOnScreen(layer, measures)] : [];
 }
 
-function commonest(sizes: ReadonlyMap<number, number>): number {
+function mostFrequent(sizes: ReadonlyMap<number, number>): number {
   let best = 16;
   for (const [size, letters] of sizes) if (letters > (sizes.get(best) ?? 0)) best = size;
   return best;

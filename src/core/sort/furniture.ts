@@ -5,20 +5,20 @@ import type { Mockup, Screen } from '../mockup/mockup';
 import { buildOf, isAlike, TELLING_PARTS, type Build, type Repeat, type Repeats } from './repeats';
 import { blocksOf } from './places';
 
-/** Px by which the same furniture may be off on another screen. */
-const OFF = 2;
+/** Px by which shared furniture may differ between screens. */
+const SAME_PLACE = 2;
 
 interface Block extends Build {
   /** The lower edge, px from the bottom of its screen. */
   readonly fromBottom: number;
 }
 
-/** It does not change with the tags. */
+/** Furniture does not depend on tags. */
 const known = new WeakMap<Mockup, Repeats>();
 
 /**
- * What several screens share: like-built blocks of a page that stand at the same place, measured from the top or from
- * the bottom of their screens, and have the same size.
+ * The furniture of a mockup: like-built blocks of equal size at the same place on several screens, measured
+ * from the top or the bottom.
  */
 export function findFurniture(mockup: Mockup, measures: ReadonlyMap<string, Measures>): Repeats {
   const ready = known.get(mockup);
@@ -33,7 +33,7 @@ export function findFurniture(mockup: Mockup, measures: ReadonlyMap<string, Meas
       const pattern = same ?? [];
       if (!same) patterns.push(pattern);
       pattern.push(block);
-      // One screen has a thing once.
+      // A pattern occurs once on each screen.
       taken.add(pattern);
     }
   }
@@ -59,7 +59,7 @@ function blocksIn(screen: Screen, measures: Measures): readonly Block[] {
 }
 
 function isSame(one: Block, other: Block): boolean {
-  const near = (a: number, b: number) => Math.abs(a - b) <= OFF;
+  const near = (a: number, b: number) => Math.abs(a - b) <= SAME_PLACE;
   return (
     near(one.box.x, other.box.x) &&
     near(one.box.width, other.box.width) &&

@@ -9,17 +9,17 @@ import type { Decisions } from './decision';
 import type { Repeats } from './repeats';
 import type { Tags } from './tag';
 
-/** Several layers that become one picture. It stands where the topmost of them does. */
+/** Several layers that form one picture, at the place of the topmost. */
 export interface Merge {
   readonly name: string;
   /** In drawing order; the last is the topmost. None of them is part of another. */
   readonly layers: readonly LayerKey[];
 }
 
-/** For every layer that is merged with others: what it becomes a part of. */
+/** For every merged layer, its merge. */
 export type Merges = ReadonlyMap<LayerKey, Merge>;
 
-/** The layers of a screen that were said to become one picture. A name that only one layer has merges nothing. */
+/** The merges of a screen. A merge name on a single layer merges nothing. */
 export function findMerges(screen: Screen, said: Tags): Merges {
   const byName = new Map<string, LayerKey[]>();
   const visit = (layer: Layer) => {
@@ -37,8 +37,8 @@ export function findMerges(screen: Screen, said: Tags): Merges {
 }
 
 /**
- * Parts of one like-built sibling that are merged are merged in all of them, unless something else is said there.
- * @param has whether there is such a layer
+ * Repeats a merge inside one like-built sibling in all siblings, unless other tags are set there.
+ * @param has whether a layer exists
  */
 export function spreadMerges(merges: Merges, repeats: Repeats, has: (key: LayerKey) => boolean): Merges {
   if (merges.size === 0) return merges;
@@ -67,7 +67,10 @@ function memberAround([first, ...others]: readonly LayerKey[], repeats: Repeats)
   return null;
 }
 
-/** Says what lies between the parts of a merged picture and over some of them: it will lie beneath the whole. */
+/**
+ * Reports layers that lie between the parts of a merged picture and over some of them: they will lie over or
+ * under the whole.
+ */
 export function reportMerges(
   mockup: Mockup,
   measures: ReadonlyMap<string, Measures>,

@@ -1,9 +1,9 @@
 import type { Layer } from '../mockup/layer';
 import { splitName } from '../mockup/layerName';
-import { remember } from '../mockup/remember';
+import { memoizeText } from '../mockup/memoize';
 
 /** The words of a layer's name in lower case, whatever stands between them: `navBar_main2` is nav, bar, main, 2. h1–h6 stay whole. */
-export const nameWords = remember((name: string): readonly string[] =>
+export const nameWords = memoizeText((name: string): readonly string[] =>
   name
     .replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2')
     .toLowerCase()

@@ -1,13 +1,13 @@
 import anyAscii from 'any-ascii';
 import { layerTitle } from '../look/layerTitle';
 import type { Layer } from '../mockup/layer';
-import { remember, rememberOf } from '../mockup/remember';
+import { memoizeText, memoizeByObject } from '../mockup/memoize';
 
 /** A name for files and classes, from any script: lower case ASCII letters, digits and hyphens, beginning with a letter. */
-export const safeName = remember(writeSafely);
+export const safeName = memoizeText(writeSafely);
 
 function writeSafely(text: string): string {
-  // Marks that stand on letters are dropped; letters of other scripts are written as they sound.
+  // Diacritics are dropped; letters of other scripts are transliterated.
   const ascii = anyAscii(text.normalize('NFKD').replace(/\p{M}/gu, ''))
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
@@ -17,7 +17,7 @@ function writeSafely(text: string): string {
   return /^[0-9]/.test(ascii) ? `n-${ascii}` : ascii;
 }
 
-/** A safe name with folders: what stands between slashes is a name of its own. */
+/** A safe name with folders: the parts between slashes are safe names. */
 export function safePath(text: string): string {
   return text
     .split('/')
@@ -40,8 +40,8 @@ export function proposeName(layer: Layer, withFolders = false): ProposedName {
   return withFolders ? nameWithFolders(layer) : bareName(layer);
 }
 
-const nameWithFolders = rememberOf((layer: Layer) => named(layer, safePath));
-const bareName = rememberOf((layer: Layer) => named(layer, safeName));
+const nameWithFolders = memoizeByObject((layer: Layer) => named(layer, safePath));
+const bareName = memoizeByObject((layer: Layer) => named(layer, safeName));
 
 function named(layer: Layer, safe: (text: string) => string): ProposedName {
   const { text, own } = layerTitle(layer);

@@ -10,21 +10,21 @@ export interface PlaceRole {
   readonly reason: string;
 }
 
-/** Common practice, no source: a page's furniture takes this share of the screen at most, across and along. */
+/** Common practice, no source: the largest share of the screen that furniture takes. */
 const FURNITURE = 0.22;
-/** The share of the screen's width or height that furniture spans at least. */
+/** The smallest share of the screen's width or height that furniture spans. */
 const SPAN = 0.9;
-/** Px by which furniture may miss the edge. */
-const EDGE = 4;
-/** A column with so many short texts leads somewhere. */
+/** Px by which furniture may be off the edge. */
+const EDGE_DISTANCE = 4;
+/** A column with at least this many short texts is navigation. */
 const LINKS = 4;
 
-/** What several screens share at their edges is furniture even when it spans less and stands farther in. */
+/** Blocks shared by several screens are furniture with a smaller span and further from the edge. */
 const SHARED_SPAN = 0.5;
 const SHARED_EDGE = 0.1;
 const SHARED_LINKS = 2;
 
-/** How near to the edge and how wide a block must be. */
+/** The required distance to the edge, and span. */
 interface Bounds {
   readonly span: number;
   readonly edge: number;
@@ -40,10 +40,10 @@ function boundsOf(repeat: Repeat | undefined, { height }: Screen): Bounds {
         links: SHARED_LINKS,
         reason: `, on ${repeat.count} screens`,
       }
-    : { span: SPAN, edge: EDGE, links: LINKS, reason: '' };
+    : { span: SPAN, edge: EDGE_DISTANCE, links: LINKS, reason: '' };
 }
 
-/** Parts of a screen that are what they are by their place: one header, one footer, one navigation at most. */
+/** The parts of a screen that get a role by their place: at most one header, footer and navigation. */
 export function findPlaces(
   screen: Screen,
   measures: Measures,
@@ -64,7 +64,7 @@ export function findPlaces(
   return places;
 }
 
-/** The groups that a page is divided into: wrappers around everything are opened. */
+/** The groups that divide a page; wrappers around everything are opened. */
 export function blocksOf(root: GroupLayer): readonly GroupLayer[] {
   let groups = groupsIn(root);
   while (groups.length === 1 && groups[0] && groupsIn(groups[0]).length > 0) groups = groupsIn(groups[0]);

@@ -4,7 +4,7 @@ import { intersection } from '../mockup/box';
 import type { Mockup } from '../mockup/mockup';
 import type { Region, Tags } from './tag';
 
-/** The mockup with the regions that people marked on its bitmaps as layers of their own, over the bitmap. */
+/** The mockup with marked regions of bitmaps as layers over the bitmap. */
 export function withRegions(mockup: Mockup, tags: Tags): Mockup {
   if (![...tags.values()].some((tag) => tag.regions)) return mockup;
   const screens = mockup.screens.map((screen) => ({

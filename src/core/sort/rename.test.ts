@@ -11,7 +11,7 @@ describe('renaming', () => {
     expect(renamed('sailing-1', { ...NO_RENAMING, ...renaming })).toBe(expected);
   });
 
-  it('sees what would be there twice', () => {
+  it('detects duplicate names', () => {
     expect([...collidingNames(['a', 'b', 'a', 'c'], ['c', 'd'])]).toEqual(['a', 'c']);
   });
 });

@@ -1,6 +1,6 @@
 import { safePath } from './outputNames';
 
-/** How names are changed: letters found and replaced, then something put before and after. */
+/** A rename: replace letters, then add a prefix and a suffix. */
 export interface Renaming {
   readonly find: string;
   readonly replace: string;
@@ -10,13 +10,16 @@ export interface Renaming {
 
 export const NO_RENAMING: Renaming = { find: '', replace: '', prefix: '', suffix: '' };
 
-/** The name after renaming, made safe for files and classes (a slash makes a folder of the pictures); the old one when nothing would be left of it. */
+/**
+ * The renamed name, safe for files and classes (a slash makes a folder for pictures); the old name when
+ * nothing would be left.
+ */
 export function renamed(name: string, { find, replace, prefix, suffix }: Renaming): string {
   const replaced = find === '' ? name : name.replaceAll(find, replace);
   return safePath(`${prefix}${replaced}${suffix}`) || name;
 }
 
-/** The names that would be there more than once: among those that are renamed, or with others that stay. */
+/** The names that would occur more than once, among the renamed ones and the others. */
 export function collidingNames(names: readonly string[], others: Iterable<string>): ReadonlySet<string> {
   const seen = new Set(others);
   const twice = new Set<string>();

@@ -13,7 +13,7 @@ function decide(content: string, tags: Record<string, Tag> = {}) {
 }
 
 describe('repeats', () => {
-  it('are like-built siblings, whatever they say, and a part may be missing or more', () => {
+  it('are like-built siblings, whatever their words, with parts missing or added', () => {
     const of = decide(
       row('Skerrivane', 0) +
         row('Oldness', 22) +
@@ -28,7 +28,7 @@ describe('repeats', () => {
     expect(of('notice').repeat).toBeNull();
   });
 
-  it('are certain when the file shows one thing several times', () => {
+  it('are certain when the file instances one element several times', () => {
     const of = decide(
       '<defs><g id="buoy"><circle r="4"/></g></defs><use id="north" href="#buoy" x="9"/><use id="south" href="#buoy" x="39"/><use id="east" href="#buoy" x="69"/>',
     );
@@ -40,7 +40,7 @@ describe('repeats', () => {
     expect([of('boats').role, of('Auk').role, of('Petrel').role]).toEqual(['list', 'item', 'item']);
   });
 
-  it('take over what is said of one of them, but what is said otherwise', () => {
+  it('share the tags of one of them, except where other tags are set', () => {
     const of = decide(row('Auk', 0) + row('Fulmar', 22) + row('Petrel', 44), {
       '/test/Auk': { classes: ['boat'] },
       '/test/Auk/circle': { outcome: 'picture' },
@@ -53,7 +53,7 @@ describe('repeats', () => {
 });
 
 describe('states', () => {
-  // Common practice, no source: the endings that people give to versions of one thing.
+  // Common practice, no source: name suffixes for versions of one thing.
   it.each([
     ['Save pressed', 'save', 'active'],
     ['save_over', 'save', 'hover'],
@@ -80,7 +80,7 @@ describe('states', () => {
     expect(of('Save-open').state).toBeNull();
   });
 
-  it('are on the page when they are the one that is shown', () => {
+  it('are on the page when they are the visible version', () => {
     const of = decide(
       '<g><rect id="Switch-off" width="40" height="20" display="none"/><rect id="Switch-on" width="40" height="20"/></g>',
     );
@@ -105,7 +105,7 @@ describe('other rules', () => {
     expect(decide(content)(name).reason).toBe(reason);
   });
 
-  it('cover nothing when they are put aside themselves', () => {
+  it('layers that were put aside cover nothing', () => {
     const of = decide('<rect id="lost" width="9" height="9"/><rect id="Deck" width="50" height="50"/>', {
       '/test/Deck': { outcome: 'aside' },
     });

@@ -7,25 +7,25 @@ import { walk } from '../mockup/walk';
 
 /** One of several siblings that are built alike. */
 export interface Repeat {
-  /** The first of them, by whose key the pattern is known. */
+  /** The first member, whose key identifies the pattern. */
   readonly pattern: LayerKey;
   /** Its place among them, from 0. */
   readonly index: number;
   readonly count: number;
-  /** True when the file itself says so, by showing one thing several times. */
+  /** True when the file instances one element several times. */
   readonly certain: boolean;
 }
 
 export type Repeats = ReadonlyMap<LayerKey, Repeat>;
 
-/** The share of parts that two siblings must have in common. */
-const ALIKE = 0.7;
-/** Parts that make two siblings enough for a pattern; simpler ones need three. */
+/** The smallest share of parts that two members have in common. */
+const ALIKE_SHARE = 0.7;
+/** Two members with this many parts form a pattern; simpler ones need three. */
 export const TELLING_PARTS = 4;
-/** Patterns of one group that a further sibling is held against, the newest ones. */
+/** The newest patterns of a group that a further sibling is compared with. */
 const MOST_OPEN = 24;
 
-/** How a layer is built: its parts by kind and look, each with how often it is there. */
+/** The structure of a layer: its parts by kind and look, each with its count. */
 export interface Build {
   readonly layer: GroupLayer;
   readonly box: Box;
@@ -34,8 +34,8 @@ export interface Build {
 }
 
 /**
- * Finds like-built siblings by structure and look. Texts and pictures may differ, a part may be missing, and one of
- * both sides is the same; parts of a pattern are compared by what they are, not by their place.
+ * Finds like-built siblings by structure and look. Texts and pictures may differ, a part may be missing, and
+ * at least one side length is equal. Parts are compared by kind and look, not by place.
  */
 export function findRepeats(screen: Screen, measures: Measures): Repeats {
   const repeats = new Map<LayerKey, Repeat>();
@@ -79,7 +79,7 @@ export function buildOf(layer: GroupLayer, box: Box): Build {
   return { layer, box, parts, size };
 }
 
-/** What a part is, without what may differ: its letters, its picture, its colours. */
+/** A part without the properties that may differ: its letters, its picture, its colours. */
 function partName(layer: Layer): string | null {
   switch (layer.kind) {
     case 'text': {
@@ -104,7 +104,7 @@ export function isAlike(one: Build, other: Build): boolean {
     const both = Math.min(count, other.parts.get(part) ?? 0);
     shared += part === 'drawing' && both > 0 ? (count + (other.parts.get(part) ?? 0)) / 2 : both;
   }
-  return (2 * shared) / (one.size + other.size) >= ALIKE;
+  return (2 * shared) / (one.size + other.size) >= ALIKE_SHARE;
 }
 
 function isSideSame(one: Box, other: Box): boolean {

@@ -2,9 +2,12 @@ import type { Report } from '../findings/finding';
 import type { LayerKey } from '../mockup/layer';
 import type { Decisions } from './decision';
 
-/** Says which pictures would have the same name. Those that are built alike are likely the same picture, and may share it. */
+/**
+ * Reports pictures that would have the same name. Like-built ones are likely the same picture, and may share
+ * it.
+ */
 export function reportSharedNames(decisions: Decisions, report: Report): void {
-  /** The first of those that are built alike, by name and pattern. */
+  /** The first layer by name and pattern. */
   const byName = new Map<string, Map<string, LayerKey>>();
   for (const [key, { outcome, within, named, outputName, repeat, furniture }] of decisions) {
     if (outcome !== 'picture' || within !== null || !named) continue;
@@ -19,7 +22,7 @@ export function reportSharedNames(decisions: Decisions, report: Report): void {
   }
 }
 
-/** The same part of like-built layers: the pattern of the nearest of them, and the rest of the key. */
+/** The pattern of the nearest repeat around a layer, and the path below it. */
 function patternAround(key: LayerKey, decisions: Decisions): string | null {
   for (let end = key.lastIndexOf('/'); end > 0; end = key.lastIndexOf('/', end - 1)) {
     const around = decisions.get(key.slice(0, end));

@@ -21,7 +21,7 @@ function decided(reading: Reading, tags: Record<string, Tag> = {}): (name: strin
 describe('the rules on the demo', () => {
   const of = decided(readDemo());
 
-  // Written down by hand from the mockup, before the rules were tried on it.
+  // Written by hand from the mockup, before the rules were tried on it.
   it.each([
     ['page-ground', 'element', 'box'],
     ['hero', 'element', 'box'],
@@ -46,7 +46,7 @@ describe('the rules on the demo', () => {
     expect([of(name).outcome, of(name).outcome === 'aside' ? 'box' : of(name).role]).toEqual([outcome, role]);
   });
 
-  it('says why, with the measured facts', () => {
+  it('gives the reason with the measured facts', () => {
     expect(of('harbour-photo').reason).toBe(
       'raster picture: a bitmap shown at 1320×300 px, drawn from 2640×600',
     );
@@ -58,7 +58,7 @@ describe('the rules on the demo', () => {
     );
   });
 
-  it('takes what is inside of a picture along', () => {
+  it('includes the content of a picture', () => {
     expect(of('ferry-mark/path')).toMatchObject({
       outcome: 'picture',
       within: expect.stringMatching(/ferry-mark$/),
@@ -68,7 +68,7 @@ describe('the rules on the demo', () => {
 });
 
 describe('the rules', () => {
-  it('puts aside what draws nothing or lies off the screen', () => {
+  it('puts aside layers that draw nothing or lie off the screen', () => {
     const of = decided(
       readInside(
         '<rect width="9" height="9"/><g id="empty"/><rect id="far" x="500" width="9" height="9"/><rect id="clear" width="9" height="9" opacity="0"/>',
@@ -81,7 +81,7 @@ describe('the rules', () => {
     ]);
   });
 
-  it('leaves large groups with few free shapes as elements', () => {
+  it('keeps large groups with few free-form shapes as elements', () => {
     const boxes = Array.from({ length: 9 }, (_, at) => `<rect x="${at * 20}" width="15" height="90"/>`).join(
       '',
     );
@@ -97,7 +97,7 @@ describe('the rules', () => {
     expect([of('out').role, of('in-button').role]).toEqual(['link', 'box']);
   });
 
-  it('hears in a name only what groups around do not say already', () => {
+  it('ignores words in a name that the groups around already have', () => {
     const parts =
       '<g id="ticket-foot"><rect width="9" height="9"/></g><g id="ticket-button-2"><rect width="9" height="9"/></g>';
     const of = decided(readInside(`<g id="ticket">${parts}</g>`));
@@ -134,7 +134,7 @@ describe('tags', () => {
     expect(of('r')).toMatchObject({ outcome: 'picture', origin: 'within' });
   });
 
-  it('are checked where they come in', () => {
+  it('are validated at the border', () => {
     expect(tagsFileSchema.validate({ a: { outcome: 'picture', classes: ['x-1'] } }).error).toBeUndefined();
     expect(tagsFileSchema.validate({ a: { outcome: 'painting' } }).error?.message).toMatch(/must be one of/);
     expect(tagsFileSchema.validate({ a: { classes: ['1x'] } }).error?.message).toMatch(/is no class name/);
@@ -155,7 +155,7 @@ describe('names for files and classes', () => {
     expect(safeName(text)).toBe(name);
   });
 
-  it('are safe whatever comes in', () => {
+  it('are safe for any input', () => {
     fc.assert(
       fc.property(fc.string({ unit: 'grapheme' }), (text) =>
         expect(safeName(text)).toMatch(/^([a-z][a-z0-9-]*)?$/),

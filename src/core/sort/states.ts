@@ -9,7 +9,7 @@ import { nameWords } from './nameWords';
 import type { Tags } from './tag';
 import type { State } from './vocabulary';
 
-/** A layer that shows another one in a certain state. */
+/** A layer that is a state version of another one. */
 export interface StateOf {
   readonly base: Layer;
   readonly state: State;
@@ -17,7 +17,7 @@ export interface StateOf {
 
 export type StatesOf = ReadonlyMap<LayerKey, StateOf>;
 
-/** Common practice, no source: how people end the names of versions. Null is said of the base itself. */
+/** Common practice, no source: name suffixes of versions. Null marks the base itself. */
 const ENDINGS: ReadonlyMap<string, State | null> = new Map<string, State | null>([
   ...['normal', 'default', 'up', 'off', 'idle', 'rest', 'unpressed'].map((word) => [word, null] as const),
   ...['hover', 'hovered', 'over', 'rollover'].map((word) => [word, 'hover'] as const),
@@ -29,10 +29,13 @@ const ENDINGS: ReadonlyMap<string, State | null> = new Map<string, State | null>
   ...['open', 'expanded'].map((word) => [word, 'open'] as const),
 ]);
 
-/** How much the sides of two versions may differ, of the longer one. */
-const SAME_SIZE = 0.1;
+/** The relative difference of sides that two versions may have. */
+const SIZE_TOLERANCE = 0.1;
 
-/** A name without the state at its end, and that state: `Save pressed`, `save_over`, `saveHover`, `Save [button:active]`. */
+/**
+ * A name without its state suffix, and that state: `Save pressed`, `save_over`, `saveHover`, `Save
+ * [button:active]`.
+ */
 export function splitState(name: string): { readonly stem: string; readonly state: State | null } {
   const { bare, brackets } = splitName(name);
   const pseudo = /:(hover|active|focus|disabled|checked)\b/.exec(brackets ?? '')?.[1] as State | undefined;
@@ -42,8 +45,8 @@ export function splitState(name: string): { readonly stem: string; readonly stat
   return { stem, state: pseudo ?? ends ?? null };
 }
 
-/** The states found, with what people and names say of single layers: which version it is, or that it is none. */
-export function settleStates(
+/** The states found, overruled by tags and names of single layers. */
+export function resolveStates(
   found: StatesOf,
   said: Tags,
   screen: Screen,
@@ -66,7 +69,7 @@ export function settleStates(
   return settled;
 }
 
-/** The sibling of about the same size that lies nearest; itself no version of another. */
+/** The nearest sibling of about the same size that is no version itself. */
 function siblingAt(
   layer: Layer,
   parent: GroupLayer,
@@ -88,13 +91,16 @@ function siblingAt(
   return best?.layer ?? null;
 }
 
-/** Finds layers that are versions of a sibling: like it in name but for the state at the end, and of its size. */
+/**
+ * Finds layers that are state versions of a sibling: equal in name except for the state suffix, and of its
+ * size.
+ */
 export function findStates(screen: Screen, measures: Measures, { faces }: Pick<Mockup, 'faces'>): StatesOf {
   const states = new Map<LayerKey, StateOf>();
   for (const parent of walk(screen.root)) {
     const matrix = measures.get(parent.key)?.matrix;
     if (parent.kind !== 'group' || !matrix) continue;
-    // Hidden versions paint nothing, but have a size.
+    // Hidden versions paint nothing, but have geometry.
     const boxOf = (layer: Layer) => geometryBox(layer, matrix, faces);
     const bases = new Map<string, Layer>();
     const versions: { readonly layer: Layer; readonly stem: string; readonly state: State }[] = [];
@@ -106,7 +112,7 @@ export function findStates(screen: Screen, measures: Measures, { faces }: Pick<M
     }
     for (const { layer, stem, state } of versions) {
       const base = bases.get(stem);
-      // The one that is shown is on the page, whatever it is called.
+      // The visible version is on the page, whatever its name.
       const isShown = layer.visible && base?.visible === false;
       if (base && !isShown && isSameSize(boxOf(base), boxOf(layer))) states.set(layer.key, { base, state });
     }
@@ -114,10 +120,13 @@ export function findStates(screen: Screen, measures: Measures, { faces }: Pick<M
   return states;
 }
 
-/** Px by which a hidden version may be off from what it lies on. */
+/** Px by which a hidden version may be off the layer beneath. */
 const ON_PLACE = 2;
 
-/** Hidden layers that lie on a visible sibling of about their size: likely another state of it, but which, a person says. */
+/**
+ * Hidden layers of about the size of a visible sibling at the same place: likely another state of it, which a
+ * person can set.
+ */
 export function findTwins(
   screen: Screen,
   measures: Measures,
@@ -144,6 +153,6 @@ export function findTwins(
 
 function isSameSize(one: Box | null, other: Box | null): boolean {
   if (!one || !other) return false;
-  const near = (a: number, b: number) => Math.abs(a - b) <= SAME_SIZE * Math.max(a, b);
+  const near = (a: number, b: number) => Math.abs(a - b) <= SIZE_TOLERANCE * Math.max(a, b);
   return near(one.width, other.width) && near(one.height, other.height);
 }

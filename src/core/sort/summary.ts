@@ -5,11 +5,11 @@ import { walk } from '../mockup/walk';
 import type { Decisions } from './decision';
 import { OUTCOME_NAMES, type Outcome } from './vocabulary';
 
-/** What of a screen becomes what. */
+/** The share of a screen with one outcome. */
 export interface OutcomeShare {
   readonly outcome: Outcome;
   readonly layers: number;
-  /** What the boxes of its layers cover, px²; a picture counts once, groups by their parts, overlaps twice. */
+  /** The area of its layers, px²; a picture counts once, groups by their parts, overlaps twice. */
   readonly area: number;
 }
 

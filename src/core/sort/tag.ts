@@ -2,37 +2,37 @@ import type { Box } from '../mockup/box';
 import type { LayerKey } from '../mockup/layer';
 import type { Contents, Outcome, Role, Scroll, State, Width } from './vocabulary';
 
-/** What a person says a layer should become. What is left out is decided by the rules. */
+/** What a person says a layer should become. The rules decide on absent facets. */
 export interface Tag {
   readonly outcome?: Outcome;
   readonly role?: Role;
-  /** Class names that its element carries. */
+  /** Class names of its element. */
   readonly classes?: readonly string[];
-  /** The name of its class or picture file, without an ending. */
+  /** The name of its class or picture file, without an extension. */
   readonly outputName?: string;
-  /** On the page, but not shown at first. */
+  /** On the page, but hidden at first. */
   readonly hidden?: boolean;
   /** The name of the content that the program fills in at run time. */
   readonly slot?: string;
-  /** Where it leads: an address, or `#` and the name of a screen or layer. */
+  /** The target of its link: an address, or `#` and the name of a screen or layer. */
   readonly href?: string;
   /** The direction in which its content scrolls. */
   readonly scroll?: Scroll;
-  /** How what is inside of it stands. */
+  /** The layout of its content. */
   readonly contents?: Contents;
-  /** Px between what is inside of it, in a row or column. */
+  /** Px between its children, in a row or column. */
   readonly gap?: number;
-  /** How wide it is in the row or column around. */
+  /** Its width in a row or column. */
   readonly wide?: Width;
-  /** A remark for the developer. */
+  /** A note for the developer. */
   readonly note?: string;
-  /** The picture that it becomes together with all other layers of its screen that name the same one. */
+  /** The picture that it forms with all layers of its screen that name the same one. */
   readonly merge?: string;
-  /** The state in which it shows the sibling at its place; `none` for a thing of its own. */
+  /** The state in which it shows the sibling at its place; `none` for an element of its own. */
   readonly state?: State | 'none';
-  /** Whether a group of the sheet is a screen of its own. */
+  /** Whether a group of the sheet is a screen. */
   readonly screen?: boolean;
-  /** Parts of a bitmap that are layers of their own. */
+  /** Parts of a bitmap that become layers. */
   readonly regions?: readonly Region[];
 }
 

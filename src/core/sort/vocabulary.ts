@@ -1,4 +1,4 @@
-/** What a layer can become. */
+/** The outcomes of a layer. */
 export const OUTCOMES = {
   element: { letter: 'E', says: 'an element of the page, styled by CSS' },
   picture: { letter: 'P', says: 'one picture of it and all inside it' },
@@ -12,13 +12,16 @@ interface RoleEntry {
   readonly element: string;
   /** True when HTML allows only letters and inline elements inside (HTML, §3.2.5.2.5 phrasing content). */
   readonly phrasing: boolean;
-  /** Elements that it may not stand in (HTML, §4.3, §4.4 and §3.2.5.2.7: sections, main, interactive content). */
+  /**
+   * Elements that it must not stand in (HTML, §4.3, §4.4 and §3.2.5.2.7: sections, main, interactive
+   * content).
+   */
   readonly neverInside?: readonly string[];
-  /** Words in a layer's name that mean this role. */
+  /** Words in a layer's name that suggest this role. */
   readonly words?: readonly string[];
 }
 
-/** The versions of one thing, by the names of CSS and HTML: pseudo-classes and attributes. */
+/** The states of an element, by the names of CSS and HTML: pseudo-classes and attributes. */
 export const STATES = ['hover', 'active', 'focus', 'disabled', 'checked', 'selected', 'open'] as const;
 export type State = (typeof STATES)[number];
 
@@ -30,7 +33,7 @@ export function isScroll(value: string): value is Scroll {
   return (SCROLLS as readonly string[]).includes(value);
 }
 
-/** How what is inside of a container stands: at its coordinates, or beside or under each other. */
+/** The layout of a container's content: fixed coordinates, a row, or a column. */
 export const CONTENTS = ['row', 'column', 'nested'] as const;
 export type Contents = (typeof CONTENTS)[number];
 
@@ -38,15 +41,15 @@ export function isContents(value: string): value is Contents {
   return (CONTENTS as readonly string[]).includes(value);
 }
 
-/** How wide a layer is in a row or column: as its content, as what is left, or as it is drawn. */
-export const WIDTHS = ['hug', 'fill', 'set'] as const;
+/** The width of a layer in a row or column: of its content, the rest, or as drawn. */
+export const WIDTHS = ['fit', 'rest', 'drawn'] as const;
 export type Width = (typeof WIDTHS)[number];
 
 export function isWidth(value: string): value is Width {
   return (WIDTHS as readonly string[]).includes(value);
 }
 
-/** Px between neighbours at most. */
+/** The largest gap between neighbours, px. */
 export const MOST_GAP = 1000;
 
 /** Headings and paragraphs hold no further ones (HTML, §4.3.6 and §4.4.1: their content is phrasing). */
@@ -69,7 +72,7 @@ export const ROLES = {
     neverInside: ['a', 'button'],
     words: ['button', 'btn', 'cta'],
   },
-  /** What is typed or chosen; its text becomes the input's placeholder (HTML, §4.10.4 the label element). */
+  /** A form control; its text becomes the input's placeholder (HTML, §4.10.4 the label element). */
   field: {
     element: 'label',
     phrasing: true,

@@ -1,41 +1,42 @@
 import { isPlain, type Look } from '../look/look';
 import type { LayerKey } from '../mockup/layer';
-import { firstMade, rememberOf } from '../mockup/remember';
+import { internByText, memoizeByObject } from '../mockup/memoize';
 import { onNarrow } from '../page/join/narrow';
 import { pageClass, WIDTH_CLASSES } from '../page/join/names';
-import { stateMark } from '../page/states';
+import { statesKey } from '../page/states';
 import {
-  gathering,
-  standingOf,
+  collectFromNodes,
+  sharedPlacementOf,
   type Layout,
   type Page,
   type PageNode,
-  type Standing,
+  type SharedPlacement,
   type StateLook,
 } from '../page/node';
-import type { StandingCount, StyleClass, StyleSheet } from './styleSheet';
+import type { PlacementCount, StyleClass, StyleSheet } from './styleSheet';
 
-/** What a class is made of. */
+/** The parts of a class. */
 type Parts = Pick<StyleClass, 'look' | 'layout' | 'states' | 'narrow'>;
 
-interface Use extends Parts {
-  /** How often each name asks for it; names that Orden made up count as none. */
+interface ClassDraft extends Parts {
+  /** How often each name occurs among its users; invented names count as none. */
   readonly names: Map<string, number>;
-  /** The classes that a person gave to all of its wearers. */
+  /** The classes that a person gave to all of its users. */
   common: readonly string[];
-  /** How its wearers stand, by what they say of it; null where letters or a page wear it, which stand nowhere. */
-  standings: Map<string, Counted> | null;
+  /** The placements of its users by their text; null for letters and pages, which have none. */
+  placements: Map<string, CountedPlacement> | null;
 }
 
-interface Counted extends StandingCount {
+interface CountedPlacement extends PlacementCount {
   count: number;
 }
 
-/** Names that the base style sheet uses itself. */
+/** Names that the base style sheet uses. */
 const RESERVED = ['screen', 'run', 'flow', ...WIDTH_CLASSES];
 
 /**
- * Gives every look one class, shared by all that look and are laid out alike, named after the layers that wear it.
+ * Gives every look one class, shared by all nodes with equal look and layout, named after the layers that use
+ * it.
  * @param samples classes that have a sample: they name its look
  * @param waiting layers that get none
  */
@@ -44,33 +45,33 @@ export function factorClasses(
   samples: ReadonlySet<string>,
   waiting: ReadonlySet<LayerKey> = new Set(),
 ): StyleSheet {
-  const uses = new Map<string, Use>();
+  const uses = new Map<string, ClassDraft>();
   const given = new Set<string>([...RESERVED, ...pages.filter((page) => page.narrow).map(pageClass)]);
-  /** The looks that a person's classes are worn with. */
+  /** The looks that occur with each of a person's classes. */
   const wearers = new Map<string, Set<string | null>>();
-  const note = ({ mark, parts, standing, name, classes }: Wearer, count: number) => {
+  const note = ({ mark, parts, placement, name, classes }: ClassUser, count: number) => {
     for (const each of classes) {
       given.add(each);
       wearers.set(each, (wearers.get(each) ?? new Set()).add(mark));
     }
     if (mark === null) return;
-    const use: Use = uses.get(mark) ?? {
+    const use: ClassDraft = uses.get(mark) ?? {
       ...parts,
       names: new Map(),
       common: classes,
-      standings: new Map(),
+      placements: new Map(),
     };
     uses.set(mark, use);
     if (use.common.length > 0) use.common = use.common.filter((each) => classes.includes(each));
-    if (!standing) use.standings = null;
-    else if (use.standings) countStanding(use.standings, standing, count);
+    if (!placement) use.placements = null;
+    else if (use.placements) countPlacement(use.placements, placement, count);
     if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + count);
   };
   const isWaiting = ({ layer, merged }: PageNode) =>
     waiting.has(layer) || merged?.some((each) => waiting.has(each)) === true;
-  const counts = new Map<NodeWearer, number>();
+  const counts = new Map<NodeClassUse, number>();
   for (const page of pages)
-    for (const { node, worn } of wornIn(page.children))
+    for (const { node, worn } of usesIn(page.children))
       if (waiting.size === 0 || !isWaiting(node)) counts.set(worn, (counts.get(worn) ?? 0) + 1);
   for (const [worn, count] of counts) {
     note(worn, count);
@@ -78,31 +79,31 @@ export function factorClasses(
   }
   for (const { ground, classes } of pages) {
     if (!ground || !classes) continue;
-    note(bareWearer({ fills: [{ kind: 'solid', colour: ground }] }, classes), 1);
+    note(plainUser({ fills: [{ kind: 'solid', colour: ground }] }, classes), 1);
   }
   const known = new Map<string, StyleClass>();
-  for (const [mark, { look, layout, states, narrow, names, common, standings }] of uses) {
+  for (const [mark, { look, layout, states, narrow, names, common, placements }] of uses) {
     const said = common.find(
       (each) => samples.has(each) && wearers.get(each)?.size === 1 && !RESERVED.includes(each),
     );
-    // A bare row or column that many different things share is not one of them.
+    // A plain row or column shared by many different things is named after none of them.
     const isShared = isPlain(look) && names.size > 1;
-    const own = (isShared ? null : commonest(names)) ?? describe(look, layout);
+    const own = (isShared ? null : mostFrequent(names)) ?? describe(look, layout);
     const name = said ?? freeName(own, given);
-    known.set(mark, { name, look, layout, standings: [...(standings?.values() ?? [])], states, narrow });
+    known.set(mark, { name, look, layout, placements: [...(placements?.values() ?? [])], states, narrow });
   }
   const roots = new Map<string, string[]>();
   for (const { name, look, states } of known.values()) {
     const own = states.filter((each) => each.within === null);
     if (own.length === 0) continue;
-    const mark = stateMark(look, own);
+    const mark = statesKey(look, own);
     roots.set(mark, [...(roots.get(mark) ?? []), name]);
   }
   return {
     classes: [...known.values()],
-    classFor: (look) => known.get(lookMark(look) ?? '')?.name ?? null,
+    classFor: (look) => known.get(lookKey(look) ?? '')?.name ?? null,
     classesWithin: (within) => roots.get(within) ?? [],
-    classOf: (node) => known.get(wearerOf(node).mark ?? '') ?? null,
+    classOf: (node) => known.get(classUseOf(node).mark ?? '') ?? null,
   };
 }
 
@@ -112,14 +113,14 @@ function partsOf(node: PageNode): Parts {
 
 const NONE: readonly StateLook[] = [];
 
-/** What differs on the narrow screen of a page for two; null for a node that is the same on both. */
+/** The narrow version of a node on a page for two screens; null for a node that is the same on both. */
 function narrowOf(node: PageNode): Parts['narrow'] {
   const other = onNarrow(node);
   if (!other) return null;
   const [wide, narrow] = [node, other].map((each) => ({
     look: each.look,
     layout: layoutOf(each),
-    standings: [{ standing: standingOf(each), count: 1 }],
+    placements: [{ placement: sharedPlacementOf(each), count: 1 }],
   }));
   return JSON.stringify(narrow) === JSON.stringify(wide) ? null : narrow!;
 }
@@ -128,74 +129,74 @@ function layoutOf(node: PageNode): Layout | null {
   return (node.kind === 'picture' ? null : node.layout) ?? null;
 }
 
-/** What a node, some letters or a page say of their class. */
-interface Wearer {
-  /** What makes two of them wear one class; null for what needs none. */
+/** What a node, a span or a page contributes to its class. */
+interface ClassUser {
+  /** Users with equal keys share a class; null needs none. */
   readonly mark: string | null;
   readonly parts: Parts;
   /** Null for letters and pages. */
-  readonly standing: StandingText | null;
+  readonly placement: PlacementText | null;
   readonly name: string | null;
   /** The classes that a person gave. */
   readonly classes: readonly string[];
 }
 
-interface NodeWearer extends Wearer {
-  /** The letters in it that look otherwise than the rest. */
-  readonly letters: readonly Wearer[];
+interface NodeClassUse extends ClassUser {
+  /** The spans with a look of their own. */
+  readonly letters: readonly ClassUser[];
 }
 
-/** How a node stands, and the same as a text to compare it by. */
-interface StandingText {
-  readonly standing: Standing | null;
+/** A node's placement, and its text for comparison. */
+interface PlacementText {
+  readonly placement: SharedPlacement | null;
   readonly text: string;
 }
 
-function countStanding(
-  counts: Map<string, Counted>,
-  { standing, text }: StandingText,
+function countPlacement(
+  counts: Map<string, CountedPlacement>,
+  { placement, text }: PlacementText,
   wearers: number,
 ): void {
   const known = counts.get(text);
   if (known) known.count += wearers;
-  else counts.set(text, { standing, count: wearers });
+  else counts.set(text, { placement, count: wearers });
 }
 
-/** An edit leaves most nodes as they are, and most say what others say: both are told by identity. */
-const wearerOf = rememberOf((node: PageNode): NodeWearer => {
-  const own = standingOf(node);
-  const standing = { standing: own, text: own ? JSON.stringify(own) : '' };
-  const [mark, name] = [markOf(node, standing), nameOf(node)];
-  const letters = lettersOf(node).map((look) => bareWearer(look, []));
+/** Unchanged nodes are compared by identity, and equal uses are interned. */
+const classUseOf = memoizeByObject((node: PageNode): NodeClassUse => {
+  const own = sharedPlacementOf(node);
+  const placement = { placement: own, text: own ? JSON.stringify(own) : '' };
+  const [mark, name] = [classKeyOf(node, placement), nameOf(node)];
+  const letters = lettersOf(node).map((look) => plainUser(look, []));
   const { classes } = node;
-  const said = JSON.stringify([mark, standing.text, name, classes, letters.map((each) => each.mark)]);
-  return firstWearer(said, () => ({ mark, parts: partsOf(node), standing, name, classes, letters }));
+  const said = JSON.stringify([mark, placement.text, name, classes, letters.map((each) => each.mark)]);
+  return internUser(said, () => ({ mark, parts: partsOf(node), placement, name, classes, letters }));
 });
 
-const firstWearer = firstMade<NodeWearer>();
+const internUser = internByText<NodeClassUse>();
 
-const wornIn = gathering((node) => [{ node, worn: wearerOf(node) }]);
+const usesIn = collectFromNodes((node) => [{ node, worn: classUseOf(node) }]);
 
 function lettersOf(node: PageNode): readonly Look[] {
   return node.kind === 'text' ? node.lines.flatMap(({ spans }) => spans.map(({ look }) => look)) : [];
 }
 
-function bareWearer(look: Look, classes: readonly string[]): Wearer {
+function plainUser(look: Look, classes: readonly string[]): ClassUser {
   const parts = { look, layout: null, states: NONE, narrow: null };
-  return { mark: lookMark(look), parts, standing: null, name: null, classes };
+  return { mark: lookKey(look), parts, placement: null, name: null, classes };
 }
 
-function markOf(node: PageNode, { standing, text }: StandingText): string | null {
+function classKeyOf(node: PageNode, { placement, text }: PlacementText): string | null {
   const { look, layout, states, narrow } = partsOf(node);
-  // What differs between two screens is said by the class as a whole: an attribute knows no screens.
-  if (narrow) return JSON.stringify([look, layout, states, standing, narrow]);
-  const mark = lookMark(look, layout, states);
+  // Differences between two screens belong to the class: a style attribute has no media query.
+  if (narrow) return JSON.stringify([look, layout, states, placement, narrow]);
+  const mark = lookKey(look, layout, states);
   if (mark !== null) return mark;
-  // What has nothing else to say shares a class with what stands alike.
-  return standing && `standing ${text}`;
+  // A node with nothing but a placement shares a class with equal placements.
+  return placement && `placement ${text}`;
 }
 
-function lookMark(
+function lookKey(
   look: Look,
   layout: Layout | null = null,
   states: readonly StateLook[] = NONE,
@@ -205,10 +206,10 @@ function lookMark(
   return `${lookText(look)} ${JSON.stringify([layout, states])}`;
 }
 
-/** An edit gives few nodes another look, and many another place. */
-const lookText = rememberOf((look: Look) => JSON.stringify(look));
+/** Memoized: an edit changes few looks and many places. */
+const lookText = memoizeByObject((look: Look) => JSON.stringify(look));
 
-/** A layer's own name without its number, else what it is to the page. */
+/** A layer's own name without its number, else its role. */
 function nameOf({ named, name, role }: PageNode): string | null {
   if (named) return withoutNumber(name);
   return role === 'box' || role === 'text' || role === 'picture' ? null : role;
@@ -219,13 +220,13 @@ function withoutNumber(name: string): string {
   return name.replace(/(?:-\d+)+$/, '') || name;
 }
 
-function commonest(names: ReadonlyMap<string, number>): string | null {
+function mostFrequent(names: ReadonlyMap<string, number>): string | null {
   let best: string | null = null;
   for (const [name, count] of names) if (best === null || count > (names.get(best) ?? 0)) best = name;
   return best;
 }
 
-/** A name from what the look is, for looks that no named layer wears. */
+/** A name that describes the look, for looks without a named user. */
 function describe(look: Look, layout: Layout | null): string {
   const { type } = look;
   if (type) {

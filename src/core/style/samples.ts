@@ -4,18 +4,18 @@ import { splitName } from '../mockup/layerName';
 import type { Decided, Decisions } from '../sort/decision';
 import { safeName } from '../sort/outputNames';
 
-/** A layer whose look a class stands for: a shape for boxes, a text for letters. */
+/** A layer whose look defines a class: a shape for boxes, a text for letters. */
 export interface Sample {
   readonly layer: ShapeLayer | TextLayer;
-  /** The class, and before it those that it has to stand inside of, outermost first. */
+  /** The class, preceded by the classes that it must stand inside, outermost first. */
   readonly path: readonly string[];
-  /** The theme in which it counts; null for all of them. */
+  /** The theme of the sample; null for all themes. */
   readonly theme: string | null;
 }
 
 /**
- * The samples of a mockup in drawing order. What lies in a samples group defines a class by its look; a group inside is
- * a class around the others (`.ticket .price`), or, when its name begins with a full stop, a theme.
+ * The samples of a mockup in drawing order. A layer in a samples group defines a class by its look; a group
+ * inside is a class around the others (`.ticket .price`), or, when its name starts with a full stop, a theme.
  */
 export function findSamples({ mockup, decisions }: Pick<Decided, 'mockup' | 'decisions'>): readonly Sample[] {
   const samples: Sample[] = [];
@@ -66,7 +66,7 @@ function groupAround(
   return isTheme ? { path, theme: name } : { path: [...path, name], theme };
 }
 
-/** A sample's class: the one that is said of it, else its own name; empty for what nobody named. */
+/** A sample's class: its tag, else its own name; empty for an unnamed one. */
 function className(layer: Layer, decisions: Decisions): string {
   const [said] = decisions.get(layer.key)?.classes ?? [];
   const { text, own } = layerTitle(layer);

@@ -4,13 +4,13 @@ const names = (content: string) =>
   convertReading(readInside(content)).sheet.classes.map((entry) => entry.name);
 
 describe('classes from looks', () => {
-  it('are named after the layers that wear them, without numbers', () => {
+  it('are named after the layers that use them, without numbers', () => {
     expect(
       names('<rect id="row-1" width="9" height="9"/><rect id="row-2" y="20" width="9" height="9"/>'),
     ).toEqual(['row']);
   });
 
-  it('are named by the name that most layers have', () => {
+  it('take the name that most layers have', () => {
     expect(
       names(
         '<rect id="odd" width="9" height="9"/><rect id="tile-a" y="20" width="9" height="9"/><rect id="tile-a" y="40" width="9" height="9"/>',
@@ -18,7 +18,7 @@ describe('classes from looks', () => {
     ).toEqual(['tile-a']);
   });
 
-  it('say what they are when no layer has a name', () => {
+  it('describe the look when no layer has a name', () => {
     expect(
       names(`<rect width="9" height="9" fill="red"/><rect y="20" width="9" height="9" rx="2" fill="red"/><rect y="40" width="9" height="9" fill="none" stroke="red"/>
         <linearGradient id="g"><stop/><stop offset="1" stop-color="red"/></linearGradient><rect y="60" width="9" height="9" fill="url(#g)"/>`),
@@ -38,7 +38,7 @@ describe('classes from looks', () => {
     ).toEqual(['a', 'a-2']);
   });
 
-  it('are those of samples, where all that wear the class look so and nothing else does', () => {
+  it('are those of samples, where all users of the class have that look and nothing else does', () => {
     const sample = '<g data-name="Samples [style]"><rect id="card" width="9" height="9" fill="blue"/></g>';
     const card = (id: string, y: number, more = '') =>
       `<rect id="${id}" y="${y}" width="9" height="9" ${more} data-tags=".card"/>`;

@@ -1,30 +1,30 @@
 import type { Look } from '../look/look';
-import type { Layout, PageNode, Standing, StateLook } from '../page/node';
+import type { Layout, PageNode, SharedPlacement, StateLook } from '../page/node';
 
-/** A class: a look, and where boxes may grow, how it lays out what is inside and how it stands itself. */
+/** A class: a look, and for boxes that may grow, their layout and placement. */
 export interface StyleClass {
   readonly name: string;
   readonly look: Look;
   readonly layout: Layout | null;
-  /** The ways in which those that wear the class stand. */
-  readonly standings: readonly StandingCount[];
+  /** The placements of the nodes that use the class. */
+  readonly placements: readonly PlacementCount[];
   readonly states: readonly StateLook[];
-  /** What it is on the narrow screen of a page for two; null where it is the same. */
-  readonly narrow: Pick<StyleClass, 'look' | 'layout' | 'standings'> | null;
+  /** The narrow version on a page for two screens; null where it is the same. */
+  readonly narrow: Pick<StyleClass, 'look' | 'layout' | 'placements'> | null;
 }
 
-/** How some of those that wear a class stand; null where their content alone says it, or coordinates of their own do. */
-export interface StandingCount {
-  readonly standing: Standing | null;
+/** A placement and its number of users; null when the content alone, or fixed coordinates, give it. */
+export interface PlacementCount {
+  readonly placement: SharedPlacement | null;
   readonly count: number;
 }
 
 export interface StyleSheet {
   readonly classes: readonly StyleClass[];
-  /** The class of letters inside a text; null for what looks like the text itself. */
+  /** The class of letters inside a text; null when they look like the text itself. */
   readonly classFor: (look: Look) => string | null;
-  /** The classes of the nodes that states are told by; see `StateLook.within`. */
+  /** The classes of the nodes with the given states; see `StateLook.within`. */
   readonly classesWithin: (within: string) => readonly string[];
-  /** The class of a node; null when it has nothing to say. */
+  /** The class of a node; null when it needs none. */
   readonly classOf: (node: PageNode) => StyleClass | null;
 }

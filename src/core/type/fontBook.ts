@@ -1,7 +1,7 @@
 import type { FaceId, FontFace } from '../mockup/type';
 
-/** What a text wishes to be set in. */
-export interface FaceWish {
+/** The font properties that a text asks for. */
+export interface FontQuery {
   readonly families: readonly string[];
   readonly weight: number;
   readonly italic: boolean;
@@ -18,18 +18,15 @@ export interface GivenFont {
   readonly bytes: Uint8Array;
 }
 
-/**
- * The fonts that Orden can measure with. The core asks, the engine answers:
- * reading font files needs libraries that the core does not know.
- */
+/** The fonts that Orden can measure with. The engine implements it, since the core has no font parser. */
 export interface FontBook {
-  /** The face that a browser on this machine would take for the wish. */
-  face(wish: FaceWish): FontFace;
+  /** The face that a browser on this machine would take for the query. */
+  face(wish: FontQuery): FontFace;
   /** The advance of `text` in px at `size` px, kerned, without letter spacing. */
   advance(face: FaceId, text: string, size: number): number;
   /** The outlines of `text` as path data, px, its baseline starting at 0,0; null when the face has no outlines here. */
   outline(face: FaceId, text: string, size: number, letterSpacing: number): string | null;
-  /** This book and, before everything else, these fonts. Unreadable ones are named in `broken`. */
+  /** This book with the given fonts before all others. Unreadable ones are named in `broken`. */
   withFonts(fonts: readonly GivenFont[]): {
     readonly book: FontBook;
     readonly broken: readonly string[];

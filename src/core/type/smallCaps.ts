@@ -1,4 +1,7 @@
-/** How much smaller the capitals are that stand for small letters: what browsers take when a font has none of its own. */
+/**
+ * The size of synthesised small capitals as a share of the font size, as browsers take it for fonts without
+ * real ones.
+ */
 const SMALL = 0.7;
 
 /** A text in small capitals as stretches of capitals, each with its share of the type size. */

@@ -1,14 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { create, type Font, type FontCollection } from 'fontkit';
 import type { FaceMetrics, FaceSource, FontFace } from '../../core/mockup/type';
-import type { FaceWish, FontBook } from '../../core/type/fontBook';
+import type { FontQuery, FontBook } from '../../core/type/fontBook';
 import { digestOf } from '../digest';
 import { listInstalled, type InstalledFonts } from './installed';
 import { knownMetrics } from './known';
 import { outlineText } from './outlineText';
 import { SHIPPED, shippedPath } from './shipped';
 
-/** A face that can be chosen; its file is opened when it is first needed. */
+/** A selectable face; its file is opened on first use. */
 interface Candidate {
   readonly family: string;
   readonly weight: number;
@@ -20,13 +20,16 @@ interface Candidate {
 
 interface Opened {
   readonly face: FontFace;
-  /** Null for a face of which only the metrics are known. */
+  /** Null for a face of which only metrics are known. */
   readonly font: Font | null;
   /** Mean advance in em, for faces without a file. */
   readonly meanAdvance: number;
 }
 
-/** Names that mean one another's metrics on a machine that has only one of them (fontconfig, 30-metric-aliases.conf). */
+/**
+ * Families that substitute one another's metrics on a machine that has only one of them (fontconfig,
+ * 30-metric-aliases.conf).
+ */
 const METRIC_TWINS: readonly (readonly string[])[] = [
   ['arial', 'arimo', 'liberation sans'],
   ['times new roman', 'tinos', 'liberation serif'],
@@ -47,7 +50,7 @@ const GENERIC: Readonly<Record<string, string>> = {
   'ui-monospace': 'monospace',
 };
 
-/** Opens the fonts that Orden measures with: shipped ones, this machine's, and a table of well-known metrics. */
+/** The fonts that Orden measures with: shipped ones, this machine's, and a table of well-known metrics. */
 export function createFontBook(installed: InstalledFonts = listInstalled()): FontBook {
   const shipped = SHIPPED.map((face): Candidate => ({
     ...face,
@@ -69,7 +72,7 @@ export function createFontBook(installed: InstalledFonts = listInstalled()): Fon
 function bookOf(candidates: readonly Candidate[], installed: InstalledFonts): FontBook {
   const families = groupByFamily(candidates);
   const opened = new Map<string, Opened>();
-  const wishes = new Map<string, Opened>();
+  const resolved = new Map<string, Opened>();
 
   const open = (candidate: Candidate): Opened | null => {
     const id = faceId(candidate);
@@ -94,26 +97,26 @@ function bookOf(candidates: readonly Candidate[], installed: InstalledFonts): Fo
       return null;
     }
   };
-  const find = (family: string, wish: FaceWish): Opened | null => {
+  const find = (family: string, query: FontQuery): Opened | null => {
     for (const name of [family, ...twinsOf(family)]) {
       const faces = families.get(name.toLowerCase());
-      const found = faces && open(nearestFace(faces, wish));
+      const found = faces && open(nearestFace(faces, query));
       if (found) return found;
     }
     return null;
   };
-  const resolve = (wish: FaceWish): Opened => {
-    const mark = `${wish.weight} ${wish.italic} ${wish.families.join('\n')}`;
-    const known = wishes.get(mark);
+  const resolve = (query: FontQuery): Opened => {
+    const mark = `${query.weight} ${query.italic} ${query.families.join('\n')}`;
+    const known = resolved.get(mark);
     if (known) return known;
-    const found = resolveWish(wish, find, installed);
+    const found = resolveQuery(query, find, installed);
     opened.set(found.face.id, found);
-    wishes.set(mark, found);
+    resolved.set(mark, found);
     return found;
   };
 
   return {
-    face: (wish) => resolve(wish).face,
+    face: (query) => resolve(query).face,
     advance(face, text, size) {
       const entry = opened.get(face);
       return entry?.font
@@ -128,7 +131,7 @@ function bookOf(candidates: readonly Candidate[], installed: InstalledFonts): Fo
       const broken: string[] = [];
       const embedded = fonts.flatMap((font): Candidate[] => {
         try {
-          const parsed = openOnce(digestOf(font.bytes), () => openBytes(font.bytes));
+          const parsed = openCached(digestOf(font.bytes), () => openBytes(font.bytes));
           return [{ ...font, file: font.asset, load: () => parsed }];
         } catch {
           broken.push(font.family);
@@ -143,26 +146,26 @@ function bookOf(candidates: readonly Candidate[], installed: InstalledFonts): Fo
   };
 }
 
-function resolveWish(
-  wish: FaceWish,
-  find: (family: string, wish: FaceWish) => Opened | null,
+function resolveQuery(
+  query: FontQuery,
+  find: (family: string, query: FontQuery) => Opened | null,
   installed: InstalledFonts,
 ): Opened {
-  for (const family of wish.families) {
+  for (const family of query.families) {
     const generic = GENERIC[family.toLowerCase()];
-    const found = find(generic ? (installed.generic(generic) ?? '') : family, wish);
+    const found = find(generic ? (installed.generic(generic) ?? '') : family, query);
     if (found) return found;
   }
-  const lastResort = find(installed.generic('sans-serif') ?? '', wish);
-  return lastResort ?? knownFace(wish);
+  const lastResort = find(installed.generic('sans-serif') ?? '', query);
+  return lastResort ?? knownFace(query);
 }
 
-/** A face that no file here gives: a machine without fontconfig still sets baselines rightly. */
-function knownFace(wish: FaceWish): Opened {
+/** A face without a file: a machine without fontconfig still gets correct baselines. */
+function knownFace(query: FontQuery): Opened {
   const { familyName, unitsPerEm, ascent, descent, lineGap, xHeight, xWidthAvg } = knownMetrics(
-    wish.families,
+    query.families,
   );
-  const { weight, italic } = wish;
+  const { weight, italic } = query;
   const face: FontFace = {
     id: faceId({ family: familyName, weight, italic, source: 'known' }),
     family: familyName,
@@ -183,7 +186,7 @@ function groupByFamily(candidates: readonly Candidate[]): ReadonlyMap<string, re
   for (const candidate of candidates) {
     const name = candidate.family.toLowerCase();
     const known = families.get(name);
-    // The first source of a family keeps it: embedded before shipped before the machine's.
+    // The first source of a family wins: embedded before shipped before the machine's.
     if (!known) families.set(name, [candidate]);
     else if (known[0]?.source === candidate.source) known.push(candidate);
   }
@@ -195,21 +198,22 @@ function twinsOf(family: string): readonly string[] {
 }
 
 /** CSS Fonts 4, §5.2: slant first, then the weight; bolder first from 500 up, lighter first below 400. */
-function nearestFace(faces: readonly Candidate[], wish: FaceWish): Candidate {
+function nearestFace(faces: readonly Candidate[], query: FontQuery): Candidate {
   const distance = (face: Candidate) => {
-    const slant = face.italic === wish.italic ? 0 : 10_000;
-    const gap = face.weight - wish.weight;
-    const wrongWay = wish.weight > 500 ? gap < 0 : wish.weight < 400 ? gap > 0 : gap < 0 || face.weight > 500;
+    const slant = face.italic === query.italic ? 0 : 10_000;
+    const gap = face.weight - query.weight;
+    const wrongWay =
+      query.weight > 500 ? gap < 0 : query.weight < 400 ? gap > 0 : gap < 0 || face.weight > 500;
     return slant + Math.abs(gap) + (gap !== 0 && wrongWay ? 1000 : 0);
   };
   return faces.reduce((best, face) => (distance(face) < distance(best) ? face : best));
 }
 
-/** Opened fonts by what names them for certain: books for other mockups share them, since opening takes long. */
+/** Opened fonts by a unique key, shared by the books of all mockups: opening a font is slow. */
 const openFonts = new Map<string, Font>();
 const MOST_OPEN = 200;
 
-function openOnce(mark: string, open: () => Font): Font {
+function openCached(mark: string, open: () => Font): Font {
   const known = openFonts.get(mark);
   if (known) return known;
   if (openFonts.size >= MOST_OPEN) openFonts.clear();
@@ -219,7 +223,7 @@ function openOnce(mark: string, open: () => Font): Font {
 }
 
 function openFile(path: string, postscriptName?: string): Font {
-  return openOnce(`${path} ${postscriptName ?? ''}`, () => openBytes(readFileSync(path), postscriptName));
+  return openCached(`${path} ${postscriptName ?? ''}`, () => openBytes(readFileSync(path), postscriptName));
 }
 
 function openBytes(bytes: Uint8Array, postscriptName?: string): Font {
@@ -230,7 +234,10 @@ function openBytes(bytes: Uint8Array, postscriptName?: string): Font {
   return font;
 }
 
-/** Ascent and descent as browsers take them: the typographic ones when the font asks so, else those of `hhea`. */
+/**
+ * Ascent and descent as browsers take them: the typographic ones when the font's flag asks for them, else
+ * those of `hhea`.
+ */
 function metricsOf(font: Font): FaceMetrics {
   const os2 = font['OS/2'] as unknown as Os2 | undefined;
   const hhea = font.hhea as unknown as { ascent: number; descent: number; lineGap: number };
@@ -252,18 +259,18 @@ interface Os2 {
   readonly xHeight?: number;
 }
 
-/** Marks are placed on letters of other scripts; looking them up for plain ones takes longer than all else. */
+/** Mark positioning is skipped for plain text, where it takes most of the time. */
 const WITHOUT_MARKS = { mark: false, mkmk: false };
 
 /**
- * The size in which browsers draw letters of a size, px: FreeType takes whole 64ths, and what is less is left out (measured in
- * Chromium, with widths of lines in 8 sizes).
+ * The size in which browsers draw letters, px: FreeType truncates it to 64ths (measured in Chromium, with
+ * widths of lines in 8 sizes).
  */
 function drawnSize(size: number): number {
   return Math.floor(size * 64) / 64;
 }
 
-/** Mockups repeat their words. */
+/** Cached, since mockups repeat their words. */
 const advances = new WeakMap<Font, Map<string, number>>();
 const MOST_ADVANCES = 50_000;
 

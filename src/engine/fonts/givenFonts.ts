@@ -1,7 +1,7 @@
 import type { Assets, Mockup } from '../../core/mockup/mockup';
 import type { GivenFont } from '../../core/type/fontBook';
 
-/** The fonts that go along with a mockup, those inside it and those that were added, as they were read. */
+/** The fonts of a mockup, embedded and added, as they were read. */
 export function givenFonts(mockup: Mockup, assets: Assets): GivenFont[] {
   return Object.values(mockup.faces).flatMap(({ family, weight, italic, source, file }) => {
     const bytes = file === undefined ? undefined : assets.get(file);

@@ -11,7 +11,7 @@ export interface InstalledFace {
 
 export interface InstalledFonts {
   readonly faces: readonly InstalledFace[];
-  /** The family that a generic name means here, such as `sans-serif`. */
+  /** The family that this machine uses for a generic name, such as `sans-serif`. */
   readonly generic: (name: string) => string | null;
 }
 
@@ -30,7 +30,7 @@ const WEIGHTS: readonly (readonly [fontconfig: number, css: number])[] = [
   [210, 900],
 ];
 
-/** The machine's own fonts, as fontconfig lists them; none where fontconfig is missing. */
+/** The machine's own fonts as fontconfig lists them; none without fontconfig. */
 export function listInstalled(): InstalledFonts {
   const listed = run('fc-list', [
     '--format',
@@ -39,7 +39,7 @@ export function listInstalled(): InstalledFonts {
   const faces = listed.split('\n').flatMap((line): InstalledFace[] => {
     const [family = '', weight = '', slant = '', width = '', postscriptName = '', path = ''] =
       line.split('|');
-    // Condensed cuts share the family's name and are only taken when asked for; they never are.
+    // Condensed faces share the family's name and are used only on request, which never happens.
     const usable = /\.(ttf|otf|ttc|otc|woff2?)$/i.test(path) && (width === '' || width === '100');
     if (!usable) return [];
     return [

@@ -13,7 +13,7 @@ import timesNewRoman from '@capsizecss/metrics/timesNewRoman';
 import trebuchetMS from '@capsizecss/metrics/trebuchetMS';
 import verdana from '@capsizecss/metrics/verdana';
 
-/** What is known of a family without its file: metrics in units of its em, descent negative. */
+/** Metrics of a family without a file, in units of its em, descent negative. */
 export interface KnownMetrics {
   readonly familyName: string;
   readonly unitsPerEm: number;
@@ -25,7 +25,7 @@ export interface KnownMetrics {
   readonly xWidthAvg: number;
 }
 
-/** The well-known families of operating systems, so that a baseline falls right where none of them is installed. */
+/** The families of common operating systems, so that baselines are right where none is installed. */
 const KNOWN: readonly KnownMetrics[] = [
   arial,
   helvetica,

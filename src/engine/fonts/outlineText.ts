@@ -1,13 +1,13 @@
 import type { Font, Glyph } from 'fontkit';
 
-/** A glyph's outline in px: where its first contour starts from the pen, and all that follows in relative commands. */
+/** A glyph's outline in px: the start of its first contour from the pen, then relative commands. */
 interface GlyphOutline {
   readonly x: number;
   readonly y: number;
   readonly rest: string;
 }
 
-/** Mockups repeat their letters. */
+/** Cached, since mockups repeat their letters. */
 const outlines = new WeakMap<Font, Map<string, GlyphOutline | null>>();
 const MOST_OUTLINES = 20_000;
 
@@ -58,7 +58,7 @@ function outlineGlyph(glyph: Glyph, em: number): GlyphOutline | null {
   const [first, ...others] = glyph.path.commands;
   if (first?.command !== 'moveTo') return null;
   const [x = 0, y = 0] = scaled(first.args, em);
-  // What has been written so far: steps are taken from there, so that rounding never adds up.
+  // Steps are relative to the rounded position, so that rounding errors do not accumulate.
   let [atX, atY] = [round(x), round(y)];
   let [startX, startY] = [atX, atY];
   let rest = '';

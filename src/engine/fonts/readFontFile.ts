@@ -2,7 +2,7 @@ import { create } from 'fontkit';
 import type { GivenFont } from '../../core/type/fontBook';
 import { digestOf } from '../digest';
 
-/** The parts of fontkit's tables that its types leave open. */
+/** Fields of fontkit's tables that its types omit. */
 interface Tables {
   readonly 'OS/2'?: { readonly usWeightClass?: number; readonly fsSelection?: { readonly italic?: boolean } };
   readonly name?: { readonly records?: { readonly preferredFamily?: Readonly<Record<string, string>> } };
@@ -11,7 +11,7 @@ interface Tables {
 const SIGNATURES = ['\0\x01\0\0', 'OTTO', 'true', 'wOF2', 'wOFF'];
 
 /**
- * A font file that a person gives: TTF, OTF, WOFF or WOFF2, one face in each.
+ * Reads an uploaded font file: TTF, OTF, WOFF or WOFF2, one face each.
  * @throws Error with a plain sentence when it is none
  */
 export function readFontFile(bytes: Uint8Array): GivenFont {
@@ -23,9 +23,9 @@ export function readFontFile(bytes: Uint8Array): GivenFont {
     const tables = font as unknown as Tables;
     const named = tables.name?.records?.preferredFamily?.en ?? font.familyName;
     const weight = tables['OS/2']?.usWeightClass ?? 400;
-    // Weights cut from one variable font are all named after its thinnest.
+    // Static faces cut from a variable font are all named after its thinnest weight.
     const family = weight === 100 ? named : named.replace(/ Thin$/, '');
-    // Asking for a letter proves that the outlines can be read too.
+    // A layout of one letter proves that the outlines are readable.
     if (!family || font.layout('a').advanceWidth < 0) throw new Error(NO_FONT);
     return {
       family,

@@ -8,7 +8,7 @@ export interface ShippedFace {
   readonly file: string;
 }
 
-/** The families that go along with Orden, from `@fontsource` (SIL Open Font Licence 1.1). */
+/** The families shipped with Orden, from `@fontsource` (SIL Open Font Licence 1.1). */
 const FAMILIES = [
   { family: 'Commissioner', slug: 'commissioner', weights: [300, 400, 500, 600, 700, 800], italics: false },
   { family: 'Red Hat Mono', slug: 'red-hat-mono', weights: [400, 500, 600, 700], italics: true },
@@ -30,7 +30,7 @@ export const SHIPPED: readonly ShippedFace[] = FAMILIES.flatMap(({ family, slug,
 export function shippedPath(file: string): string {
   const family = FAMILIES.find(({ slug }) => file.startsWith(`${slug}-`));
   if (!family || file !== path.basename(file)) throw new Error(`No shipped font is named ${file}.`);
-  // The server runs in Orden's own folder; the command runs anywhere and says where that is.
+  // The server runs in Orden's own folder; the command passes it in a variable.
   const home = process.env.ORDEN_HOME ?? process.cwd();
   return path.join(
     /* turbopackIgnore: true */ home,

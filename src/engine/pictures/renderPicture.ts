@@ -2,7 +2,7 @@ import sharp, { type Sharp } from 'sharp';
 import type { Assets, Mockup } from '../../core/mockup/mockup';
 import { ASSET_ADDRESS, type Picture, type PictureFile } from '../../core/pictures/picture';
 
-/** Px that a raster file may have; beyond it memory is no longer bounded. */
+/** The most px of a raster file; it bounds memory. */
 const MOST_PIXELS = 64_000_000;
 
 /**

@@ -1,9 +1,9 @@
-import { atRest } from './atRest';
+import { withoutAnimations } from './atRest';
 
-const still = (svg: string) => new TextDecoder().decode(atRest(new TextEncoder().encode(svg)));
+const still = (svg: string) => new TextDecoder().decode(withoutAnimations(new TextEncoder().encode(svg)));
 
-describe('a mockup at rest', () => {
-  it('has no animations, in whatever way they are written', () => {
+describe('the resting state of a mockup', () => {
+  it('has no animations, whatever their syntax', () => {
     expect(still('<svg><g><animateTransform type="a>b" dur="1s"/><rect/></g></svg>')).toBe(
       '<svg><g><rect/></g></svg>',
     );
@@ -12,8 +12,8 @@ describe('a mockup at rest', () => {
     );
   });
 
-  it('stays as it is where nothing moves', () => {
+  it('is the unchanged file where nothing moves', () => {
     const bytes = new TextEncoder().encode('<svg><settings/><animated/></svg>');
-    expect(atRest(bytes)).toBe(bytes);
+    expect(withoutAnimations(bytes)).toBe(bytes);
   });
 });

@@ -1,10 +1,10 @@
 import { existsSync } from 'node:fs';
 import { chromium, type Browser, type LaunchOptions } from 'playwright-core';
 
-/** Where Debian's packages put it: whole, or without windows of its own. */
+/** The paths of Debian's packages: the browser, or its headless shell. */
 const PROGRAMS = ['/usr/bin/chromium', '/usr/bin/chromium-headless-shell'];
 
-/** Debian's Chromium, without anything that looks for the network. */
+/** Debian's Chromium without network activity of its own. */
 export const CHROMIUM: LaunchOptions = {
   executablePath: PROGRAMS.find((path) => existsSync(path)) ?? PROGRAMS[0],
   chromiumSandbox: false,
@@ -18,7 +18,7 @@ export const CHROMIUM: LaunchOptions = {
   ],
 };
 
-/** No proof can be pulled here. */
+/** Thrown when Chromium is missing. */
 export class NoChromium extends Error {
   override readonly name = 'NoChromium';
   constructor() {

@@ -4,17 +4,17 @@ import { ssim } from 'ssim.js';
 import type { Box } from '../../core/mockup/box';
 
 export interface Comparison {
-  /** Share of differing pixels, 0–1 (pixelmatch, threshold 0.1; smoothed edges do not count). */
+  /** Share of differing pixels, 0–1 (pixelmatch, threshold 0.1; antialiased edges do not count). */
   readonly differing: number;
-  /** Mean structural similarity, 0–1, 1 for alike (Wang et al. 2004, by its integral-image approximation). */
+  /** Mean structural similarity, 0–1, 1 for equal (Wang et al. 2004, by its integral-image approximation). */
   readonly index: number;
-  /** Where they differ, PNG. */
+  /** The picture of the difference, PNG. */
   readonly picture: Buffer;
-  /** The share of differing pixels inside of a box, px; 0 for an empty one. */
+  /** The share of differing pixels inside a box, px; 0 for an empty one. */
   readonly within: (box: Box) => number;
 }
 
-/** What differs is painted in this colour; all else is grey or, where edges are smoothed, yellow. */
+/** Differing pixels have this colour; all others are grey or, where edges are antialiased, yellow. */
 const MARK: [number, number, number] = [255, 0, 0];
 
 /** Compares two pictures of one size. */
@@ -49,7 +49,10 @@ async function pixels(png: Buffer): Promise<Pixels> {
   return { data: new Uint8Array(data.buffer, data.byteOffset, data.length), ...info };
 }
 
-/** How many pixels differ above and to the left of each, so that any box is counted in four steps. */
+/**
+ * The number of differing pixels above and to the left of each pixel, so that any box is counted from four
+ * values.
+ */
 function sumsOf(shown: Uint8Array, width: number, height: number): Uint32Array {
   const sums = new Uint32Array((width + 1) * (height + 1));
   for (let y = 0; y < height; y++) {

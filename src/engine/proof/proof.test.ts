@@ -21,7 +21,7 @@ function picture(
 }
 
 describe('comparing two pictures', () => {
-  it('counts the share of differing pixels, in all and within a box', async () => {
+  it('counts the share of differing pixels, overall and inside a box', async () => {
     const compared = await comparePictures(
       await picture(100, 50, { width: 20, height: 10 }),
       await picture(100, 50, null),
@@ -34,7 +34,7 @@ describe('comparing two pictures', () => {
     expect(compared.index).toBeLessThan(0.99);
   });
 
-  it('finds a picture to be like itself', async () => {
+  it('finds a picture equal to itself', async () => {
     const one = await picture(64, 64, { width: 8, height: 8 });
     expect(await comparePictures(one, one)).toMatchObject({ differing: 0, index: 1 });
   });
@@ -51,7 +51,7 @@ describe('proofs', () => {
     <rect id="deck" x="20" y="20" width="60" height="30" rx="6" fill="#246"/></svg>`;
   const svg = new TextEncoder().encode(SVG);
 
-  it('hold the page against the mockup, and say which layer is off', async () => {
+  it('compare the page with the mockup, and name the layers that differ', async () => {
     const folder = await mkdtemp(path.join(tmpdir(), 'orden-proof-test-'));
     const conversion = await buildInto(folder, readText(SVG), 'nested');
     const sheet = { svg, width: 200, height: 100 };

@@ -8,7 +8,7 @@ import { walk } from '../../core/mockup/walk';
 import { svgBytes } from '../../core/read/unpack';
 import type { Reading } from '../../core/read/reading';
 import { sheetSvg } from '../sheetSvg';
-import { atRest } from './atRest';
+import { withoutAnimations } from './atRest';
 import { comparePictures, type Comparison } from './compare';
 import { pullPage, pullSvg, type Size } from './pull';
 
@@ -18,12 +18,12 @@ export interface LayerProof {
   readonly differing: number;
 }
 
-/** A built page held against its screen. */
+/** A built page compared with its screen. */
 export interface ScreenProof {
   readonly name: string;
   /** Share of differing pixels, 0–1. */
   readonly differing: number;
-  /** Structural similarity, 0–1, 1 for alike. */
+  /** Structural similarity, 0–1, 1 for equal. */
   readonly index: number;
   /** The layers that differ most, the worst first. */
   readonly worst: readonly LayerProof[];
@@ -33,13 +33,16 @@ export interface ScreenProof {
 export interface ProofInput {
   readonly browser: Browser;
   readonly conversion: Conversion;
-  /** The folder that the page was written into. */
+  /** The folder of the page's files. */
   readonly folder: string;
-  /** How the whole mockup looks, as SVG: its own file, or a drawing of it. */
+  /** The whole mockup as SVG: its own file, or a drawing of it. */
   readonly sheet: { readonly svg: Uint8Array } & Size;
 }
 
-/** What a page is held against: an SVG as it was given, at rest; of other files a drawing of what was read. */
+/**
+ * The reference of a proof: an SVG as it was given, without animations; for other files a drawing of the
+ * mockup.
+ */
 export function proofSheet(
   bytes: Uint8Array,
   reading: Pick<Reading, 'mockup' | 'assets' | 'book'>,
@@ -47,7 +50,7 @@ export function proofSheet(
   const { width = 0, height = 0 } = reading.mockup.screens[0] ?? {};
   const isSvg = reading.mockup.format === 'svg';
   return {
-    svg: isSvg ? atRest(svgBytes(bytes)) : new TextEncoder().encode(sheetSvg(reading)),
+    svg: isSvg ? withoutAnimations(svgBytes(bytes)) : new TextEncoder().encode(sheetSvg(reading)),
     width,
     height,
   };
@@ -55,7 +58,10 @@ export function proofSheet(
 
 const MOST_WORST = 20;
 
-/** Pulls a proof of every screen: page and mockup, drawn by the same Chromium at the mockup's size, laid over each other. */
+/**
+ * Pulls a proof of every screen: page and mockup are drawn by the same Chromium at the mockup's size, and
+ * compared.
+ */
 export async function pullProof({
   browser,
   conversion,
@@ -81,7 +87,7 @@ export async function pullProof({
   return proofs;
 }
 
-/** Of pictures and what is no group, those that differ. */
+/** The pictures and leaf layers that differ. */
 function worstLayers(
   screen: Screen,
   { decisions, measures }: Conversion,

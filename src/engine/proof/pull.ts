@@ -6,8 +6,8 @@ export interface Size {
   readonly height: number;
 }
 
-/** A page that runs no script and reaches no network. */
-async function quietly<T>(
+/** Runs `work` with a page that has no scripts and no network. */
+async function withoutScripts<T>(
   browser: Browser,
   { width, height }: Size,
   work: (page: Page) => Promise<T>,
@@ -24,19 +24,19 @@ async function quietly<T>(
   }
 }
 
-/** A built page as Chromium shows it at the mockup's size, PNG. `address`: a `file:` URL. */
+/** A screenshot of a built page at the mockup's size, PNG. `address`: a `file:` URL. */
 export function pullPage(browser: Browser, address: string, size: Size): Promise<Buffer> {
-  return quietly(browser, size, async (page) => {
+  return withoutScripts(browser, size, async (page) => {
     await page.goto(address);
     return page.screenshot({ clip: { x: 0, y: 0, ...size } });
   });
 }
 
 /**
- * A part of an SVG as the same Chromium shows it, PNG. As a picture it runs no script and fetches nothing (SVG 2, §2.2.1:
- * secure static mode).
- * @param sheet size that the whole SVG is shown at, px; where it says one itself, that holds to the fraction of a px
- * @param part where on the sheet the picture is taken, px
+ * A screenshot of a part of an SVG in the same Chromium, PNG. As an image it runs no script and fetches
+ * nothing (SVG 2, §2.2.1: secure static mode).
+ * @param sheet display size of the whole SVG, px; its own size, if it has one, is kept exactly
+ * @param part the area on the sheet, px
  */
 export function pullSvg(
   browser: Browser,
@@ -46,7 +46,7 @@ export function pullSvg(
 ): Promise<Buffer> {
   const data = `data:image/svg+xml;base64,${Buffer.from(svg).toString('base64')}`;
   const whole = { width: Math.ceil(sheet.width), height: Math.ceil(sheet.height) };
-  return quietly(browser, { width: part.width, height: part.height }, async (page) => {
+  return withoutScripts(browser, { width: part.width, height: part.height }, async (page) => {
     const size = saysSize(svg) ? '' : `;width:${sheet.width}px;height:${sheet.height}px`;
     const style = `position:absolute;left:${-part.x}px;top:${-part.y}px${size}`;
     await page.setContent(
@@ -60,7 +60,7 @@ export function pullSvg(
 const ROOT = /<(?:[\w.-]+:)?svg\b(?:"[^"]*"|'[^']*'|[^"'>])*>/;
 const SIDES = ['width', 'height'].map((side) => new RegExp(`\\s${side}\\s*=\\s*["'][^"'%]*\\d[^"'%]*["']`));
 
-/** True where the outermost element has a size of its own that depends on no window (SVG 2, §8.2). */
+/** True when the root element has an absolute size (SVG 2, §8.2). */
 function saysSize(svg: Uint8Array): boolean {
   const [root = ''] = ROOT.exec(decodeText(svg)) ?? [];
   return SIDES.every((side) => side.test(root));

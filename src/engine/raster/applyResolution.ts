@@ -3,11 +3,11 @@ import type { Report } from '../../core/findings/finding';
 import type { Assets, Mockup } from '../../core/mockup/mockup';
 import { mapLayers } from './mapLayers';
 
-/** Dots per inch of one px at 1x: pictures call it 72, CSS 96 (CSS Values 4, §6.2). */
+/** Dots per inch of one px at 1x: 72 in raster files, 96 in CSS (CSS Values 4, §6.2). */
 const AT_1X = [72, 96] as const;
 const SCALES = [2, 3, 4] as const;
 
-/** Shows a flat picture that says that it was made for dense screens at its size in px at 1x. */
+/** Gives a flat picture with the resolution of a dense screen its size in px at 1x. */
 export async function applyResolution(mockup: Mockup, assets: Assets, report: Report): Promise<Mockup> {
   const [bytes] = assets.values();
   const [screen] = mockup.screens;

@@ -24,7 +24,10 @@ const BLENDS: Readonly<Record<BakedOperator, Blend>> = {
   'dst-atop': 'dest-atop',
 };
 
-/** Draws what CSS cannot compose: a layer and all beneath it in its group become one bitmap layer, at the group's 1x. */
+/**
+ * Draws compositions that CSS lacks: a layer and all layers beneath it in its group become one bitmap layer,
+ * at the group's 1x.
+ */
 export async function bakeCompositions(
   read: Mockup,
   given: ReadonlyMap<string, Uint8Array>,
@@ -83,7 +86,7 @@ async function bakeOne(
   const baked: BitmapLayer = {
     kind: 'bitmap',
     ...bareLayer(layer.key, layer.sourceName),
-    // The drawing is in px of the screen, the layer in those of its group.
+    // The drawing is in px of the screen, the layer in px of its group.
     transform: multiply(invert(found.matrix) ?? translation(0, 0), translation(area.x, area.y)),
     box: { x: 0, y: 0, width: area.width, height: area.height },
     frame: { x: 0, y: 0, width: area.width, height: area.height },
@@ -107,7 +110,7 @@ function drawing(
   );
 }
 
-/** The group with its transform to the screen and the part of the screen that it paints. */
+/** The group with its transform to the screen, and the area of the screen that it paints. */
 function findGroup(mockup: Mockup, key: LayerKey): { group: GroupLayer; matrix: Matrix; area: Box } | null {
   for (const screen of mockup.screens) {
     for (const layer of walk(screen.root)) {
@@ -121,7 +124,7 @@ function findGroup(mockup: Mockup, key: LayerKey): { group: GroupLayer; matrix: 
   return null;
 }
 
-/** Puts the baked layer in the place of the one with its key and of all beneath that. */
+/** Replaces the layer with that key, and all layers beneath it, by the baked one. */
 function replaceLayers(mockup: Mockup, group: LayerKey, baked: BitmapLayer): Mockup {
   return mapLayers(mockup, (layer) => {
     if (layer.kind !== 'group' || layer.key !== group) return layer;

@@ -4,16 +4,18 @@ import type { Assets, Mockup } from '../../core/mockup/mockup';
 import { screenSvg } from '../../core/pictures/standaloneSvg';
 import { dataUri } from '../pictures/renderPicture';
 
-/** Both are compared at this width at most, px: enough to see that a layer is missing or laid over wrongly. */
+/** Both pictures are compared at most at this width, px: enough to see a missing or misplaced layer. */
 const WIDEST = 640;
-/** Levels by which a channel of a pixel must differ to count; rasterisers round and scale differently. */
+/** The smallest difference of a channel that counts; rasterisers round and scale differently. */
 const LEVELS = 24;
-/** The share of pixels that may differ without a word. */
+/** The share of pixels that may differ without a finding. */
 const ALLOWED = 0.01;
-/** Bytes of layers beyond which drawing them all for a comparison takes more than it is worth. */
+/** Bytes of layers beyond which drawing them for a comparison is too slow. */
 const LARGEST = 48 * 1024 * 1024;
 
-/** Holds what was read against the picture that the drawing program saved of it (OpenRaster, "Merged image"). */
+/**
+ * Compares the reading with the merged picture that the drawing program saved (OpenRaster, "Merged image").
+ */
 export async function compareMerged(
   mockup: Mockup,
   assets: Assets,
@@ -32,11 +34,11 @@ export async function compareMerged(
   const height = Math.max(1, Math.round((screen.height * width) / screen.width));
   const [ours, saved] = [await pixels(drawing, width, height), await pixels(merged, width, height)];
   if (!ours || !saved) return;
-  const share = differing(ours, saved);
+  const share = shareDiffering(ours, saved);
   if (share > ALLOWED) report('merged-differs', null, { percent: Math.round(share * 1000) / 10 });
 }
 
-/** RGB on white; null for a picture that cannot be drawn. */
+/** RGB on white; null for a picture that cannot be decoded. */
 async function pixels(
   source: Uint8Array | string,
   width: number,
@@ -54,7 +56,7 @@ async function pixels(
   }
 }
 
-function differing(one: Uint8Array, other: Uint8Array): number {
+function shareDiffering(one: Uint8Array, other: Uint8Array): number {
   let count = 0;
   for (let at = 0; at < one.length; at += 3) {
     const apart = (channel: number) => Math.abs((one[at + channel] ?? 0) - (other[at + channel] ?? 0));

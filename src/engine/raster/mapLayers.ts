@@ -1,7 +1,7 @@
 import type { GroupLayer, Layer } from '../../core/mockup/layer';
 import type { Mockup } from '../../core/mockup/mockup';
 
-/** The mockup with every layer put through `change`, the inner ones first; the screens' own roots count too. */
+/** The mockup with `change` applied to every layer, children first; the screens' roots are included. */
 export function mapLayers(mockup: Mockup, change: (layer: Layer) => Layer): Mockup {
   const map = (layer: Layer): Layer =>
     change(layer.kind === 'group' ? { ...layer, layers: layer.layers.map(map) } : layer);

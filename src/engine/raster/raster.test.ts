@@ -5,7 +5,7 @@ import { layersOf } from '../../core/mockup/walk';
 import type { BitmapLayer } from '../../core/mockup/layer';
 import { createFontBook } from '../fonts/fontBook';
 import { readMockup } from '../readMockup';
-import { seenBox } from './seenBox';
+import { visibleBox } from './visibleBox';
 
 const fonts = createFontBook();
 
@@ -14,7 +14,7 @@ function flat(width: number, height: number, background: string, density?: numbe
   return (density ? image.withMetadata({ density }) : image).png().toBuffer();
 }
 
-/** A page of 100×80 px, clear but for a box. */
+/** A page of 100×80 px, transparent except for a box. */
 async function boxOnClear(
   left: number,
   top: number,
@@ -48,23 +48,23 @@ function bitmapsOf(reading: Awaited<ReturnType<typeof openRaster>>): BitmapLayer
   return layersOf(reading.mockup).filter((layer): layer is BitmapLayer => layer.kind === 'bitmap');
 }
 
-describe('what is seen of a bitmap', () => {
-  it('is the box around every pixel that is not wholly clear, faint ones too', async () => {
-    expect(await seenBox(await boxOnClear(10, 20, 30, 5, '#f00'))).toEqual({
+describe('the visible part of a bitmap', () => {
+  it('is the box around every pixel that is not fully transparent', async () => {
+    expect(await visibleBox(await boxOnClear(10, 20, 30, 5, '#f00'))).toEqual({
       x: 10,
       y: 20,
       width: 30,
       height: 5,
     });
-    expect(await seenBox(await boxOnClear(0, 79, 100, 1, '#00000002'))).toEqual({
+    expect(await visibleBox(await boxOnClear(0, 79, 100, 1, '#00000002'))).toEqual({
       x: 0,
       y: 79,
       width: 100,
       height: 1,
     });
-    expect(await seenBox(await boxOnClear(0, 0, 1, 1, '#0000'))).toBeNull();
+    expect(await visibleBox(await boxOnClear(0, 0, 1, 1, '#0000'))).toBeNull();
     expect(
-      await seenBox(
+      await visibleBox(
         await sharp(await flat(9, 7, '#fff'))
           .jpeg()
           .toBuffer(),
@@ -74,7 +74,7 @@ describe('what is seen of a bitmap', () => {
 });
 
 describe('layers of an OpenRaster file', () => {
-  it('are trimmed to what is seen, at their true place, and empty ones are said', async () => {
+  it('are trimmed to their visible part, at their true place, and empty ones are reported', async () => {
     const reading = await openRaster(
       '<layer name="Buoy" src="data/a.png" x="-5" y="3"/><layer name="Nothing" src="data/b.png"/>',
       {
@@ -98,7 +98,7 @@ describe('layers of an OpenRaster file', () => {
     expect(bitmapsOf(reading)[0]!.key).toBe('/poster/Wind');
   });
 
-  it('are held against the picture that their program saved', async () => {
+  it('are compared with the merged picture of their program', async () => {
     const red = await boxOnClear(10, 10, 50, 40, '#f00');
     const read = async (mergedimage: Buffer) =>
       (await openRaster('<layer name="Buoy" src="data/red.png"/>', { red, mergedimage })).findings;

@@ -5,9 +5,9 @@ import type { Assets, Mockup } from '../../core/mockup/mockup';
 import { layersOf } from '../../core/mockup/walk';
 import type { OnProgress } from '../../core/read/reading';
 import { mapLayers } from './mapLayers';
-import { seenBox } from './seenBox';
+import { visibleBox } from './visibleBox';
 
-/** Raster programs save layers as large as the page: every bitmap's frame becomes what is seen of it. */
+/** Trims every bitmap's frame to its visible part: raster programs save layers as large as the page. */
 export async function trimBitmaps(
   mockup: Mockup,
   assets: Assets,
@@ -21,7 +21,7 @@ export async function trimBitmaps(
   for (const [done, name] of names.entries()) {
     onProgress(done, names.length);
     const bytes = assets.get(name);
-    if (bytes) boxes.set(name, await seenBox(bytes));
+    if (bytes) boxes.set(name, await visibleBox(bytes));
   }
   onProgress(names.length, names.length);
   return mapLayers(mockup, (layer): Layer => {

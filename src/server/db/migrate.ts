@@ -2,7 +2,7 @@ import { readdir, readFile } from 'node:fs/promises';
 import path from 'node:path';
 import type { Pool } from 'pg';
 
-/** Runs the numbered files of `folder` that have not run yet, each in a transaction of its own. */
+/** Runs the numbered files of `folder` that have not run yet, each in a transaction. */
 export async function migrate(pool: Pool, folder: string): Promise<string[]> {
   await pool.query(
     'create table if not exists migrations (name text primary key, run_at timestamptz not null default now())',

@@ -1,9 +1,9 @@
 import pg from 'pg';
 
-/** What runs a query: the pool, or a client inside a transaction. */
+/** The executor of a query: the pool, or a client inside a transaction. */
 export type Queryable = Pick<pg.ClientBase, 'query'>;
 
-// Kept across reloads of modules, so that there is one pool in a process.
+// Kept on `globalThis`, so that a reloaded module reuses the pool of the process.
 const shared = globalThis as { ordenPool?: pg.Pool };
 
 export function pool(): pg.Pool {
@@ -13,7 +13,7 @@ export function pool(): pg.Pool {
   return shared.ordenPool;
 }
 
-/** Runs `work` in one transaction; an error undoes all of it. */
+/** Runs `work` in one transaction; an error rolls it back. */
 export async function inTransaction<T>(work: (client: pg.PoolClient) => Promise<T>): Promise<T> {
   const client = await pool().connect();
   try {

@@ -24,13 +24,13 @@ async function startBoss(): Promise<PgBoss> {
   return boss;
 }
 
-/** The queue in PostgreSQL; this process is one of its workers from the first call on. */
+/** The queue in PostgreSQL. The process is one of its workers from the first call on. */
 function boss(): Promise<PgBoss> {
   shared.ordenBoss ??= startBoss();
   return shared.ordenBoss;
 }
 
-/** Puts a build in the queue; one whose worker dies is taken up again by another. */
+/** Queues a build. If its worker dies, another one takes it up. */
 export async function queueBuild(id: string): Promise<void> {
   await (await boss()).send(QUEUE, { id }, { retryLimit: 2, expireInMinutes: 10 });
 }
@@ -40,7 +40,7 @@ async function sendProof(boss: PgBoss, id: string): Promise<void> {
   await boss.send(PROOFS, { id }, { retryLimit: 2, expireInMinutes: 10 });
 }
 
-/** Puts the proof of a build in the queue. */
+/** Queues the proof of a build. */
 export async function queueProof(id: string): Promise<void> {
   await sendProof(await boss(), id);
 }

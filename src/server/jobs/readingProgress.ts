@@ -1,4 +1,4 @@
-/** How far the readings are that this process does. Kept across reloads of modules. */
+/** The progress of this process's readings. Kept on `globalThis`, so that a reloaded module reuses it. */
 const shared = globalThis as { ordenReading?: Map<string, ReadingProgress> };
 
 export interface ReadingProgress {
@@ -11,7 +11,7 @@ function readings(): Map<string, ReadingProgress> {
   return shared.ordenReading;
 }
 
-export function noteReading(id: string, progress: ReadingProgress): void {
+export function setReadingProgress(id: string, progress: ReadingProgress): void {
   readings().set(id, progress);
 }
 
@@ -19,7 +19,7 @@ export function endReading(id: string): void {
   readings().delete(id);
 }
 
-/** Null when nothing is read under this id, or not any more. */
+/** Null when no reading runs under this id. */
 export function readingProgress(id: string): ReadingProgress | null {
   return readings().get(id) ?? null;
 }

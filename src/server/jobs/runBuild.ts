@@ -5,7 +5,10 @@ import { buildInput } from '../useCases/buildInput';
 import { buildInWorker } from '../workers/workers';
 import { beginRunning, endRunning, stopRunning } from './runningBuilds';
 
-/** Runs a build from its record; true when it is done. Its files are kept all at once at the end, or not at all. */
+/**
+ * Runs a build from its record; true when it finished. Its files are stored all at once at the end, or not at
+ * all.
+ */
 export async function runBuild(id: string): Promise<boolean> {
   const db = pool();
   const known = await buildInput(db, id);
@@ -37,7 +40,7 @@ export async function runBuild(id: string): Promise<boolean> {
 
 const BETWEEN_NOTES_MS = 200;
 
-/** Notes progress now and then; a build that was cancelled elsewhere is stopped at its next note. */
+/** Records progress at intervals. A build cancelled elsewhere stops at its next record. */
 function reporter(id: string): (done: number, total: number) => void {
   let last = 0;
   return (done, total) => {

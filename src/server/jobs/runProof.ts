@@ -5,7 +5,7 @@ import * as proofs from '../db/tables/proofs';
 import { buildInput } from '../useCases/buildInput';
 import { proveInWorker } from '../workers/workers';
 
-/** Holds a finished build against its mockup. Figures and pictures are kept all at once, or not at all. */
+/** Runs the proof of a finished build. Figures and pictures are stored all at once, or not at all. */
 export async function runProof(buildId: string): Promise<void> {
   const db = pool();
   const known = await buildInput(db, buildId);

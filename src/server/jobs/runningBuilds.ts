@@ -1,4 +1,6 @@
-/** The builds that this process runs, to be stopped on request. Kept across reloads of modules. */
+/**
+ * The builds of this process, for cancellation. Kept on `globalThis`, so that a reloaded module reuses it.
+ */
 const shared = globalThis as { ordenRunning?: Map<string, AbortController> };
 
 function running(): Map<string, AbortController> {

@@ -4,7 +4,7 @@ import { putBlob } from '../db/tables/blobs';
 import { putFont, type FontRow } from '../db/tables/fonts';
 import { Refusal } from '../http';
 
-/** Adds a font file, which every reading from now on may be set in. */
+/** Adds a font file for every later reading. */
 export function addFont(fileName: string, bytes: Uint8Array): Promise<FontRow> {
   const { family, weight, italic } = parse(bytes);
   return inTransaction(async (client) => {

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { countLayers } from '../../core/sort/settle';
+import { countLayers } from '../../core/sort/structuralTags';
 import type { ReadWithPicture } from '../../engine/readWithPicture';
 import { inTransaction, type Queryable } from '../db/pool';
 import { putBlob } from '../db/tables/blobs';
@@ -23,7 +23,7 @@ export interface NewProject {
 
 export const newProjectSchema = Joi.object<{ reading: string }>({ reading: Joi.string().uuid().required() });
 
-/** Puts a read mockup on the shelf: all of it or nothing. */
+/** Puts a reading on the shelf, in one transaction. */
 export function addProject({ bytes, fileName, reading, demoDigest }: NewProject): Promise<AddedProject> {
   const { mockup, assets, findings, picture } = reading;
   return inTransaction(async (client) => {
@@ -41,7 +41,7 @@ export function addProject({ bytes, fileName, reading, demoDigest }: NewProject)
   });
 }
 
-/** Puts a kept reading on the shelf; it is no reading any more then. */
+/** Puts a stored reading on the shelf, and removes the reading. */
 export function shelveReading(id: string): Promise<AddedProject> {
   return inTransaction(async (client) => {
     const row = await getReading(client, id);

@@ -3,7 +3,7 @@ import type { Queryable } from '../db/pool';
 import { getBuild, type BuildRow } from '../db/tables/builds';
 import { getRevision, revisionAssets, type RevisionRow } from '../db/tables/revisions';
 
-/** A build's record, and what it is made from: all that follows from it can be worked out again. */
+/** A build's record and its input: everything else can be computed from it. */
 export interface BuildInput {
   readonly build: BuildRow;
   readonly revision: RevisionRow;

@@ -36,7 +36,7 @@ function view({ tags: _, revision_id: __, ...row }: builds.BuildRow): BuildView 
   return row;
 }
 
-/** Records a build with all that it depends on and puts it in the queue. */
+/** Records a build with its input and queues it. */
 export async function orderBuild(mockupId: string, options: ConvertOptions): Promise<{ id: string }> {
   const db = pool();
   const revision = await newestRevision(db, mockupId);
@@ -47,7 +47,7 @@ export async function orderBuild(mockupId: string, options: ConvertOptions): Pro
   return { id };
 }
 
-export async function seeBuild(id: string): Promise<BuildView> {
+export async function getBuildView(id: string): Promise<BuildView> {
   const row = await builds.getBuild(pool(), id);
   if (!row) throw NOT_FOUND('This build');
   return view(row);
@@ -58,20 +58,20 @@ export async function listBuilds(mockupId: string): Promise<readonly BuildView[]
   return (await builds.newestBuilds(pool(), mockupId, 10)).map(view);
 }
 
-/** Which layer is which element and which lines of code, by page file. Follows from the build's record. */
-export async function seeLinks(id: string): Promise<PageLinks> {
+/** The element and lines of code of every layer, by page file. */
+export async function getLinks(id: string): Promise<PageLinks> {
   const known = await buildInput(pool(), id);
   if (known?.build.state !== 'done') throw NOT_FOUND('This build');
   return linkInWorker(known.input);
 }
 
-export async function stopBuild(id: string): Promise<BuildView> {
+export async function cancelBuild(id: string): Promise<BuildView> {
   if (!(await builds.cancelBuild(pool(), id))) throw new Refusal(409, 'This build has ended already.');
   stopRunning(id);
-  return seeBuild(id);
+  return getBuildView(id);
 }
 
-export async function seeBuildFile(id: string, path: string): Promise<Uint8Array> {
+export async function getBuildFile(id: string, path: string): Promise<Uint8Array> {
   const bytes = await builds.buildFile(pool(), id, path);
   if (!bytes) throw NOT_FOUND(`The file ${path}`);
   return bytes;

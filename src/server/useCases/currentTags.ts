@@ -3,7 +3,7 @@ import type { Tags } from '../../core/sort/tag';
 import type { Queryable } from '../db/pool';
 import { getFacets } from '../db/tables/tags';
 
-/** The tags that hold now. */
+/** The current tags of a mockup. */
 export async function currentTags(db: Queryable, mockupId: string): Promise<Tags> {
   const rows = await getFacets(db, mockupId);
   return applyChanges(

@@ -17,10 +17,10 @@ import {
 import type { Outliner, StandaloneOptions } from '../../core/pictures/standaloneSvg';
 import { decide } from '../../core/sort/decide';
 import type { Decisions } from '../../core/sort/decision';
-import { arrangementMark, settleMockup } from '../../core/sort/settle';
+import { structureKey, applyStructuralTags } from '../../core/sort/structuralTags';
 import type { Tags } from '../../core/sort/tag';
 import { findSamples } from '../../core/style/samples';
-import { wearSamples } from '../../core/style/wear';
+import { applySamples } from '../../core/style/applySamples';
 import { createFontBook } from '../../engine/fonts/fontBook';
 import { givenFonts } from '../../engine/fonts/givenFonts';
 import { dataUri } from '../../engine/pictures/renderPicture';
@@ -30,82 +30,91 @@ import { getRevision, newestPicture, revisionAssets } from '../db/tables/revisio
 import { NOT_FOUND } from '../http';
 import { currentTags } from './currentTags';
 
-export interface DrawingWish {
+export interface DrawingQuery {
   readonly screen: string;
   readonly of: DrawingKind;
   /** The layers to show, for `layers`. */
   readonly layer: readonly LayerKey[];
-  /** For `layers`: true for the picture that they become, no larger than they are. */
+  /** For `layers`: true for the picture that they become, of its own size. */
   readonly fit: boolean;
-  /** Absent for what is drawn; else layers wear the looks of their samples: `all` for no theme, `.fog` for that one. */
-  readonly worn?: string;
+  /**
+   * Absent for the drawn looks; else layers have the looks of their samples: `all` for no theme, `.fog` for
+   * that one.
+   */
+  readonly appearance?: string;
 }
 
-export const drawingSchema = Joi.object<DrawingWish>({
+export const drawingSchema = Joi.object<DrawingQuery>({
   screen: Joi.string().max(2000).required(),
   of: Joi.string()
     .valid(...DRAWINGS)
     .required(),
   layer: Joi.array().items(Joi.string().max(2000)).single().max(2000).default([]),
   fit: Joi.boolean().default(false),
-  worn: Joi.string().pattern(/^(all|\.[\w-]{1,64})$/),
+  appearance: Joi.string().pattern(/^(all|\.[\w-]{1,64})$/),
 });
 
-/** A mockup ready to be drawn from. */
+/** A mockup prepared for drawings. */
 interface Drawable {
   readonly mockup: Mockup;
   readonly assets: Assets;
   readonly layers: ReadonlyMap<LayerKey, Layer>;
   readonly measures: ReadonlyMap<string, Measures>;
   readonly outliner: Outliner;
-  /** Its bitmaps as addresses, small enough for a row of the worksheet. */
+  /** Its bitmaps as data URIs, scaled down for a row of the worksheet. */
   readonly small: Map<string, Promise<string>>;
 }
 
-/** Readings and tags that arrange them settle what is drawn; the last few are kept, since rows ask one by one. */
+/** The prepared mockups by reading and structural tags; the worksheet's rows request one by one. */
 const drawables = new LRUCache<string, Promise<Drawable>>({ max: 3 });
 
-/** A screen of a mockup as SVG: all of it with what lies past its edge, or only some of it on empty ground. */
-export async function drawScreen(mockupId: string, wish: DrawingWish): Promise<string> {
+/** A screen of a mockup as SVG: whole with content past its edge, or a selection on empty ground. */
+export async function drawScreen(mockupId: string, query: DrawingQuery): Promise<string> {
   const { drawable, tags } = await open(mockupId);
   const { assets, outliner } = drawable;
   const decisions =
-    wish.worn || wish.of === 'pictures' ? decide(drawable.mockup, drawable.measures, tags) : null;
-  const { mockup, measures } = wish.worn && decisions ? dressed(drawable, decisions, wish.worn) : drawable;
-  const screen = mockup.screens.find(({ key }) => key === wish.screen);
+    query.appearance || query.of === 'pictures' ? decide(drawable.mockup, drawable.measures, tags) : null;
+  const { mockup, measures } =
+    query.appearance && decisions ? withAppearance(drawable, decisions, query.appearance) : drawable;
+  const screen = mockup.screens.find(({ key }) => key === query.screen);
   const measured = screen && measures.get(screen.key);
   if (!screen || !measured) throw NOT_FOUND('This screen');
   const options = { mockup, outliner, bitmapAddress: (name: string) => dataUri(name, mockup, assets) };
-  if (wish.of === 'all' || wish.of === 'hidden') return screenDrawing(screen, wish.of === 'hidden', options);
-  const keys = decisions && wish.of === 'pictures' ? pictureKeys(screen, decisions) : new Set(wish.layer);
-  if (!wish.fit) return layersDrawing(screen, keys, measured, options);
+  if (query.of === 'all' || query.of === 'hidden')
+    return screenDrawing(screen, query.of === 'hidden', options);
+  const keys = decisions && query.of === 'pictures' ? pictureKeys(screen, decisions) : new Set(query.layer);
+  if (!query.fit) return layersDrawing(screen, keys, measured, options);
   const picture = pictureDrawing(screen, keys, measured, options);
   if (picture === null) throw NOT_FOUND('This layer');
   return picture;
 }
 
-function dressed(
+function withAppearance(
   { mockup, measures }: Drawable,
   decisions: Decisions,
-  worn: string,
+  appearance: string,
 ): Pick<Drawable, 'mockup' | 'measures'> {
   const decided = { mockup, measures, decisions };
-  const shown = wearSamples(decided, findSamples(decided), worn === 'all' ? null : worn.slice(1));
+  const shown = applySamples(
+    decided,
+    findSamples(decided),
+    appearance === 'all' ? null : appearance.slice(1),
+  );
   return { mockup: shown, measures: shown === mockup ? measures : measureMockup(shown) };
 }
 
 export interface SmallDrawing {
-  /** Null for what cannot be told small. */
+  /** Null for a layer without a thumbnail. */
   readonly svg: string | null;
-  /** False where tags arrange the mockup itself, so that the same key may look otherwise tomorrow. */
-  readonly lasting: boolean;
+  /** False when structural tags apply, so that the same key may look different later. */
+  readonly isStable: boolean;
 }
 
-/** One layer alone, small. */
+/** The thumbnail of one layer. */
 export async function drawLayer(mockupId: string, key: LayerKey): Promise<SmallDrawing> {
   const { drawable, tags } = await open(mockupId);
-  const lasting = arrangementMark(tags) === arrangementMark(new Map());
-  return { svg: await drawSmall(drawable, key), lasting };
+  const isStable = structureKey(tags) === structureKey(new Map());
+  return { svg: await drawSmall(drawable, key), isStable };
 }
 
 async function drawSmall(drawable: Drawable, key: LayerKey): Promise<string | null> {
@@ -116,7 +125,7 @@ async function drawSmall(drawable: Drawable, key: LayerKey): Promise<string | nu
   const names = new Set<string>();
   const drawn = (bitmapAddress: StandaloneOptions['bitmapAddress']) =>
     measured ? layerDrawing(layer, measured, { mockup, outliner, bitmapAddress, decimals: 1 }) : null;
-  // The first drawing says which bitmaps it needs.
+  // The first drawing lists the bitmaps that it needs.
   const first = drawn((name) => {
     names.add(name);
     return '';
@@ -148,7 +157,7 @@ async function open(mockupId: string): Promise<{ readonly drawable: Drawable; re
   const newest = await newestPicture(pool(), mockupId);
   if (!newest) throw NOT_FOUND('This mockup');
   const tags = await currentTags(pool(), mockupId);
-  const mark = `${newest.id} ${newest.picture_digest} ${arrangementMark(tags)}`;
+  const mark = `${newest.id} ${newest.picture_digest} ${structureKey(tags)}`;
   const ready = drawables.get(mark) ?? prepare(newest.id, tags);
   drawables.set(mark, ready);
   try {
@@ -163,7 +172,7 @@ async function prepare(revisionId: string, tags: Tags): Promise<Drawable> {
   const revision = await getRevision(pool(), revisionId);
   if (!revision) throw NOT_FOUND('This mockup');
   const assets = await revisionAssets(pool(), revisionId);
-  const mockup = settleMockup(revision.tree, tags);
+  const mockup = applyStructuralTags(revision.tree, tags);
   const { book } = createFontBook().withFonts(givenFonts(mockup, assets));
   return {
     mockup,

@@ -16,17 +16,17 @@ import { lockMockup } from '../db/tables/mockups';
 import { putFacets, removeFacets } from '../db/tables/tags';
 import { currentTags } from './currentTags';
 
-/** A facet that a person sets or clears. */
-export interface Wish {
+/** A facet value that a person sets or clears. */
+export interface TagEdit {
   readonly layer: string;
   readonly facet: Facet;
   readonly value: Tag[Facet] | null;
 }
 
-/** Wishes, and what their window knew when they were made. */
-export interface Wishes {
-  readonly wishes: readonly Wish[];
-  /** The newest edit that was counted in; left out by who wants no conflicts to be looked for. */
+/** Tag edits, and the state of their window when they were made. */
+export interface TagEdits {
+  readonly edits: readonly TagEdit[];
+  /** The newest edit that the window knew; absent to skip the search for conflicts. */
   readonly after?: string;
   readonly editor?: Editor;
 }
@@ -36,13 +36,13 @@ const editorSchema = Joi.object<Editor>({
   name: Joi.string().trim().allow('').max(40).required(),
 });
 
-/** Who undoes or redoes. */
+/** The editor of an undo or redo. */
 export const stepSchema = Joi.object<{ editor?: Editor }>({ editor: editorSchema });
 
-export const wishesSchema = Joi.object<Wishes>({
+export const tagEditsSchema = Joi.object<TagEdits>({
   after: Joi.string().pattern(/^\d{1,18}$/),
   editor: editorSchema,
-  wishes: Joi.array()
+  edits: Joi.array()
     .items(
       Joi.object({
         layer: Joi.string().max(2000).required(),
@@ -57,40 +57,42 @@ export const wishesSchema = Joi.object<Wishes>({
     .required(),
 });
 
-/** What an edit changed, and whether there is more to undo or redo. */
+/** The changes of an edit, and the remaining undo and redo steps. */
 export interface Edited {
   readonly changes: readonly Change[];
   readonly canUndo: boolean;
   readonly canRedo: boolean;
-  /** Wishes that were not granted, since someone else had just said something else. */
+  /** Edits that were rejected, since another window had set another value. */
   readonly conflicts: readonly Conflict[];
 }
 
-/** Two people said different things of one facet of a layer, the one before the other could see it. */
+/** Two people set different values of one facet, the second without seeing the first. */
 export interface Conflict {
   readonly layer: string;
   readonly facet: Facet;
   readonly mine: FacetValue | null;
   readonly theirs: FacetValue | null;
-  /** The other one's name, empty when not said. */
+  /** The other person's name, empty when unknown. */
   readonly by: string;
 }
 
 /**
- * Sets facets as one edit, which one undo takes back. What is so already is no change; what someone else has set
- * otherwise since the window looked stays theirs and is given back as a conflict.
+ * Sets facets as one edit, which one undo reverts. Equal values are no change. A value that another window
+ * set since this window's last request stays, and is given back as a conflict.
  */
 export function setFacets(
   mockupId: string,
-  wishes: readonly Wish[],
-  { after: known, editor }: Omit<Wishes, 'wishes'> = {},
+  edits: readonly TagEdit[],
+  { after: known, editor }: Omit<TagEdits, 'edits'> = {},
 ): Promise<Edited> {
-  for (const { facet, value } of wishes) if (value !== null) Joi.assert({ [facet]: value }, tagSchema);
+  for (const { facet, value } of edits) if (value !== null) Joi.assert({ [facet]: value }, tagSchema);
   return editing(mockupId, async (client) => {
     const tags = await currentTags(client, mockupId);
     const others =
-      known === undefined ? new Map<string, Said>() : await saidSince(client, mockupId, known, editor);
-    const conflicts = wishes.flatMap(({ layer, facet, value }): Conflict[] => {
+      known === undefined
+        ? new Map<string, ForeignEdit>()
+        : await editsSince(client, mockupId, known, editor);
+    const conflicts = edits.flatMap(({ layer, facet, value }): Conflict[] => {
       const other = others.get(`${layer}\n${facet}`);
       const mine = (value ?? null) as FacetValue | null;
       return !other || JSON.stringify(other.value) === JSON.stringify(mine)
@@ -98,8 +100,8 @@ export function setFacets(
         : [{ layer, facet, mine, theirs: other.value, by: other.by }];
     });
     const refused = new Set(conflicts.map(({ layer, facet }) => `${layer}\n${facet}`));
-    const granted = wishes.filter(({ layer, facet }) => !refused.has(`${layer}\n${facet}`));
-    const changes = granted.flatMap(({ layer, facet, value }): Change[] => {
+    const accepted = edits.filter(({ layer, facet }) => !refused.has(`${layer}\n${facet}`));
+    const changes = accepted.flatMap(({ layer, facet, value }): Change[] => {
       const before = tags.get(layer)?.[facet] ?? null;
       const after = value ?? null;
       return JSON.stringify(before) === JSON.stringify(after) ? [] : [{ layer, facet, before, after }];
@@ -110,20 +112,20 @@ export function setFacets(
   });
 }
 
-interface Said {
+interface ForeignEdit {
   readonly value: FacetValue | null;
   readonly by: string;
 }
 
-/** What other windows said since the edit `known`, by layer and facet. */
-async function saidSince(
+/** The edits of other windows since the edit `known`, by layer and facet. */
+async function editsSince(
   client: Queryable,
   mockupId: string,
   known: string,
   editor: Editor | undefined,
-): Promise<ReadonlyMap<string, Said>> {
-  const said = new Map<string, Said>();
-  // A window that was away for long has more to hear than is given at a time.
+): Promise<ReadonlyMap<string, ForeignEdit>> {
+  const said = new Map<string, ForeignEdit>();
+  // A window that was away for long gets its edits in several batches.
   for (let edits = await editsAfter(client, mockupId, known); edits.length > 0;) {
     for (const edit of edits) {
       if (edit.editor_id !== null && edit.editor_id === editor?.id) continue;
@@ -135,12 +137,12 @@ async function saidSince(
   return said;
 }
 
-/** Takes the newest edit back. */
+/** Reverts the newest edit. */
 export function undo(mockupId: string, editor: Editor | null = null): Promise<Edited> {
   return step(mockupId, editor, 'undo', 'There is nothing left to undo.');
 }
 
-/** Makes the edit that was taken back last anew. */
+/** Repeats the edit that was reverted last. */
 export function redo(mockupId: string, editor: Editor | null = null): Promise<Edited> {
   return step(mockupId, editor, 'redo', 'There is nothing left to redo.');
 }

@@ -4,16 +4,16 @@ import { editsAfter, editTrail } from '../db/tables/edits';
 import { getMockup } from '../db/tables/mockups';
 import { NOT_FOUND } from '../http';
 
-/** What was edited since a moment, by whomever. */
+/** The edits since a given one, of all windows. */
 export interface Followed {
-  /** The newest edit, from which to go on. */
+  /** The newest edit, for the next request. */
   readonly lastEdit: string;
   readonly changes: readonly Change[];
   readonly canUndo: boolean;
   readonly canRedo: boolean;
 }
 
-/** @param after the id of the last edit that is known, `0` for none */
+/** @param after the id of the last known edit, `0` for none */
 export async function followEdits(mockupId: string, after: string): Promise<Followed> {
   const db = pool();
   if (!(await getMockup(db, mockupId))) throw NOT_FOUND('This mockup');

@@ -7,7 +7,7 @@ import { digestOf } from '../../engine/digest';
 import { hasDemo } from '../db/tables/projects';
 import { addProject } from './addProject';
 
-/** Puts the demo mockups of `folder` on the shelf; those that are there already stay as they are. */
+/** Puts the demo mockups of `folder` on the shelf; existing ones stay unchanged. */
 export async function loadDemo(folder: string): Promise<string[]> {
   const files = (await readdir(folder)).filter((file) => file.endsWith('.svg')).sort();
   const loaded: string[] = [];

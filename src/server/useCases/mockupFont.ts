@@ -5,18 +5,18 @@ import { pool } from '../db/pool';
 import { newestPicture, revisionAssets } from '../db/tables/revisions';
 import { NOT_FOUND } from '../http';
 
-export interface FontWish {
+export interface FontFileQuery {
   readonly source: 'shipped' | 'embedded' | 'added';
   readonly file: string;
 }
 
-export const fontSchema = Joi.object<FontWish>({
+export const fontSchema = Joi.object<FontFileQuery>({
   source: Joi.string().valid('shipped', 'embedded', 'added').required(),
   file: Joi.string().max(300).required(),
 });
 
-/** The bytes of a font that a mockup's texts are set in. */
-export async function mockupFont(mockupId: string, { source, file }: FontWish): Promise<Uint8Array> {
+/** The bytes of a font in a mockup's texts. */
+export async function mockupFont(mockupId: string, { source, file }: FontFileQuery): Promise<Uint8Array> {
   if (source === 'shipped') {
     if (!SHIPPED.some((face) => face.file === file)) throw NOT_FOUND('This font');
     return readFile(shippedPath(file));

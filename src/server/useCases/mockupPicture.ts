@@ -11,7 +11,7 @@ export async function wholePicture(digest: string): Promise<Uint8Array> {
   return svg;
 }
 
-/** Px, twice what the shelf shows: enough for dense screens. */
+/** Px, twice the size on the shelf, for dense screens. */
 const [WIDTH, HEIGHT] = [384, 240];
 
 /** By the digest of the picture. */
@@ -19,11 +19,11 @@ const drawn = new LRUCache<string, Promise<Uint8Array>>({ max: 200 });
 let last: Promise<unknown> = Promise.resolve();
 
 /**
- * The picture of a reading as a small WebP, no larger than 384 × 240 px: a shelf of mockups with thousands of layers would
- * keep a browser busy for minutes with the drawings themselves.
+ * The picture of a reading as a WebP of at most 384 × 240 px: the SVGs of a shelf of large mockups would
+ * block a browser for minutes.
  */
 export async function smallPicture(digest: string): Promise<Uint8Array> {
-  const ready = drawn.get(digest) ?? inTurn(() => draw(digest));
+  const ready = drawn.get(digest) ?? serialised(() => draw(digest));
   drawn.set(digest, ready);
   try {
     return await ready;
@@ -33,15 +33,15 @@ export async function smallPicture(digest: string): Promise<Uint8Array> {
   }
 }
 
-/** One after the other: a shelf asks for all at once, and reading goes on meanwhile. */
-function inTurn<T>(work: () => Promise<T>): Promise<T> {
+/** One at a time: a shelf requests all pictures at once, while readings run. */
+function serialised<T>(work: () => Promise<T>): Promise<T> {
   const mine = last.then(work, work);
   last = mine;
   return mine;
 }
 
 async function draw(digest: string): Promise<Uint8Array> {
-  // Orden wrote it itself, so it may be as long as the mockup is large.
+  // Orden wrote the SVG itself, so its length is not limited.
   return sharp(await wholePicture(digest), { unlimited: true, limitInputPixels: false })
     .resize(WIDTH, HEIGHT, { fit: 'inside' })
     .webp()

@@ -15,20 +15,20 @@ export interface OpenedMockup {
   readonly projectId: string;
   readonly fileName: string;
   readonly revision: number;
-  /** Digest of its picture: names this reading of the file. */
+  /** Digest of its picture: identifies this reading of the file. */
   readonly picture: string;
   readonly mockup: Mockup;
   readonly findings: readonly Finding[];
   readonly tags: Readonly<Record<string, Tag>>;
-  /** The newest edit that the tags count in, `0` for none. */
+  /** The newest edit that the tags include, `0` for none. */
   readonly lastEdit: string;
-  /** Queries that people kept, the oldest first. */
+  /** Saved queries, the oldest first. */
   readonly views: readonly string[];
   readonly canUndo: boolean;
   readonly canRedo: boolean;
 }
 
-/** Everything that the Sort step shows of a mockup, an `OpenedMockup` as JSON: its tree is handed on as it is kept. */
+/** The data of the Sort step, an `OpenedMockup` as JSON; its tree is passed on as stored text. */
 export async function openMockup(id: string): Promise<string> {
   const db = pool();
   const [row, revision] = [await getMockup(db, id), await newestRevisionText(db, id)];

@@ -6,24 +6,24 @@ import { queueProof } from '../jobs/buildQueue';
 
 export type ProofView = Omit<proofs.ProofRow, 'build_id'>;
 
-/** The proof of a build, as far as it is. */
-export async function seeProof(buildId: string): Promise<ProofView> {
+/** The proof of a build, with its progress. */
+export async function getProofView(buildId: string): Promise<ProofView> {
   const row = await proofs.getProof(pool(), buildId);
   if (!row) throw NOT_FOUND('The proof of this build');
   const { build_id: _, ...view } = row;
   return view;
 }
 
-/** Asks for the proof of a build that has none, or whose proof failed. */
+/** Requests the proof of a build that has none, or whose proof failed. */
 export async function orderProof(buildId: string): Promise<ProofView> {
   const build = await getBuild(pool(), buildId);
   if (!build) throw NOT_FOUND('This build');
   if (build.state !== 'done') throw new Refusal(409, 'This build is not done; a proof needs its page.');
   await queueProof(buildId);
-  return seeProof(buildId);
+  return getProofView(buildId);
 }
 
-export async function seeProofPicture(buildId: string, path: string): Promise<Uint8Array> {
+export async function getProofPicture(buildId: string, path: string): Promise<Uint8Array> {
   const bytes = await proofs.proofPicture(pool(), buildId, path);
   if (!bytes) throw NOT_FOUND(`The picture ${path}`);
   return bytes;

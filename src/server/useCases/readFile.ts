@@ -1,29 +1,37 @@
-import { countLayers } from '../../core/sort/settle';
+import { countLayers } from '../../core/sort/structuralTags';
 import { readingReport, type ReadingReport } from '../../core/sort/report/readingReport';
 import type { ReadWithPicture } from '../../engine/readWithPicture';
 import { inTransaction, pool, type Queryable } from '../db/pool';
 import { getBlob, putBlob } from '../db/tables/blobs';
 import { addedFonts } from '../db/tables/fonts';
-import { getReading, putReading, removeReading, type ReadingRow } from '../db/tables/readings';
+import {
+  getReading,
+  putReading,
+  removeReading as deleteReading,
+  type ReadingRow,
+} from '../db/tables/readings';
 import { NOT_FOUND } from '../http';
-import { endReading, noteReading } from '../jobs/readingProgress';
+import { endReading, setReadingProgress } from '../jobs/readingProgress';
 import { readInWorker } from '../workers/workers';
 
-/** A reading that is not on the shelf yet, and what was found. */
-export interface SeenReading {
+/** A reading that is not on the shelf yet, with its report. */
+export interface ReadingView {
   readonly id: string;
   readonly fileName: string;
   readonly name: string;
   readonly report: ReadingReport;
 }
 
-/** Reads a file and keeps the reading until it is put on the shelf or left. One that is stopped leaves nothing. */
+/**
+ * Reads a file and stores the reading until it is put on the shelf or removed. An aborted request stores
+ * nothing.
+ */
 export async function readFile(
   id: string,
   fileName: string,
   bytes: Uint8Array,
   signal: AbortSignal,
-): Promise<SeenReading> {
+): Promise<ReadingView> {
   const reading = await readBytes(id, fileName, bytes, signal);
   signal.throwIfAborted();
   const row = await inTransaction(async (client) => {
@@ -31,33 +39,33 @@ export async function readFile(
     await putReading(client, kept);
     return kept;
   });
-  return seen(row);
+  return viewOf(row);
 }
 
-/** Reads the kept file anew: after a font was added. */
-export async function readAgain(id: string, signal: AbortSignal): Promise<SeenReading> {
-  const row = await found(id);
+/** Reads the stored file again, after a font was added. */
+export async function readAgain(id: string, signal: AbortSignal): Promise<ReadingView> {
+  const row = await requireReading(id);
   const bytes = await getBlob(pool(), row.source_digest);
   if (!bytes) throw NOT_FOUND('This reading');
   return readFile(id, row.file_name, bytes, signal);
 }
 
-export async function seeReading(id: string): Promise<SeenReading> {
-  return seen(await found(id));
+export async function getReadingView(id: string): Promise<ReadingView> {
+  return viewOf(await requireReading(id));
 }
 
 export async function readingPicture(id: string): Promise<Uint8Array> {
-  const bytes = await getBlob(pool(), (await found(id)).picture_digest);
+  const bytes = await getBlob(pool(), (await requireReading(id)).picture_digest);
   if (!bytes) throw NOT_FOUND('This reading');
   return bytes;
 }
 
-export async function leaveReading(id: string): Promise<{ id: string }> {
-  if (!(await removeReading(pool(), id))) throw NOT_FOUND('This reading');
+export async function removeReading(id: string): Promise<{ id: string }> {
+  if (!(await deleteReading(pool(), id))) throw NOT_FOUND('This reading');
   return { id };
 }
 
-/** Reads in a worker, with every font that was added; how far it is can be asked under `id`. */
+/** Reads in a worker with all added fonts. The progress is available under `id`. */
 export async function readBytes(
   id: string,
   fileName: string,
@@ -65,9 +73,9 @@ export async function readBytes(
   signal: AbortSignal,
 ): Promise<ReadWithPicture> {
   const fonts = await addedFonts(pool());
-  noteReading(id, { done: 0, total: 0 });
+  setReadingProgress(id, { done: 0, total: 0 });
   try {
-    const onProgress = (done: number, total: number) => noteReading(id, { done, total });
+    const onProgress = (done: number, total: number) => setReadingProgress(id, { done, total });
     return await readInWorker({ bytes, fileName, fonts }, { signal, onProgress });
   } finally {
     endReading(id);
@@ -95,12 +103,12 @@ async function rowOf(
   };
 }
 
-async function found(id: string): Promise<ReadingRow> {
+async function requireReading(id: string): Promise<ReadingRow> {
   const row = await getReading(pool(), id);
   if (!row) throw NOT_FOUND('This reading');
   return row;
 }
 
-function seen({ id, file_name: fileName, tree, findings }: ReadingRow): SeenReading {
+function viewOf({ id, file_name: fileName, tree, findings }: ReadingRow): ReadingView {
   return { id, fileName, name: tree.name, report: readingReport(tree, findings, new Map()) };
 }

@@ -1,4 +1,4 @@
-import { countLayers } from '../../core/sort/settle';
+import { countLayers } from '../../core/sort/structuralTags';
 import { createFontBook } from '../../engine/fonts/fontBook';
 import { readWithPicture } from '../../engine/readWithPicture';
 import { inTransaction, pool } from '../db/pool';
@@ -6,7 +6,7 @@ import { getBlob, putBlob } from '../db/tables/blobs';
 import { addedFonts } from '../db/tables/fonts';
 import { insertAsset, outdatedRevisions, renewRevision } from '../db/tables/revisions';
 
-/** Reads every stored source anew whose tree an earlier Orden made; tags hold, since layer keys do. */
+/** Reads every stored source again whose tree is outdated. Tags stay valid, since layer keys do. */
 export async function renewRevisions(): Promise<number> {
   const fonts = await addedFonts(pool());
   const book = createFontBook();

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { countLayers } from '../../core/sort/settle';
+import { countLayers } from '../../core/sort/structuralTags';
 import { readingReport, type ReadingReport } from '../../core/sort/report/readingReport';
 import { inTransaction, pool } from '../db/pool';
 import { getBlob, putBlob } from '../db/tables/blobs';
@@ -15,7 +15,7 @@ export interface ReviewedMockup {
   readonly report: ReadingReport;
 }
 
-/** What was found at the newest reading of a mockup, as its tags arrange it now. */
+/** The report on the newest reading of a mockup, with its current tags. */
 export async function reviewMockup(id: string): Promise<ReviewedMockup> {
   const db = pool();
   const [mockup, revision] = [await getMockup(db, id), await newestRevision(db, id)];
@@ -24,7 +24,7 @@ export async function reviewMockup(id: string): Promise<ReviewedMockup> {
   return { name: mockup.name, fileName: revision.file_name, report };
 }
 
-/** Reads the newest revision's own file anew, after a font was added; tags hold, since layer keys do. */
+/** Reads the newest revision's file again, after a font was added. Tags stay valid, since layer keys do. */
 export async function rereadMockup(id: string, signal: AbortSignal): Promise<ReviewedMockup> {
   const revision = await newestRevision(pool(), id);
   const bytes = revision && (await getBlob(pool(), revision.source_digest));

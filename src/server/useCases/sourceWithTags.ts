@@ -7,7 +7,7 @@ import { newestRevision } from '../db/tables/revisions';
 import { NOT_FOUND, Refusal } from '../http';
 import { currentTags } from './currentTags';
 
-/** A copy of the mockup's own file with the tags in it, for the drawing program. */
+/** A copy of the mockup's file with its tags, for the drawing program. */
 export async function sourceWithTags(mockupId: string): Promise<{ fileName: string; svg: string }> {
   const revision = await newestRevision(pool(), mockupId);
   const bytes = revision && (await getBlob(pool(), revision.source_digest));

@@ -13,7 +13,7 @@ export interface KeptViews {
   readonly views: readonly string[];
 }
 
-/** Keeps a query as a view of the mockup; one that is kept already stays. */
+/** Saves a query as a view of the mockup; an existing one stays. */
 export async function keepView(mockupId: string, query: string): Promise<KeptViews> {
   if (!(await getMockup(pool(), mockupId))) throw NOT_FOUND('This mockup');
   const { problem } = parseQuery(query);

@@ -5,7 +5,7 @@ import { links, type LinksJob, type PageLinks } from './linksJob';
 import { prove, type ProofJob, type ProofOutput } from './proofJob';
 import { readJob, type ReadJob } from './readJob';
 
-/** What a worker can be asked to do, and what it gives. */
+/** The jobs of a worker, with their results. */
 interface JobTypes {
   readonly read: { readonly job: ReadJob; readonly result: ReadWithPicture };
   readonly build: { readonly job: BuildJob; readonly result: BuildOutput };

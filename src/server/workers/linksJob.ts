@@ -8,7 +8,7 @@ export type LinksJob = Omit<ConvertInput, 'outliner'>;
 /** By page file. */
 export type PageLinks = Readonly<Record<string, readonly ElementLink[]>>;
 
-/** Finds the elements of each layer in the pages of a build. */
+/** Finds the element of each layer in the pages of a build. */
 export function links({ mockup, assets, tags, options }: LinksJob): PageLinks {
   const conversion = convert({ mockup, assets, tags, options, outliner: null });
   const target = TARGETS[options.target];

@@ -11,7 +11,7 @@ import { writeFiles } from '../../engine/writeFiles';
 import type { ProofScreen } from '../proofTypes';
 
 export interface ProofJob extends Omit<ConvertInput, 'outliner'> {
-  /** The mockup file as it was given. */
+  /** The mockup's original file. */
   readonly source: Uint8Array;
   /** The files of the build. */
   readonly files: readonly OutputFile[];
@@ -22,7 +22,7 @@ export interface ProofOutput {
   readonly pictures: readonly OutputFile[];
 }
 
-/** Holds the pages of a build against the mockup in Chromium. */
+/** Compares the pages of a build with the mockup in Chromium. */
 export async function prove({
   mockup,
   assets,

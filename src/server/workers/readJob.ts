@@ -9,7 +9,7 @@ export interface ReadJob {
   readonly fonts: readonly GivenFont[];
 }
 
-/** Reads a file with all fonts that are here. */
+/** Reads a file with all available fonts. */
 export function readJob(
   { bytes, fileName, fonts }: ReadJob,
   onProgress: OnProgress,

@@ -4,13 +4,13 @@ import { ReadError, type RefusalCode } from '../../core/read/readError';
 import { Refusal } from '../http';
 import type { JobName, JobOf, ResultOf } from './jobs';
 
-/** What a worker is asked. */
+/** A task for a worker. */
 export interface WorkerTask<Name extends JobName> {
   readonly name: Name;
   readonly job: JobOf<Name>;
 }
 
-/** What a worker says to the thread that started it. */
+/** A message of a worker to the thread that started it. */
 export type WorkerMessage<Result> =
   | { readonly kind: 'progress'; readonly done: number; readonly total: number }
   | { readonly kind: 'result'; readonly result: Result }
@@ -35,8 +35,8 @@ function isOutOfMemory(error: Error): boolean {
 }
 
 /**
- * Hands a task to a worker and waits for its result, as long as it is wanted and does not take too long. After any error but
- * a refusal the worker may be busy or broken.
+ * Runs a task in a worker and waits for its result, until it is aborted or takes too long. After any error
+ * but a refusal the worker may be broken.
  * @throws ReadError for a file that the worker refuses
  * @throws Refusal when it takes too long or needs too much memory
  */

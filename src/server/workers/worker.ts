@@ -3,7 +3,7 @@ import { ReadError } from '../../core/read/readError';
 import { JOBS, type JobName, type JobOf, type ResultOf } from './jobs';
 import type { WorkerMessage, WorkerTask } from './runInWorker';
 
-/** Does one job after the other, as they are handed to it. */
+/** Runs the jobs that it is sent, one after the other. */
 parentPort?.on('message', ({ name, job }: WorkerTask<JobName>) => void work(name, job));
 
 async function work<Name extends JobName>(name: Name, job: JobOf<Name>): Promise<void> {

@@ -1,31 +1,31 @@
 import { Worker } from 'node:worker_threads';
 import type { ReadWithPicture } from '../../engine/readWithPicture';
 import type { BuildJob, BuildOutput } from './buildJob';
-import { createCrew, type Crew } from './crew';
+import { createWorkerPool, type WorkerPool } from './workerPool';
 import type { LinksJob, PageLinks } from './linksJob';
 import type { ProofJob, ProofOutput } from './proofJob';
 import type { ReadJob } from './readJob';
 import type { WorkerRun } from './runInWorker';
 
-/** Memory that one worker may take: a hostile file ends its worker, never the server. */
+/** The memory of one worker: a hostile file ends its worker, never the server. */
 const WORKER_LIMITS = { maxOldGenerationSizeMb: 1024 } as const;
 
-// Kept across reloads of modules, so that there is one crew in a process.
-const shared = globalThis as { ordenCrew?: Crew };
+// Kept on `globalThis`, so that a reloaded module reuses the pool of the process.
+const shared = globalThis as { ordenCrew?: WorkerPool };
 
-function crew(): Crew {
-  shared.ordenCrew ??= createCrew(
+function workerPool(): WorkerPool {
+  shared.ordenCrew ??= createWorkerPool(
     () => new Worker(new URL('./worker.ts', import.meta.url), { resourceLimits: WORKER_LIMITS }),
   );
   return shared.ordenCrew;
 }
 
-/** Reads a file in a worker, in bounded time and memory, as long as someone waits for it. */
+/** Reads a file in a worker, in bounded time and memory, until the request is aborted. */
 export function readInWorker(
   job: ReadJob,
   run: Pick<WorkerRun, 'onProgress' | 'signal'>,
 ): Promise<ReadWithPicture> {
-  return crew().run('read', job, {
+  return workerPool().run('read', job, {
     ...run,
     timeoutMs: 60_000,
     tooLong: 'Reading took longer than a minute and was given up; split the mockup into several files.',
@@ -37,16 +37,16 @@ export function buildInWorker(
   job: BuildJob,
   run: Pick<WorkerRun, 'onProgress' | 'signal'>,
 ): Promise<BuildOutput> {
-  return crew().run('build', job, {
+  return workerPool().run('build', job, {
     ...run,
     timeoutMs: 300_000,
     tooLong: 'Building took longer than five minutes and was given up; split the mockup into several files.',
   });
 }
 
-/** Pulls a proof in a worker: comparing pictures takes a while. */
+/** Pulls a proof in a worker, since comparing pictures is slow. */
 export function proveInWorker(job: ProofJob): Promise<ProofOutput> {
-  return crew().run('prove', job, {
+  return workerPool().run('prove', job, {
     timeoutMs: 300_000,
     tooLong: 'The proof took longer than five minutes and was given up.',
   });
@@ -54,7 +54,7 @@ export function proveInWorker(job: ProofJob): Promise<ProofOutput> {
 
 /** Finds the layers in the pages of a build. */
 export function linkInWorker(job: LinksJob): Promise<PageLinks> {
-  return crew().run('link', job, {
+  return workerPool().run('link', job, {
     timeoutMs: 60_000,
     tooLong: 'Linking layers and code took longer than a minute and was given up.',
   });

@@ -10,11 +10,11 @@ export type BuildChoice = Omit<ConvertOptions, 'target'>;
 interface BuildOptionsProps {
   readonly value: BuildChoice;
   readonly onChange: (next: BuildChoice) => void;
-  /** Screens that are one page at different widths. */
+  /** Screens that can be one page at different widths. */
   readonly pairs: readonly WidthPair[];
 }
 
-const SAYS: Readonly<Record<string, string>> = {
+const OPTION_WORDS: Readonly<Record<string, string>> = {
   left: 'from the left',
   centred: 'centred',
   clipped: 'clipped at its edges',
@@ -29,7 +29,7 @@ const LABELS: Readonly<Record<keyof PageFrame, string>> = {
   reaches: 'How high the page is',
 };
 
-/** How the page is arranged, how it stands in its window, and the unit of its sizes. */
+/** The arrangement of the page, its frame, and its unit. */
 export function BuildOptions({ value, onChange, pairs }: BuildOptionsProps) {
   const frame = value.frame ?? plainFrame(value.arrangement);
   const keys = Object.keys(FRAME_WORDS) as (keyof PageFrame)[];
@@ -49,7 +49,7 @@ export function BuildOptions({ value, onChange, pairs }: BuildOptionsProps) {
         >
           {FRAME_WORDS[key].map((word) => (
             <option key={word} value={word}>
-              {SAYS[word]}
+              {OPTION_WORDS[word]}
             </option>
           ))}
         </NativeSelect>

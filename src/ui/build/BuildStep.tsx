@@ -3,7 +3,7 @@ import { Alert, Box, Button, LinearProgress, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { pairsOf, type WidthPair } from '../../core/page/join/pairs';
 import type { Arrangement } from '../../core/page/node';
-import { settleMockup } from '../../core/sort/settle';
+import { applyStructuralTags } from '../../core/sort/structuralTags';
 import type { BuildView } from '../../server/useCases/builds';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
 import { TopBar } from '../shared/TopBar';
@@ -12,13 +12,13 @@ import { BuildOptions, type BuildChoice } from './BuildOptions';
 import { Built } from './Built';
 import { useBuild } from './useBuild';
 
-const SAYS: Readonly<Record<Arrangement, string>> = {
+const ARRANGEMENT_WORDS: Readonly<Record<Arrangement, string>> = {
   nested: 'Every element stands in its group, as the layers do.',
   fixed: 'Every element stands on the screen itself.',
   flow: 'Rows, columns and grids, as the boxes stand; texts may grow and the window may be narrower or wider.',
 };
 
-/** The Build step: make the page, see it beside the mockup, read its code, take it away. */
+/** The Build step: build the page, compare it with the mockup, read its code, download it. */
 export function BuildStep({ mockupId }: { readonly mockupId: string }) {
   const opened = useResource<OpenedMockup>(`/api/mockups/${mockupId}`);
   const earlier = useResource<{ builds: BuildView[] }>(`/api/mockups/${mockupId}/builds`);
@@ -43,7 +43,7 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
         >
           <BuildOptions value={choice} onChange={setChoice} pairs={pairs} />
           <Typography sx={{ fontSize: 12, color: 'text.secondary', flex: 1 }}>
-            {SAYS[choice.arrangement]}
+            {ARRANGEMENT_WORDS[choice.arrangement]}
           </Typography>
           {running && <Button onClick={() => void stop()}>Stop</Button>}
           <Button variant="contained" disabled={running} onClick={() => void start(choice)}>
@@ -70,7 +70,7 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
 }
 
 function pairsIn({ mockup, tags }: OpenedMockup): readonly WidthPair[] {
-  return pairsOf(settleMockup(mockup, new Map(Object.entries(tags))).screens);
+  return pairsOf(applyStructuralTags(mockup, new Map(Object.entries(tags))).screens);
 }
 
 function Progress({ build }: { readonly build: BuildView }) {

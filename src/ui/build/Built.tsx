@@ -14,13 +14,13 @@ interface BuiltProps {
   readonly build: BuildView;
   readonly result: BuildResult;
   readonly opened: OpenedMockup;
-  /** Builds before this one, the newest first. */
+  /** Earlier builds, the newest first. */
   readonly earlier: readonly BuildView[];
 }
 
 type View = 'page' | 'proof' | 'links' | 'files' | 'findings';
 
-/** A finished build: the page beside the mockup, its files, and what is to be known. */
+/** A finished build: the page beside the mockup, its files, and its findings. */
 export function Built({ build, result, opened, earlier }: BuiltProps) {
   const [view, setView] = useState<View>('page');
   return (

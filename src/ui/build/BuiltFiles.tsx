@@ -14,7 +14,7 @@ interface BuiltFilesProps {
   readonly earlier: readonly BuildView[];
 }
 
-/** Every file of the build with its size; code is read here, pictures are shown. */
+/** Every file of the build with its size; shows code and pictures. */
 export function BuiltFiles({ build, result, earlier }: BuiltFilesProps) {
   const others = earlier.filter((each) => each.id !== build.id && each.state === 'done');
   const [other, setOther] = useState<BuildView | null>(null);
@@ -41,7 +41,7 @@ export function BuiltFiles({ build, result, earlier }: BuiltFilesProps) {
                 component="span"
                 sx={{ fontFamily: MONO, fontSize: 11, color: 'text.secondary', pl: 1, whiteSpace: 'nowrap' }}
               >
-                {sayBytes(file.size)}
+                {bytesText(file.size)}
               </Box>
             </ListItemButton>
           </li>
@@ -59,7 +59,7 @@ export function BuiltFiles({ build, result, earlier }: BuiltFilesProps) {
               <option value="">this build alone</option>
               {others.map((each) => (
                 <option key={each.id} value={each.id}>
-                  beside the one of {sayTime(each.created_at)}, {each.options.arrangement}
+                  beside the one of {timeText(each.created_at)}, {each.options.arrangement}
                 </option>
               ))}
             </NativeSelect>
@@ -73,7 +73,7 @@ export function BuiltFiles({ build, result, earlier }: BuiltFilesProps) {
   );
 }
 
-function sayTime(time: Date | string): string {
+function timeText(time: Date | string): string {
   return new Date(time).toLocaleTimeString(undefined, {
     hour: '2-digit',
     minute: '2-digit',
@@ -81,7 +81,7 @@ function sayTime(time: Date | string): string {
   });
 }
 
-function sayBytes(bytes: number): string {
+function bytesText(bytes: number): string {
   return bytes < 1000 ? `${bytes} B` : `${(bytes / 1000).toFixed(1)} kB`;
 }
 

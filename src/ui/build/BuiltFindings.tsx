@@ -3,7 +3,7 @@ import { Table, TableBody, TableCell, TableHead, TableRow, Typography, Box } fro
 import type { PlainFinding } from '../../engine/manifest';
 import { MONO } from '../shared/theme';
 
-/** What there is to know or to mend about the build. */
+/** The findings of a build. */
 export function BuiltFindings({ findings }: { readonly findings: readonly PlainFinding[] }) {
   if (findings.length === 0) {
     return (

@@ -8,12 +8,12 @@ import { useText } from '../shared/useText';
 interface CompareViewProps {
   readonly path: string;
   readonly language: 'html' | 'css' | 'text';
-  /** Address of the same file in the earlier build. */
+  /** URL of the same file in the earlier build. */
   readonly before: string;
   readonly after: string;
 }
 
-/** The same file of two builds beside each other; what is equal is folded. */
+/** The same file of two builds side by side, with equal parts folded. */
 export function CompareView({ path, language, before, after }: CompareViewProps) {
   const pane = useRef<HTMLDivElement>(null);
   const { text, problem } = useText(before);

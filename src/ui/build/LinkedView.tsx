@@ -7,7 +7,7 @@ import type { ElementLink } from '../../core/emit/html/links';
 import { layerTitle } from '../../core/look/layerTitle';
 import type { Layer, LayerKey } from '../../core/mockup/layer';
 import { STATES, type State } from '../../core/sort/vocabulary';
-import { settleMockup } from '../../core/sort/settle';
+import { applyStructuralTags } from '../../core/sort/structuralTags';
 import type { BuildResult } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
@@ -23,7 +23,7 @@ interface LinkedViewProps {
   readonly opened: OpenedMockup;
 }
 
-/** Layers, code and the live page: what is chosen in one is lit in the other two. */
+/** Layers, code and the live page: a selection in one is highlighted in the other two. */
 export function LinkedView({ build, result, opened }: LinkedViewProps) {
   const [at, setAt] = useState(0);
   const [chosen, setChosen] = useState<LayerKey | null>(null);
@@ -139,19 +139,19 @@ export function LinkedView({ build, result, opened }: LinkedViewProps) {
   );
 }
 
-/** The element of a layer, or the one that it became part of. */
+/** The element of a layer, or the one that absorbed it. */
 function linkOf(links: readonly ElementLink[], chosen: LayerKey | null): ElementLink | null {
   if (chosen === null) return null;
   const own = links.find(({ layer }) => layer === chosen);
   return own ?? links.find(({ merged }) => merged.includes(chosen)) ?? null;
 }
 
-/** The deepest of those that hold it. */
+/** The innermost link that matches. */
 function innermost(links: readonly ElementLink[], holds: (link: ElementLink) => boolean): LayerKey | null {
   return links.findLast(holds)?.layer ?? null;
 }
 
-/** The last element inside of a link's: all of those on its lines. */
+/** The last element on the lines of a link. */
 function lastElement(links: readonly ElementLink[], link: ElementLink): number {
   const next = links.find(({ line }) => line > link.lastLine);
   return next ? next.element - 1 : Infinity;
@@ -186,8 +186,8 @@ interface LayersProps {
 
 function Layers({ opened, screen: { name, width }, chosen, onChoose }: LayersProps) {
   const rows = useMemo(() => {
-    const settled = settleMockup(opened.mockup, new Map(Object.entries(opened.tags)));
-    const screen = settled.screens.find((each) => each.name === name && each.width === width);
+    const mockup = applyStructuralTags(opened.mockup, new Map(Object.entries(opened.tags)));
+    const screen = mockup.screens.find((each) => each.name === name && each.width === width);
     return screen ? rowsOf(screen.root.layers, 0) : [];
   }, [opened, name, width]);
   const pane = useRef<HTMLDivElement>(null);

@@ -1,32 +1,32 @@
 'use client';
 import { Box } from '@mui/material';
 import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
-import { STATE_MARKS } from '../../core/emit/html/stateRules';
+import { STATE_SELECTORS } from '../../core/emit/html/stateRules';
 import type { State } from '../../core/sort/vocabulary';
 
 export interface LivePageHandle {
-  /** Lights an element by its place among those of the screen; null for none. */
+  /** Highlights an element by its index on the screen; null for none. */
   readonly light: (element: number | null) => void;
-  /** Shows everything in a state, by the page's own rules for it; null for none. */
+  /** Shows all elements in a state, by the page's own rules; null for none. */
   readonly show: (state: State | null) => void;
 }
 
 interface LivePageProps {
   readonly ref: Ref<LivePageHandle>;
   readonly address: string;
-  /** Of the window that the page is shown in, px. */
+  /** The width of the page's window, px. */
   readonly width: number;
   readonly height: number;
-  /** True to show what starts hidden. */
+  /** True to show elements that start hidden. */
   readonly hiddenToo: boolean;
   readonly onPick: (element: number) => void;
 }
 
-const LIT = '[data-lit] { outline: 2px solid #c2410c !important; outline-offset: 1px; }';
+const LIT_RULE = '[data-lit] { outline: 2px solid #c2410c !important; outline-offset: 1px; }';
 const HIDDEN_TOO =
   '.screen [hidden] { display: revert !important; opacity: 0.6; outline: 1px dashed #5b554b; }';
 
-/** The built page itself, without scripts, scaled to the room there is. */
+/** The built page without scripts, scaled to the available space. */
 export function LivePage({ ref, address, width, height, hiddenToo, onPick }: LivePageProps) {
   const frame = useRef<HTMLIFrameElement>(null);
   const pane = useRef<HTMLDivElement>(null);
@@ -52,7 +52,7 @@ export function LivePage({ ref, address, width, height, hiddenToo, onPick }: Liv
       const lit = element === null ? undefined : all[element];
       if (!lit) return;
       lit.dataset.lit = '';
-      // Only this pane is to scroll, not all around it.
+      // Scrolls only this pane, not its ancestors.
       const { y, height: high } = lit.getBoundingClientRect();
       const view = pane.current;
       const top = y * scale;
@@ -66,7 +66,7 @@ export function LivePage({ ref, address, width, height, hiddenToo, onPick }: Liv
     const page = frame.current?.contentDocument;
     if (!page || loads === 0) return;
     const sheet = page.createElement('style');
-    sheet.textContent = hiddenToo ? LIT + HIDDEN_TOO : LIT;
+    sheet.textContent = hiddenToo ? LIT_RULE + HIDDEN_TOO : LIT_RULE;
     page.head.append(sheet);
     const onClick = (event: MouseEvent) => {
       event.preventDefault();
@@ -106,13 +106,13 @@ function elementsOf(frame: HTMLIFrameElement | null): HTMLElement[] {
   return [...(frame?.contentDocument?.querySelectorAll<HTMLElement>('.screen *') ?? [])];
 }
 
-/** Shows a state by copies of the rules for it that ask for no state any more. */
+/** Shows a state by copies of its rules without the state's selector. */
 function showState(page: Document | null, state: State | null): void {
   if (!page) return;
   page.querySelector('style[data-state-shown]')?.remove();
   if (state === null) return;
   const rules = [...page.styleSheets].flatMap((sheet) => [...sheet.cssRules]).map((rule) => rule.cssText);
-  const shown = STATE_MARKS[state].flatMap((mark) =>
+  const shown = STATE_SELECTORS[state].flatMap((mark) =>
     rules.filter((rule) => rule.includes(mark)).map((rule) => rule.replaceAll(mark, '')),
   );
   const sheet = page.createElement('style');

@@ -18,7 +18,7 @@ import type { BuildView } from '../../server/useCases/builds';
 import { MONO } from '../shared/theme';
 import { useProof } from './useProof';
 
-/** What is laid under the left side and the right side of the wipe. */
+/** The pictures on the left and right side of the wipe. */
 const PAIRS = {
   'mockup and page': ['mockup', 'page'],
   'page and difference': ['page', 'difference'],
@@ -27,7 +27,7 @@ const PAIRS = {
 type Pair = keyof typeof PAIRS;
 const PAIR_NAMES = Object.keys(PAIRS) as Pair[];
 
-/** The page held against the mockup: figures, a wipe between the pictures, and what differs most. */
+/** The proof: figures, a wipe between the pictures, and the layers that differ most. */
 export function ProofView({ build }: { readonly build: BuildView }) {
   const { proof, problem, again } = useProof(build.id);
   const [at, setAt] = useState(0);

@@ -1,7 +1,7 @@
 'use client';
 import { Box, Link as MuiLink, NativeSelect, Typography } from '@mui/material';
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import { settleMockup } from '../../core/sort/settle';
+import { applyStructuralTags } from '../../core/sort/structuralTags';
 import type { BuildResult } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
@@ -16,15 +16,15 @@ interface SideBySideProps {
 /** Px between page and mockup. */
 const GAP = 16;
 
-/** The built page, live, beside the mockup, both at one scale. */
+/** The live page beside the mockup, both at one scale. */
 export function SideBySide({ build, result, opened }: SideBySideProps) {
   const [at, setAt] = useState(0);
   const screen = result.screens[at];
-  const settled = useMemo(
-    () => settleMockup(opened.mockup, new Map(Object.entries(opened.tags))).screens,
+  const screens = useMemo(
+    () => applyStructuralTags(opened.mockup, new Map(Object.entries(opened.tags))).screens,
     [opened],
   );
-  const drawn = settled.find(({ name, width }) => name === screen?.name && width === screen.width);
+  const drawn = screens.find(({ name, width }) => name === screen?.name && width === screen.width);
   const origin = drawn?.origin ?? { x: 0, y: 0 };
   const pane = useRef<HTMLDivElement>(null);
   const [scale, setScale] = useState(0.5);

@@ -8,13 +8,13 @@ const BETWEEN_LOOKS_MS = 300;
 interface Building {
   readonly build: BuildView | null;
   readonly problem: string | null;
-  /** All that are known, the newest first. */
+  /** All known builds, the newest first. */
   readonly builds: readonly BuildView[];
   readonly start: (choice: BuildChoice) => Promise<void>;
   readonly stop: () => Promise<void>;
 }
 
-/** The build that is shown: the newest earlier one, or the one that was just ordered, followed until it ends. */
+/** The shown build: the newest earlier one, or the one just requested, polled until it ends. */
 export function useBuild(mockupId: string, earlier: readonly BuildView[] | null): Building {
   const [ordered, setOrdered] = useState<BuildView | null>(null);
   const [problem, setProblem] = useState<string | null>(null);

@@ -11,7 +11,7 @@ interface Proving {
   readonly again: () => Promise<void>;
 }
 
-/** The proof of a build, followed until it is there. */
+/** The proof of a build, polled until it is done. */
 export function useProof(buildId: string): Proving {
   const [proof, setProof] = useState<ProofView | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -27,7 +27,7 @@ export function useProof(buildId: string): Proving {
           setProof(found);
         },
         (error: unknown) => {
-          // It is ordered a moment after the build is done.
+          // It is requested shortly after the build is done.
           if (!(error instanceof RequestError && error.status === 404)) setProblem(sentence(error));
         },
       );

@@ -5,7 +5,7 @@ import { sayFinding, severityOf, type Finding } from '../../core/findings/findin
 import { WORDING, type FindingCode, type Severity } from '../../core/findings/wording';
 import type { LayerKey } from '../../core/mockup/layer';
 
-/** More lines of one kind than anyone reads. */
+/** The most lines of one kind. */
 const MOST = 60;
 const MARKS: Readonly<Record<Severity, string>> = { error: '✕', warning: '!', note: 'i' };
 const ORDER: readonly Severity[] = ['error', 'warning', 'note'];
@@ -17,7 +17,7 @@ interface FindingListProps {
   readonly sortAddress: ((layer: LayerKey) => string) | null;
 }
 
-/** The findings by kind, the gravest first; each leads to its layer. */
+/** The findings by kind, the most severe first; each links to its layer. */
 export function FindingList({ findings, lit, onLight, sortAddress }: FindingListProps) {
   const kinds = new Map<FindingCode, Finding[]>();
   for (const finding of findings) kinds.set(finding.code, [...(kinds.get(finding.code) ?? []), finding]);
@@ -147,7 +147,7 @@ function FindingLine({ finding, isLit, onLight, sortAddress }: FindingLineProps)
   );
 }
 
-/** The last two names of a layer's key. */
+/** The last two names of a layer's path. */
 function shortKey(key: LayerKey): string {
   return key.split('/').filter(Boolean).slice(-2).join(' / ');
 }

@@ -19,7 +19,7 @@ interface FontTableProps {
   readonly onLight: (layer: LayerKey) => void;
 }
 
-/** The families that the mockup asks for, what stands in for those that are not here, and the way to add one. */
+/** The families that the mockup asks for, their replacements, and the button that adds a font. */
 export function FontTable({ fonts, busy, onFont, onLight }: FontTableProps) {
   const input = useRef<HTMLInputElement>(null);
   return (

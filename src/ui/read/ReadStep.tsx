@@ -2,7 +2,7 @@
 import { Alert, Box, CircularProgress } from '@mui/material';
 import { useRef, useState } from 'react';
 import type { Region } from '../../core/sort/tag';
-import type { Edited, Wish } from '../../server/useCases/editTags';
+import type { Edited, TagEdit } from '../../server/useCases/editTags';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
 import type { ReviewedMockup } from '../../server/useCases/reviewMockup';
 import { postJson, sentence } from '../shared/request';
@@ -12,7 +12,7 @@ import { HistoryButtons } from '../shared/HistoryButtons';
 import { ReportView } from './ReportView';
 import { useFontAdding } from './useFontAdding';
 
-/** The Read step: what was found at reading, which groups are screens, and the regions of a flat picture. */
+/** The Read step: the report, the choice of screens, and the regions of a flat picture. */
 export function ReadStep({ mockupId }: { readonly mockupId: string }) {
   const address = `/api/mockups/${mockupId}`;
   const { data, problem, reload } = useResource<ReviewedMockup>(`${address}/report`);
@@ -24,7 +24,7 @@ export function ReadStep({ mockupId }: { readonly mockupId: string }) {
   };
   const fonts = useFontAdding(`${address}/again`, refresh);
   const sending = useRef({ count: 0, last: Promise.resolve() });
-  /** One after the other, so that a later word is never overtaken by an earlier one. */
+  /** One request at a time, so that a later one is never overtaken. */
   const send = (work: () => Promise<unknown>) => {
     const now = sending.current;
     now.count += 1;
@@ -35,9 +35,12 @@ export function ReadStep({ mockupId }: { readonly mockupId: string }) {
       if (now.count === 0) refresh();
     });
   };
-  const edit = (wish: Wish) => send(() => postJson<Edited>(`${address}/edits`, { wishes: [wish] }));
+  const edit = (tagEdit: TagEdit) => send(() => postJson<Edited>(`${address}/edits`, { edits: [tagEdit] }));
   const flat = opened?.mockup.format === 'flat' ? opened.mockup.screens[0]?.root.layers[0] : undefined;
-  /** Regions on their way to the server, and what it said before: the next change has to count them in. */
+  /**
+   * Regions not yet confirmed by the server, and the server's state before: the next change must include
+   * them.
+   */
   const [own, setOwn] = useState<{ readonly list: readonly Region[]; readonly since: typeof opened } | null>(
     null,
   );

@@ -2,18 +2,18 @@
 import { Alert, Box, Button, CircularProgress } from '@mui/material';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { SeenReading } from '../../server/useCases/readFile';
+import type { ReadingView } from '../../server/useCases/readFile';
 import { postJson, request, sentence } from '../shared/request';
 import { TopBar } from '../shared/TopBar';
 import { useResource } from '../shared/useResource';
 import { ReportView } from './ReportView';
 import { useFontAdding } from './useFontAdding';
 
-/** The report of a file that is not on the shelf yet, and what is to become of it. */
+/** The report on a file that is not on the shelf yet, with the next actions. */
 export function ReadingView({ readingId }: { readonly readingId: string }) {
   const router = useRouter();
   const address = `/api/readings/${readingId}`;
-  const { data, problem, reload } = useResource<SeenReading>(address);
+  const { data, problem, reload } = useResource<ReadingView>(address);
   const [refused, setRefused] = useState<string | null>(null);
   const [shelving, setShelving] = useState(false);
   const fonts = useFontAdding(`${address}/again`, reload);

@@ -1,7 +1,7 @@
 import { Button, Table, TableBody, TableCell, TableHead, TableRow } from '@mui/material';
 import type { ReportRegions } from './ReportView';
 
-/** The regions that are marked, and the way to take one back. */
+/** The marked regions, with a button that removes each. */
 export function RegionTable({ regions }: { readonly regions: ReportRegions }) {
   if (regions.list.length === 0) return null;
   return (

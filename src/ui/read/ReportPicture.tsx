@@ -15,7 +15,9 @@ interface ReportPictureProps {
   readonly regions: ReportRegions | null;
 }
 
-/** The whole sheet; what is lit has a frame, and on a flat picture new regions are drawn by dragging. */
+/**
+ * The whole sheet; the highlighted layer has a frame, and on a flat picture regions are drawn by dragging.
+ */
 export function ReportPicture({ report, picture, lit, regions }: ReportPictureProps) {
   const { sheet, places } = report;
   const frame = useRef<HTMLDivElement>(null);
@@ -155,7 +157,7 @@ const SIDES = [
   ['height', 'Height'],
 ] as const;
 
-/** A region by its numbers: those of the drag, or typed. */
+/** A new region by its numbers, from the drag or typed. */
 function NewRegion({ drawn, regions, onDone }: NewRegionProps) {
   const [name, setName] = useState('');
   const [sides, setSides] = useState(() => drawn ?? { x: 0, y: 0, width: 0, height: 0 });

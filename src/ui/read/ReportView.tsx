@@ -12,16 +12,16 @@ import { ScreenTable } from './ScreenTable';
 
 export interface ReportViewProps {
   readonly report: ReadingReport;
-  /** Address of the picture of the whole sheet. */
+  /** URL of the picture of the whole sheet. */
   readonly picture: string;
-  /** True while it is read anew. */
+  /** True while the file is read again. */
   readonly busy: boolean;
   readonly onFont: (file: File) => void;
-  /** Says whether a group is a screen; null where nothing can be said yet. */
+  /** Sets whether a group is a screen; null where this cannot be set yet. */
   readonly onScreen: ((layer: LayerKey, isScreen: boolean) => void) | null;
-  /** Where a layer can be sorted; null where there is no such place yet. */
+  /** The URL where a layer can be sorted; null where there is none yet. */
   readonly sortAddress: ((layer: LayerKey) => string) | null;
-  /** Marks a new region of a flat picture; null where none can be marked. */
+  /** Adds a region to a flat picture; null where none can be added. */
   readonly regions: ReportRegions | null;
 }
 
@@ -30,7 +30,7 @@ export interface ReportRegions {
   readonly onChange: (regions: readonly Region[]) => void;
 }
 
-/** What was found at reading, beside the mockup; what a finding is about lights up there. */
+/** The report beside the mockup; hovering a finding highlights its layer. */
 export function ReportView(props: ReportViewProps) {
   const { report, picture, busy, onFont, onScreen, sortAddress } = props;
   const [lit, setLit] = useState<readonly LayerKey[]>([]);

@@ -8,7 +8,7 @@ interface ScreenTableProps {
   readonly onScreen: ((layer: LayerKey, isScreen: boolean) => void) | null;
 }
 
-/** The screens of the file; of a sheet with several, which of its groups are screens. */
+/** The screens of the file; for a sheet with several, the groups that are screens. */
 export function ScreenTable({ report, onScreen }: ScreenTableProps) {
   const { screens, candidates, sheet } = report;
   const layersOf = new Map(screens.map(({ key, layers }) => [key, layers]));

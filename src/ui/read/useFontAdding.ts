@@ -2,7 +2,7 @@ import { useSnackbar } from 'notistack';
 import { useState } from 'react';
 import { request, sentence } from '../shared/request';
 
-/** Adds a font file and has the mockup read anew with it. */
+/** Adds a font file and has the mockup read again with it. */
 export function useFontAdding(again: string, onRead: () => void) {
   const { enqueueSnackbar } = useSnackbar();
   const [busy, setBusy] = useState(false);

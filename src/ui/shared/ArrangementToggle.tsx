@@ -8,7 +8,7 @@ interface ArrangementToggleProps {
   readonly onChange: (next: Arrangement) => void;
 }
 
-/** Chooses how the page is arranged. */
+/** The choice of the arrangement. */
 export const ArrangementToggle = memo(function ArrangementToggle({
   value,
   onChange,

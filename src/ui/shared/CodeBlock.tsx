@@ -9,7 +9,7 @@ interface CodeBlockProps {
   readonly code: string;
 }
 
-/** Code to read and to copy. */
+/** Code with a copy button. */
 export const CodeBlock = memo(function CodeBlock({ title, code }: CodeBlockProps) {
   return (
     <CodeFrame title={title} code={code}>

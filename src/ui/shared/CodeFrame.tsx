@@ -5,12 +5,12 @@ import type { ReactNode } from 'react';
 
 interface CodeFrameProps {
   readonly title: string;
-  /** What is copied. */
+  /** The text to copy. */
   readonly code: string;
   readonly children: ReactNode;
 }
 
-/** Code under its title, with a button that copies it. */
+/** Code under a title, with a copy button. */
 export function CodeFrame({ title, code, children }: CodeFrameProps) {
   const { enqueueSnackbar } = useSnackbar();
   const copy = async () => {

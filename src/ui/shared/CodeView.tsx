@@ -12,7 +12,7 @@ import { useEffect, useMemo, useRef } from 'react';
 import { CodeFrame } from './CodeFrame';
 import { MONO } from './theme';
 
-/** Lines of code, from 1, both counted in. */
+/** A range of lines, first and last, from 1. */
 export interface Lines {
   readonly line: number;
   readonly lastLine: number;
@@ -22,12 +22,12 @@ interface CodeViewProps {
   readonly title: string;
   readonly code: string;
   readonly language: 'html' | 'css' | 'text';
-  /** Lit and brought into view. */
+  /** Highlighted and scrolled into view. */
   readonly lit?: Lines | null;
   readonly onPick?: (line: number) => void;
 }
 
-/** Code to read, to search in (Ctrl+F while it has the focus) and to copy. */
+/** Read-only code with search (Ctrl+F while focused) and a copy button. */
 export function CodeView({ title, code, language, lit = null, onPick }: CodeViewProps) {
   const editor = useRef<ReactCodeMirrorRef>(null);
   const extensions = useMemo(
@@ -55,7 +55,7 @@ export function CodeView({ title, code, language, lit = null, onPick }: CodeView
   );
 }
 
-/** What every view of code has: it is read, not written. */
+/** The extensions of all read-only code views. */
 export function readingExtensions(language: CodeViewProps['language']): Extension[] {
   const grammar = language === 'html' ? [html()] : language === 'css' ? [css()] : [];
   return [
@@ -69,7 +69,7 @@ export function readingExtensions(language: CodeViewProps['language']): Extensio
   ];
 }
 
-/** Few colours: names, words, and what is quoted. */
+/** Few colours: names, words, and quoted text. */
 const INK = HighlightStyle.define([
   { tag: [tags.tagName, tags.className, tags.keyword], color: 'var(--mui-palette-primary-main)' },
   {
@@ -123,7 +123,7 @@ function light(view: EditorView, lit: Lines | null): void {
   const effects: StateEffect<unknown>[] = [setLit.of(lit)];
   if (lit && lit.line <= view.state.doc.lines) {
     const { from } = view.state.doc.line(lit.line);
-    // What is seen stays where it is: under a pointer that is down, another line would be picked.
+    // A visible range stays where it is: scrolling under a pressed pointer would select another line.
     if (!isSeen(view, from)) effects.push(EditorView.scrollIntoView(from, { y: 'center' }));
   }
   view.dispatch({ effects });
@@ -135,7 +135,7 @@ function isSeen(view: EditorView, at: number): boolean {
   return top >= scrollDOM.scrollTop && bottom <= scrollDOM.scrollTop + scrollDOM.clientHeight;
 }
 
-/** Tells the line on which the caret was put, by a click or a key. */
+/** Reports the line of the caret after a click or a key. */
 function picking(onPick: (line: number) => void): Extension {
   return EditorView.updateListener.of((update) => {
     if (update.selectionSet && update.transactions.some((each) => each.isUserEvent('select')))

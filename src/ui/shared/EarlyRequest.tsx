@@ -1,9 +1,9 @@
 /**
- * Asks for a mockup while the page's own scripts are still loading. Only where the page is opened anew: scripts in what
- * a link leads to are not run, so that nothing old is shown there.
+ * Requests a mockup while the page's scripts are still loading. Only on a full page load: inline scripts do
+ * not run after a client-side navigation, so no stale data is shown.
  */
 export function EarlyRequest({ mockupId }: { readonly mockupId: string }) {
-  // The id comes from the address line: anything else than an id stays out of the script.
+  // The id comes from the URL: any other text stays out of the script.
   if (!/^[0-9a-f-]{36}$/.test(mockupId)) return null;
   const address = `/api/mockups/${mockupId}`;
   const code = `window.ordenEarly={address:"${address}",answer:fetch("${address}")};window.ordenEarly.answer.catch(()=>{})`;

@@ -5,7 +5,7 @@ import { SnackbarProvider } from 'notistack';
 import type { ReactNode } from 'react';
 import { theme } from './theme';
 
-/** What is around every page: theme and messages. */
+/** The providers around every page: theme and messages. */
 export function Frame({ children }: { children: ReactNode }) {
   return (
     <ThemeProvider theme={theme}>

@@ -9,7 +9,7 @@ interface HistoryButtonsProps {
   readonly hints?: { readonly undo: string; readonly redo: string };
 }
 
-/** Takes the last edit back, and makes it anew. */
+/** Undo and redo. */
 export const HistoryButtons = memo(function HistoryButtons(props: HistoryButtonsProps) {
   const { canUndo, canRedo, onUndo, onRedo, hints } = props;
   return (

@@ -2,17 +2,17 @@ import { Box } from '@mui/material';
 import type { Box as Rectangle } from '../../core/mockup/box';
 
 interface ScreenPictureProps {
-  /** Address of the picture of the whole sheet. */
+  /** URL of the picture of the whole sheet. */
   readonly src: string;
   readonly sheet: { readonly width: number; readonly height: number };
-  /** The part of the sheet that is shown, px. */
+  /** The visible part of the sheet, px. */
   readonly part: Rectangle;
   readonly alt: string;
-  /** Whether what lies around the part is seen too. */
+  /** Whether content around the part is visible. */
   readonly spills?: boolean;
 }
 
-/** A part of a sheet's picture, filling the box around it. */
+/** A part of a sheet's picture that fills its container. */
 export function ScreenPicture({ src, sheet, part, alt, spills = false }: ScreenPictureProps) {
   const share = (value: number, of: number) => `${(value / of) * 100}%`;
   return (
@@ -28,7 +28,7 @@ export function ScreenPicture({ src, sheet, part, alt, spills = false }: ScreenP
           width: share(sheet.width, part.width),
           height: share(sheet.height, part.height),
         }}
-        // A layer of its own: lighting up other layers over it must not draw thousands of shapes anew.
+        // A compositing layer of its own: highlighting other layers must not repaint thousands of shapes.
         sx={{ display: 'block', position: 'absolute', maxWidth: 'none', willChange: 'transform' }}
       />
     </Box>

@@ -18,7 +18,7 @@ interface TopBarProps {
   readonly children?: ReactNode;
 }
 
-/** The line at the top: where one is, the steps of the work, and what can be done here. */
+/** The bar at the top: the title, the steps, and the actions of the page. */
 export function TopBar({ title, mockupId, step, children }: TopBarProps) {
   return (
     <Box

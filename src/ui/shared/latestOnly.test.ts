@@ -1,24 +1,24 @@
 import { latestOnly } from './latestOnly';
 
-it('asks for the newest wish only, one at a time', async () => {
+it('runs one request at a time, and only the newest of those that wait', async () => {
   const asked: number[] = [];
   const given: (readonly [number, boolean])[] = [];
   const answers: (() => void)[] = [];
-  const wish = latestOnly(
+  const request = latestOnly(
     (number: number) => {
       asked.push(number);
       return new Promise<number>((resolve) => answers.push(() => resolve(number * 10)));
     },
     (answer, isLast) => given.push([answer, isLast]),
   );
-  [1, 2, 3].forEach(wish);
+  [1, 2, 3].forEach(request);
   expect(asked).toEqual([1]);
   answers[0]!();
   await new Promise((resolve) => setTimeout(resolve));
   expect([asked, given]).toEqual([[1, 3], [[10, false]]]);
   answers[1]!();
   await new Promise((resolve) => setTimeout(resolve));
-  wish(4);
+  request(4);
   expect([asked, given]).toEqual([
     [1, 3, 4],
     [

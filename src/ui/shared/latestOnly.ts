@@ -1,28 +1,28 @@
 /**
- * Asks one thing at a time: what is wished for while an answer is on its way is asked for afterwards, and only the last
- * of it, so that quick wishes never pile up.
- * @param give takes each answer; `isLast` is false where another one is asked for already
+ * Runs one request at a time. Requests made meanwhile replace each other, and only the newest runs
+ * afterwards, so that they never pile up.
+ * @param give takes each answer; `isLast` is false when another request waits
  */
-export function latestOnly<Wish, Answer>(
-  ask: (wish: Wish) => Promise<Answer>,
+export function latestOnly<Request, Answer>(
+  ask: (request: Request) => Promise<Answer>,
   give: (answer: Answer, isLast: boolean) => void,
-): (wish: Wish) => void {
-  let next: { readonly wish: Wish } | null = null;
+): (request: Request) => void {
+  let next: { readonly request: Request } | null = null;
   let isAsking = false;
   const go = async () => {
     isAsking = true;
     try {
       for (let now = next; now; now = next) {
         next = null;
-        const answer = await ask(now.wish);
+        const answer = await ask(now.request);
         give(answer, next === null);
       }
     } finally {
       isAsking = false;
     }
   };
-  return (wish) => {
-    next = { wish };
+  return (request) => {
+    next = { request };
     if (!isAsking) void go();
   };
 }

@@ -1,4 +1,4 @@
-/** A refusal from the server, in its own sentence. */
+/** An error response of the server, with its sentence. */
 export class RequestError extends Error {
   constructor(
     readonly status: number,
@@ -10,12 +10,12 @@ export class RequestError extends Error {
 
 declare global {
   interface Window {
-    /** What the page asked for before its scripts were there; see `EarlyRequest`. */
+    /** The request made before the page's scripts were loaded; see `EarlyRequest`. */
     ordenEarly?: { readonly address: string; readonly answer: Promise<Response> };
   }
 }
 
-/** The answer that is on its way already; taken once. */
+/** The pending response of the early request; taken once. */
 function takeEarly(address: string, { method }: RequestInit): Promise<Response> | null {
   const early = window.ordenEarly;
   if (method !== undefined || early?.address !== address) return null;
@@ -23,7 +23,7 @@ function takeEarly(address: string, { method }: RequestInit): Promise<Response> 
   return early.answer;
 }
 
-/** Asks the server and gives the JSON of its answer. */
+/** Sends a request and gives the JSON of the response. */
 export async function request<T>(address: string, init: RequestInit = {}): Promise<T> {
   let response: Response;
   try {

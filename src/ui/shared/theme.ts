@@ -1,7 +1,7 @@
 'use client';
 import { createTheme } from '@mui/material/styles';
 
-/** Ink on warm paper, or paper on ink; one spot colour, vermilion, for selection and the main action. */
+/** Ink on warm paper, or paper on ink, with vermilion for selection and the main action. */
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'data-scheme' },
   colorSchemes: {
@@ -35,7 +35,7 @@ export const theme = createTheme({
   components: {
     MuiButton: {
       defaultProps: { disableElevation: true, size: 'small' },
-      // What can be pressed looks like it at once: halfway from grey it would be hard to read.
+      // Buttons change at once: a half-way colour would lack contrast.
       styleOverrides: { root: { transition: 'none' } },
     },
     MuiToggleButton: {

@@ -7,24 +7,24 @@ export interface Resource<T> {
   readonly reload: () => void;
 }
 
-/** What the server has said already in answer to something else, by address; taken once. */
-const foreknown = new Map<string, unknown>();
+/** Responses received with another request, by URL; each is taken once. */
+const primedResponses = new Map<string, unknown>();
 
-/** Spares the next view of this address its request. */
-export function foreknow<T>(address: string, data: T): void {
-  foreknown.set(address, data);
+/** Saves the next view of this URL its request. */
+export function primeResource<T>(address: string, data: T): void {
+  primedResponses.set(address, data);
 }
 
-/** Something from the server, loaded when the address changes and on request. */
+/** A resource of the server, loaded when the URL changes and on request. */
 export function useResource<T>(address: string): Resource<T> {
   const [state, setState] = useState<{ data: T | null; problem: string | null }>(() => ({
-    data: (foreknown.get(address) as T | undefined) ?? null,
+    data: (primedResponses.get(address) as T | undefined) ?? null,
     problem: null,
   }));
   const [round, setRound] = useState(0);
   useEffect(() => {
     let wanted = true;
-    if (foreknown.delete(address)) return undefined;
+    if (primedResponses.delete(address)) return undefined;
     request<T>(address).then(
       (data) => wanted && setState({ data, problem: null }),
       (error: unknown) => wanted && setState((old) => ({ ...old, problem: sentence(error) })),

@@ -5,7 +5,7 @@ interface LoadedText {
   readonly problem: string | null;
 }
 
-/** The text at an address; null for an address that is not asked. */
+/** The text at a URL; null for no URL. */
 export function useText(address: string | null): LoadedText {
   const [loaded, setLoaded] = useState<LoadedText & { readonly address: string | null }>({
     address: null,

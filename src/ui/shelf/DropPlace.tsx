@@ -3,9 +3,9 @@ import { Alert, Box, Button, LinearProgress, Link as MuiLink, Typography } from 
 import NextLink from 'next/link';
 import { useRef, useState } from 'react';
 import { useDropzone } from 'react-dropzone';
-import type { SeenReading } from '../../server/useCases/readFile';
+import type { ReadingView } from '../../server/useCases/readFile';
 import { request, sentence } from '../shared/request';
-import { foreknow } from '../shared/useResource';
+import { primeResource } from '../shared/useResource';
 import { useReadingProgress } from './useReadingProgress';
 
 interface Running {
@@ -14,18 +14,18 @@ interface Running {
   readonly controller: AbortController;
 }
 
-/** Where mockups are dropped or chosen; the report of a single one is shown as soon as it is read. */
+/** The drop zone for mockups; the report of a single file is shown as soon as it is read. */
 export function DropPlace() {
   const [running, setRunning] = useState<Running | null>(null);
   const [problems, setProblems] = useState<readonly string[]>([]);
-  const [readings, setReadings] = useState<readonly SeenReading[]>([]);
+  const [readings, setReadings] = useState<readonly ReadingView[]>([]);
   const busy = useRef(false);
 
   const take = async (files: readonly File[]) => {
     if (busy.current || files.length === 0) return;
     busy.current = true;
     const refused: string[] = [];
-    const read: SeenReading[] = [];
+    const read: ReadingView[] = [];
     for (const file of files) {
       const controller = new AbortController();
       const id = crypto.randomUUID();
@@ -33,7 +33,7 @@ export function DropPlace() {
       try {
         const address = `/api/readings?id=${id}&name=${encodeURIComponent(file.name)}`;
         read.push(
-          await request<SeenReading>(address, { method: 'POST', body: file, signal: controller.signal }),
+          await request<ReadingView>(address, { method: 'POST', body: file, signal: controller.signal }),
         );
       } catch (error) {
         if (!controller.signal.aborted) refused.push(`${file.name}: ${sentence(error)}`);
@@ -44,9 +44,9 @@ export function DropPlace() {
     setProblems(refused);
     const [first] = read;
     if (files.length === 1 && first) {
-      foreknow(`/api/readings/${first.id}`, first);
+      primeResource(`/api/readings/${first.id}`, first);
       new Image().src = `/api/readings/${first.id}/picture`;
-      // The shelf shows the report itself: nothing has to be asked for again.
+      // The shelf shows the report itself, without another request.
       window.history.pushState(null, '', `/readings/${first.id}`);
     } else setReadings((known) => [...known, ...read]);
   };

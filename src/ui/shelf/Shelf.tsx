@@ -7,13 +7,13 @@ import { useResource } from '../shared/useResource';
 import { DropPlace } from './DropPlace';
 import { ShelfTable, type ShelfEntry } from './ShelfTable';
 
-/** The shelf; once a mockup was dropped and read, its report, under an address of its own. */
+/** The shelf, or the report of a file that was just read, under a URL of its own. */
 export function ShelfOrReport() {
   const [, place, id] = usePathname().split('/');
   return place === 'readings' && id ? <ReadingView key={id} readingId={id} /> : <Shelf />;
 }
 
-/** All projects, and the place where a mockup is dropped to become one. */
+/** All projects, and the drop zone for new mockups. */
 function Shelf() {
   const { data, problem, reload } = useResource<{ projects: ShelfEntry[] }>('/api/projects');
   return (

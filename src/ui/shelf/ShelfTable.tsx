@@ -21,7 +21,7 @@ import { useState } from 'react';
 import type { ShelfRow } from '../../server/db/tables/projects';
 import { request, sentence } from '../shared/request';
 
-/** A row of the shelf as it comes in JSON. */
+/** A row of the shelf in JSON. */
 export type ShelfEntry = Omit<ShelfRow, 'created_at'> & { readonly created_at: string };
 
 interface ShelfTableProps {
@@ -29,7 +29,7 @@ interface ShelfTableProps {
   readonly onChanged: () => void;
 }
 
-/** The projects, newest first, each with a small picture of its mockup. */
+/** The projects, newest first, each with a thumbnail of its mockup. */
 export function ShelfTable({ entries, onChanged }: ShelfTableProps) {
   const [leaving, setLeaving] = useState<ShelfEntry | null>(null);
   return (

@@ -8,7 +8,7 @@ interface Progress {
 
 const BETWEEN_MS = 250;
 
-/** How many layers of a running reading are read; asked now and then until nobody shows it any more. */
+/** The number of layers that a running reading has read, polled while it is shown. */
 export function useReadingProgress(id: string): Progress {
   const [progress, setProgress] = useState<Progress>({ done: 0, total: 0 });
   useEffect(() => {
@@ -16,7 +16,7 @@ export function useReadingProgress(id: string): Progress {
     const timer = setInterval(() => {
       request<Progress>(`/api/readings/${id}/progress`).then(
         (next) => wanted && setProgress(next),
-        // The reading itself says what is wrong.
+        // The reading itself reports the problem.
         () => undefined,
       );
     }, BETWEEN_MS);

@@ -4,7 +4,7 @@ import { MONO } from '../shared/theme';
 import { ACTIONS, type Action } from './actions';
 import { useSort, useSortStore } from './SortContext';
 
-/** Everything that can be done here, by name, each with its key. */
+/** All actions by name, each with its key. */
 export function ActionList() {
   const store = useSortStore();
   const isOpen = useSort((state) => state.dialog === 'actions');
@@ -12,7 +12,7 @@ export function ActionList() {
   const run = (action: Action | null) => {
     open(null);
     if (!action) return;
-    // After the dialog has given the focus back to the worksheet.
+    // Runs after the dialog returned the focus to the worksheet.
     setTimeout(() => action.run(store.getState()));
   };
   return (

@@ -15,13 +15,13 @@ export interface Editing {
 
 interface CellEditorProps {
   readonly editing: Editing;
-  /** How many layers the answer is for. */
+  /** The number of layers that get the value. */
   readonly count: number;
   readonly onDone: (value: FacetValue | null) => void;
   readonly onCancel: () => void;
 }
 
-/** Edits the cell under the cursor: a list to choose from, or a line to write in. */
+/** Edits the cell under the cursor: a list of choices, or a text field. */
 export function CellEditor(props: CellEditorProps) {
   const { choices } = HAND_FACETS[props.editing.facet];
   return choices ? <ChoiceEditor {...props} choices={choices} /> : <LineEditor {...props} />;

@@ -5,7 +5,7 @@ import type { Conflict } from '../../server/useCases/editTags';
 import { HAND_FACETS, printLine, type HandFacet } from './facets';
 import { useSort } from './SortContext';
 
-/** What two people set differently in the same moment, and both of what they said to choose from. */
+/** Conflicting edits of two people, with both values to choose from. */
 export function Conflicts() {
   const conflicts = useSort((state) => state.conflicts);
   const resolve = useSort((state) => state.resolve);

@@ -5,7 +5,7 @@ import { READY_VIEWS } from '../../core/sort/find/query';
 import { FIND_FIELD, focusWorksheet } from './focus';
 import { useSort } from './SortContext';
 
-/** Looks for layers by words or by what they are; what is found lights up in the mockup. */
+/** The search for layers by words or properties; results are highlighted in the mockup. */
 export function FindBar() {
   const query = useSort((state) => state.query);
   const problem = useSort((state) => state.queryProblem);

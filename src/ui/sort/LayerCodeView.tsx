@@ -11,7 +11,7 @@ import { layerPath } from './rows';
 import { useSort } from './SortContext';
 import { TagPanel } from './TagPanel';
 
-/** In what the layer differs from the one whose state it shows, or from the first of those that are built alike. */
+/** The differences between the layer and its base state, or the first of its repeat. */
 function likenessWords(screen: Screen, cursor: LayerKey, { state, repeat }: Decision): string {
   const key = state?.base ?? (repeat && repeat.index > 0 ? repeat.pattern : undefined);
   const own = layerPath(screen, cursor).at(-1);
@@ -22,7 +22,7 @@ function likenessWords(screen: Screen, cursor: LayerKey, { state, repeat }: Deci
   return said === '' ? ` It is the same as ${title}.` : ` Against ${title}: ${said}.`;
 }
 
-/** The code that the layer under the cursor gives right now, and why it became what it is. */
+/** The code of the layer under the cursor, and the reason for its outcome. */
 export function LayerCodeView() {
   return (
     <Box
@@ -67,12 +67,12 @@ export function LayerCodeView() {
   );
 }
 
-/** Why the layer under the cursor became what it is. */
+/** The reason for the outcome of the layer under the cursor. */
 function Why() {
   const screen = useSort((state) => state.screen);
   const cursor = useSort((state) => state.cursor);
-  const code = useSort((state) => state.given.code);
-  const decision = useSort((state) => (cursor === null ? undefined : state.settled?.decisions.get(cursor)));
+  const code = useSort((state) => state.code.code);
+  const decision = useSort((state) => (cursor === null ? undefined : state.result?.decisions.get(cursor)));
   if (!decision) return null;
   const elsewhere = code !== null && code.shown !== null && code.shown !== cursor;
   const nothing = code !== null && code.shown === null;
@@ -93,6 +93,6 @@ function ArrangementChoice() {
 }
 
 function Code({ title, part }: { readonly title: string; readonly part: 'markup' | 'css' }) {
-  const code = useSort((state) => state.given.code?.[part]);
+  const code = useSort((state) => state.code.code?.[part]);
   return <CodeBlock title={title} code={code ?? ''} />;
 }

@@ -24,7 +24,7 @@ const FIELDS: readonly (readonly [keyof Renaming, string])[] = [
 /** Lines of the preview. */
 const SHOWN = 60;
 
-/** New output names for all that is chosen, seen before they are given. */
+/** Renames the output names of the selection, with a preview. */
 export function RenameDialog() {
   const isOpen = useSort((state) => state.dialog === 'names');
   return isOpen ? <OpenDialog /> : null;
@@ -106,9 +106,9 @@ function OpenDialog() {
   );
 }
 
-/** Names before and after, of what has a name on the page: what is aside or inside a picture has none. */
-function preview({ selection, settled, rows }: SortState, renaming: Renaming) {
-  const decisions = settled?.decisions ?? new Map<string, never>();
+/** The names before and after, for layers that have a name on the page. */
+function preview({ selection, result, rows }: SortState, renaming: Renaming) {
+  const decisions = result?.decisions ?? new Map<string, never>();
   const isNamed = (key: string) => {
     const decision = decisions.get(key);
     return decision !== undefined && decision.outcome !== 'aside' && decision.within === null;

@@ -22,7 +22,7 @@ import { useConversion } from './useConversion';
 import { useFollowing } from './useFollowing';
 import { Worksheet } from './Worksheet';
 
-/** The Sort step: worksheet and mockup side by side, and the code of the chosen layer under them. */
+/** The Sort step: worksheet and mockup side by side, with the code of the selected layer below. */
 export function SortStep({ mockupId }: { readonly mockupId: string }) {
   const { data, problem } = useResource<OpenedMockup>(`/api/mockups/${mockupId}`);
   const asked = useSearchParams().get('layer');
@@ -51,7 +51,7 @@ export function SortStep({ mockupId }: { readonly mockupId: string }) {
         <ActionList />
         <History />
       </TopBar>
-      <Bench />
+      <SplitView />
       <RenameDialog />
       <SummaryDialog />
       <WhoDialog />
@@ -59,8 +59,8 @@ export function SortStep({ mockupId }: { readonly mockupId: string }) {
   );
 }
 
-/** What goes on behind: by itself, since it changes with every edit and the bench around does not. */
-function Behind() {
+/** A component of its own: its state changes with every edit, and the split view must not re-render. */
+function Background() {
   useConversion();
   useFollowing();
   return null;
@@ -77,10 +77,10 @@ function Problem() {
   );
 }
 
-function Bench() {
+function SplitView() {
   return (
     <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
-      <Behind />
+      <Background />
       <Problem />
       <Conflicts />
       <Tally />

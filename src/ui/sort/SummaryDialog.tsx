@@ -19,7 +19,7 @@ import { useSort } from './SortContext';
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Legend, Tooltip);
 
-/** What the screen becomes, in figures and as a picture. */
+/** The outcomes of the screen, in figures and as a chart. */
 export function SummaryDialog() {
   const isOpen = useSort((state) => state.dialog === 'summary');
   const open = useSort((state) => state.open);
@@ -34,9 +34,9 @@ export function SummaryDialog() {
 
 function Summary() {
   const screen = useSort((state) => state.screen);
-  const settled = useSort((state) => state.settled);
-  if (!settled) return null;
-  const shares = outcomeShares(screen, settled.decisions, settled.boxes);
+  const result = useSort((state) => state.result);
+  if (!result) return null;
+  const shares = outcomeShares(screen, result.decisions, result.boxes);
   const whole = { layers: sum(shares, 'layers'), area: sum(shares, 'area') };
   return (
     <>

@@ -10,15 +10,15 @@ import { focusWorksheet, TAG_PANEL } from './focus';
 import { HAND_FACET_NAMES, HAND_FACETS, parseLine, printLine, sharedValue, type HandFacet } from './facets';
 import { useSort } from './SortContext';
 
-/** Choices have no empty value of their own: this one takes a tag back. */
-const BACK = '(back)';
+/** A select has no empty value: this one removes a tag. */
+const REMOVE = '(back)';
 const MOST = 2000;
 
-/** All that can be said of what is chosen; where the chosen layers differ, that is shown. */
+/** All facets of the selection; differing values are shown as such. */
 export const TagPanel = memo(function TagPanel() {
-  // The worksheet's own answer to a key comes first.
+  // Deferred: the worksheet reacts to a key first.
   const selection = useDeferredValue(useSort((state) => state.selection));
-  const decisions = useDeferredValue(useSort((state) => state.settled?.decisions));
+  const decisions = useDeferredValue(useSort((state) => state.result?.decisions));
   const tags = useDeferredValue(useSort((state) => state.tags));
   return <Tags selection={selection} decisions={decisions} tags={tags} />;
 });
@@ -72,11 +72,11 @@ interface FieldProps {
   readonly facet: HandFacet;
   readonly value: FacetValue | null;
   readonly differs: boolean;
-  /** True when a person said it of one of the chosen at least. */
+  /** True when a person set it on one of the selected layers. */
   readonly settled: boolean;
 }
 
-/** What an edit leaves alone is not drawn again: a form is slow to draw. */
+/** Memoized, since form fields are slow to render. */
 const Field = memo(function Field({ facet, value, differs, settled }: FieldProps) {
   const { label, choices, hint } = HAND_FACETS[facet];
   const setFacet = useSort((state) => state.setFacet);
@@ -87,7 +87,7 @@ const Field = memo(function Field({ facet, value, differs, settled }: FieldProps
     sx: { '& .MuiInputBase-input': { fontSize: 13, fontWeight: settled ? 700 : 400 } },
   } as const;
   if (choices) {
-    const marks = choices.map((choice) => (choice.value === null ? BACK : String(choice.value)));
+    const marks = choices.map((choice) => (choice.value === null ? REMOVE : String(choice.value)));
     return (
       <TextField
         {...shared}
@@ -110,7 +110,7 @@ const Field = memo(function Field({ facet, value, differs, settled }: FieldProps
   const line = printLine(value);
   return (
     <Line
-      // Another layer's line begins anew.
+      // A new layer resets the text field.
       key={`${line} ${differs}`}
       line={line}
       placeholder={differs ? 'they differ' : ''}
@@ -135,7 +135,7 @@ interface LineProps {
   readonly onDone: (text: string) => void;
 }
 
-/** A line that is kept when it is left or Enter is pressed; Escape gives the old one back. */
+/** A text field that saves on blur or Enter; Escape restores the old value. */
 function Line({ line, placeholder, hint, shared, onDone }: LineProps) {
   const [text, setText] = useState(line);
   const done = () => {

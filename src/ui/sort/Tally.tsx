@@ -13,8 +13,8 @@ const COUNTED: Readonly<Record<Outcome, string>> = {
   aside: 'aside',
 };
 
-/** How many like-built layers share what is said of this one or of the part that it is of one. */
-function alikeAt(cursor: LayerKey | null, decisions: ReadonlyMap<LayerKey, Decision> | undefined): number {
+/** The number of like-built layers that share the tags of this layer, or of the part that it is in. */
+function countAlike(cursor: LayerKey | null, decisions: ReadonlyMap<LayerKey, Decision> | undefined): number {
   for (let key = cursor ?? ''; key !== ''; key = key.slice(0, key.lastIndexOf('/'))) {
     const count = decisions?.get(key)?.repeat?.count;
     if (count !== undefined) return count;
@@ -29,7 +29,7 @@ function countOutcomes(decisions: ReadonlyMap<LayerKey, Decision> | undefined): 
   return counts;
 }
 
-/** How many layers become what, and the keys of the worksheet. */
+/** The number of layers by outcome, and the keys of the worksheet. */
 export function Tally() {
   const open = useSort((state) => state.open);
   return (
@@ -59,7 +59,7 @@ export function Tally() {
 }
 
 function Counts() {
-  const decisions = useSort((state) => state.settled?.decisions);
+  const decisions = useSort((state) => state.result?.decisions);
   const counts = useMemo(() => countOutcomes(decisions), [decisions]);
   return (
     <>
@@ -73,10 +73,10 @@ function Counts() {
   );
 }
 
-/** How much is chosen, and how far what is set reaches. */
+/** The size of the selection, and how far its tags reach. */
 function Chosen() {
   const selected = useSort((state) => state.selection.size);
-  const alike = useSort((state) => alikeAt(state.cursor, state.settled?.decisions));
+  const alike = useSort((state) => countAlike(state.cursor, state.result?.decisions));
   return (
     <>
       {selected > 1 && <b>{selected} chosen</b>}

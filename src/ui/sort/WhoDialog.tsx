@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { ownName, setOwnName } from './ownName';
 import { useSort } from './SortContext';
 
-/** Asks for the name that others see beside one's edits. */
+/** Asks for the name that others see beside this person's edits. */
 export function WhoDialog() {
   const isOpen = useSort((state) => state.dialog === 'who');
   const open = useSort((state) => state.open);

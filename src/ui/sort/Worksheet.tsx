@@ -21,7 +21,7 @@ const HEADINGS: Readonly<Record<Column, string>> = {
   reason: 'Why',
 };
 
-/** The tree table of layers, walked by keyboard like a spreadsheet; only the rows in view are in the document. */
+/** The tree table of layers with spreadsheet keys; only the visible rows are in the document. */
 export function Worksheet() {
   const store = useSortStore();
   const { id, picture } = useSort((state) => state.opened);
@@ -32,7 +32,7 @@ export function Worksheet() {
   const selection = useSort((state) => state.selection);
   const hovered = useSort((state) => state.hovered);
   const folded = useSort((state) => state.folded);
-  const decisions = useSort((state) => state.settled?.decisions);
+  const decisions = useSort((state) => state.result?.decisions);
   const tags = useSort((state) => state.tags);
   const moveTo = useSort((state) => state.moveTo);
   const toggleSelected = useSort((state) => state.toggleSelected);
@@ -48,7 +48,7 @@ export function Worksheet() {
     estimateSize: () => ROW_HEIGHT,
     overscan: 16,
     scrollPaddingStart: ROW_HEIGHT,
-    // The headings lie above the first row.
+    // The header row lies above the first row.
     scrollMargin: ROW_HEIGHT,
   });
 
@@ -57,12 +57,12 @@ export function Worksheet() {
     if (at >= 0) virtual.scrollToIndex(at);
   }, [at, virtual]);
 
-  // Asked when it happens: what changed with every edit would be another one for every row.
+  // Read on demand: a callback that changed with every edit would re-render every row.
   const edit = useCallback(() => {
-    const { cursor: key, column: under, settled } = store.getState();
+    const { cursor: key, column: under, result } = store.getState();
     const facet = facetOf(under);
     const cell = key === null ? null : document.getElementById(cellId(key, under));
-    if (facet && cell && key !== null) setEditing({ facet, cell, decision: settled?.decisions.get(key) });
+    if (facet && cell && key !== null) setEditing({ facet, cell, decision: result?.decisions.get(key) });
   }, [store]);
   const endEditing = () => {
     setEditing(null);

@@ -13,7 +13,7 @@ interface WorksheetRowProps {
   readonly row: Row;
   readonly index: number;
   readonly top: number;
-  /** Address of the layer's own small picture. */
+  /** URL of the layer's thumbnail. */
   readonly picture: string;
   readonly decision: Decision | undefined;
   readonly tag: Tag | undefined;
@@ -21,7 +21,7 @@ interface WorksheetRowProps {
   readonly folded: boolean;
   readonly selected: boolean;
   readonly hovered: boolean;
-  /** The column of the cursor when it stands in this row. */
+  /** The column of the cursor when it is in this row. */
   readonly cursor: Column | null;
   readonly onPick: (row: Row, column: Column, event: MouseEvent) => void;
   readonly onFold: (row: Row) => void;
@@ -35,7 +35,7 @@ export function cellId(key: string, column: Column): string {
 
 const INDENT = 14;
 
-/** A layer as a line of the worksheet. What a person settled stands in bold, what Orden decided does not. */
+/** A layer as a row of the worksheet. A person's values are bold, Orden's are not. */
 export const WorksheetRow = memo(function WorksheetRow(props: WorksheetRowProps) {
   const { row, index, top, decision, tag, findings, folded, selected, hovered, cursor } = props;
   const { layer, level, hasChildren } = row;

@@ -3,7 +3,7 @@ import { READY_VIEWS } from '../../core/sort/find/query';
 import { focusFind, focusTags } from './focus';
 import type { SortState } from './store';
 
-/** Something that can be done in the Sort step, and the keys that do it in the worksheet. */
+/** An action of the Sort step, with its keys in the worksheet. */
 export interface Action {
   readonly name: string;
   readonly keys: string;
@@ -61,7 +61,11 @@ export const ACTIONS: readonly Action[] = [
   { name: 'Show pictures alone', keys: '', run: (state) => state.show('pictures') },
   { name: 'Show hidden layers too', keys: '', run: (state) => state.show('hidden') },
   { name: 'Show what lies past the edge', keys: '', run: (state) => state.show('all') },
-  { name: 'Show the mockup in its next theme, or as drawn', keys: 'Y', run: (state) => state.dressNext() },
+  {
+    name: 'Show the mockup in its next theme, or as drawn',
+    keys: 'Y',
+    run: (state) => state.nextAppearance(),
+  },
   { name: 'Copy the tags of this layer', keys: 'C', run: (state) => state.copyTags() },
   { name: 'Put the copied tags on all that is chosen', keys: 'V', run: (state) => state.pasteTags() },
   { name: 'Choose all layers of the worksheet', keys: 'Ctrl A', run: (state) => state.selectAll() },

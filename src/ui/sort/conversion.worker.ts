@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { shapeDecided, type Shaped } from '../../core/convert';
+import { pagesFromDecisions, type ConvertedPages } from '../../core/convert';
 import { pagePieces, type PagePiece } from '../../core/emit/html/pagePieces';
 import { layerCode, type LayerCode } from '../../core/emit/html/layerCode';
 import { measureMockup, type Measures } from '../../core/mockup/bounds';
@@ -14,123 +14,130 @@ import { reportMerges } from '../../core/sort/merges';
 import { reportSharedNames } from '../../core/sort/sharedNames';
 import type { Tags } from '../../core/sort/tag';
 import { findSamples, themesOf } from '../../core/style/samples';
-import { pageNews, type PageNews, type ShownPage, type ToldPage } from './pageNews';
-import { seenFirst, type SeenFirst } from './seenFirst';
-import { withTagNews, type TagNews } from './tagNews';
+import { pageDelta, type PageDelta, type ShownPage, type SentPage } from './pageDelta';
+import { viewportFirst, type ViewportFirst } from './viewportFirst';
+import { applyTagDelta, type TagDelta } from './tagDelta';
 
-/** What the Sort step shows of a conversion. */
-export interface Settled {
+/** The results of a conversion that the Sort step shows. */
+export interface SortResult {
   readonly decisions: ReadonlyMap<LayerKey, Decision>;
-  /** What each layer paints, px of its screen. */
+  /** The painted box of each layer, px of its screen. */
   readonly boxes: ReadonlyMap<LayerKey, Box>;
-  /** What the decisions lead to and is better known before the page is built. */
+  /** Findings of the decisions, known before the page is built. */
   readonly findings: readonly Finding[];
-  /** The themes that the samples have; null when there are no samples. */
+  /** The themes of the samples; null without samples. */
   readonly themes: readonly string[] | null;
 }
 
-/** The same, as what differs from what was told last: copying thousands of decisions between threads takes longer than deciding. */
-export interface SettledNews extends Pick<Settled, 'findings' | 'themes'> {
-  readonly changed: Settled['decisions'];
-  /** Given the first time after a mockup was loaded; nothing that was told before holds any more. */
-  readonly boxes: Settled['boxes'] | null;
+/**
+ * The same as a difference from the last message: copying thousands of decisions between threads takes longer
+ * than deciding.
+ */
+export interface SortResultDelta extends Pick<SortResult, 'findings' | 'themes'> {
+  readonly changed: SortResult['decisions'];
+  /** Given in the first message after a mockup was loaded, which replaces all earlier ones. */
+  readonly boxes: SortResult['boxes'] | null;
 }
 
-/** What is to be shown of a conversion. */
-export interface Asked {
-  /** The layer whose code is wanted. */
+/** A request for code. */
+export interface CodeQuery {
+  /** The layer whose code is requested. */
   readonly cursor: LayerKey | null;
-  /** The key of the screen that is shown. */
+  /** The key of the shown screen. */
   readonly screen: string;
-  /** Whether its page is wanted. */
+  /** Whether its page is requested. */
   readonly isPaged: boolean;
-  /** What has to be right at once, px of that screen: what lies elsewhere may be told later. Null for everything. */
+  /**
+   * The areas that must be up to date at once, px of that screen; other areas may follow later. Null for
+   * everything.
+   */
   readonly areas: readonly Box[] | null;
 }
 
-/** What is shown of a layer and of the page around it. */
+/** The code of a layer, and the page around it. */
 export interface ShownCode {
   readonly code: LayerCode | null;
   readonly page: ShownPage | null;
 }
 
-/** The same, with the page as what differs from what was told last. */
-export interface ShownNews {
+/** The same, with the page as a difference from the last message. */
+export interface ShownCodeDelta {
   readonly code: LayerCode | null;
-  readonly page: PageNews | null;
-  /** False while there may be more to tell, which can wait: what was asked for is right already, all else may not be. */
+  readonly page: PageDelta | null;
+  /** False when more may follow: the requested areas are up to date, all others may not be. */
   readonly isWhole: boolean;
 }
 
 interface Loaded {
-  /** Of the mockup on the server, for its pictures and fonts. */
+  /** The mockup's URL on the server, for its pictures and fonts. */
   readonly address: string;
   readonly mockup: Mockup;
   readonly measures: ReadonlyMap<string, Measures>;
 }
 
-/** What is said of the mockup; nothing at first. */
-interface Said {
+/** The tags and arrangement; empty at first. */
+interface TagInput {
   readonly tags: Tags;
   readonly arrangement: Arrangement;
 }
 
-/** What it leads to. */
-interface Wanted extends Said {
+/** The input with its decisions. */
+interface PendingRun extends TagInput {
   readonly decided: Decided;
 }
 
-type Made = Omit<Shaped, 'findings'>;
+type PageResult = Omit<ConvertedPages, 'findings'>;
 
-const UNSAID: Said = { tags: new Map(), arrangement: 'nested' };
+const NO_INPUT: TagInput = { tags: new Map(), arrangement: 'nested' };
 
 let loaded: Loaded | null = null;
-let said = UNSAID;
-/** Null until someone asks. */
-let wanted: Wanted | null = null;
-/** The decisions that the tab knows; null when it knows nothing of this mockup. */
-let told: Decisions | null = null;
-/** The last whole pages; null until someone asks. They may be from before what was said last. */
-let whole: Made | null = null;
-/** The pieces of the page that the tab knows. */
-let toldPage: ToldPage | null = null;
+let input = NO_INPUT;
+/** Null until the first request. */
+let pending: PendingRun | null = null;
+/** The decisions that the tab has; null when it has none of this mockup. */
+let lastSentDecisions: Decisions | null = null;
+/** The last complete pages; null until the first request. They may be older than the last input. */
+let lastPages: PageResult | null = null;
+/** The pieces of the page that the tab has. */
+let lastSentPage: SentPage | null = null;
 
-/** The same stages as the server's, in a worker of the browser: what the tags give right now. */
+/** The core's stages in a worker of the browser, on the current tags. */
 const api = {
-  /** Takes the mockup as its tags arrange it. */
+  /** Loads the mockup after structural tags. */
   load(mockup: Mockup, address: string): void {
     loaded = { address, mockup, measures: measureMockup(mockup) };
-    said = UNSAID;
-    wanted = null;
-    told = null;
-    whole = null;
-    toldPage = null;
+    input = NO_INPUT;
+    pending = null;
+    lastSentDecisions = null;
+    lastPages = null;
+    lastSentPage = null;
   },
 
-  /** Takes what is said otherwise; what it leads to is worked out when someone asks. */
-  tag(news: TagNews, arrangement: Arrangement): void {
-    said = { tags: withTagNews(said.tags, news), arrangement };
-    wanted = null;
+  /** Takes changed tags; the results are computed on request. */
+  tag(news: TagDelta, arrangement: Arrangement): void {
+    input = { tags: applyTagDelta(input.tags, news), arrangement };
+    pending = null;
   },
 
-  /** What was decided since it was told last. */
-  settle(): SettledNews {
-    const { mockup, measures, decisions } = decideNow().decided;
+  /** The decisions since the last message. */
+  settle(): SortResultDelta {
+    const { mockup, measures, decisions } = currentDecisions().decided;
     const { findings, report } = findingList();
     reportMerges(mockup, measures, decisions, report);
     reportSharedNames(decisions, report);
     const samples = findSamples({ mockup, decisions });
-    const boxes = told ? null : paintedBoxes(measures);
+    const boxes = lastSentDecisions ? null : paintedBoxes(measures);
     const changed = new Map<LayerKey, Decision>();
-    for (const [key, decision] of decisions) if (told?.get(key) !== decision) changed.set(key, decision);
-    told = decisions;
+    for (const [key, decision] of decisions)
+      if (lastSentDecisions?.get(key) !== decision) changed.set(key, decision);
+    lastSentDecisions = decisions;
     return { changed, boxes, findings, themes: samples.length > 0 ? themesOf(samples) : null };
   },
 
-  /** The code of a layer, and the page around it, as the tags are now. */
-  show({ cursor, screen, isPaged, areas }: Asked): ShownNews {
+  /** The current code of a layer, and the page around it. */
+  show({ cursor, screen, isPaged, areas }: CodeQuery): ShownCodeDelta {
     if (cursor === null && !isPaged) return { code: null, page: null, isWhole: true };
-    const now = decideNow();
+    const now = currentDecisions();
     const { decided } = now;
     const measured = decided.measures.get(screen);
     const isSeen = (layer: LayerKey) => {
@@ -138,11 +145,11 @@ const api = {
       const painted = here?.painted;
       return areas === null || (!!here && (!painted || areas.some((area) => touches(painted, area))));
     };
-    const isCurrent = whole?.decisions === decided.decisions;
-    const hasty = whole && !isCurrent ? seenFirst(decided, whole.decisions, isSeen) : null;
-    const made = whole && isCurrent ? whole : shapeNow(now, hasty);
-    if (!hasty) whole = made;
-    const page = isPaged ? newsOf(screen, isSeen, made) : null;
+    const isCurrent = lastPages?.decisions === decided.decisions;
+    const hasty = lastPages && !isCurrent ? viewportFirst(decided, lastPages.decisions, isSeen) : null;
+    const made = lastPages && isCurrent ? lastPages : currentPages(now, hasty);
+    if (!hasty) lastPages = made;
+    const page = isPaged ? pageDeltaOf(screen, isSeen, made) : null;
     const code = cursor === null ? null : layerCode(made, cursor);
     return { code, page, isWhole: !hasty && page?.isWhole !== false };
   },
@@ -153,20 +160,24 @@ function loadedNow(): Loaded {
   return loaded;
 }
 
-function decideNow(): Wanted {
+function currentDecisions(): PendingRun {
   const { mockup, measures } = loadedNow();
-  wanted ??= { ...said, decided: { mockup, measures, decisions: decide(mockup, measures, said.tags) } };
-  return wanted;
+  pending ??= { ...input, decided: { mockup, measures, decisions: decide(mockup, measures, input.tags) } };
+  return pending;
 }
 
-function shapeNow({ tags, arrangement, decided }: Wanted, hasty: SeenFirst | null): Made {
+function currentPages({ tags, arrangement, decided }: PendingRun, hasty: ViewportFirst | null): PageResult {
   const options = { arrangement, target: 'html' } as const;
   const input = { assets: new Map(), tags, options, outliner: null, waiting: hasty?.waiting };
   const { decisions } = hasty ?? decided;
-  return shapeDecided({ ...decided, decisions }, input, () => {});
+  return pagesFromDecisions({ ...decided, decisions }, input, () => {});
 }
 
-function newsOf(screen: string, isSeen: (layer: LayerKey) => boolean, made: Made): PageNews | null {
+function pageDeltaOf(
+  screen: string,
+  isSeen: (layer: LayerKey) => boolean,
+  made: PageResult,
+): PageDelta | null {
   const { address } = loadedNow();
   const page = made.pages.find((each) => each.screen === screen);
   if (!page) return null;
@@ -185,9 +196,9 @@ function newsOf(screen: string, isSeen: (layer: LayerKey) => boolean, made: Made
   });
   const input = { ...made, pages: [page], fonts, plan: { ...made.plan, pictures }, unit: 'px' } as const;
   const canWait = ({ layer, isOpen }: PagePiece) => !isOpen && !isSeen(layer);
-  const { news, told: next } = pageNews(toldPage, screen, pagePieces(page, input), canWait);
-  toldPage = next;
-  return news;
+  const { delta, sent: next } = pageDelta(lastSentPage, screen, pagePieces(page, input), canWait);
+  lastSentPage = next;
+  return delta;
 }
 
 function paintedBoxes(measures: ReadonlyMap<string, Measures>): ReadonlyMap<LayerKey, Box> {

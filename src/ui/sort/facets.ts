@@ -3,7 +3,10 @@ import type { Decision } from '../../core/sort/decision';
 import type { Facet } from '../../core/sort/tag';
 import { OUTCOMES, OUTCOME_NAMES, ROLE_NAMES, SCROLLS, STATES } from '../../core/sort/vocabulary';
 
-/** The facets that a person sets by hand; screens and regions are set on the Read step, merges by an action. */
+/**
+ * The facets that are set in the worksheet; screens and regions are set on the Read step, merges by an
+ * action.
+ */
 export type HandFacet = Exclude<Facet, 'screen' | 'regions' | 'merge'>;
 
 export interface Choice {
@@ -11,20 +14,20 @@ export interface Choice {
   readonly label: string;
 }
 
-/** How a facet is shown and set: chosen from a list, or written in a line. */
+/** The editor of a facet: a list of choices, or a text field. */
 export interface FacetEntry {
   readonly label: string;
-  /** What it is right now, in the form of the tag; null for nothing. */
+  /** Its current value, in the form of the tag; null for none. */
   readonly now: (decision: Decision) => FacetValue | null;
   readonly choices?: readonly Choice[];
-  /** Under the line that it is written in. */
+  /** Shown under the text field. */
   readonly hint?: string;
 }
 
 const AUTOMATIC: Choice = { value: null, label: 'let Orden decide' };
 const SCROLL_WORDS = { x: 'sideways', y: 'up and down', both: 'both ways' } as const;
 
-/** Every facet that is set by hand, in the order in which people settle them. */
+/** Every facet of the worksheet, in the usual order of work. */
 export const HAND_FACETS: Readonly<Record<HandFacet, FacetEntry>> = {
   outcome: {
     label: 'Becomes',
@@ -87,7 +90,7 @@ export const HAND_FACETS: Readonly<Record<HandFacet, FacetEntry>> = {
   },
   contents: {
     label: 'Inside',
-    now: ({ wish }) => wish.contents ?? null,
+    now: ({ layoutOverride }) => layoutOverride.contents ?? null,
     choices: [
       { value: 'row', label: 'a row: beside each other' },
       { value: 'column', label: 'a column: under each other' },
@@ -97,16 +100,16 @@ export const HAND_FACETS: Readonly<Record<HandFacet, FacetEntry>> = {
   },
   gap: {
     label: 'Gap, px',
-    now: ({ wish }) => wish.gap ?? null,
+    now: ({ layoutOverride }) => layoutOverride.gap ?? null,
     hint: 'Px between what is inside, in a row or column. Empty: as it is drawn.',
   },
   wide: {
     label: 'Wide',
-    now: ({ wish }) => wish.wide ?? null,
+    now: ({ layoutOverride }) => layoutOverride.wide ?? null,
     choices: [
-      { value: 'hug', label: 'as its content' },
-      { value: 'fill', label: 'what is left of the row or column' },
-      { value: 'set', label: 'as it is drawn' },
+      { value: 'fit', label: 'as its content' },
+      { value: 'rest', label: 'what is left of the row or column' },
+      { value: 'drawn', label: 'as it is drawn' },
       AUTOMATIC,
     ],
   },
@@ -119,7 +122,7 @@ export const HAND_FACETS: Readonly<Record<HandFacet, FacetEntry>> = {
 
 export const HAND_FACET_NAMES = Object.keys(HAND_FACETS) as HandFacet[];
 
-/** A written line as a tag's value; null takes the tag back. */
+/** A text as a tag's value; null removes the tag. */
 export function parseLine(facet: HandFacet, text: string): FacetValue | null {
   const written = text.trim();
   if (written === '') return null;
@@ -127,13 +130,13 @@ export function parseLine(facet: HandFacet, text: string): FacetValue | null {
   return facet === 'classes' ? written.split(/\s+/) : written;
 }
 
-/** A tag's value as a line to write in. */
+/** A tag's value as text. */
 export function printLine(value: FacetValue | null): string {
   if (value === null) return '';
   return Array.isArray(value) ? value.join(' ') : String(value);
 }
 
-/** What all of the layers have; `differs` when they do not have the same. */
+/** The value that all of the layers have; `differs` when they differ. */
 export function sharedValue(
   facet: HandFacet,
   decisions: readonly Decision[],

@@ -1,4 +1,4 @@
-/** The parts of the Sort step that keys lead to. */
+/** The parts of the Sort step that keys can focus. */
 export const FIND_FIELD = 'find-layers';
 export const TAG_PANEL = 'tags-of-chosen';
 

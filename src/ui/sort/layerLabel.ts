@@ -1,7 +1,7 @@
 import { layerTitle, wordsOf, type LayerTitle } from '../../core/look/layerTitle';
 import type { Layer } from '../../core/mockup/layer';
 
-/** What the tree calls a layer: what it says, its own name, else what it is. */
+/** A layer's label in the tree: its words, its own name, else its kind. */
 export function layerLabel(layer: Layer): LayerTitle {
   if (layer.kind === 'text') return { text: shorten(wordsOf(layer)), own: true };
   const { text, own } = layerTitle(layer);

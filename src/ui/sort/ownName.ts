@@ -1,6 +1,6 @@
 const PLACE = 'orden-own-name';
 
-/** The name that others see beside one's edits; kept in this browser. */
+/** The name that others see beside this person's edits; stored in this browser. */
 export function ownName(): string {
   return localStorage.getItem(PLACE) ?? '';
 }

@@ -2,18 +2,18 @@ import type { Layer, LayerKey } from '../../core/mockup/layer';
 import { walk } from '../../core/mockup/walk';
 import type { Mockup, Screen } from '../../core/mockup/mockup';
 
-/** A line of the worksheet. */
+/** A row of the worksheet. */
 export interface Row {
   readonly layer: Layer;
-  /** 1 for the layers directly on the screen. */
+  /** 1 for the screen's direct children. */
   readonly level: number;
   readonly parent: LayerKey | null;
   readonly hasChildren: boolean;
 }
 
 /**
- * The rows of a screen that are seen when the given groups are folded, in drawing order: the lowest layer first.
- * @param only when given, these layers and the groups around them, whatever is folded
+ * The visible rows of a screen with folded groups, in drawing order: the lowest layer first.
+ * @param only if given, only these layers and their ancestors, folded or not
  */
 export function visibleRows(
   screen: Screen,
@@ -49,7 +49,7 @@ function withAncestors({ root }: Screen, keys: readonly LayerKey[]): ReadonlySet
 
 const OPEN_AT_FIRST = 250;
 
-/** Small mockups open wholly; of large ones the first two levels. */
+/** Small mockups open completely; of large ones the first two levels. */
 export function foldedAtFirst({ screens }: Mockup): ReadonlySet<LayerKey> {
   return new Set(
     screens.flatMap((screen) => {
@@ -60,7 +60,7 @@ export function foldedAtFirst({ screens }: Mockup): ReadonlySet<LayerKey> {
   );
 }
 
-/** The layers from the screen's edge down to this one. */
+/** The layers from the screen to this one. */
 export function layerPath({ root }: Screen, key: LayerKey): readonly Layer[] {
   const visit = (layer: Layer): readonly Layer[] | null => {
     if (layer.key === key) return [layer];
@@ -74,7 +74,7 @@ export function layerPath({ root }: Screen, key: LayerKey): readonly Layer[] {
   return (visit(root) ?? []).slice(1);
 }
 
-/** The groups around a layer, the nearest first. */
+/** The ancestors of a layer, the nearest first. */
 export function ancestorsOf(screen: Screen, key: LayerKey): readonly LayerKey[] {
   return layerPath(screen, key)
     .slice(0, -1)
@@ -82,7 +82,7 @@ export function ancestorsOf(screen: Screen, key: LayerKey): readonly LayerKey[] 
     .reverse();
 }
 
-/** The screen that a layer is on; the first one for a layer that is on none. */
+/** The screen of a layer; the first one for a layer that is on none. */
 export function screenOf({ screens }: Mockup, key: LayerKey): Screen {
   const found = screens.find((screen) => walk(screen.root).some((layer) => layer.key === key));
   const screen = found ?? screens[0];

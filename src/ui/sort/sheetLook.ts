@@ -5,7 +5,7 @@ export const ROW_HEIGHT = 26;
 const COLUMNS = '24px minmax(200px, 3fr) 62px 78px 66px 58px 92px 50px 24px minmax(150px, 3fr)';
 const LEAST_WIDTH = 800;
 
-/** The worksheet's look as one style sheet: a look for every cell would be taken apart and hashed with every row. */
+/** The worksheet's style sheet. Styles on each cell would be parsed and hashed with every row. */
 export const Sheet = styled('div')(({ theme }) => {
   const { palette } = theme.vars ?? theme;
   return {
@@ -63,7 +63,7 @@ export const Sheet = styled('div')(({ theme }) => {
     '& .off .cell': { color: palette.text.secondary },
     '& .cell.unnamed': { fontStyle: 'italic' },
     '& .cell.findings': { fontWeight: 700, textAlign: 'center', padding: 0 },
-    // The name gives way before the count of those alike does.
+    // The name shrinks before the count of its repeat does.
     '& .cell.layer': { display: 'flex', alignItems: 'center' },
     '& .name': { overflow: 'hidden', textOverflow: 'ellipsis', minWidth: 24 },
     '& .fold': { flex: 'none', width: 14, textAlign: 'center', color: palette.text.secondary },
@@ -73,7 +73,7 @@ export const Sheet = styled('div')(({ theme }) => {
       height: 20,
       marginRight: 5,
       objectFit: 'contain',
-      // Neither white nor black letters vanish on it.
+      // Contrasts with white and with black letters.
       backgroundColor: '#cdc5b3',
       outline: `1px solid ${palette.divider}`,
     },
@@ -84,7 +84,7 @@ export const Sheet = styled('div')(({ theme }) => {
       marginLeft: 6,
       fontStyle: 'normal',
     },
-    // Outcomes are told by letter and shape: filled for an element, framed for a picture, round for a sample.
+    // Outcomes differ by letter and shape: filled for an element, framed for a picture, round for a sample.
     '& .mark': {
       width: 15,
       height: 15,

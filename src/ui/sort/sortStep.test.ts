@@ -55,12 +55,12 @@ function mockupOf(...layers: Layer[]): Mockup {
 const mockup = mockupOf(group('a', box('a1'), group('b', box('b1'), box('b2', 5))), box('c'));
 
 /** An edit of the layer `c`. */
-function said(role: string) {
+function editOfC(role: string) {
   return { layer: 'c', facet: 'role', before: null, after: role };
 }
 
 describe('rows', () => {
-  it('follow the drawing, with their levels', () => {
+  it('follow the drawing order, with their levels', () => {
     expect(
       visibleRows(mockup.screens[0]!, new Set()).map((row) => [row.layer.key, row.level, row.parent]),
     ).toEqual([
@@ -73,7 +73,7 @@ describe('rows', () => {
     ]);
   });
 
-  it('hide what is folded', () => {
+  it('hide folded layers', () => {
     expect(visibleRows(mockup.screens[0]!, new Set(['b'])).map((row) => row.layer.key)).toEqual([
       'a',
       'a1',
@@ -83,7 +83,7 @@ describe('rows', () => {
     expect(visibleRows(mockup.screens[0]!, new Set(['a'])).map((row) => row.layer.key)).toEqual(['a', 'c']);
   });
 
-  it('open small mockups wholly, and of large ones the first two levels', () => {
+  it('open small mockups completely, and of large ones the first two levels', () => {
     expect(foldedAtFirst(mockup).size).toBe(0);
     const large = mockupOf(group('a', group('b', ...Array.from({ length: 300 }, (_, at) => box(`x${at}`)))));
     expect([...foldedAtFirst(large)]).toEqual(['b']);
@@ -95,7 +95,7 @@ describe('rows', () => {
 });
 
 describe('labels', () => {
-  it('are the name, the words, or what the layer is', () => {
+  it('are the name, the words, or the kind of the layer', () => {
     expect(layerLabel(group('menu', box('x')))).toEqual({ text: 'menu', own: true });
     expect(layerLabel({ ...group('g', box('x'), box('y')), sourceName: null })).toEqual({
       text: 'drawing (group of 2)',
@@ -105,7 +105,7 @@ describe('labels', () => {
   });
 });
 
-describe('what lies under the pointer', () => {
+describe('hit testing', () => {
   const boxes = new Map<string, Box>([
     ['a', { x: 0, y: 0, width: 15, height: 10 }],
     ['a1', { x: 0, y: 0, width: 10, height: 10 }],
@@ -116,12 +116,12 @@ describe('what lies under the pointer', () => {
   ]);
   const decision = (outcome: Decision['outcome']) => ({ outcome }) as Decision;
 
-  it('is the topmost layer first, then those beneath', () => {
+  it('gives the topmost layer first, then those beneath', () => {
     expect(hitIndex(mockup.screens[0]!, boxes, new Map()).at(7, 5)).toEqual(['b2', 'b1', 'a1']);
     expect(hitIndex(mockup.screens[0]!, boxes, new Map()).at(30, 5)).toEqual([]);
   });
 
-  it('is a picture as a whole, and never what is aside', () => {
+  it('takes a picture as a whole, and ignores layers that are aside', () => {
     expect(hitIndex(mockup.screens[0]!, boxes, new Map([['b', decision('picture')]])).at(7, 5)).toEqual([
       'b',
       'a1',
@@ -157,8 +157,8 @@ describe('the store', () => {
     globalThis.fetch = jest.fn(async (address: string | URL | Request, init?: RequestInit) => {
       const body: unknown = JSON.parse(String(init?.body));
       answers.push({ address: String(address), body });
-      const { wishes = [] } = body as { wishes?: { layer: string; facet: string; value: unknown }[] };
-      const changes = wishes.map(({ layer, facet, value }) => ({ layer, facet, before: null, after: value }));
+      const { edits = [] } = body as { edits?: { layer: string; facet: string; value: unknown }[] };
+      const changes = edits.map(({ layer, facet, value }) => ({ layer, facet, before: null, after: value }));
       const json = fails
         ? { message: 'The mockup is gone.' }
         : { changes, conflicts: [], canUndo: true, canRedo: false };
@@ -195,7 +195,7 @@ describe('the store', () => {
       {
         address: '/api/mockups/m/edits',
         body: {
-          wishes: [
+          edits: [
             { layer: 'b1', facet: 'role', value: 'button' },
             { layer: 'b2', facet: 'role', value: 'button' },
           ],
@@ -207,7 +207,7 @@ describe('the store', () => {
     expect(store.getState()).toMatchObject({ pending: 0, canUndo: true, problem: null });
   });
 
-  it('says what the server refused', async () => {
+  it("shows the server's refusal", async () => {
     fails = true;
     const store = createSortStore(opened);
     store.getState().setFacet('role', 'button');
@@ -217,11 +217,11 @@ describe('the store', () => {
     expect(store.getState().problem).toBeNull();
   });
 
-  it('takes in what others edited, but not over edits on their way', async () => {
+  it('takes edits of others, but not over its own pending ones', async () => {
     const store = createSortStore(opened);
     const news = {
       lastEdit: '7',
-      changes: [said('link')],
+      changes: [editOfC('link')],
       canUndo: true,
       canRedo: false,
     };
@@ -235,9 +235,9 @@ describe('the store', () => {
     expect(store.getState().tags.get('c')).toEqual({ role: 'link' });
   });
 
-  it('keeps what was wished for since over answers that are older', async () => {
+  it('keeps newer edits over older responses', async () => {
     const store = createSortStore(opened);
-    const stale = { lastEdit: '5', changes: [said('link')], conflicts: [], canUndo: true, canRedo: false };
+    const stale = { lastEdit: '5', changes: [editOfC('link')], conflicts: [], canUndo: true, canRedo: false };
     let answer = (_: unknown): void => undefined;
     globalThis.fetch = jest.fn(async () => {
       await new Promise((resolve) => (answer = resolve));
@@ -253,17 +253,17 @@ describe('the store', () => {
     await settle();
     expect(store.getState()).toMatchObject({ pending: 1 });
     expect(store.getState().tags.get('c')).toEqual({ role: 'button' });
-    stale.changes = [said('button')];
+    stale.changes = [editOfC('button')];
     answer(null);
     await settle();
-    stale.changes = [said('link')];
+    stale.changes = [editOfC('link')];
     late(null);
     await following;
     expect(store.getState()).toMatchObject({ pending: 0, lastEdit: '0' });
     expect(store.getState().tags.get('c')).toEqual({ role: 'button' });
   });
 
-  it('waits for a server that is away, and sends then', async () => {
+  it('retries while the server is away', async () => {
     let away = true;
     const answer = { changes: [], conflicts: [], canUndo: true, canRedo: false };
     globalThis.fetch = jest.fn(async () => {
@@ -279,7 +279,7 @@ describe('the store', () => {
     expect(store.getState()).toMatchObject({ pending: 0, waiting: false, canUndo: true });
   });
 
-  it('copies tags, and puts them on all that is chosen as one edit', async () => {
+  it('pastes copied tags on the selection as one edit', async () => {
     const store = createSortStore(opened);
     store.getState().moveTo('a1', 'role', false);
     store.getState().copyTags();
@@ -294,7 +294,7 @@ describe('the store', () => {
     expect(answers).toHaveLength(1);
   });
 
-  it('finds by query, walks what it found, and shows only that', () => {
+  it('finds by query, walks the results, and shows only those', () => {
     const store = createSortStore(opened);
     const decision = {
       outcome: 'element',
@@ -326,7 +326,7 @@ describe('the store', () => {
     expect(store.getState().rows).toHaveLength(6);
   });
 
-  it('opens the groups around a layer that was pointed at', () => {
+  it('opens the groups around a hovered layer', () => {
     const store = createSortStore(opened);
     store.getState().toggleFold('a');
     expect(store.getState().rows).toHaveLength(2);

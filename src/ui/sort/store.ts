@@ -8,16 +8,16 @@ import type { Arrangement } from '../../core/page/node';
 import type { DrawingKind } from '../../core/pictures/drawings';
 import { applyChanges, type Change, type FacetValue } from '../../core/sort/change';
 import { findLayers, parseQuery } from '../../core/sort/find/query';
-import { arrangementMark, settleMockup } from '../../core/sort/settle';
+import { structureKey, applyStructuralTags } from '../../core/sort/structuralTags';
 import type { Facet, Tag, Tags } from '../../core/sort/tag';
 import type { Editor } from '../../server/db/tables/edits';
-import type { Conflict, Edited, Wish } from '../../server/useCases/editTags';
+import type { Conflict, Edited, TagEdit } from '../../server/useCases/editTags';
 import type { Followed } from '../../server/useCases/followEdits';
 import type { KeptViews } from '../../server/useCases/views';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
 import { postJson, request, RequestError, sentence } from '../shared/request';
-import type { Settled, ShownCode } from './conversion.worker';
-import type { ZoomWish } from './mockup/zoom';
+import type { SortResult, ShownCode } from './conversion.worker';
+import type { ZoomCommand } from './mockup/zoom';
 import { ownName } from './ownName';
 import { ancestorsOf, foldedAtFirst, screenOf, visibleRows, type Row } from './rows';
 
@@ -33,75 +33,75 @@ export const COLUMNS = [
   'reason',
 ] as const;
 export type Column = (typeof COLUMNS)[number];
-/** The facets that have a column of their own. */
+/** The facets with a column of their own. */
 export type CellFacet = Exclude<Column, 'layer' | 'findings' | 'reason'>;
 
-/** The screen as it is seen, the page that it gives, or a drawing of it. */
+/** The screen as drawn, its page, or a drawing of it. */
 export type Shown = 'screen' | 'page' | DrawingKind;
-/** Looks to show it in; see `SortState.worn`. */
-export type Worn = 'drawn' | 'all' | `.${string}`;
+/** The looks of the mockup; see `SortState.appearance`. */
+export type Appearance = 'drawn' | 'all' | `.${string}`;
 
 export interface SortState {
   readonly opened: OpenedMockup;
-  /** The mockup as its tags arrange it. */
+  /** The mockup after structural tags. */
   readonly mockup: Mockup;
-  /** The screen that worksheet and mockup show. */
+  /** The screen in worksheet and mockup. */
   readonly screen: Screen;
   readonly tags: Tags;
-  /** What was found at reading and by the decisions, by layer. */
+  /** The findings of reading and of the decisions, by layer. */
   readonly findings: ReadonlyMap<LayerKey, readonly Finding[]>;
-  readonly settled: Settled | null;
+  readonly result: SortResult | null;
   /** The code of the layer under the cursor, and the page where it is shown. */
-  readonly given: ShownCode;
-  /** Tells what is seen of that page, px of the screen; null while it is not shown. */
-  readonly seenArea: (() => Box) | null;
+  readonly code: ShownCode;
+  /** Gives the visible area of that page, px of the screen; null while it is not shown. */
+  readonly visibleArea: (() => Box) | null;
   readonly arrangement: Arrangement;
   readonly folded: ReadonlySet<LayerKey>;
   readonly rows: readonly Row[];
   readonly cursor: LayerKey | null;
   readonly column: Column;
-  /** Where an extended selection began. */
+  /** The start of an extended selection. */
   readonly anchor: LayerKey | null;
   readonly selection: ReadonlySet<LayerKey>;
   readonly hovered: LayerKey | null;
-  /** What is looked for, and what was found on the screen, in drawing order. */
+  /** The query, and the layers found on the screen, in drawing order. */
   readonly query: string;
   readonly queryProblem: string | null;
   readonly found: readonly LayerKey[];
-  /** Queries that people kept for this mockup. */
+  /** Saved queries of this mockup. */
   readonly views: readonly string[];
-  /** Whether the worksheet shows only what was found. */
+  /** Whether the worksheet shows only the results. */
   readonly onlyFound: boolean;
-  /** The tags that were copied last. */
+  /** The copied tags. */
   readonly copied: Tag | null;
   readonly canUndo: boolean;
   readonly canRedo: boolean;
-  /** Edits on their way to the server. */
+  /** Edits not yet confirmed by the server. */
   readonly pending: number;
-  /** True while the server does not answer; edits wait until it does. */
+  /** True while the server is unreachable; edits wait for it. */
   readonly waiting: boolean;
-  /** The newest edit of anyone that is counted in. */
+  /** The newest known edit of all windows. */
   readonly lastEdit: string;
   readonly problem: string | null;
-  /** What someone else set otherwise in the same moment; each waits for a choice. */
+  /** Conflicting edits; each waits for a choice. */
   readonly conflicts: readonly Conflict[];
-  /** What the mockup beside the worksheet shows. */
+  /** The content of the view beside the worksheet. */
   readonly shown: Shown;
-  /** The looks it is shown in: as drawn, in those of the samples (`all`), or in a theme (`.fog`). */
-  readonly worn: Worn;
-  /** What was asked last of the view of the mockup; a new object each time. */
-  readonly zoomWish: { readonly kind: ZoomWish } | null;
-  /** The dialog that is open. */
+  /** The looks: as drawn, of the samples (`all`), or of a theme (`.fog`). */
+  readonly appearance: Appearance;
+  /** The last command to the view of the mockup; a new object each time. */
+  readonly zoomCommand: { readonly kind: ZoomCommand } | null;
+  /** The open dialog. */
   readonly dialog: 'actions' | 'names' | 'summary' | 'who' | null;
 
-  readonly settle: (settled: Settled) => void;
-  /** Takes in what the tags give of the layer under the cursor and of the page. */
-  readonly take: (given: ShownCode) => void;
-  /** Says how to find out what is seen of the live page. */
-  readonly seeThrough: (seenArea: SortState['seenArea']) => void;
+  readonly settle: (result: SortResult) => void;
+  /** Takes the code of the layer under the cursor and of the page. */
+  readonly take: (code: ShownCode) => void;
+  /** Sets the function that gives the visible area of the live page. */
+  readonly setVisibleArea: (visibleArea: SortState['visibleArea']) => void;
   readonly arrangeBy: (arrangement: Arrangement) => void;
   readonly moveTo: (key: LayerKey, column: Column, extend: boolean) => void;
-  /** Goes to the next or the last sibling. */
+  /** Moves to the next or previous sibling. */
   readonly moveBeside: (by: 1 | -1) => void;
   readonly toggleSelected: (key: LayerKey) => void;
   readonly selectAll: () => void;
@@ -110,50 +110,50 @@ export interface SortState {
   readonly toggleFold: (key: LayerKey) => void;
   readonly hover: (key: LayerKey | null) => void;
   readonly setFacet: (facet: Facet, value: FacetValue | null) => void;
-  /** Sets a facet of several layers as one edit, each to a value of its own. */
+  /** Sets a facet of several layers as one edit, each to its own value. */
   readonly setEach: (facet: Facet, values: ReadonlyMap<LayerKey, FacetValue>) => void;
-  /** Chooses these layers, or adds them to what is chosen. */
+  /** Selects these layers, or adds them to the selection. */
   readonly choose: (keys: readonly LayerKey[], more: boolean) => void;
   readonly show: (shown: Shown) => void;
-  readonly dressIn: (worn: Worn) => void;
-  /** Goes on through as drawn, as the samples, and the themes. */
-  readonly dressNext: () => void;
-  readonly askZoom: (kind: ZoomWish) => void;
+  readonly setAppearance: (appearance: Appearance) => void;
+  /** Steps through the looks: as drawn, the samples, the themes. */
+  readonly nextAppearance: () => void;
+  readonly askZoom: (kind: ZoomCommand) => void;
   readonly open: (dialog: SortState['dialog']) => void;
   readonly look: (query: string) => void;
   readonly showOnlyFound: (only: boolean) => void;
-  /** Keeps what is looked for as a view, or drops a view that is kept. */
+  /** Saves the query as a view, or drops a saved view. */
   readonly keepView: (isKept: boolean) => Promise<void>;
-  /** Goes to the next layer that was found, or to the one before. */
+  /** Moves to the next or previous result. */
   readonly seek: (by: 1 | -1) => void;
   readonly copyTags: () => void;
-  /** Puts the copied tags on all that is chosen. */
+  /** Pastes the copied tags on the selection. */
   readonly pasteTags: () => void;
-  /** Makes one picture of all that is chosen. */
+  /** Merges the selection into one picture. */
   readonly merge: () => void;
-  /** Takes pictures apart again: those that were made of several layers, and groups. */
+  /** Splits pictures: merges, and groups. */
   readonly takeApart: () => void;
-  /** Goes to the next layer that no rule and no person knew. */
+  /** Moves to the next layer that neither a rule nor a person decided. */
   readonly seekUndecided: () => void;
-  /** Folds the innermost groups that are open, or opens all that are seen folded. */
+  /** Folds the innermost open groups, or opens all visible folded ones. */
   readonly foldLevel: (by: 1 | -1) => void;
   readonly undo: () => void;
   readonly redo: () => void;
-  /** Takes in what other tabs and people edited. */
+  /** Takes the edits of other windows. */
   readonly follow: () => Promise<void>;
-  /** Settles a conflict: one's own word is said again, or the other's stays. */
+  /** Resolves a conflict: sends one's own value again, or keeps the other's. */
   readonly resolve: (conflict: Conflict, choice: 'mine' | 'theirs') => Promise<void>;
   readonly dismiss: () => void;
 }
 
 export type SortStore = StoreApi<SortState>;
 
-type Said = Pick<Change, 'layer' | 'facet' | 'after'>;
+type PendingChange = Pick<Change, 'layer' | 'facet' | 'after'>;
 
 /** The state of the Sort step for one mockup. Edits show at once and are saved one after the other. */
 export function createSortStore(opened: OpenedMockup): SortStore {
   const tags = new Map<LayerKey, Tag>(Object.entries(opened.tags));
-  const mockup = settleMockup(opened.mockup, tags);
+  const mockup = applyStructuralTags(opened.mockup, tags);
   const folded = foldedAtFirst(mockup);
   const screen = screenOf(mockup, '');
   const rows = visibleRows(screen, folded);
@@ -161,32 +161,32 @@ export function createSortStore(opened: OpenedMockup): SortStore {
   let saving: Promise<void> = Promise.resolve();
 
   return createStore<SortState>((set, get) => {
-    /** Screens and regions are tags too: where they change, the mockup is arranged anew. */
+    /** Screens and regions are tags too: a change of these arranges the mockup anew. */
     const retag = (change: (state: SortState) => Tags) =>
       set((state) => {
         const next = change(state);
         if (next === state.tags) return {};
-        if (arrangementMark(next) === arrangementMark(state.tags)) return { tags: next };
-        const arranged = settleMockup(opened.mockup, next);
+        if (structureKey(next) === structureKey(state.tags)) return { tags: next };
+        const arranged = applyStructuralTags(opened.mockup, next);
         const shown = screenOf(arranged, state.cursor ?? state.screen.key);
         return { tags: next, mockup: arranged, screen: shown, rows: rowsOf({ ...state, screen: shown }) };
       });
-    /** What was wished for in each edit on its way, and how many were sent in all. */
-    const onTheirWay: (readonly Said[])[] = [];
+    /** The changes of each unconfirmed edit, and the number of edits sent. */
+    const unconfirmed: (readonly PendingChange[])[] = [];
     let sent = 0;
-    const send = (work: () => Promise<Edited>, said: readonly Said[] = []) => {
-      onTheirWay.push(said);
+    const send = (work: () => Promise<Edited>, said: readonly PendingChange[] = []) => {
+      unconfirmed.push(said);
       sent += 1;
       set((state) => ({ pending: state.pending + 1 }));
       saving = saving.then(async () => {
         try {
-          const { changes, conflicts, canUndo, canRedo } = await insistently(work, () =>
+          const { changes, conflicts, canUndo, canRedo } = await retryWhileOffline(work, () =>
             set({ waiting: true }),
           );
-          // What was not granted shows what the other one said, until a person chooses.
+          // A rejected edit shows the other person's value until a choice is made.
           const theirs = conflicts.map(({ layer, facet, theirs: after }) => ({ layer, facet, after }));
-          // What was wished for since is newer than this answer.
-          const since = onTheirWay.slice(1).flat();
+          // Edits made since are newer than this response.
+          const since = unconfirmed.slice(1).flat();
           retag((state) => applyChanges(state.tags, [...changes, ...theirs, ...since]));
           set((state) => ({
             canUndo,
@@ -197,27 +197,27 @@ export function createSortStore(opened: OpenedMockup): SortStore {
         } catch (error) {
           set({ problem: sentence(error), waiting: false });
         }
-        onTheirWay.shift();
+        unconfirmed.shift();
         set((state) => ({ pending: state.pending - 1 }));
       });
     };
     const address = `/api/mockups/${opened.id}`;
-    const wish = (wishes: readonly Wish[]) => {
-      if (wishes.length === 0) return;
-      const said = wishes.map(({ layer, facet, value }) => ({ layer, facet, after: value ?? null }));
-      // The worker can begin with it meanwhile.
+    const edit = (edits: readonly TagEdit[]) => {
+      if (edits.length === 0) return;
+      const said = edits.map(({ layer, facet, value }) => ({ layer, facet, after: value ?? null }));
+      // The worker can start on them meanwhile.
       retag(({ tags: now }) => applyChanges(now, said));
-      set(({ settled }) => ({ settled: settled && foresee(settled, wishes) }));
-      // What was known when the wish was made, not when it could be sent.
+      set(({ result }) => ({ result: result && optimisticResult(result, edits) }));
+      // The state when the edit was made, not when it could be sent.
       const { lastEdit: after } = get();
       const shown = new Promise((resolve) => setTimeout(resolve, SENT_AFTER_MS));
       const save = async () => {
         await shown;
-        return postJson<Edited>(`${address}/edits`, { wishes, after, editor: ownEditor() });
+        return postJson<Edited>(`${address}/edits`, { edits, after, editor: ownEditor() });
       };
       send(save, said);
     };
-    /** Looks anew: what is found changes with the query, the decisions and the screen. */
+    /** Searches again: results depend on the query, the decisions and the screen. */
     const refind = (change: Partial<SortState>) =>
       set((state) => {
         const next = { ...state, ...change };
@@ -233,9 +233,9 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       screen,
       tags,
       findings: findingsByLayer(opened.findings),
-      settled: null,
-      given: { code: null, page: null },
-      seenArea: null,
+      result: null,
+      code: { code: null, page: null },
+      visibleArea: null,
       arrangement: 'nested',
       folded,
       rows,
@@ -258,14 +258,14 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       problem: null,
       conflicts: [],
       shown: 'screen',
-      worn: 'drawn',
-      zoomWish: null,
+      appearance: 'drawn',
+      zoomCommand: null,
       dialog: null,
 
-      take: (given) => set({ given }),
-      seeThrough: (seenArea) => set({ seenArea }),
-      settle: (settled) =>
-        refind({ settled, findings: findingsByLayer([...opened.findings, ...settled.findings]) }),
+      take: (code) => set({ code }),
+      setVisibleArea: (visibleArea) => set({ visibleArea }),
+      settle: (result) =>
+        refind({ result, findings: findingsByLayer([...opened.findings, ...result.findings]) }),
       arrangeBy: (arrangement) => set({ arrangement }),
       moveTo(key, column, extend) {
         const { anchor, rows: shown } = get();
@@ -323,8 +323,10 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       hover: (key) => {
         if (get().hovered !== key) set({ hovered: key });
       },
-      setFacet: (facet, value) => wish([...get().selection].map((layer): Wish => ({ layer, facet, value }))),
-      setEach: (facet, values) => wish([...values].map(([layer, value]): Wish => ({ layer, facet, value }))),
+      setFacet: (facet, value) =>
+        edit([...get().selection].map((layer): TagEdit => ({ layer, facet, value }))),
+      setEach: (facet, values) =>
+        edit([...values].map(([layer, value]): TagEdit => ({ layer, facet, value }))),
       choose(keys, more) {
         const before = more ? [...get().selection] : [];
         const first = keys[0];
@@ -332,13 +334,13 @@ export function createSortStore(opened: OpenedMockup): SortStore {
         set({ selection: new Set([...before, ...keys]) });
       },
       show: (shown) => set({ shown }),
-      dressIn: (worn) => set({ worn }),
-      dressNext: () =>
-        set(({ worn, settled }) => {
-          const all = wornChoices(settled?.themes ?? null);
-          return { worn: all[(all.indexOf(worn) + 1) % all.length] ?? 'drawn' };
+      setAppearance: (appearance) => set({ appearance }),
+      nextAppearance: () =>
+        set(({ appearance, result }) => {
+          const all = appearanceChoices(result?.themes ?? null);
+          return { appearance: all[(all.indexOf(appearance) + 1) % all.length] ?? 'drawn' };
         }),
-      askZoom: (kind) => set({ zoomWish: { kind } }),
+      askZoom: (kind) => set({ zoomCommand: { kind } }),
       open: (dialog) => set({ dialog }),
       look: (query) => refind({ query }),
       async keepView(isKept) {
@@ -368,42 +370,42 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       pasteTags() {
         const { copied, selection } = get();
         if (!copied) return;
-        wish(
+        edit(
           [...selection].flatMap((layer) =>
-            COPIED.map((facet): Wish => ({ layer, facet, value: copied[facet] ?? null })),
+            COPIED_FACETS.map((facet): TagEdit => ({ layer, facet, value: copied[facet] ?? null })),
           ),
         );
       },
       merge() {
-        const { selection, settled, tags: now, screen: shown } = get();
+        const { selection, result, tags: now, screen: shown } = get();
         const keys = outermost(shown, selection);
         const [first] = keys;
-        if (first === undefined || !settled) return;
+        if (first === undefined || !result) return;
         if (keys.length === 1) get().setFacet('outcome', 'picture');
         else {
-          const name = freeMergeName(settled.decisions.get(first)?.outputName ?? 'picture', now);
+          const name = freeMergeName(result.decisions.get(first)?.outputName ?? 'picture', now);
           get().setEach('merge', new Map(keys.map((key) => [key, name])));
         }
       },
       takeApart() {
-        const { selection, settled, tags: now } = get();
+        const { selection, result, tags: now } = get();
         const names = new Set([...selection].flatMap((key) => now.get(key)?.merge ?? []));
         const merged = [...now].filter(([, { merge }]) => merge !== undefined && names.has(merge));
         const groups = [...selection].filter((key) => {
-          const decision = settled?.decisions.get(key);
+          const decision = result?.decisions.get(key);
           return decision?.outcome === 'picture' && !decision.merge && decision.within === null;
         });
-        wish([
-          ...merged.map(([layer]): Wish => ({ layer, facet: 'merge', value: null })),
-          ...groups.map((layer): Wish => ({ layer, facet: 'outcome', value: 'element' })),
+        edit([
+          ...merged.map(([layer]): TagEdit => ({ layer, facet: 'merge', value: null })),
+          ...groups.map((layer): TagEdit => ({ layer, facet: 'outcome', value: 'element' })),
         ]);
       },
       seekUndecided() {
-        const { screen: shown, cursor, settled } = get();
+        const { screen: shown, cursor, result } = get();
         const all = walk(shown.root).map(({ key }) => key);
         const at = all.indexOf(cursor ?? '') + 1;
         const next = [...all.slice(at), ...all.slice(0, at)].find(
-          (key) => settled?.decisions.get(key)?.origin === 'default',
+          (key) => result?.decisions.get(key)?.origin === 'default',
         );
         if (next !== undefined) get().reveal(next);
       },
@@ -423,30 +425,30 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       async follow() {
         const [{ lastEdit: after }, before] = [get(), sent];
         const news = await request<Followed>(`${address}/edits?after=${after}`).catch(() => null);
-        // One's own edits, on their way or made since this was asked, are newer than what the server said.
+        // One's own pending edits are newer than the server's state.
         if (!news || get().pending > 0 || sent !== before || news.lastEdit === get().lastEdit) return;
-        // What was edited here comes back too, and is no news.
+        // One's own edits come back too, without a difference.
         retag((state) => applyChanges(state.tags, news.changes));
         set({ lastEdit: news.lastEdit, canUndo: news.canUndo, canRedo: news.canRedo });
       },
       async resolve(conflict, choice) {
-        // Their word has to be known first, or it would be a conflict again.
+        // The other value must be known first, or it would conflict again.
         await get().follow();
         set((state) => ({ conflicts: state.conflicts.filter((one) => one !== conflict) }));
         const { layer, facet, mine } = conflict;
-        if (choice === 'mine') wish([{ layer, facet, value: mine as Wish['value'] }]);
+        if (choice === 'mine') edit([{ layer, facet, value: mine as TagEdit['value'] }]);
       },
       dismiss: () => set({ problem: null }),
     };
   });
 }
 
-/** The looks that a mockup can be shown in; without samples there are those as drawn only. */
-export function wornChoices(themes: readonly string[] | null): readonly Worn[] {
-  return themes ? ['drawn', 'all', ...themes.map((theme): Worn => `.${theme}`)] : ['drawn'];
+/** The looks of a mockup; without samples only those as drawn. */
+export function appearanceChoices(themes: readonly string[] | null): readonly Appearance[] {
+  return themes ? ['drawn', 'all', ...themes.map((theme): Appearance => `.${theme}`)] : ['drawn'];
 }
 
-/** The chosen layers that lie in no other chosen one, in drawing order. */
+/** The selected layers inside no other selected one, in drawing order. */
 function outermost(screen: Screen, selection: ReadonlySet<LayerKey>): readonly LayerKey[] {
   const keys: LayerKey[] = [];
   const visit = (layer: Layer) => {
@@ -464,7 +466,7 @@ function freeMergeName(wanted: string, tags: Tags): string {
   return name;
 }
 
-/** This window, as others see its edits. */
+/** The id of this window in its edits. */
 const WINDOW = crypto.randomUUID();
 
 function ownEditor(): Editor {
@@ -475,27 +477,27 @@ function isAbout({ layer, facet }: Conflict): (other: Conflict) => boolean {
   return (other) => other.layer === layer && other.facet === facet;
 }
 
-/** What the worker will decide, as far as it is plain, so that an edit shows in the same moment. */
-function foresee(settled: Settled, wishes: readonly Wish[]): Settled {
-  const decisions = new Map(settled.decisions);
-  for (const { layer, facet, value } of wishes) {
+/** Predicts the plain results of an edit, so that it shows in the same moment. */
+function optimisticResult(result: SortResult, edits: readonly TagEdit[]): SortResult {
+  const decisions = new Map(result.decisions);
+  for (const { layer, facet, value } of edits) {
     const decision = decisions.get(layer);
-    if (!decision || value === null || !FORESEEN.has(facet)) continue;
+    if (!decision || value === null || !PREDICTABLE.has(facet)) continue;
     const reason = facet === 'outcome' ? `${String(value)}: you said so` : decision.reason;
     decisions.set(layer, { ...decision, [facet]: value, reason });
   }
-  return { ...settled, decisions };
+  return { ...result, decisions };
 }
 
-const FORESEEN: ReadonlySet<Facet> = new Set(['outcome', 'role', 'classes', 'outputName', 'hidden']);
+const PREDICTABLE: ReadonlySet<Facet> = new Set(['outcome', 'role', 'classes', 'outputName', 'hidden']);
 
 const RETRY_MS = 1000;
 
-/** An edit is seen before it is saved: a server on the same machine would take the time that its page needs. */
+/** An edit is shown before it is sent: a server on the same machine would slow the page. */
 const SENT_AFTER_MS = 200;
 
-/** Does the work again and again while the server cannot be reached. */
-async function insistently<T>(work: () => Promise<T>, onFailure: () => void): Promise<T> {
+/** Retries the work until the server is reachable. */
+async function retryWhileOffline<T>(work: () => Promise<T>, onFailure: () => void): Promise<T> {
   for (;;) {
     try {
       return await work();
@@ -507,8 +509,8 @@ async function insistently<T>(work: () => Promise<T>, onFailure: () => void): Pr
   }
 }
 
-/** The facets that are put on other layers; names, slots and screens are each layer's own. */
-const COPIED = ['outcome', 'role', 'classes', 'hidden'] as const satisfies readonly Facet[];
+/** The facets that paste copies; names, slots and screens belong to one layer. */
+const COPIED_FACETS = ['outcome', 'role', 'classes', 'hidden'] as const satisfies readonly Facet[];
 
 type Listed = Pick<SortState, 'screen' | 'folded' | 'query' | 'found' | 'onlyFound'>;
 
@@ -527,14 +529,14 @@ function findingsByLayer(all: readonly Finding[]): ReadonlyMap<LayerKey, readonl
   return findings;
 }
 
-/** Always the same: nothing is drawn anew for it. */
+/** A constant, so that nothing re-renders for it. */
 const NOTHING: readonly LayerKey[] = [];
 
-function findIn({ query, screen, settled, tags, findings }: SortState) {
-  if (query.trim() === '' || !settled) return { found: NOTHING, problem: null };
+function findIn({ query, screen, result, tags, findings }: SortState) {
+  if (query.trim() === '' || !result) return { found: NOTHING, problem: null };
   const { test, problem } = parseQuery(query);
   if (!test) return { found: NOTHING, problem };
-  const { decisions } = settled;
+  const { decisions } = result;
   return {
     found: findLayers(screen.root, test, { decisions, findings, isTagged: (key) => tags.has(key) }),
     problem,

@@ -4,13 +4,19 @@ import { shallow } from 'zustand/shallow';
 import type { Box } from '../../core/mockup/box';
 import type { Tags } from '../../core/sort/tag';
 import { latestOnly } from '../shared/latestOnly';
-import type { Asked, ConversionApi, Settled, SettledNews, ShownNews } from './conversion.worker';
-import { withPageNews, type ShownPage } from './pageNews';
+import type {
+  CodeQuery,
+  ConversionApi,
+  SortResult,
+  SortResultDelta,
+  ShownCodeDelta,
+} from './conversion.worker';
+import { applyPageDelta, type ShownPage } from './pageDelta';
 import { useSortStore } from './SortContext';
-import { tagNews } from './tagNews';
+import { tagDelta } from './tagDelta';
 import type { SortState, SortStore } from './store';
 
-/** Keeps the worker's conversion up to date with the tags, and the store with what it gives. */
+/** Sends tag changes to the worker, and its results to the store. */
 export function useConversion(): void {
   const store = useSortStore();
   useEffect(() => connect(store), [store]);
@@ -18,68 +24,72 @@ export function useConversion(): void {
 
 const NO_TAGS: Tags = new Map();
 
-/** What of the Sort step a conversion depends on. */
-function wishOf({ mockup, tags, arrangement, cursor, shown, screen }: SortState) {
+/** The parts of the state that a conversion depends on. */
+function conversionInputs({ mockup, tags, arrangement, cursor, shown, screen }: SortState) {
   return { mockup, tags, arrangement, cursor, screen: screen.key, isPaged: shown === 'page' };
 }
 
-/** What is seen of the screen: the page, as far as it is in view, and the layer whose code stands beside it. */
-function seenAreas({ shown, seenArea, cursor, settled }: SortState): readonly Box[] | null {
-  if (shown === 'page' && !seenArea) return null;
-  const areas = [seenArea?.(), cursor === null ? null : settled?.boxes.get(cursor)].filter((area) => !!area);
+/** The visible areas of the screen: the page in view, and the layer whose code is shown. */
+function visibleAreas({ shown, visibleArea, cursor, result }: SortState): readonly Box[] | null {
+  if (shown === 'page' && !visibleArea) return null;
+  const areas = [visibleArea?.(), cursor === null ? null : result?.boxes.get(cursor)].filter(
+    (area) => !!area,
+  );
   return areas.length > 0 ? areas : null;
 }
 
-/** Follows the store itself, not what React makes of it: an edit is on its way before anything is drawn anew. */
+/** Subscribes to the store directly: an edit is sent before React renders. */
 function connect(store: SortStore): () => void {
   const thread = new Worker(new URL('./conversion.worker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<ConversionApi>(thread);
-  let known: Settled | null = null;
+  let known: SortResult | null = null;
   let page: ShownPage | null = null;
-  /** The tags that the worker knows of the mockup that it has. */
-  let told: Tags = NO_TAGS;
-  /** Those of which it was asked last what was decided. */
-  let asked: Tags | null = null;
+  /** The tags that the worker has. */
+  let sentTags: Tags = NO_TAGS;
+  /** The tags of the last request for decisions. */
+  let queriedTags: Tags | null = null;
   const settle = latestOnly(
     async (tags: Tags) => {
-      asked = tags;
+      queriedTags = tags;
       return { tags, news: await remote.settle() };
     },
     ({ tags, news }) => {
-      // What comes too late was told all the same: the next news build on it. But it is not shown over what is foreseen.
-      known = withNews(known, news);
-      if (tags === told) store.getState().settle(known);
+      // A late response still updates the base of the next difference, but does not replace an optimistic
+      // result.
+      known = applyResultDelta(known, news);
+      if (tags === sentTags) store.getState().settle(known);
     },
   );
   const show = latestOnly(
-    (wanted: Asked) => remote.show(wanted),
-    ({ code, page: news, isWhole }: ShownNews, isLast) => {
-      page = news ? withPageNews(page, news) : page;
+    (wanted: CodeQuery) => remote.show(wanted),
+    ({ code, page: news, isWhole }: ShownCodeDelta, isLast) => {
+      page = news ? applyPageDelta(page, news) : page;
       store.getState().take({ code, page: news && page });
       if (!isLast) return;
-      // An edit is foreseen in the worksheet already. Its code is not, and would wait while thousands of rows are drawn anew.
-      if (asked !== told) settle(told);
+      // The worksheet already shows the optimistic result. The code would wait while thousands of rows
+      // render.
+      if (queriedTags !== sentTags) settle(sentTags);
       if (!isWhole) ask(store.getState(), null);
     },
   );
-  const ask = (state: SortState, areas: Asked['areas']) => {
-    const { cursor, screen, isPaged } = wishOf(state);
+  const ask = (state: SortState, areas: CodeQuery['areas']) => {
+    const { cursor, screen, isPaged } = conversionInputs(state);
     show({ cursor, screen, isPaged, areas });
   };
   const follow = (state: SortState, before: SortState | null) => {
-    const [now, last] = [wishOf(state), before && wishOf(before)];
+    const [now, last] = [conversionInputs(state), before && conversionInputs(before)];
     const isNew = now.mockup !== last?.mockup;
     if (isNew) {
       void remote.load(now.mockup, `/api/mockups/${state.opened.id}`);
-      told = NO_TAGS;
+      sentTags = NO_TAGS;
     }
     if (isNew || now.tags !== last?.tags || now.arrangement !== last.arrangement) {
-      void remote.tag(tagNews(told, now.tags), now.arrangement);
-      told = now.tags;
+      void remote.tag(tagDelta(sentTags, now.tags), now.arrangement);
+      sentTags = now.tags;
     }
-    // Where its layers stand comes before their code.
-    if (isNew) settle(told);
-    if (!last || !shallow(now, last)) ask(state, seenAreas(state));
+    // The boxes of its layers come before their code.
+    if (isNew) settle(sentTags);
+    if (!last || !shallow(now, last)) ask(state, visibleAreas(state));
   };
   follow(store.getState(), null);
   const leave = store.subscribe(follow);
@@ -89,7 +99,10 @@ function connect(store: SortStore): () => void {
   };
 }
 
-function withNews(known: Settled | null, { changed, boxes, ...others }: SettledNews): Settled {
+function applyResultDelta(
+  known: SortResult | null,
+  { changed, boxes, ...others }: SortResultDelta,
+): SortResult {
   if (boxes || !known) return { decisions: changed, boxes: boxes ?? new Map(), ...others };
   const decisions = changed.size === 0 ? known.decisions : new Map([...known.decisions, ...changed]);
   return { decisions, boxes: known.boxes, ...others };

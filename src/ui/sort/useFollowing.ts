@@ -3,7 +3,7 @@ import { useSort } from './SortContext';
 
 const EVERY_MS = 700;
 
-/** Keeps up with other tabs and people while this one is seen, and warns before unsaved edits are left. */
+/** Takes the edits of other windows while this one is visible, and warns before unsaved edits are lost. */
 export function useFollowing(): void {
   const follow = useSort((state) => state.follow);
   const unsaved = useSort((state) => state.pending > 0);

@@ -12,14 +12,14 @@ const OUTCOME_KEYS: Readonly<Record<string, Outcome>> = {
   '-': 'aside',
 };
 const PAGE = 15;
-/** Actions whose key is a single sign. */
+/** Actions with a single-character key. */
 const LETTERS = ACTIONS.filter(({ keys }) => keys.length === 1);
 
 export function facetOf(column: Column): CellFacet | null {
   return column === 'layer' || column === 'findings' || column === 'reason' ? null : column;
 }
 
-/** Walks the worksheet like a spreadsheet; `edit` opens the cell under the cursor. */
+/** Spreadsheet keys of the worksheet; `edit` opens the cell under the cursor. */
 export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => void {
   const rows = useSort((state) => state.rows);
   const cursor = useSort((state) => state.cursor);

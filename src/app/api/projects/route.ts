@@ -1,13 +1,13 @@
-import { answer, body } from '@/server/http';
+import { respond, body } from '@/server/http';
 import { pool } from '@/server/db/pool';
 import { shelf } from '@/server/db/tables/projects';
 import { newProjectSchema, shelveReading } from '@/server/useCases/addProject';
 
 export function GET(): Promise<Response> {
-  return answer(async () => ({ projects: await shelf(pool()) }));
+  return respond(async () => ({ projects: await shelf(pool()) }));
 }
 
 /** Puts a kept reading on the shelf. */
 export function POST(request: Request): Promise<Response> {
-  return answer(async () => shelveReading((await body(request, newProjectSchema)).reading));
+  return respond(async () => shelveReading((await body(request, newProjectSchema)).reading));
 }

@@ -1,10 +1,10 @@
-import { answer, parseId } from '@/server/http';
+import { respond, parseId } from '@/server/http';
 import { MOST_BYTES, readBody } from '@/server/readBody';
 import { readFile } from '@/server/useCases/readFile';
 
 /** The body is the file; its name and the reading's new id are in the address. */
 export function POST(request: Request): Promise<Response> {
-  return answer(async () => {
+  return respond(async () => {
     const { searchParams } = new URL(request.url);
     const fileName = searchParams.get('name')?.slice(0, 200) || 'mockup.svg';
     const id = parseId(searchParams.get('id') ?? crypto.randomUUID(), 'This reading');

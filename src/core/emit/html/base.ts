@@ -1,11 +1,11 @@
 import { printColour } from '../../markup/colours';
 import type { CssRule } from '../../markup/printCss';
 import type { Colour } from '../../mockup/paint';
-import { rememberOf } from '../../mockup/remember';
+import { memoizeByObject } from '../../mockup/memoize';
 import type { Page, PageNode } from '../../page/node';
 
-/** Everything stands at its coordinates. */
-const PLACED: readonly CssRule[] = [
+/** Rules for pages with fixed coordinates. */
+const FIXED_RULES: readonly CssRule[] = [
   {
     selector: '.screen',
     declarations: [
@@ -24,24 +24,24 @@ const PLACED: readonly CssRule[] = [
   },
 ];
 
-/** A page of coordinates in which some box lays out what is inside of it. */
+/** True for a page with fixed coordinates in which some box has a layout. */
 function flowsWithin({ layout, children }: Page): boolean {
-  return !layout && children.some(laysOut);
+  return !layout && children.some(hasLayout);
 }
 
-const laysOut = rememberOf(
+const hasLayout = memoizeByObject(
   (node: PageNode): boolean =>
-    node.kind === 'box' && (node.layout !== undefined || node.children.some(laysOut)),
+    node.kind === 'box' && (node.layout !== undefined || node.children.some(hasLayout)),
 );
 
-const FLOWING_WITHIN: readonly CssRule[] = [
+const PARTLY_FLOWING_RULES: readonly CssRule[] = [
   { selector: '.flow', declarations: [['white-space', 'normal']] },
   { selector: ':where(.flow > *)', declarations: [['position', 'relative']] },
   { selector: ':where(.flow > img)', declarations: [['flex', 'none']] },
 ];
 
-/** Everything stands where its box lays it out, and is painted in the order of the code. */
-const FLOWING: readonly CssRule[] = [
+/** Rules for pages in the flow: the layout places every element, in the order of the code. */
+const FLOWING_RULES: readonly CssRule[] = [
   {
     selector: '.screen',
     declarations: [
@@ -67,12 +67,12 @@ const FLOWING: readonly CssRule[] = [
   { selector: '[hidden]', declarations: [['display', 'none !important']] },
 ];
 
-/** The colour behind the pages; one that has another says so itself. */
+/** The background colour of the pages; a page with another one declares it itself. */
 export function commonGround(pages: readonly Page[]): Colour | null {
   return pages.find((page) => page.ground)?.ground ?? null;
 }
 
-/** What every page needs before its own classes: placed elements, and browsers' own looks taken away. */
+/** The rules before the page's own classes: placement, and a reset of browser styles. */
 export function baseRules(pages: readonly Page[]): CssRule[] {
   const ground = commonGround(pages);
   return [
@@ -81,8 +81,8 @@ export function baseRules(pages: readonly Page[]): CssRule[] {
       selector: 'body',
       declarations: [['margin', '0'], ...(ground ? [['background', printColour(ground)] as const] : [])],
     },
-    ...(pages.some((page) => page.layout) ? FLOWING : PLACED),
-    ...(pages.some(flowsWithin) ? FLOWING_WITHIN : []),
+    ...(pages.some((page) => page.layout) ? FLOWING_RULES : FIXED_RULES),
+    ...(pages.some(flowsWithin) ? PARTLY_FLOWING_RULES : []),
     { selector: ':where(.screen .run, .screen br)', declarations: [['position', 'static']] },
     {
       selector: ':where(.screen a)',

@@ -1,5 +1,5 @@
 import {
-  pageBorder,
+  wholeBorderWidth,
   type Border,
   type Look,
   type LookClip,
@@ -10,22 +10,22 @@ import {
 } from '../../look/look';
 import { printColour } from '../../markup/colours';
 import { printFunction } from '../../markup/filterFunctions';
-import { formatNumber, px, pxDown } from '../../markup/numbers';
+import { formatNumber, px, verticalPx } from '../../markup/numbers';
 import type { Declaration } from '../../markup/printCss';
 import type { Radii } from '../../mockup/outline';
 import type { GradientStop } from '../../mockup/paint';
 import type { StyleClass } from '../../style/styleSheet';
 import { layoutDeclarations, printEdges } from './placing';
-import { commonStanding } from './standing';
+import { commonPlacement } from './sharedPlacement';
 import { quoteFamily } from '../../markup/families';
 
 const SIDES = ['top', 'right', 'bottom', 'left'] as const;
 
 function printBorder(border: Border): string {
-  return `${px(pageBorder(border))} solid ${printColour(border.colour)}`;
+  return `${px(wholeBorderWidth(border))} solid ${printColour(border.colour)}`;
 }
 
-/** The look as CSS declarations, in a steady order. */
+/** The look as CSS declarations, in a fixed order. */
 export function lookDeclarations(look: Look): Declaration[] {
   const list: (Declaration | null)[] = [
     look.fills ? ['background', printFills(look.fills, look.fillInset)] : null,
@@ -47,24 +47,24 @@ export function lookDeclarations(look: Look): Declaration[] {
   return [...list.filter((entry) => entry !== null), ...(look.type ? typeDeclarations(look.type) : [])];
 }
 
-/** All that a class says. */
-export function classDeclarations({ look, layout, standings }: StyleClass): Declaration[] {
+/** All declarations of a class. */
+export function classDeclarations({ look, layout, placements }: StyleClass): Declaration[] {
   return [
     ...(layout ? layoutDeclarations(layout, look.type?.rightToLeft) : []),
-    ...commonStanding(standings),
+    ...commonPlacement(placements),
     ...lookDeclarations(look),
   ];
 }
 
 function typeDeclarations(type: TypeLook): Declaration[] {
-  const height = type.lineHeight === null ? '1' : pxDown(type.lineHeight);
+  const height = type.lineHeight === null ? '1' : verticalPx(type.lineHeight);
   const list: (Declaration | null)[] = [
     ...fontDeclarations(type, height),
     type.letterSpacing === 0 ? null : ['letter-spacing', px(type.letterSpacing)],
     type.wordSpacing === 0 ? null : ['word-spacing', px(type.wordSpacing)],
     type.decorations.length > 0 ? ['text-decoration', type.decorations.join(' ')] : null,
-    type.rise === 0 ? null : ['position', 'relative'],
-    type.rise === 0 ? null : ['top', px(-type.rise)],
+    type.baselineShift === 0 ? null : ['position', 'relative'],
+    type.baselineShift === 0 ? null : ['top', px(-type.baselineShift)],
     ['color', type.colour ? printColour(type.colour) : 'transparent'],
     type.outline
       ? ['-webkit-text-stroke', `${px(type.outline.width)} ${printColour(type.outline.colour)}`]
@@ -79,7 +79,7 @@ function typeDeclarations(type: TypeLook): Declaration[] {
   return list.filter((entry) => entry !== null);
 }
 
-/** The shorthand, or its parts where the viewer's own standard font is meant, which has no name. */
+/** The shorthand, or its longhands for the browser's default font, which has no name. */
 function fontDeclarations(type: TypeLook, height: string): Declaration[] {
   const family = type.families.map(quoteFamily).join(', ');
   const variant = type.smallCaps ? 'small-caps ' : '';
@@ -95,7 +95,7 @@ function fontDeclarations(type: TypeLook, height: string): Declaration[] {
   return list.filter((entry) => entry !== null);
 }
 
-/** The topmost first; what ends inside the edge begins at the padding (CSS Backgrounds 3, §2.6–2.8). */
+/** The topmost first; inset fills start at the padding box (CSS Backgrounds 3, §2.6–2.8). */
 function printFills(fills: readonly LookFill[], inset: number | undefined): string {
   const reach = inset === undefined ? '' : ' content-box';
   return fills
@@ -154,7 +154,7 @@ function percent(share: number): string {
   return `${formatNumber(share * 100, 2)}%`;
 }
 
-/** One value where all corners are alike, else the four, and the second axis only when it differs. */
+/** One value for equal corners, else four, and the second axis only when it differs. */
 function printRadii(radii: Radii): string {
   const axis = (key: 'x' | 'y') => {
     const lengths = radii.map((radius) => px(radius[key]));
@@ -164,7 +164,7 @@ function printRadii(radii: Radii): string {
   return across === down ? across : `${across} / ${down}`;
 }
 
-/** The same of letters: their blur radius is twice the deviation as well (CSS Text Decoration 3, §4). */
+/** A text shadow; its blur radius is twice the deviation (CSS Text Decoration 3, §4). */
 function printTextShadow({ dx, dy, deviation, colour }: TextShadow): string {
   const blur = deviation === 0 ? '' : ` ${px(deviation * 2)}`;
   return `${px(dx)} ${px(dy)}${blur} ${printColour(colour)}`;

@@ -6,8 +6,8 @@ import type { Page } from '../../page/node';
 import { layoutDeclarations } from './placing';
 
 /**
- * How the page's own element stands in the window.
- * @param common the colour behind all pages
+ * The declarations that place the page's element in the window.
+ * @param common the background colour of all pages
  */
 export function frameDeclarations(page: Page, common: Colour | null): Declaration[] {
   const { frame, width, layout, ground } = page;
@@ -39,7 +39,7 @@ function placed(page: Page): Declaration[] {
   ];
 }
 
-/** How far down things on the page itself reach, px; no less than the screen. */
+/** The height of the page's content, px; at least that of the screen. */
 function contentHeight({ children, height }: Page): number {
   return Math.max(height, ...children.map(({ place }) => place.y + place.height));
 }

@@ -31,7 +31,7 @@ const MOCKUPS = [
   ['win98-gallery', () => readCase('win98-gallery.svgz')],
 ] as const;
 
-it('lines that are stretched start at a whole px and are moved by the rest, as browsers drop it', () => {
+it('stretched lines start at a whole px and are moved by the rest, which browsers truncate', () => {
   const line = (x: number, y: number, words: string, length: number) =>
     `<tspan x="${x}" y="${y}" textLength="${length}" lengthAdjust="spacingAndGlyphs">${words}</tspan>`;
   const reading = readInside(
@@ -46,7 +46,7 @@ it('lines that are stretched start at a whole px and are moved by the rest, as b
   ]);
 });
 
-it('a line that is set from the right begins there, however short it is', () => {
+it('a line anchored at the right starts there, however short it is', () => {
   const line = (y: number, words: string, length: number) =>
     `<tspan x="190" y="${y}" textLength="${length}" lengthAdjust="spacingAndGlyphs">${words}</tspan>`;
   const words = `${line(20, 'שלום לכולם בנמל', 120)}${line(34, 'שלום', 30)}`;
@@ -58,7 +58,7 @@ it('a line that is set from the right begins there, however short it is', () => 
   expect(html).not.toContain('text-indent');
 });
 
-it('lines that are placed one by one are underlined as the whole is', () => {
+it('lines placed one by one are underlined like the whole text', () => {
   const written = (decoration: string) => {
     const reading = readInside(
       `<text font-family="Commissioner" font-size="10"${decoration}><tspan x="10" y="20">Six crossings</tspan><tspan x="16" y="34">before noon</tspan></text>`,
@@ -98,7 +98,7 @@ describe.each(MOCKUPS)('code of %s', (_, readMockup) => {
     );
   });
 
-  it('refers only to pictures and classes that there are', () => {
+  it('refers only to existing pictures and classes', () => {
     const conversion = convertReading(reading);
     const html = emitted(conversion, 'index.html');
     const files = new Set(
@@ -145,7 +145,7 @@ describe('the code', () => {
     `);
   });
 
-  it('shares one class among equal looks, named after the layers that wear it', () => {
+  it('shares one class among equal looks, named after the layers that use it', () => {
     const { body, css } = code(
       '<rect id="bar-1" width="9" height="9" fill="red"/><rect id="bar-2" x="20" width="9" height="5" fill="red"/><rect x="40" width="9" height="9" fill="blue"/>',
     );
@@ -160,7 +160,7 @@ describe('the code', () => {
     expect(source.kind === 'svg' && source.svg).not.toMatch(/opacity/);
   });
 
-  it('puts classes that a person gave before its own', () => {
+  it("puts a person's classes before its own", () => {
     const { body } = code('<rect id="a" width="9" height="9"/>', {
       '/test/a': { classes: ['ticket', 'wide'], role: 'section', outputName: 'Pass', hidden: true },
     });
@@ -169,7 +169,7 @@ describe('the code', () => {
     );
   });
 
-  it('escapes what the mockup says', () => {
+  it('escapes text from the mockup', () => {
     const { body } = code(
       '<text y="20" font-size="10">&lt;b&gt; &amp; "c"</text><path id="&quot;&gt;&lt;script&gt;" d="M0 0L9 1L4 9Z"/>',
     );
@@ -177,14 +177,14 @@ describe('the code', () => {
     expect(body).not.toContain('<script>');
   });
 
-  it('makes items of what is in a list', () => {
+  it('wraps the content of a list in items', () => {
     const { body } = code(
       '<g id="list"><g id="one"><rect width="9" height="9"/><rect x="20" width="9" height="9"/></g><text y="40">two</text></g>',
     );
     expect(body.match(/<(ul|li|span|div)/g)).toEqual(['<ul', '<li', '<div', '<div', '<li', '<span']);
   });
 
-  it('writes gradients as CSS does when they run along an axis', () => {
+  it('uses CSS keywords for gradients along an axis', () => {
     const { css } = code(
       '<linearGradient id="g" y2="1" x2="0"><stop stop-color="#fff"/><stop offset="1" stop-color="#000"/></linearGradient><rect width="9" height="9" fill="url(#g)"/>',
     );
@@ -195,7 +195,7 @@ describe('the code', () => {
 describe('the code of one layer', () => {
   const conversion = convertReading(readDemo());
 
-  it('is its element and the classes that it wears', () => {
+  it('is its element and the classes that it uses', () => {
     const key = [...conversion.decisions.keys()].find((candidate) => candidate.endsWith('/book-button'))!;
     const { shown, markup, css } = layerCode(conversion, key);
     expect(shown).toBe(key);

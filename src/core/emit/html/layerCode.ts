@@ -7,18 +7,18 @@ import { classDeclarations } from './declarations';
 import { nodeMarkup } from './pageMarkup';
 import { stateRules } from './stateRules';
 
-/** The code that a layer gives. */
+/** The code of one layer. */
 export interface LayerCode {
-  /** The layer whose element this is: the asked one, or the one that took it in. */
+  /** The layer of the element: the requested one, or the one that absorbed it. */
   readonly shown: LayerKey | null;
   readonly markup: string;
   readonly css: string;
 }
 
-/** How much code is worth looking at in one go; more would only slow the view. */
+/** The most elements to print: more would slow the view. */
 const MOST_ELEMENTS = 200;
 
-/** The code of one layer as the page has it; of the group around when the layer became part of that. */
+/** The code of one layer as the page has it; the code of the group around a layer that was merged into it. */
 export function layerCode(
   conversion: Pick<Conversion, 'pages' | 'sheet' | 'plan' | 'decisions'>,
   key: LayerKey,
@@ -49,7 +49,7 @@ function findNode(
   key: LayerKey,
 ): PageNode | null {
   let wanted = key;
-  // A part of a group that is merged lies in both.
+  // A part of a merged group lies in both.
   for (let within = decisions.get(key)?.within; within; within = decisions.get(within)?.within)
     wanted = within;
   for (const page of pages) {

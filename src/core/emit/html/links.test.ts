@@ -8,7 +8,7 @@ function linked(reading: ReturnType<typeof readInside>) {
   return { page: emit(false), links: linkElements(emit(true), conversion.pages[0]!.children) };
 }
 
-it('every layer leads to the lines that write its element', () => {
+it('every layer links to the lines of its element', () => {
   const { page, links } = linked(readDemo());
   const lines = page.split('\n');
   const linesOf = (name: string) => {
@@ -23,7 +23,7 @@ it('every layer leads to the lines that write its element', () => {
   expect(linesOf('ferry-mark')).toEqual([expect.stringMatching(/^<img class="ferry-mark"/)]);
 });
 
-it('a layer that became part of an element leads to that element', () => {
+it('a layer that was merged links to the element that absorbed it', () => {
   const { links } = linked(readDemo());
   const leadsTo = (name: string) =>
     links.find(({ layer, merged }) => [layer, ...merged].some((key) => key.endsWith(`/${name}`)))?.layer;
@@ -31,7 +31,7 @@ it('a layer that became part of an element leads to that element', () => {
   expect(leadsTo('book-button/rect')).toBe(leadsTo('book-button'));
 });
 
-it('every layer leads to its element, counted as the document has them', () => {
+it('every layer links to its element by document order', () => {
   const { page, links } = linked(readDemo());
   const tags = [...page.slice(page.indexOf('class="screen"')).matchAll(/<([a-z][a-z0-9]*)/g)].map(
     ([, name]) => name,
@@ -40,7 +40,7 @@ it('every layer leads to its element, counted as the document has them', () => {
   expect(tags[link.element]).toBe('button');
 });
 
-it('names that have to be escaped are found again', () => {
+it('escaped names are found', () => {
   const { links } = linked(
     readInside('<g id="a&quot;b&lt;c"><rect width="20" height="9"/><text y="40">Sund</text></g>'),
   );

@@ -1,27 +1,27 @@
 import type { LayerKey } from '../../mockup/layer';
 import { walkNodes, type PageNode } from '../../page/node';
 
-/** Where a layer is in a page: its element, and the lines of code that write it. */
+/** The place of a layer in a page: its element and the lines of its code. */
 export interface ElementLink {
   readonly layer: LayerKey;
-  /** Layers that became part of that element. */
+  /** Layers merged into that element. */
   readonly merged: readonly LayerKey[];
-  /** The element's place among all elements of the page's screen, in document order. */
+  /** The index of the element among all elements of the page's screen, in document order. */
   readonly element: number;
-  /** From 1, both counted in. */
+  /** First and last line, from 1. */
   readonly line: number;
   readonly lastLine: number;
 }
 
 /**
- * Finds the layers in a page whose elements say theirs in `data-layer`, and which is printed an element a line.
- * @param nodes what the page was printed from
+ * Finds the elements of layers in a page with `data-layer`, printed one element a line.
+ * @param nodes the nodes that the page was printed from
  */
 export function linkElements(html: string, nodes: readonly PageNode[]): readonly ElementLink[] {
   const merged = new Map(walkNodes(nodes).map((node) => [node.layer, node.merged ?? []]));
   const lines = html.split('\n');
   const links: ElementLink[] = [];
-  // The elements of the screen begin after the screen itself.
+  // The screen's own element comes first.
   let element = -1;
   let isInside = false;
   for (const [at, line] of lines.entries()) {
@@ -43,7 +43,7 @@ export function linkElements(html: string, nodes: readonly PageNode[]): readonly
   return links;
 }
 
-/** The line on which the element ends: the next one that closes something at the same depth. */
+/** The last line of the element: the next line that closes one at the same depth. */
 function endOf(lines: readonly string[], at: number): number {
   const line = lines[at] ?? '';
   const margin = /^ */.exec(line)![0];
@@ -51,7 +51,7 @@ function endOf(lines: readonly string[], at: number): number {
   if (line.includes(`</${name}>`)) return at;
   const closing = `${margin}</${name}>`;
   const next = lines[at + 1] ?? '';
-  // Elements without content have no end.
+  // Void elements have no end tag.
   if (!next.startsWith(`${margin} `) && next !== closing) return at;
   const end = lines.indexOf(closing, at);
   return end < 0 ? at : end;

@@ -28,8 +28,8 @@ import { pageClass, widthClass } from '../../page/join/names';
 import { commonGround } from './base';
 import { frameDeclarations } from './frame';
 import { narrowMedia } from './widthRules';
-import { turnDeclarations } from './placing';
-import { ownStanding } from './standing';
+import { transformDeclarationsOf } from './placing';
+import { ownPlacement } from './sharedPlacement';
 import { pictureNamed, type PicturePlan } from '../../pictures/picture';
 import { roleEntry, type Role, type Scroll } from '../../sort/vocabulary';
 import type { StyleSheet } from '../../style/styleSheet';
@@ -39,11 +39,11 @@ export interface MarkupContext {
   readonly plan: PicturePlan;
   readonly keyed?: boolean;
   readonly unit?: Unit;
-  /** True where things stand at their coordinates unless a box around them says otherwise. */
+  /** True where nodes have fixed coordinates unless a parent has a layout. */
   readonly placed?: boolean;
-  /** All pages that share the style sheet; absent for a page by itself. */
+  /** All pages that share the style sheet; absent for a single page. */
   readonly pages?: readonly Page[];
-  /** The width of windows up to which a page for two screens shows the narrow one, px. */
+  /** The window width up to which a page for two screens shows the narrow one, px. */
   readonly below?: number;
 }
 
@@ -56,7 +56,7 @@ function inline(declarations: readonly Declaration[], { unit }: MarkupContext): 
 /** The page's body as HTML elements. */
 export function pageMarkup(page: Page, input: MarkupContext): MarkupElement {
   const context = { ...input, placed: !page.layout, ...(page.narrow && { below: page.narrow.below }) };
-  // A page for two screens stands as its class says.
+  // The class of a page for two screens places it.
   const own = page.narrow ? [pageClass(page)] : [];
   const attributes = {
     class: ['screen', ...own, ...(page.classes ?? [])].join(' '),
@@ -71,7 +71,7 @@ export function pageMarkup(page: Page, input: MarkupContext): MarkupElement {
   );
 }
 
-/** What the elements around allow inside (HTML, §3.2.5.2). */
+/** The content model of the surrounding elements (HTML, §3.2.5.2). */
 export interface Inside {
   readonly phrasing: boolean;
   /** True inside a link or button. */
@@ -107,7 +107,7 @@ function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): Marku
   return { ...around, children };
 }
 
-/** The element of a box without what is in it. */
+/** The element of a box without its children. */
 export function emptyBoxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
   const name = elementName(node.role, inside);
   const style = placeStyle(node, context, node.children.length === 0 ? [] : scrollDeclarations(node.scroll));
@@ -117,7 +117,7 @@ export function emptyBoxMarkup(node: BoxNode, context: MarkupContext, inside: In
   );
 }
 
-/** What may stand in the element of a box. */
+/** The content model inside a box. */
 export function insideOf({ role }: BoxNode, inside: Inside): Inside {
   return {
     phrasing: inside.phrasing || roleEntry(role).phrasing,
@@ -125,7 +125,10 @@ export function insideOf({ role }: BoxNode, inside: Inside): Inside {
   };
 }
 
-/** True for the words that a field waits with; what is pressed, or has a ground of its own, stands beside them. */
+/**
+ * True for a text that becomes the placeholder of a field; a button or a text with a background stands beside
+ * it.
+ */
 function isInput(node: PageNode): node is TextNode {
   if (node.kind !== 'text' || node.lines.length !== 1 || node.lines[0]?.at !== null) return false;
   return !isInteractive(roleEntry(node.role).element) && node.look.fills === undefined;
@@ -142,16 +145,16 @@ function scrollDeclarations(scroll: Scroll | undefined): Declaration[] {
 }
 
 /**
- * The words of a field become what its input shows while nothing is typed; it reaches as far from the right of its
- * field as from the left (HTML, §4.10.5.3.10 the placeholder attribute).
+ * The placeholder of a field. The input extends to the right edge with the same inset as on the left (HTML,
+ * §4.10.5.3.10 the placeholder attribute).
  */
 function inputMarkup(node: TextNode, context: MarkupContext, field: Place): MarkupElement {
   const words = node.lines.map(lineText).join(' ');
   const width = Math.max(node.place.width, field.width - 2 * node.place.x);
   const place =
     node.place.kind === 'flow'
-      ? ({ ...node.place, wide: 'whole', high: 'set' } as const)
-      : { ...node.place, width, hugs: false };
+      ? ({ ...node.place, widthMode: 'full', heightMode: 'drawn' } as const)
+      : { ...node.place, width, fitsContent: false };
   return element('input', {
     ...sharedAttributes(node, context),
     placeholder: words,
@@ -177,7 +180,7 @@ function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): Mar
   );
 }
 
-/** What stands between a line and the one before: a space, where the browser breaks the lines. */
+/** The separator between a line and the one before: a space where the browser breaks lines. */
 function lineBreak({ lines, wraps }: TextNode, at: number): readonly MarkupNode[] {
   if (wraps !== 'freely') return [element('br')];
   return breaksWord(lines[at - 1]!, lines[at]) ? [] : [' '];
@@ -203,43 +206,48 @@ function lineMarkup(
   });
   if (!line.at) return spans;
   const { x, y, stretch } = line.at;
-  if (node.even && node.wraps)
+  if (node.hasRegularLines && node.wraps)
     return [inlineElement('span', { style: inline(evenLine(node, line.at, line.width), context) }, spans)];
   const placed: Declaration[] = [
     ['position', 'absolute'],
     ['left', px(stretch === 1 ? x : Math.floor(x))],
     ['top', px(y)],
     ['white-space', 'nowrap'],
-    // What is placed is not underlined with what is around it (CSS Text Decoration 3, §2).
+    // A positioned element does not inherit the underline of its parent (CSS Text Decoration 3, §2).
     ...(node.look.type?.decorations.length ? [['text-decoration', 'inherit'] as const] : []),
     ...(stretch === 1
       ? []
-      : turnDeclarations([stretch, 0, 0, 1], x - Math.floor(x) + (node.place.shift ?? 0))),
+      : transformDeclarationsOf([stretch, 0, 0, 1], x - Math.floor(x) + (node.place.subpixelShift ?? 0))),
   ];
   return [inlineElement('span', { style: inline(placed, context) }, spans)];
 }
 
-/** Px from which on a line that begins farther in than the others is drawn so. */
+/** Px from which the indent of a line is intended. */
 const INDENT = 1;
 
-/** A line of its own that breaks where its letters, as stretched, have no more room. */
-function evenLine({ look, place }: TextNode, { x, stretch, hang }: LinePlace, width: number): Declaration[] {
+/** A line that wraps where its stretched letters have no more room. */
+function evenLine(
+  { look, place }: TextNode,
+  { x, stretch, trailingSpace }: LinePlace,
+  width: number,
+): Declaration[] {
   const isIn = look.type?.align === 'start' && !look.type.rightToLeft && x > INDENT;
   const indent: Declaration[] = isIn ? [['text-indent', px(x / stretch)]] : [];
-  if (stretch === 1 && hang === 0 && x + width <= place.width - 1) return [['display', 'block'], ...indent];
+  if (stretch === 1 && trailingSpace === 0 && x + width <= place.width - 1)
+    return [['display', 'block'], ...indent];
   const share = SHARE_BEFORE[look.type?.align ?? 'start'];
   const before = (1 - 1 / stretch) * share * 100;
-  // Where it starts, as browsers round it before they stretch it.
-  const start = (place.shift ?? 0) + (before / 100) * place.width - share;
-  const moved = px(start - Math.round(start) - hang * share);
+  // The start of the line, rounded as browsers do before the stretch.
+  const start = (place.subpixelShift ?? 0) + (before / 100) * place.width - share;
+  const moved = px(start - Math.round(start) - trailingSpace * share);
   const turns = [
     ...(moved === '0' && stretch !== 1 ? [] : [`translateX(${moved})`]),
     ...(stretch === 1 ? [] : [`scaleX(${formatNumber(stretch, 5)})`]),
   ];
-  const isTurned = stretch !== 1 || hang * share !== 0;
+  const isTurned = stretch !== 1 || trailingSpace * share !== 0;
   const list: (Declaration | null)[] = [
     ['display', 'block'],
-    // A px more than the letters need, which browsers round; of centred letters half of it on each side.
+    // One px more than the letters need, against rounding; half of it on each side of centred letters.
     ['width', `calc(${formatNumber(100 / stretch)}% + 1px)`],
     share === 0
       ? null
@@ -274,13 +282,13 @@ function filesOf(picture: string, { plan }: MarkupContext) {
   return pictureNamed(plan, picture)?.files ?? [];
 }
 
-/** The files of a picture by their scale; null for fewer than `least`. */
+/** The files of a picture by scale; null for fewer than `least`. */
 function sourceSet(picture: string, context: MarkupContext, least: number): string | null {
   const files = filesOf(picture, context);
   return files.length >= least ? files.map(({ path, scale }) => `${path} ${scale}x`).join(', ') : null;
 }
 
-/** An image, in a `picture` where the narrow screen shows another one or another size of it (HTML, §4.8.1). */
+/** An image, in a `picture` where the narrow screen shows another picture or size (HTML, §4.8.1). */
 function withNarrow(node: PictureNode, context: MarkupContext, attributes: Attributes): MarkupElement {
   const image = element('img', attributes);
   const narrow = onNarrow(node);
@@ -311,12 +319,12 @@ function sharedAttributes(node: PageNode, { sheet, keyed, placed }: MarkupContex
     href: node.role === 'link' ? (node.href ?? '#') : link,
     type: node.role === 'button' && node.href === undefined ? 'button' : null,
     'data-slot': node.slot,
-    'data-layer': keyed && !(node.kind === 'box' && node.made) ? node.layer : undefined,
+    'data-layer': keyed && !(node.kind === 'box' && node.anonymous) ? node.layer : undefined,
     hidden: node.hidden,
   };
 }
 
-/** Elements that mean nothing may have no name; a box of that kind is a group when it has one (ARIA in HTML, §4). */
+/** Elements without a role may have no accessible name; a box with one becomes a group (ARIA in HTML, §4). */
 const NAMELESS: ReadonlySet<string> = new Set(['div', 'span', 'p', 'label']);
 
 function nameAttributes({ label, kind }: PageNode, name: string) {
@@ -325,7 +333,7 @@ function nameAttributes({ label, kind }: PageNode, name: string) {
   return kind === 'box' && name !== 'label' ? { role: 'group', 'aria-label': label } : {};
 }
 
-/** The role's element, or `span` where only letters and inline elements may stand. */
+/** The role's element, or `span` where only phrasing content is allowed. */
 function elementName(role: Role, inside: Inside): string {
   const { element: name, phrasing } = roleEntry(role);
   const inline = ['span', 'button', 'a', 'img', 'label'].includes(name);
@@ -333,7 +341,7 @@ function elementName(role: Role, inside: Inside): string {
 }
 
 /**
- * The place of a node, where its class does not say it.
+ * The place of a node, as far as its class does not hold it.
  * @param isSized whether attributes of its element give its size
  */
 function placeStyle(
@@ -342,5 +350,5 @@ function placeStyle(
   others: readonly Declaration[] = [],
   isSized = false,
 ): string | null {
-  return inline([...ownStanding(node, context.sheet.classOf(node), isSized), ...others], context);
+  return inline([...ownPlacement(node, context.sheet.classOf(node), isSized), ...others], context);
 }

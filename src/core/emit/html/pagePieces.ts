@@ -1,12 +1,12 @@
 import { printCss } from '../../markup/printCss';
 import { printAround, printHtml } from '../../markup/printHtml';
 import type { LayerKey } from '../../mockup/layer';
-import { lastMade, rememberOf } from '../../mockup/remember';
+import { memoizeLast, memoizeByObject } from '../../mockup/memoize';
 import { type BoxNode, type Page, type PageNode } from '../../page/node';
 import { pictureNamed } from '../../pictures/picture';
 import type { StyleClass } from '../../style/styleSheet';
 import type { EmitInput } from '../target';
-import { commonStanding } from './standing';
+import { commonPlacement } from './sharedPlacement';
 import { sheetOf } from './html';
 import {
   emptyBoxMarkup,
@@ -18,37 +18,37 @@ import {
   type MarkupContext,
 } from './pageMarkup';
 
-/** A page in pieces, so that an edit need not write all of it anew. */
+/** A page in pieces, so that an edit prints only some of them. */
 export interface PagePieces {
   /** The style sheet, rule by rule. */
   readonly rules: readonly string[];
-  /** The element around everything, empty. */
+  /** The element around all pieces, empty. */
   readonly screen: string;
-  /** What stands in it, in the order of the code. */
+  /** The pieces in the order of the code. */
   readonly parts: readonly PagePiece[];
 }
 
-/** Where a piece of a page stands. */
+/** The place of a piece on the page. */
 export interface PiecePlace {
-  /** Not the same for two pieces of a page. */
+  /** Unique on the page. */
   readonly id: string;
-  /** The piece that it stands in; null for the screen. */
+  /** The parent piece; null for the screen. */
   readonly within: string | null;
-  /** True for an empty element that other pieces stand in. */
+  /** True for an empty element that holds other pieces. */
   readonly isOpen: boolean;
 }
 
 export interface PagePiece extends PiecePlace {
   /** The layer that it comes from. */
   readonly layer: LayerKey;
-  /** Its code, written when it is asked for; of a piece that an edit leaves alone the very same text. */
+  /** Its code, printed on request; an unchanged piece returns the same string. */
   readonly html: () => string;
 }
 
-/** A box with more elements in it than this is one piece around others. */
+/** A box with more elements is a piece around others. */
 const LARGE = 60;
 
-/** Writes a page in pieces; every element says which layer it comes from. */
+/** Splits a page into pieces; every element has its layer in `data-layer`. */
 export function pagePieces(page: Page, input: EmitInput): PagePieces {
   const context: Context = { ...input, keyed: true, placed: !page.layout };
   const ids = new Map<string, number>();
@@ -78,13 +78,13 @@ function isLarge(node: PageNode): node is BoxNode {
   return isContainer(node) && countOf(node) > LARGE;
 }
 
-/** True for a box whose code is an element around that of its children; the words of a field are written as what its element is. */
+/** True for a box whose code is an element around its children. A field is printed as one. */
 function isContainer(node: PageNode): node is BoxNode {
   return node.kind === 'box' && node.role !== 'field' && node.children.length > 0;
 }
 
-/** How many elements there are in a node, itself among them. */
-const countOf = rememberOf((node: PageNode): number =>
+/** The number of elements in a node, itself included. */
+const countOf = memoizeByObject((node: PageNode): number =>
   node.kind === 'box' ? node.children.reduce((sum, child) => sum + countOf(child), 1) : 1,
 );
 
@@ -92,13 +92,13 @@ function openedHtml(node: BoxNode, context: Context, inside: Inside): string {
   return printHtml([emptyBoxMarkup(node, context, inside)]);
 }
 
-/** The code of a node; what is the same as the last time is the very same text. */
+/** The code of a node, memoized. */
 function html(node: PageNode, context: Context, inside: Inside): string {
   const { unit, placed } = context;
   const children = isContainer(node) ? node.children : [];
   const within = node.kind === 'box' ? insideOf(node, inside) : inside;
   const inner = children.map((child) => html(child, context, within));
-  const from = [unit, placed, inside.phrasing, inside.interactive, ...wornBy(node, context), ...inner];
+  const from = [unit, placed, inside.phrasing, inside.interactive, ...printInputs(node, context), ...inner];
   return lastPrinted(node, from, () =>
     node.kind === 'box' && inner.length > 0
       ? printAround(emptyBoxMarkup(node, context, inside), inner.join(''))
@@ -106,17 +106,22 @@ function html(node: PageNode, context: Context, inside: Inside): string {
   );
 }
 
-const lastPrinted = lastMade<PageNode, string>();
+const lastPrinted = memoizeLast<PageNode, string>();
 
-/** What a class says of how its wearers stand, as a text to compare it by. */
-const standingText = rememberOf(({ standings }: StyleClass) => JSON.stringify(commonStanding(standings)));
+/** The placement of a class as text, for comparison. */
+const standingText = memoizeByObject(({ placements }: StyleClass) =>
+  JSON.stringify(commonPlacement(placements)),
+);
 
-/** What the code of a node takes from the rest of the page: names of files and classes, and what a class says of how it stands. */
-function wornBy(node: PageNode, { sheet, plan }: EmitInput): readonly unknown[] {
+/**
+ * The inputs of a node's code from the rest of the page: names of files and classes, and the placement in
+ * classes.
+ */
+function printInputs(node: PageNode, { sheet, plan }: EmitInput): readonly unknown[] {
   const own = sheet.classOf(node);
-  const worn: unknown[] = [own?.name, own && standingText(own)];
-  if (node.kind === 'picture') worn.push(pictureNamed(plan, node.picture)?.files[0]?.path);
+  const inputs: unknown[] = [own?.name, own && standingText(own)];
+  if (node.kind === 'picture') inputs.push(pictureNamed(plan, node.picture)?.files[0]?.path);
   if (node.kind === 'text')
-    for (const { spans } of node.lines) for (const { look } of spans) worn.push(sheet.classFor(look));
-  return worn;
+    for (const { spans } of node.lines) for (const { look } of spans) inputs.push(sheet.classFor(look));
+  return inputs;
 }

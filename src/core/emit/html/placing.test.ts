@@ -1,15 +1,23 @@
-import type { Hold, Standing } from '../../page/node';
-import { standingDeclarations } from './placing';
+import type { Pin, SharedPlacement } from '../../page/node';
+import { placementDeclarations } from './placing';
 
-/** A box of 100 px, held in a place around it. */
-function held(x: Hold, before: number, after: number): Readonly<Record<string, string>> {
-  const holds = { x, y: 'start', right: after, bottom: 0, wide: 'set', high: 'set' } as const;
-  const standing: Standing = { kind: 'fixed', x: before, y: 7, width: 100, height: 40, turn: null, holds };
-  return Object.fromEntries(standingDeclarations(standing));
+/** A box of 100 px, pinned in a parent. */
+function held(x: Pin, before: number, after: number): Readonly<Record<string, string>> {
+  const pins = { x, y: 'start', right: after, bottom: 0, widthMode: 'drawn', heightMode: 'drawn' } as const;
+  const standing: SharedPlacement = {
+    kind: 'fixed',
+    x: before,
+    y: 7,
+    width: 100,
+    height: 40,
+    linear: null,
+    pins,
+  };
+  return Object.fromEntries(placementDeclarations(standing));
 }
 
-describe('what is held in a box that may grow', () => {
-  it.each<[Hold, Readonly<Record<string, string>>]>([
+describe('a pinned box in a parent that may grow', () => {
+  it.each<[Pin, Readonly<Record<string, string>>]>([
     ['start', { left: '10px', width: '100px' }],
     ['end', { right: '11px', width: '100px' }],
     ['both', { left: '10px', width: 'calc(100% - 21px)' }],
@@ -17,7 +25,7 @@ describe('what is held in a box that may grow', () => {
     expect(held(hold, 10, 11)).toMatchObject({ position: 'absolute', top: '7px', ...expected });
   });
 
-  it('stands about the middle where it was drawn, to a part of a px', () => {
+  it('is centred where it was drawn, to a fraction of a px', () => {
     // By hand: in 121 px the middle is at 60.5 px, and the box begins at 10 px.
     expect(held('middle', 10, 11)).toMatchObject({ left: 'calc(50% - 50.5px)', width: '100px' });
     expect(held('middle', 10, 10)).toMatchObject({ left: 'calc(50% - 50px)' });

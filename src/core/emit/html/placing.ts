@@ -1,35 +1,47 @@
 import type { Edges } from '../../mockup/box';
 import type { Point } from '../../mockup/matrix';
-import { formatNumber, px, pxDown } from '../../markup/numbers';
+import { formatNumber, px, verticalPx } from '../../markup/numbers';
 import type { Declaration } from '../../markup/printCss';
-import type { Align, Between, High, Hold, Layout, Place, Standing, Track, Turn } from '../../page/node';
+import type {
+  Align,
+  SnapCompensation,
+  HeightMode,
+  Pin,
+  Layout,
+  Place,
+  SharedPlacement,
+  Track,
+  LinearTransform,
+} from '../../page/node';
 
-/** The place of a node at its coordinates. */
+/** The declarations of fixed coordinates. */
 export function placeDeclarations(place: Place): Declaration[] {
   const declarations: Declaration[] = [
     ['left', px(place.x)],
     ['top', px(place.y)],
   ];
-  if (!place.hugs) declarations.push(['width', px(place.width)], ['height', px(place.height)]);
+  if (!place.fitsContent) declarations.push(['width', px(place.width)], ['height', px(place.height)]);
   return [...declarations, ...transformDeclarations(place)];
 }
 
-/** What is done to a node where it stands: a turn, or what brings a box between px. */
+/** The transform of a node, or its snap compensation. */
 function transformDeclarations({
-  turn,
-  shift,
-  between,
-}: Pick<Place, 'turn' | 'shift' | 'between'>): Declaration[] {
-  if (turn) return turnDeclarations(turn, shift);
-  return between ? printTransform(between.move, [between.scale.x, 0, 0, between.scale.y]) : [];
+  linear,
+  subpixelShift,
+  snapCompensation,
+}: Pick<Place, 'linear' | 'subpixelShift' | 'snapCompensation'>): Declaration[] {
+  if (linear) return transformDeclarationsOf(linear, subpixelShift);
+  return snapCompensation
+    ? printTransform(snapCompensation.move, [snapCompensation.scale.x, 0, 0, snapCompensation.scale.y])
+    : [];
 }
 
 /** @param shift px to the right */
-export function turnDeclarations(turn: Turn, shift = 0): Declaration[] {
+export function transformDeclarationsOf(turn: LinearTransform, shift = 0): Declaration[] {
   return printTransform({ x: shift, y: 0 }, turn);
 }
 
-function printTransform(move: Point, turn: Turn): Declaration[] {
+function printTransform(move: Point, turn: LinearTransform): Declaration[] {
   const [a, b, c, d] = turn.map((value) => formatNumber(value, 5));
   const turned = b === '0' && c === '0' ? printScale(a!, d!) : `matrix(${a}, ${b}, ${c}, ${d}, 0, 0)`;
   const functions = [printMove(move), turned].filter((each) => each !== '');
@@ -50,55 +62,62 @@ function printScale(x: string, y: string): string {
   return x === '1' ? `scaleY(${y})` : `scale(${x}, ${y})`;
 }
 
-/** How a node stands in a box that may grow (CSS Flexbox 1, §7 and §8; CSS Grid 2, §10). */
-export function standingDeclarations(standing: Standing): Declaration[] {
-  if (standing.kind === 'fixed') return heldDeclarations(standing);
-  const { wide, high, align, margin, width, height, turn } = standing;
-  const wides: Readonly<Record<typeof wide, Declaration[]>> = {
-    hug: [],
-    set: [['width', px(width)]],
-    firm:
+/** The placement of a node in a parent that may grow (CSS Flexbox 1, §7 and §8; CSS Grid 2, §10). */
+export function placementDeclarations(standing: SharedPlacement): Declaration[] {
+  if (standing.kind === 'fixed') return pinnedDeclarations(standing);
+  const { widthMode, heightMode, align, margin, width, height, linear } = standing;
+  const wides: Readonly<Record<typeof widthMode, Declaration[]>> = {
+    fit: [],
+    drawn: [['width', px(width)]],
+    rigid:
       width === 0
         ? []
         : [
             ['width', px(width)],
             ['flex', 'none'],
           ],
-    fill: [
+    rest: [
       ['flex', '1'],
       ['min-width', '0'],
     ],
-    whole: turn
-      ? [['width', stretchedWidth(turn[0], (margin.left ?? 0) + (margin.right ?? 0))]]
-      : [['width', '100%'], ...(high === 'set' ? [] : [['height', 'auto'] as const])],
-    capped: [
+    full: linear
+      ? [['width', stretchedWidth(linear[0], (margin.left ?? 0) + (margin.right ?? 0))]]
+      : [['width', '100%'], ...(heightMode === 'drawn' ? [] : [['height', 'auto'] as const])],
+    max: [
       ['width', '100%'],
       ['max-width', px(width)],
     ],
   };
   const list: (Declaration | null)[] = [
-    ...wides[wide],
-    high === 'set' ? ['height', pxDown(height)] : high === 'least' ? ['min-height', pxDown(height)] : null,
+    ...wides[widthMode],
+    heightMode === 'drawn'
+      ? ['height', verticalPx(height)]
+      : heightMode === 'min'
+        ? ['min-height', verticalPx(height)]
+        : null,
     align ? ['align-self', ALIGNS[align]] : null,
-    margin.top === 0 ? null : ['margin-top', pxDown(margin.top)],
+    margin.top === 0 ? null : ['margin-top', verticalPx(margin.top)],
     margin.left === 0 ? null : ['margin-left', margin.left === null ? 'auto' : px(margin.left)],
     margin.right === 0 ? null : ['margin-right', margin.right === null ? 'auto' : px(margin.right)],
-    margin.bottom === 0 ? null : ['margin-bottom', pxDown(margin.bottom)],
-    ...(standing.between ? backDeclarations(standing.between) : []),
+    margin.bottom === 0 ? null : ['margin-bottom', verticalPx(margin.bottom)],
+    ...(standing.snapCompensation ? unsnapDeclarations(standing.snapCompensation) : []),
     ...transformDeclarations(standing),
   ];
   return list.filter((entry) => entry !== null);
 }
 
-/** The width of letters that, stretched, fill the box around them but for their margins. */
+/** The width at which stretched letters fill their container without the margins. */
 function stretchedWidth(stretch: number, margins: number): string {
   const whole = `${formatNumber(100 / stretch)}%`;
   const rest = px(Math.abs(margins) / stretch);
   return rest === '0' ? whole : `calc(${whole} ${margins > 0 ? '-' : '+'} ${rest})`;
 }
 
-/** What the layout puts between px goes back to whole px: from there on it is moved alike in every browser. */
-function backDeclarations({ move }: Between): Declaration[] {
+/**
+ * Moves a node that the layout puts between px back to a whole px; the transform from there is the same in
+ * every browser.
+ */
+function unsnapDeclarations({ move }: SnapCompensation): Declaration[] {
   const declarations: Declaration[] = [
     ['left', px(-move.x)],
     ['top', px(-move.y)],
@@ -114,22 +133,26 @@ const ALIGNS: Readonly<Record<Align, string>> = {
   baseline: 'baseline',
 };
 
-function heldDeclarations(place: Extract<Standing, { kind: 'fixed' }>): Declaration[] {
-  const { holds, x, y, width, height } = place;
+function pinnedDeclarations(place: Extract<SharedPlacement, { kind: 'fixed' }>): Declaration[] {
+  const { pins, x, y, width, height } = place;
   return [
     ['position', 'absolute'],
-    ...along(holds.x, ['left', 'right', holds.wide === 'set' ? 'width' : null], x, holds.right, width),
-    ...(holds.wide === 'capped' ? [['max-width', px(width)] as const] : []),
-    ...along(holds.y, ['top', 'bottom', HEIGHTS[holds.high]], y, holds.bottom, height),
+    ...along(pins.x, ['left', 'right', pins.widthMode === 'drawn' ? 'width' : null], x, pins.right, width),
+    ...(pins.widthMode === 'max' ? [['max-width', px(width)] as const] : []),
+    ...along(pins.y, ['top', 'bottom', HEIGHTS[pins.heightMode]], y, pins.bottom, height),
     ...transformDeclarations(place),
   ];
 }
 
-const HEIGHTS: Readonly<Record<High, string | null>> = { hug: null, set: 'height', least: 'min-height' };
+const HEIGHTS: Readonly<Record<HeightMode, string | null>> = {
+  fit: null,
+  drawn: 'height',
+  min: 'min-height',
+};
 
-/** @param names of the start, the end and the length; null for a length that the content gives */
+/** @param names of the start, the end and the length; null for a length from the content */
 function along(
-  hold: Hold,
+  hold: Pin,
   [start, end, size]: readonly [string, string, string | null],
   before: number,
   after: number,
@@ -142,9 +165,9 @@ function along(
     case 'end':
       return [[end, px(after)], ...sized(px(length))];
     case 'middle':
-      // About the middle: where half of it is a part of a px, it is drawn to one side.
+      // Centred: half of an odd length is a fraction of a px and would be drawn to one side.
       return size === null
-        ? MIDST
+        ? CENTRED
         : [[start, `calc(50% - ${px((length + after - before) / 2)})`], ...sized(px(length))];
     case 'both': {
       const rest = before + after;
@@ -155,8 +178,8 @@ function along(
   }
 }
 
-/** In the middle, as wide as the content: what is auto on both sides is shared out (CSS 2.2, §10.3.7). */
-const MIDST: Declaration[] = [
+/** Centred with the width of the content: auto margins share the free space (CSS 2.2, §10.3.7). */
+const CENTRED: Declaration[] = [
   ['left', '0'],
   ['right', '0'],
   ['width', 'fit-content'],
@@ -165,13 +188,11 @@ const MIDST: Declaration[] = [
 ];
 
 /**
- * How a box lays out what is inside of it.
- * @param rightToLeft true where its letters run so: lines begin at its right then (CSS Flexbox 1, §2)
+ * The layout of a box's children.
+ * @param rightToLeft true for right-to-left text: lines start at the right (CSS Flexbox 1, §2)
  */
 export function layoutDeclarations(layout: Layout, rightToLeft = false): Declaration[] {
-  const { direction, tracks, gap, rowGap, padding, align, justify } = rightToLeft
-    ? turnedBack(layout)
-    : layout;
+  const { direction, tracks, gap, rowGap, padding, align, justify } = rightToLeft ? mirrored(layout) : layout;
   const list: (Declaration | null)[] = [
     direction === 'words' ? null : ['display', direction === 'grid' ? 'grid' : 'flex'],
     direction === 'column' ? ['flex-direction', 'column'] : null,
@@ -186,8 +207,8 @@ export function layoutDeclarations(layout: Layout, rightToLeft = false): Declara
   return list.filter((entry) => entry !== null);
 }
 
-/** The layout of which start and end across the page have changed places. */
-function turnedBack(layout: Layout): Layout {
+/** The layout with start and end of the inline axis swapped. */
+function mirrored(layout: Layout): Layout {
   const { direction, align, justify } = layout;
   if (direction === 'words') return layout;
   if (direction === 'column') return { ...layout, align: OPPOSITE[align] };
@@ -216,7 +237,7 @@ function printTrack(track: Track): string {
   switch (track.kind) {
     case 'share':
       return 'minmax(0, 1fr)';
-    case 'hug':
+    case 'fit':
       return 'auto';
     case 'px':
       return `minmax(min-content, ${px(track.width)})`;
@@ -228,14 +249,14 @@ function isZero({ top, right, bottom, left }: Edges): boolean {
 }
 
 function printGap(direction: Layout['direction'], gap: number, rowGap: number): string {
-  if (direction === 'column') return pxDown(gap);
-  return gap === rowGap ? px(gap) : `${pxDown(rowGap)} ${px(gap)}`;
+  if (direction === 'column') return verticalPx(gap);
+  return gap === rowGap ? px(gap) : `${verticalPx(rowGap)} ${px(gap)}`;
 }
 
-/** Px of the four sides as a padding says them, vertically on the whole px that browsers keep. */
+/** Padding of the four sides, vertically on the layout units of browsers. */
 export function printEdges(edges: Edges): string {
-  const [top, bottom] = [pxDown(edges.top), pxDown(edges.bottom)];
-  // What is as wide all around is written once.
+  const [top, bottom] = [verticalPx(edges.top), verticalPx(edges.bottom)];
+  // Equal sides are written once.
   const across = (length: number) =>
     length === edges.top ? top : length === edges.bottom ? bottom : px(length);
   const [left, right] = [across(edges.left), across(edges.right)];

@@ -4,11 +4,14 @@ import { pictureNamed, type PicturePlan } from '../../pictures/picture';
 import type { StyleClass } from '../../style/styleSheet';
 import type { EmitInput } from '../target';
 import type { State } from '../../sort/vocabulary';
-import { changes } from './changes';
+import { declarationDiff } from './declarationDiff';
 import { lookDeclarations } from './declarations';
 
-/** How CSS tells a state: pseudo-classes (Selectors 4, §9 and §10), and ARIA's attributes for what scripts switch. */
-export const STATE_MARKS: Readonly<Record<State, readonly string[]>> = {
+/**
+ * The selectors of a state: pseudo-classes (Selectors 4, §9 and §10), and ARIA attributes for scripted
+ * states.
+ */
+export const STATE_SELECTORS: Readonly<Record<State, readonly string[]>> = {
   hover: [':hover'],
   active: [':active'],
   focus: [':focus-visible'],
@@ -18,7 +21,7 @@ export const STATE_MARKS: Readonly<Record<State, readonly string[]>> = {
   open: ['[aria-expanded="true"]'],
 };
 
-/** The rules for the states of a class: only what differs from its look at rest. */
+/** The state rules of a class: only differences from the resting look. */
 export function stateRules(
   style: StyleClass,
   { sheet, plan }: Pick<EmitInput, 'sheet' | 'plan'>,
@@ -28,13 +31,13 @@ export function stateRules(
     const part = within === null ? '' : ` .${style.name}`;
     const rule = (ending: string, declarations: readonly Declaration[]): CssRule[] => {
       const selectors = roots.flatMap((root) =>
-        STATE_MARKS[state].map((mark) => `.${root}${mark}${part}${ending}`),
+        STATE_SELECTORS[state].map((mark) => `.${root}${mark}${part}${ending}`),
       );
       const isSomething = selectors.length > 0 && declarations.length > 0;
       return isSomething ? [{ selector: selectors.join(',\n'), declarations }] : [];
     };
     const looks = [
-      ...changes(lookDeclarations(style.look), lookDeclarations(look)),
+      ...declarationDiff(lookDeclarations(style.look), lookDeclarations(look)),
       ...(shift ? [['translate', `${px(shift.x)} ${px(shift.y)}`] as const] : []),
     ];
     const shown = picture ? shownPicture(picture.name, plan) : [];

@@ -3,12 +3,12 @@ import type { Arrangement, Page } from '../node';
 import type { StateNode } from '../states';
 import { fixed } from './fixed';
 import { flow } from './flow/flow';
-import { itemsInLists } from './items';
+import { wrapListItems } from './listItems';
 import { nested } from './nested';
-import { withOwnWords } from './ownWords';
-import { relate } from './relate';
+import { inlineTextIntoBoxes } from './inlineText';
+import { toLocalCoordinates } from './toLocalCoordinates';
 
-/** How each arrangement shapes the tree; adding one is a file and a line here. */
+/** The function for each arrangement. Adding one is a file and a line here. */
 const ARRANGE: Readonly<
   Record<Arrangement, (page: Page, versions: readonly StateNode[], waiting: ReadonlySet<LayerKey>) => Page>
 > = {
@@ -17,15 +17,14 @@ const ARRANGE: Readonly<
   flow,
 };
 
-/**
- * Arranges a page whose places are those of the screen; afterwards they are those of the node around.
- * @param waiting layers that are about to become otherwise: they need not be arranged anew yet
- */
+/** Arranges a page. Places are px of the screen before, and px of the parent's padding box afterwards. */
 export function arrange(
   page: Page,
   arrangement: Arrangement,
   versions: readonly StateNode[] = [],
   waiting: ReadonlySet<LayerKey> = new Set(),
 ): Page {
-  return relate(withOwnWords(itemsInLists(ARRANGE[arrangement](page, versions, waiting))));
+  return toLocalCoordinates(
+    inlineTextIntoBoxes(wrapListItems(ARRANGE[arrangement](page, versions, waiting))),
+  );
 }

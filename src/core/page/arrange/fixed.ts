@@ -1,11 +1,11 @@
 import type { Page, PageNode } from '../node';
-import { isPurposeless } from './meaning';
-import { flowInside } from './flow/inside';
+import { isPurposeless } from './semantics';
+import { layOutOverrides } from './flow/overrides';
 import { withStates, type StateNode } from '../states';
 
-/** Everything stands on the screen itself; groups stay only where they do something to what is inside. */
+/** Every node has coordinates on the screen. Groups stay only where they affect their content. */
 export function fixed(page: Page, versions: readonly StateNode[] = []): Page {
-  return flowInside({ ...page, children: withStates(page.children, versions).flatMap(flatten) });
+  return layOutOverrides({ ...page, children: withStates(page.children, versions).flatMap(flatten) });
 }
 
 function flatten(node: PageNode): readonly PageNode[] {

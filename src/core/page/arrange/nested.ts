@@ -1,58 +1,63 @@
-import { gather } from '../../mockup/gather';
-import { rememberOf } from '../../mockup/remember';
+import { flatMap } from '../../mockup/flatMap';
+import { memoizeByObject } from '../../mockup/memoize';
 import type { BoxNode, Page, PageNode } from '../node';
 import { withStates, type StateNode } from '../states';
-import { absorbBars, mergeCoats, roundedBars } from './coats';
-import { flowInside } from './flow/inside';
+import { edgeBarsToBorders, mergeDecorations, clippedBarsToBorders } from './mergeDecorations';
+import { layOutOverrides } from './flow/overrides';
 import { mergeBackdrop } from './backdrop';
-import { withoutCutOff } from './cutOff';
-import { withInnerHalf } from './cutStroke';
-import { tightWindows, withoutIdleClip } from './idleClip';
-import { isPurposeless } from './meaning';
-import { ringed } from './ringed';
-import { overTiles } from './overTiles';
-import { isVeil, named, takeWindow, veiled } from './sole';
-import { soleText } from './soleText';
-import { thrown, wearShadows, withoutCutShadows } from './thrown';
-import { trimGroups } from './trim';
-import { wearWordShadows } from './wordShadows';
+import { dropClippedBorders } from './dropClippedBorders';
+import { clippedStrokeToBorder } from './clippedStroke';
+import { shrinkClips, dropIneffectiveClip } from './ineffectiveClip';
+import { isPurposeless } from './semantics';
+import { borderAsShadow } from './borderAsShadow';
+import { distributeOverlay } from './distributeOverlay';
+import { isOpacityGroup, unwrapSingleChild, adoptChildClip, applyGroupOpacity } from './singleChild';
+import { unwrapTextGroup } from './unwrapTextGroup';
+import { shadowFromClippedShape, attachShadows, dropClippedShadows } from './clippedShadows';
+import { trimGroupBounds } from './trimGroupBounds';
+import { duplicateTextToShadow } from './duplicateText';
 
-/** Everything stands in its group; wrappers without a purpose vanish, and a backdrop becomes its group's own. */
+/**
+ * Every node stands in its group. Wrappers without a purpose are dropped, and a backdrop becomes its group's
+ * own look.
+ */
 export function nested(page: Page, versions: readonly StateNode[] = []): Page {
-  return flowInside(groupPage(page, versions));
+  return layOutOverrides(groupPage(page, versions));
 }
 
-/** The page by its groups: backdrops are their groups' own, wrappers are gone. Places are those of the screen. */
+/** The page by its groups, with backdrops merged and wrappers dropped. Places are px of the screen. */
 export function groupPage(page: Page, versions: readonly StateNode[] = []): Page {
-  const children = joined(gather(page.children, nest));
+  const children = mergeSiblings(flatMap(page.children, nest));
   const shaped = versions.flatMap(({ node, ...version }) =>
     nest(node).map((each) => ({ ...version, node: each.kind === 'box' ? mergeBackdrop(each, true) : each })),
   );
-  return trimGroups({ ...page, children: withStates(children, shaped) });
+  return trimGroupBounds({ ...page, children: withStates(children, shaped) });
 }
 
-/** Things beside each other in a group: what several of them make together is one. */
-function joined(children: readonly PageNode[]): readonly PageNode[] {
-  return mergeCoats(wearWordShadows(wearShadows(overTiles(tightWindows(children)))));
+/** Merges siblings that draw one thing together. */
+function mergeSiblings(children: readonly PageNode[]): readonly PageNode[] {
+  return mergeDecorations(duplicateTextToShadow(attachShadows(distributeOverlay(shrinkClips(children)))));
 }
 
 function nest(node: PageNode): readonly PageNode[] {
   return node.kind === 'box' ? nestBox(node) : [node];
 }
 
-const nestBox = rememberOf((node: BoxNode): readonly PageNode[] => {
-  const seen = thrown(withoutCutShadows({ ...node, children: gather(node.children, nest) }));
-  const coated = roundedBars({ ...seen, children: joined(seen.children) });
-  const backed = absorbBars(mergeBackdrop(withoutCutOff(withInnerHalf(coated))));
-  const kept = withoutIdleClip(takeWindow(backed));
-  const text = soleText(kept);
+const nestBox = memoizeByObject((node: BoxNode): readonly PageNode[] => {
+  const seen = shadowFromClippedShape(
+    dropClippedShadows({ ...node, children: flatMap(node.children, nest) }),
+  );
+  const coated = clippedBarsToBorders({ ...seen, children: mergeSiblings(seen.children) });
+  const backed = edgeBarsToBorders(mergeBackdrop(dropClippedBorders(clippedStrokeToBorder(coated))));
+  const kept = dropIneffectiveClip(adoptChildClip(backed));
+  const text = unwrapTextGroup(kept);
   if (text) return [text];
-  if (isVeil(kept)) return [veiled(kept)];
-  if (!isWrapper(kept)) return [ringed(kept)];
-  return kept.children.length === 1 ? [named(kept)] : kept.children;
+  if (isOpacityGroup(kept)) return [applyGroupOpacity(kept)];
+  if (!isWrapper(kept)) return [borderAsShadow(kept)];
+  return kept.children.length === 1 ? [unwrapSingleChild(kept)] : kept.children;
 });
 
-/** A group around a single node, or one without a name, adds nothing that the code could use. */
+/** True for a group around a single node, or one without a name: it adds nothing to the code. */
 function isWrapper(node: BoxNode): boolean {
   return isPurposeless(node) && node.children.length > 0 && (node.children.length === 1 || !node.named);
 }

@@ -48,7 +48,7 @@ describe('screens of one page', () => {
     expect(pairsOf(screens(one, other))).toEqual([]);
   });
 
-  it('change where half of the way between them is', () => {
+  it('switch at half of the distance between their widths', () => {
     expect(widthBetween(pairsOf(screens(['a', 1280], ['a', 390], ['b', 1000], ['b', 400])))).toBe(700);
   });
 });
@@ -97,7 +97,7 @@ describe('a page for two widths', () => {
     expect(css.match(/background: #a33/g)).toHaveLength(1);
   });
 
-  it('shows on one screen only what the other has not', () => {
+  it('shows on one screen only what the other lacks', () => {
     const conversion = joined(
       box('one', 20, 20) + box('wide-one', 160, 20),
       box('one', 20, 20) + box('small-one', 20, 120),
@@ -123,7 +123,7 @@ describe('a page for two widths', () => {
     );
   });
 
-  it('writes words once that break differently, and twice that differ', () => {
+  it('writes words once when only their lines break differently, and twice when they differ', () => {
     const conversion = joined(
       '<text id="a" x="20" y="40">Six crossings before noon</text><text id="b" x="20" y="90">Book a crossing</text>',
       '<text id="a" x="20" y="40">Six crossings<tspan x="20" y="60">before noon</tspan></text><text id="b" x="20" y="110">Book</text>',
@@ -134,7 +134,7 @@ describe('a page for two widths', () => {
     expect(html).toMatch(/narrow-only"[^>]*>Book</);
   });
 
-  it('says everything twice where rows and columns cross each other', () => {
+  it('writes everything twice where rows and columns cross each other', () => {
     const at = (name: string, column: number, row: number) => box(name, 20 + column * 140, 20 + row * 100);
     const conversion = joined(
       at('one', 0, 0) + at('two', 1, 0) + at('three', 0, 1.2) + at('four', 1, 1.2) + box('end', 20, 320, 700),
@@ -146,7 +146,7 @@ describe('a page for two widths', () => {
     expect(html.match(/<div/g)!.length).toBeLessThan(20);
   });
 
-  it('has the ground of each screen', () => {
+  it('has the background of each screen', () => {
     const both = [box('one', 20, 20), box('one', 20, 20)] as const;
     const grounds = ['#f6f1e7', '#122530'] as const;
     const css = emitted(joined(...both, { join: true }, 'flow', grounds), 'styles.css');
@@ -156,7 +156,7 @@ describe('a page for two widths', () => {
     expect(emitted(apart, 'home-320.html')).toMatch(/class="screen" style="[^"]*background: #122530"/);
   });
 
-  it('is two pages where nobody asks, and where things stand at coordinates', () => {
+  it('stays two pages without the option, and outside the flow', () => {
     const both = [box('one', 20, 20), box('one', 20, 20)] as const;
     expect(joined(...both, { join: false }).pages).toHaveLength(2);
     expect(joined(...both, { join: true }, 'nested').pages).toHaveLength(2);

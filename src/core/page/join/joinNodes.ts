@@ -1,10 +1,10 @@
 import { diffArrays } from 'diff';
 import type { LayerKey } from '../../mockup/layer';
 import { isHeading, type Role } from '../../sort/vocabulary';
-import { isMade } from '../made';
+import { isAnonymous } from '../anonymousBox';
 import {
   lineText,
-  standingOf,
+  sharedPlacementOf,
   type BoxNode,
   type FlowPlace,
   type PageNode,
@@ -13,25 +13,25 @@ import {
 } from '../node';
 import { asNarrow } from './narrow';
 
-/** A node of the joined page, and where it came from. */
+/** A node of the joined page, and the page that it came from. */
 interface Joined {
   readonly node: PageNode;
   readonly wide: number | null;
   readonly narrow: number | null;
 }
 
-/** A container that no layer stands for, around some of the joined nodes. */
+/** A container without a layer, around some of the joined nodes. */
 interface Container {
   readonly node: BoxNode;
   readonly from: number;
-  /** The first one behind it. */
+  /** Index after its last node. */
   readonly to: number;
 }
 
 /**
- * The contents of a box on the wide and the narrow page as those of one box: what has the same name and words is one
- * node, anything else is shown on one of them only. Rows and columns that one page has and the other has not are boxes
- * there only, as far as the two fit into each other.
+ * Joins the children of a box on the wide and the narrow page. Nodes with the same name and words become one
+ * node; all others are shown on one page only. Rows and columns of one page are boxes there only, as far as
+ * the containers of both pages nest.
  */
 export function joinChildren(wide: readonly PageNode[], narrow: readonly PageNode[]): readonly PageNode[] {
   const [one, other] = [flatten(wide), flatten(narrow)];
@@ -44,19 +44,19 @@ export function joinChildren(wide: readonly PageNode[], narrow: readonly PageNod
     );
     const crossing = crossingOne(containers);
     if (!crossing) return build(joined, containers, 0, joined.length);
-    // What is inside of it is another thing on the narrow screen.
+    // The content is a different thing on the narrow screen.
     const inside = joined.slice(crossing.from, crossing.to);
     for (const { narrow: at } of inside) if (at !== null) pairs.delete(at);
   }
 }
 
-/** The nodes of layers, in order, and the containers around them, outer ones first. */
+/** The nodes of layers in order, and the containers around them, outer ones first. */
 function flatten(nodes: readonly PageNode[]): { nodes: PageNode[]; containers: Container[] } {
   const flat: PageNode[] = [];
   const containers: Container[] = [];
   const enter = (list: readonly PageNode[]): void => {
     for (const node of list) {
-      if (!isMade(node) || node.kind !== 'box') {
+      if (!isAnonymous(node) || node.kind !== 'box') {
         flat.push(node);
         continue;
       }
@@ -70,13 +70,13 @@ function flatten(nodes: readonly PageNode[]): { nodes: PageNode[]; containers: C
   return { nodes: flat, containers };
 }
 
-/** What is the same on both pages, by its place on the narrow one. */
+/** The nodes that both pages have, by index on the narrow page. */
 type Pairs = Map<number, { readonly wide: number; readonly node: PageNode }>;
 
 function pairNodes(wide: readonly PageNode[], narrow: readonly PageNode[]): Pairs {
   const pairs: Pairs = new Map();
   let [a, b] = [0, 0];
-  for (const { added, removed, count } of diffArrays(wide.map(tellingOf), narrow.map(tellingOf))) {
+  for (const { added, removed, count } of diffArrays(wide.map(identityText), narrow.map(identityText))) {
     for (let index = 0; index < count; index++, a += added ? 0 : 1, b += removed ? 0 : 1) {
       const node = added || removed ? null : joinTwo(wide[a]!, narrow[b]!);
       if (node) pairs.set(b, { wide: a, node });
@@ -85,14 +85,14 @@ function pairNodes(wide: readonly PageNode[], narrow: readonly PageNode[]): Pair
   return pairs;
 }
 
-/** All nodes in the order of both pages; between those that are on both, first the wide page's own. */
+/** All nodes in the order of both pages; between shared nodes the wide page's own come first. */
 function inOrder(wide: readonly PageNode[], narrow: readonly PageNode[], pairs: Pairs): readonly Joined[] {
   const joined: Joined[] = [];
   let [a, from] = [0, 0];
   const alone = (untilWide: number, untilNarrow: number): void => {
-    for (; a < untilWide; a++) joined.push({ node: onlyOn(wide[a]!, 'wide'), wide: a, narrow: null });
+    for (; a < untilWide; a++) joined.push({ node: shownOnlyOn(wide[a]!, 'wide'), wide: a, narrow: null });
     for (; from < untilNarrow; from++)
-      joined.push({ node: onlyOn(narrow[from]!, 'narrow'), wide: null, narrow: from });
+      joined.push({ node: shownOnlyOn(narrow[from]!, 'narrow'), wide: null, narrow: from });
   };
   for (const [b, { wide: at, node }] of [...pairs].sort(([one], [other]) => one - other)) {
     alone(at, b);
@@ -102,8 +102,8 @@ function inOrder(wide: readonly PageNode[], narrow: readonly PageNode[], pairs: 
   return joined;
 }
 
-/** What tells that two nodes are the same thing: their kind with their words, or with the name of their layer. */
-function tellingOf(node: PageNode): string {
+/** The text by which two nodes are the same: their kind with their words, or with the name of their layer. */
+function identityText(node: PageNode): string {
   return node.kind === 'text' ? `text ${wordsOf(node)}` : `${node.kind} ${ownName(node.layer)}`;
 }
 
@@ -115,7 +115,7 @@ function wordsOf({ lines }: TextNode): string {
   return lines.map(lineText).join(' ').replace(/\s+/g, ' ');
 }
 
-/** Null where one element cannot be both. */
+/** The joined node; null where one element cannot be both. */
 function joinTwo(wide: PageNode, narrow: PageNode): PageNode | null {
   const role = commonRole(wide, narrow);
   if (!role || wide.href !== narrow.href || wide.hidden !== narrow.hidden) return null;
@@ -127,14 +127,17 @@ function joinTwo(wide: PageNode, narrow: PageNode): PageNode | null {
   if (wide.kind === 'text' && narrow.kind === 'text') {
     if (hasSameLines(wide, narrow)) return { ...wide, role, merged, shared };
     if (!isPlain(wide) || !isPlain(narrow)) return null;
-    // Each screen breaks the words where its own room ends.
-    const [broken, other] = [inOwnRoom(wide), asNarrow(inOwnRoom(narrow))];
+    // Each screen breaks the words at the end of its own width.
+    const [broken, other] = [withOwnWidth(wide), asNarrow(withOwnWidth(narrow))];
     return { ...broken, role, merged, shared: { kind: 'both', narrow: other } };
   }
   return wide.kind === 'picture' && narrow.kind === 'picture' ? { ...wide, role, merged, shared } : null;
 }
 
-/** Words are a paragraph or a title by their lines and size, which differ between screens: the wide one decides. */
+/**
+ * The wide page decides: whether words are a paragraph or a heading follows from lines and size, which differ
+ * between screens.
+ */
 function commonRole(wide: PageNode, narrow: PageNode): Role | null {
   if (wide.role === narrow.role) return wide.role;
   const isWords = ({ role }: PageNode) => role === 'text' || role === 'paragraph' || isHeading(role);
@@ -142,9 +145,9 @@ function commonRole(wide: PageNode, narrow: PageNode): Role | null {
   return wide.role === 'text' ? narrow.role : wide.role;
 }
 
-/** What stands at coordinates of its own says so itself, and not in a class. */
+/** True for a node with coordinates of its own, which a class cannot hold. */
 function isPinned(node: PageNode): boolean {
-  return node.place.kind === 'fixed' && standingOf(node) === null;
+  return node.place.kind === 'fixed' && sharedPlacementOf(node) === null;
 }
 
 function hasSameLines(wide: TextNode, narrow: TextNode): boolean {
@@ -153,24 +156,24 @@ function hasSameLines(wide: TextNode, narrow: TextNode): boolean {
   return said(wide) === said(narrow);
 }
 
-/** Lines that follow each other, in one look. */
+/** True for regular lines in one look. */
 function isPlain({ lines }: TextNode): boolean {
   return lines.every(({ spans, at }) => at === null && spans.length === 1);
 }
 
-/** A text whose lines break where there is room: as much as the longest of them needs, and a px that browsers round. */
-function inOwnRoom(text: TextNode): TextNode {
+/** The text as one whose lines wrap, with the width of its longest line and a px for rounding. */
+function withOwnWidth(text: TextNode): TextNode {
   const { place } = text;
-  const isOpen = place.kind === 'flow' && place.wide === 'hug' && text.lines.length > 1;
-  const capped = { ...place, wide: 'capped', width: Math.ceil(place.width) + 1 } as const;
+  const isOpen = place.kind === 'flow' && place.widthMode === 'fit' && text.lines.length > 1;
+  const capped = { ...place, widthMode: 'max', width: Math.ceil(place.width) + 1 } as const;
   return { ...text, wraps: 'freely', ...(isOpen && { place: capped as FlowPlace }) };
 }
 
-function onlyOn(node: PageNode, on: Width): PageNode {
+function shownOnlyOn(node: PageNode, on: Width): PageNode {
   return { ...node, shared: { kind: 'only', on } };
 }
 
-/** Where a container of one page is among the joined nodes. */
+/** The container's range among the joined nodes. */
 function placedAmong({ node, from, to }: Container, joined: readonly Joined[], width: Width): Container {
   const inside = joined.flatMap((each, at) => {
     const index = each[width];
@@ -197,7 +200,7 @@ function joinContainers(wide: readonly Container[], narrow: readonly Container[]
   return [...joined, ...alone].sort((one, other) => one.from - other.from || other.to - one.to);
 }
 
-/** A container of the narrow page that begins in one of the wide page and ends outside of it, or the other way round. */
+/** A container of the narrow page that overlaps one of the wide page without nesting. */
 function crossingOne(containers: readonly Container[]): Container | null {
   const isNarrow = ({ node }: Container) => node.shared?.kind === 'box' && node.shared.on === 'narrow';
   for (const [at, one] of containers.entries())
@@ -206,7 +209,7 @@ function crossingOne(containers: readonly Container[]): Container | null {
   return null;
 }
 
-/** The nodes from one place to another, each in its containers. */
+/** The nodes of a range, each inside its containers. */
 function build(
   joined: readonly Joined[],
   containers: readonly Container[],

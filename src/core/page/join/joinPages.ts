@@ -4,8 +4,8 @@ import { joinChildren } from './joinNodes';
 import { nameOfPage, pairsOf, widthBetween } from './pairs';
 
 /**
- * The pages, with those of one name and different widths as one: it stands where the wide one stood, and says of every
- * node how it is on the narrow one. Only pages in the flow can be joined.
+ * The pages, with those of one name and different widths as one. It takes the place of the wide page and
+ * holds the differences of the narrow one. Only pages in the flow can be joined.
  */
 export function joinPages(pages: readonly Page[], screens: readonly Screen[]): readonly Page[] {
   const pairs = pairsOf(screens);

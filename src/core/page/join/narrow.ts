@@ -1,6 +1,6 @@
 import type { Narrow, PageNode } from '../node';
 
-/** What a node of a narrow page says of itself to the node that it shares with the wide one. */
+/** The properties of a narrow page's node that are stored on the node shared with the wide page. */
 export function asNarrow(node: PageNode): Narrow {
   const { look, place } = node;
   return {
@@ -11,7 +11,7 @@ export function asNarrow(node: PageNode): Narrow {
   };
 }
 
-/** A node as it is on the narrow page; null where it is the same on both, or on one of them only. */
+/** The node as the narrow page has it; null when it does not differ, or is on one page only. */
 export function onNarrow(node: PageNode): PageNode | null {
   if (node.shared?.kind !== 'both') return null;
   const { look, place, layout, picture } = node.shared.narrow;

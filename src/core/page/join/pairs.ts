@@ -10,10 +10,12 @@ export interface WidthPair {
 const WIDTH_WORDS =
   /(?:^|[\s_@(-]+)(?:\d{3,4}(?:\s*(?:px|w))?(?:\s*[x×]\s*\d{3,4})?|desktop|laptop|tablet|phone|mobile|wide|narrow)\)?$/i;
 
-/** A screen that is so much narrower than another is another width of it. */
-const NARROWER = 0.85;
+/** A screen at most this share as wide as another is a narrow version of it. */
+const NARROW_SHARE = 0.85;
 
-/** Screens of one name, apart from words and figures for the width: the widest of each with the narrowest. */
+/**
+ * Pairs of screens with one name apart from words and figures for the width: the widest with the narrowest.
+ */
 export function pairsOf(screens: readonly Screen[]): readonly WidthPair[] {
   const named = new Map<string, Screen[]>();
   for (const screen of screens) {
@@ -23,16 +25,18 @@ export function pairsOf(screens: readonly Screen[]): readonly WidthPair[] {
   return [...named.values()].flatMap((same): WidthPair[] => {
     const sorted = [...same].sort((one, other) => other.width - one.width);
     const [wide, narrow] = [sorted[0], sorted.at(-1)];
-    return wide && narrow && narrow.width <= wide.width * NARROWER ? [{ wide, narrow }] : [];
+    return wide && narrow && narrow.width <= wide.width * NARROW_SHARE ? [{ wide, narrow }] : [];
   });
 }
 
-/** What a screen's name says without its width. */
+/** A screen's name without its width. */
 export function nameOfPage(name: string): string {
   return name.trim().replace(WIDTH_WORDS, '').trim();
 }
 
-/** The width up to which a window shows the narrow screens, px: the middle between them and the wide ones. */
+/**
+ * The window width up to which the narrow screens are shown, px: the middle between them and the wide ones.
+ */
 export function widthBetween(pairs: readonly WidthPair[]): number {
   const narrow = Math.max(...pairs.map((pair) => pair.narrow.width));
   const wide = Math.min(...pairs.map((pair) => pair.wide.width));

@@ -16,7 +16,7 @@ import { bakedOperator, blendOf } from './compositing';
 
 interface Context {
   readonly archive: Zip;
-  /** The bitmaps of the entries that have been taken, by entry; null for what is none. */
+  /** The bitmaps of the entries already taken, by entry; null for entries that are no bitmap. */
   readonly taken: Map<string, Bitmap | null>;
   readonly shelf: BitmapShelf;
   readonly newKey: ReturnType<typeof keyMaker>;
@@ -96,7 +96,7 @@ function readGroup(node: XmlNode, parent: LayerKey, context: Context): GroupLaye
   const name = nameOf(node);
   const key = context.newKey(parent, name, 'group');
   const layers = readStack(node, key, context);
-  // A group that is not isolated, wholly opaque and laid over as usual lets its layers blend with what is beneath.
+  // A group that is not isolated, opaque and blended normally lets its layers blend with those beneath.
   const isolated = node.attributes.isolation === 'isolate';
   return {
     kind: 'group',

@@ -137,7 +137,7 @@ function jointOutline(
   const [first, ...others] = withoutCovered(outlines);
   if (!first) return parts.length > 0 ? NOTHING : null;
   if (others.length === 0) return first;
-  // Boxes and ellipses all turn the same way, so that one path of them covers what they cover together.
+  // Boxes and ellipses have the same winding, so that one path of them is their union.
   if ([first, ...others].some(({ kind }) => kind === 'path')) return null;
   return { kind: 'path', d: [first, ...others].map(pathData).join(''), rule: 'nonzero' };
 }

@@ -6,7 +6,7 @@ const seen = new Map<string, Colour | null>();
 
 export const BLACK: Colour = { r: 0, g: 0, b: 0, alpha: 1 };
 
-/** Any CSS Color 4 colour as sRGB; null when the text is none. `currentColor` is the caller's to settle. */
+/** Any CSS Color 4 colour as sRGB; null for other text. The caller resolves `currentColor`. */
 export function parseColour(text: string): Colour | null {
   const known = seen.get(text);
   if (known !== undefined) return known;

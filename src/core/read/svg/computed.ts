@@ -59,12 +59,12 @@ export function computeStyle(node: XmlNode, parent: Computed, cascade: Cascade):
   return computed;
 }
 
-/** By file and by what is passed on to an element: the styles of those that say the same, by what they say. */
+/** Computed styles by file, inherited style and declarations, so that equal elements share one. */
 const settled = new WeakMap<Cascade, WeakMap<ComputedStyle, Map<string, Computed>>>();
 
 /**
- * Where the style of elements that say the same lies; null for what says something of its own. Drawings have thousands
- * of texts and lines of few styles, and what is asked of a style is asked once.
+ * The cache of the styles of elements with equal declarations; null for an element with unique ones. Drawings
+ * have thousands of texts and lines in few styles, and each style is computed once.
  */
 function alikeStyles(
   own: ReadonlyMap<Property, string>,
@@ -116,7 +116,7 @@ function lazily<T>(make: () => T): () => T {
 }
 
 function settle(property: Property, value: string, parent: ComputedStyle): string {
-  // CSS Color 4, §7: as the value of `color` itself, it means what is inherited.
+  // CSS Color 4, §7: as the value of `color` itself, `currentColor` means the inherited colour.
   if (property === 'color' && value.toLowerCase() === 'currentcolor') return parent.color;
   switch (value) {
     case 'inherit':
@@ -144,7 +144,7 @@ function customProperties(
   return custom ?? parent;
 }
 
-/** Characters that a value may have: variables of variables grow without end otherwise. */
+/** The most characters of a value: variables that contain variables could grow without end. */
 const LONGEST_VALUE = 100_000;
 const DEEPEST_VARIABLE = 16;
 

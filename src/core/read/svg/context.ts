@@ -41,7 +41,7 @@ export interface Here {
   /** The element's own style. */
   readonly computed: Computed;
   readonly parentKey: LayerKey;
-  /** The nearest viewport's size in its own coordinates: what percentages measure. */
+  /** The nearest viewport's size in its own coordinates: the basis of percentages. */
   readonly viewport: { readonly width: number; readonly height: number };
   /** Px of the screen that one px of the element's own coordinates is long, on average. */
   readonly scale: number;

@@ -3,7 +3,7 @@ export interface DataUri {
   readonly bytes: Uint8Array;
 }
 
-/** The bytes inside a `data:` address (RFC 2397); null when it is none or is malformed. */
+/** The bytes inside a `data:` address (RFC 2397); null for any other or malformed address. */
 export function readDataUri(address: string): DataUri | null {
   const match = /^\s*data:([^,;]*)((?:;[^,;]*)*),/i.exec(address.slice(0, 300));
   if (!match) return null;

@@ -78,7 +78,7 @@ export function readChildren(node: XmlNode, here: Here): Layer[] {
   return elementsIn(node).flatMap((child) => readElement(child, here) ?? []);
 }
 
-/** Reads an element inside the surroundings `around`; what is not understood becomes a finding. */
+/** Reads an element inside the surroundings `around`; an unknown element becomes a finding. */
 export function readElement(node: XmlNode, around: Here): Layer | null {
   const { context } = around;
   const reader = ELEMENTS[node.name] ?? (isShapeElement(node.name) ? readShape : undefined);
@@ -156,7 +156,7 @@ function readTransform(here: Here, box: BoxOfShape): Matrix {
     .replace(/center/g, '50%')
     .replace(/right|bottom/g, '100%')
     .split(/\s+/);
-  // `transform-box` is view-box unless said otherwise, so percentages measure the viewport (CSS Transforms 1, §7).
+  // `transform-box` is view-box by default, so percentages refer to the viewport (CSS Transforms 1, §7).
   const at = (text: string, percentOf: number) =>
     parseLength(text, { fontSize: here.computed.fontSize, percentOf }) ?? 0;
   const byBox = here.computed.style['transform-box'] === 'fill-box';

@@ -10,7 +10,7 @@ type Reach = Edges | null;
 
 const NONE: Edges = { top: 0, right: 0, bottom: 0, left: 0 };
 
-/** How far a filter paints: its region (Filter Effects 1, §6), and what its primitives make of the source in it. */
+/** The extent of a filter: its region (Filter Effects 1, §6), and the results of its primitives inside. */
 export function filterReach(filter: XmlNode, here: Here): FilterReach {
   const byBox = filter.attributes.filterUnits !== 'userSpaceOnUse';
   const side = (name: string, fallback: string, whole: number) =>
@@ -104,7 +104,7 @@ function reachOf(node: XmlNode, input: Input): Reach {
   }
 }
 
-/** True where a matrix gives alpha to what has none (Filter Effects 1, §9.6). */
+/** True when a matrix gives alpha to transparent px (Filter Effects 1, §9.6). */
 function addsAlpha(values = ''): boolean {
   return (Number(values.trim().split(/[\s,]+/)[19] ?? 0) || 0) > 0;
 }

@@ -22,7 +22,9 @@ type Image =
   | { readonly kind: 'hollow'; readonly shadow: ShadowImage }
   | { readonly kind: 'stack'; readonly images: readonly Image[] };
 
-/** The source's own form in one colour; `cut`: drawn everywhere, only outside of the source, or only what it leaves inside. */
+/**
+ * The source's silhouette in one colour; `cut`: drawn everywhere, only outside the source, or only inside.
+ */
 interface ShadowImage extends Shadow {
   readonly kind: 'shadow';
   readonly cut: 'none' | 'outside' | 'inside';
@@ -109,7 +111,9 @@ function parseAmount(text: string): number {
   return trimmed.endsWith('%') ? parseFloat(trimmed) / 100 : Number(trimmed);
 }
 
-/** Works out symbolically what the chain of primitives draws; null when it is more than shadows, blur and colour. */
+/**
+ * Evaluates the chain of primitives symbolically; null when it is more than shadows, blur and colour changes.
+ */
 function recogniseFilter(filter: XmlNode, context: SvgContext): readonly Effect[] | null {
   if (filter.attributes.primitiveUnits === 'objectBoundingBox') return null;
   const results = new Map<string, Image>();
@@ -306,7 +310,7 @@ function cutBy(shadow: ShadowImage, cut: 'outside' | 'inside'): Image | null {
   return shadow.cut === 'none' ? { ...shadow, cut } : null;
 }
 
-/** True for the source or its plain form: what a shadow is cut by. */
+/** True for the source or its silhouette, by which shadows are clipped. */
 function isForm(image: Image): boolean {
   if (image.kind === 'source') return true;
   if (image.kind !== 'shadow') return false;

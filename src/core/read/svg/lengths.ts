@@ -42,7 +42,7 @@ export function parseLength(text: string, context: LengthContext): number | null
   }
 }
 
-/** A list of lengths, as `x="0 10 20"` and `stroke-dasharray` write it; what is no length is left out. */
+/** A list of lengths, as in `x="0 10 20"` and `stroke-dasharray`; invalid entries are dropped. */
 export function parseLengths(text: string, context: LengthContext): number[] {
   return text
     .split(/[\s,]+/)

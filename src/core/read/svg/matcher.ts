@@ -117,7 +117,7 @@ function isLink({ name, attributes }: XmlNode): boolean {
   return name === 'a' && (attributes.href ?? attributes['xlink:href']) !== undefined;
 }
 
-/** Lets css-select walk our own tree, and shows it only what is inside a scope. */
+/** An adapter of css-select to our own tree, limited to a scope. */
 function treeWalk() {
   let scope: XmlNode | null = null;
   const siblings = new WeakMap<XmlNode, XmlNode[]>();

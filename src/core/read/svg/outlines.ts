@@ -21,7 +21,7 @@ export function isShapeElement(name: string): boolean {
 
 type Axis = 'width' | 'height' | 'diagonal';
 
-/** A geometry property of the element in px; null for `auto` and for what is no length. */
+/** A geometry property of the element in px; null for `auto` and for invalid lengths. */
 export function geometry(here: Here, property: Property, axis: Axis): number | null {
   return measure(here, here.computed.style[property], axis);
 }

@@ -9,7 +9,7 @@ import { keepDefinition } from './definitions';
 import { parseLength, parseLengths, parseShare } from './lengths';
 import { parseTransform } from './transforms';
 
-/** The geometry's box in the layer's own coordinates: what `objectBoundingBox` measures. */
+/** The geometry's box in the layer's own coordinates: the basis of `objectBoundingBox`. */
 export type BoxOfShape = () => Box | null;
 
 export function readFill(here: Here, box: BoxOfShape): Paint | null {
@@ -22,7 +22,7 @@ export function readStroke(here: Here, box: BoxOfShape): Stroke | null {
   return strokeOf(readPaint(style.stroke, parseShare(style['stroke-opacity']), here, box, 'stroke'), here);
 }
 
-/** A stroke that shows nothing, for what only measures by it. */
+/** An invisible stroke, for markers that scale with its width. */
 export function clearStroke(here: Here): Stroke | null {
   return strokeOf({ kind: 'solid', colour: fade(BLACK, 0) }, here);
 }
@@ -93,7 +93,10 @@ function readServer(id: string, server: XmlNode, opacity: number, here: Here, bo
   return definition === null ? null : { kind: 'defined', definition, opacity };
 }
 
-/** False for what is no paint, and for a pattern without a size or content, which paints nothing (SVG 2, §14.3). */
+/**
+ * False for elements that are no paint server, and for a pattern without size or content, which paints
+ * nothing (SVG 2, §14.3).
+ */
 function paints(server: XmlNode, context: SvgContext): boolean {
   if (server.name !== 'pattern') return GRADIENTS.has(server.name);
   const chain = templates(server, context);

@@ -23,7 +23,7 @@ describe('path data', () => {
     expect(absolutePath(d)).toBe(expected);
   });
 
-  it('reads what svgpath reads', () => {
+  it('reads all that svgpath reads', () => {
     // Source: svgpath, an independent parser.
     const number = fc.integer({ min: -900, max: 900 }).map((value) => String(value / 8));
     const command = (letter: string, count: number) =>

@@ -197,7 +197,7 @@ describe('the cascade', () => {
 
 describe('structure', () => {
   it.each([
-    // Source: CSS 2.1, §10.3.2 for percentages; a size that is nowhere said is what is drawn.
+    // Source: CSS 2.1, §10.3.2 for percentages; an absent size is that of the drawing.
     ['width="80" height="60"', '', [80, 60]],
     ['viewBox="0 0 30 20"', '', [30, 20]],
     ['width="117.292" height="135.714" viewBox="0 0 30 20"', '', [117, 136]],
@@ -317,7 +317,7 @@ describe('structure', () => {
 });
 
 describe('bitmaps', () => {
-  it('keeps embedded bitmaps once, by what their bytes are', () => {
+  it('keeps equal embedded bitmaps once', () => {
     const reading = readInside(
       `<image href="${PIXEL}" width="20" height="10"/><image xlink:href="${PIXEL.replace('image/png', 'image/jpeg')}" width="4" height="2"/>`,
     );
@@ -332,7 +332,7 @@ describe('bitmaps', () => {
     expect(only(reading, 'bitmap').box).toEqual({ x: 0, y: 5, width: 20, height: 10 });
   });
 
-  it('fetches nothing, and says what it did not fetch', () => {
+  it('fetches nothing, and reports outside references', () => {
     const reading = readInside(
       '<rect width="9" height="9"/><image href="https://example.test/a.png" width="9" height="9"/><image href="/etc/passwd" width="9" height="9"/><image href="data:image/png;base64,AAAA" width="9" height="9"/>',
     );

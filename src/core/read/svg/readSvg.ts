@@ -22,8 +22,8 @@ import { readHints } from './names';
 import { fitViewBox, parseViewBox } from './viewports';
 
 /**
- * Reads an SVG file (SVG 1.1 and what browsers draw of SVG 2) into a mockup with one screen.
- * @param name the file's name without its ending: the screen takes it
+ * Reads an SVG file (SVG 1.1 and the parts of SVG 2 that browsers draw) into a mockup with one screen.
+ * @param name the file's name without its extension: the screen takes it
  * @throws ReadError when the file is no usable SVG
  */
 export function readSvg(
@@ -62,7 +62,7 @@ export function readSvg(
     onLayer,
     progress() {
       done += 1;
-      // Copies of `use` are read anew, so there may be more in the end.
+      // Copies of `use` are read again, so the total may grow.
       if (done % 250 === 0) onProgress(done, Math.max(done, total));
     },
     countCopy() {
@@ -177,12 +177,15 @@ function readScreen(root: XmlNode, name: string, context: SvgContext): Screen {
   return { ...screen, ...sizeOf(screen, said, context) };
 }
 
-/** Browsers draw a picture in whole px, and stretch what is in it by the rest (common practice of theirs, no source). */
+/**
+ * Browsers round the size of an image to whole px and stretch its content (common practice of browsers, no
+ * source).
+ */
 function wholePx(side: number): number {
   return Math.max(1, Math.round(side));
 }
 
-/** The size of browsers for what says none (CSS 2.1, §10.3.2). */
+/** The browsers' default size (CSS 2.1, §10.3.2). */
 const UNSAID = { width: 300, height: 150 } as const;
 
 /** A side of the screen: as said, else the viewBox's; null when neither is there. */
@@ -197,7 +200,7 @@ function screenSide(
   return side === null ? null : usable(side, text ?? 'its viewBox');
 }
 
-/** A side that the file does not say reaches as far as what is drawn. */
+/** A side without a size in the file has the extent of the drawing. */
 function sizeOf(
   screen: Screen,
   said: { readonly width: number | null; readonly height: number | null },

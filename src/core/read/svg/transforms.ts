@@ -1,5 +1,5 @@
 import { IDENTITY, multiply, rotation, scaling, translation, type Matrix } from '../../mockup/matrix';
-import { remember } from '../../mockup/remember';
+import { memoizeText } from '../../mockup/memoize';
 import { parseLength } from './lengths';
 
 const FUNCTION = /([a-zA-Z]+)\s*\(([^)]*)\)\s*,?/g;
@@ -8,7 +8,7 @@ const FUNCTION = /([a-zA-Z]+)\s*\(([^)]*)\)\s*,?/g;
  * A transform list of an SVG attribute or a CSS property (CSS Transforms 1, §8 and §12).
  * Angles without a unit are degrees. Null when a function is unknown or malformed.
  */
-export const parseTransform = remember((text: string): Matrix | null => {
+export const parseTransform = memoizeText((text: string): Matrix | null => {
   const trimmed = text.trim();
   if (trimmed === '' || trimmed === 'none') return IDENTITY;
   if (trimmed.replace(FUNCTION, '').trim() !== '') return null;
@@ -63,7 +63,7 @@ function readFunction(name: string, words: readonly string[]): Matrix | null {
   }
 }
 
-/** An angle in degrees; a bare number counts as such. NaN for what is none. */
+/** An angle in degrees, the default unit. NaN for invalid text. */
 export function parseAngle(word: string): number {
   const match = /^([+-]?[\d.]+(?:e[+-]?\d+)?)(deg|rad|grad|turn)?$/i.exec(word);
   if (!match) return NaN;

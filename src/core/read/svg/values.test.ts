@@ -59,7 +59,7 @@ describe('transforms', () => {
     expect(parseTransform('translate(10,0) scale(2)')).toEqual([2, 0, 0, 2, 10, 0]);
   });
 
-  it('refuses what it does not know as a whole', () => {
+  it('refuses a list with an unknown function as a whole', () => {
     expect(parseTransform('translate(1) wobble(2)')).toBeNull();
     expect(parseTransform('scale(x)')).toBeNull();
   });
@@ -109,7 +109,7 @@ describe('colours', () => {
     });
   });
 
-  it('knows what is none', () => {
+  it('recognises none', () => {
     expect(parseColour('url(#x)')).toBeNull();
     expect(parseColour('gray-ish')).toBeNull();
   });
@@ -126,7 +126,7 @@ describe('shorthands', () => {
     });
   });
 
-  it('leaves what is no shorthand', () => {
+  it('leaves longhands alone', () => {
     expect(expandShorthand('fill', 'red')).toEqual([]);
   });
 

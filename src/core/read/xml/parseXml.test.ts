@@ -53,7 +53,7 @@ describe('parseXml', () => {
     expect(refusal('<g>'.repeat(100_000)).code).toBe('too-deep');
   });
 
-  it('refuses what is no XML', () => {
+  it('refuses malformed XML', () => {
     expect(refusal('hello').code).toBe('broken-xml');
   });
 });

@@ -35,7 +35,7 @@ describe('finding', () => {
     expect(find(text)).toEqual(expected);
   });
 
-  it('asks for findings', () => {
+  it('finds by finding', () => {
     expect(
       find(
         'finding:half',
@@ -44,7 +44,7 @@ describe('finding', () => {
     ).toEqual(['hero']);
   });
 
-  it('says what cannot be asked for', () => {
+  it('reports unknown fields', () => {
     expect(find('colour:red')).toMatch(/^"colour" cannot be asked for; ask for kind, becomes, /);
   });
 

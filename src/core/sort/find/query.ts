@@ -3,7 +3,7 @@ import type { Finding } from '../../findings/finding';
 import type { Layer, LayerKey } from '../../mockup/layer';
 import type { Decision } from '../decision';
 
-/** A layer with what is known of it when it is looked for. */
+/** The searchable properties of a layer. */
 export interface Candidate {
   readonly layer: Layer;
   readonly decision: Decision;
@@ -11,17 +11,17 @@ export interface Candidate {
   readonly around: readonly string[];
   /** The codes of the findings that lead to it. */
   readonly findings: readonly string[];
-  /** True when a person settled something about it. */
+  /** True when a person tagged it. */
   readonly tagged: boolean;
 }
 
 export type Test = (candidate: Candidate) => boolean;
 
-/** A query in Orden's own words, or the sentence that says what is wrong with it. */
+/** A parsed query, or the sentence that explains its mistake. */
 export type Query =
   { readonly test: Test; readonly problem: null } | { readonly test: null; readonly problem: string };
 
-/** What can be asked of a layer: the values that it has. `none` asks for no value, `any` for one. */
+/** The fields of a query with their values on a layer. `none` matches no value, `any` matches one. */
 const FIELDS: Readonly<Record<string, (candidate: Candidate) => readonly string[]>> = {
   kind: ({ layer }) => [layer.kind],
   becomes: ({ decision }) => [decision.outcome],
@@ -35,8 +35,8 @@ const FIELDS: Readonly<Record<string, (candidate: Candidate) => readonly string[
   furniture: ({ decision }) => (decision.furniture ? [`${decision.furniture.count}`] : []),
   link: ({ decision }) => (decision.href === null ? [] : [decision.href]),
   scroll: ({ decision }) => (decision.scroll === null ? [] : [decision.scroll]),
-  contents: ({ decision }) => (decision.wish.contents ? [decision.wish.contents] : []),
-  wide: ({ decision }) => (decision.wish.wide ? [decision.wish.wide] : []),
+  contents: ({ decision }) => (decision.layoutOverride.contents ? [decision.layoutOverride.contents] : []),
+  wide: ({ decision }) => (decision.layoutOverride.wide ? [decision.layoutOverride.wide] : []),
   note: ({ decision }) => (decision.note === null ? [] : [decision.note]),
   slot: ({ decision }) => (decision.slot === null ? [] : [decision.slot]),
   repeat: ({ decision }) => (decision.repeat ? [decision.repeat.pattern, `${decision.repeat.count}`] : []),
@@ -48,8 +48,8 @@ const FIELDS: Readonly<Record<string, (candidate: Candidate) => readonly string[
 export const FIELD_NAMES = Object.keys(FIELDS);
 
 /**
- * Reads words and `field:value` pairs, all of which must hold: `kind:text role:heading under:header class:none`.
- * A minus before one turns it round, quotes keep spaces. Values match from their beginning, words anywhere.
+ * Parses words and `field:value` pairs, all of which must match: `kind:text role:heading under:header
+ * class:none`. A minus negates, quotes keep spaces. Values match as prefixes, words anywhere.
  */
 export function parseQuery(text: string): Query {
   const tests: Test[] = [];
@@ -85,7 +85,7 @@ function says(word: string): Test {
   };
 }
 
-/** A view that is always there, by its query. */
+/** A built-in view, by its query. */
 export interface ReadyView {
   readonly name: string;
   readonly query: string;

@@ -32,7 +32,7 @@ const anyTag: fc.Arbitrary<Tag> = fc.record(
 );
 
 describe('tags between brackets', () => {
-  it('are read back as they were written', () => {
+  it('parse back to what was printed', () => {
     fc.assert(
       fc.property(anyTag, (tag) => {
         fc.pre(Object.keys(tag).length > 0);
@@ -48,7 +48,7 @@ describe('tags written into the SVG', () => {
    /><text id="sign" y="30">Mind &amp; step</text></g></svg>`;
   const bytes = new TextEncoder().encode(SOURCE.replace('ISO-8859-1', 'UTF-8'));
 
-  it('are there when it is read again, and nothing else has changed', () => {
+  it('are read from the written file, which is otherwise unchanged', () => {
     const tags: Tags = new Map([
       ['/quay/pier/deck', { outcome: 'picture', note: 'one "plank" & <more>' }],
       ['/quay/pier/sign', { role: 'heading-2', classes: ['big'] }],
@@ -57,7 +57,7 @@ describe('tags written into the SVG', () => {
     const reading = readBytes(new TextEncoder().encode(written), 'quay.svg');
     expect(namedTags(layersOf(reading.mockup))).toEqual(
       new Map([
-        // The slot is what the file said already.
+        // The file already had the slot.
         ['/quay/pier/deck', { outcome: 'picture', slot: 'old', note: "one 'plank' & <more>" }],
         ['/quay/pier/sign', { role: 'heading-2', classes: ['big'] }],
       ]),

@@ -22,8 +22,8 @@ const PRINT: Readonly<{
 const ORDER = Object.keys(PRINT) as (keyof typeof PRINT)[];
 
 /**
- * A tag as it stands between brackets, so that `readBrackets` gives it back. Regions are left out: what has them is no
- * SVG.
+ * A tag in bracket syntax, so that `readBrackets` gives it back. Regions are left out, since only flat
+ * pictures have them.
  */
 export function printBrackets(tag: Tag): string {
   const classes = (tag.classes ?? []).map((name) => `.${name}`).join('');

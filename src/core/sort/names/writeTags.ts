@@ -12,9 +12,9 @@ const ATTRIBUTE = 'data-tags';
 const EARLIER = new RegExp(`\\s${ATTRIBUTE}\\s*=\\s*(?:"[^"]*"|'[^']*')`);
 
 /**
- * The mockup's own SVG with the tags written into it, as `data-tags` on the elements of their layers: read again, it has
- * them. Nothing else of the file changes.
- * @param tags those that people set
+ * The mockup's own SVG with the tags written as `data-tags` on the elements of their layers, so that reading
+ * it again gives the same tags. Nothing else of the file changes.
+ * @param tags the tags of persons
  * @throws ReadError when the file is no usable SVG
  */
 export function writeTags(bytes: Uint8Array, name: string, book: FontBook, tags: Tags): string {
@@ -27,11 +27,11 @@ export function writeTags(bytes: Uint8Array, name: string, book: FontBook, tags:
     const node = elements.get(key);
     if (!node) return [];
     const earlier = node.attributes[ATTRIBUTE];
-    // What the file already says goes on to hold where nothing else was said.
+    // Tags already in the file stay where no other value is set.
     const text = printBrackets({ ...(earlier !== undefined && readBrackets(earlier)), ...tag });
     return text === '' ? [] : [{ end: node.tagEnd, text }];
   });
-  // An element that is shown several times has one place for the tags of all.
+  // An element that is shown several times holds the tags of all its copies.
   const byEnd = new Map(places.map((place) => [place.end, place.text]));
   const parts: string[] = [];
   let from = 0;

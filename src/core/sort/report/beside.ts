@@ -2,17 +2,18 @@ import type { Report } from '../../findings/finding';
 import type { Layer, LayerKey } from '../../mockup/layer';
 import type { Mockup } from '../../mockup/mockup';
 
-/** Says which layers of a sheet are on none of its screens: each outermost one. */
+/** Reports the outermost layers of a sheet that are on none of its screens. */
 export function reportBeside(sheet: Mockup, settled: Mockup, report: Report): void {
   if (settled.screens.every(({ found }) => found === 'whole')) return;
   const screens = new Set(settled.screens.map(({ key }) => key));
-  for (const { root } of sheet.screens) for (const layer of root.layers) sayBeside(layer, screens, report);
+  for (const { root } of sheet.screens)
+    for (const layer of root.layers) reportOutermost(layer, screens, report);
 }
 
-function sayBeside(layer: Layer, screens: ReadonlySet<LayerKey>, report: Report): void {
+function reportOutermost(layer: Layer, screens: ReadonlySet<LayerKey>, report: Report): void {
   if (screens.has(layer.key)) return;
   if (layer.kind === 'group' && holds(layer, screens))
-    for (const child of layer.layers) sayBeside(child, screens, report);
+    for (const child of layer.layers) reportOutermost(child, screens, report);
   else report('beside-screens', layer.key);
 }
 

@@ -8,7 +8,7 @@ import { isUpright, meanScale } from '../../mockup/matrix';
 import type { Mockup, Screen } from '../../mockup/mockup';
 import type { Decisions } from '../decision';
 
-/** Layers that the screen cuts off keep their true sizes; that they do is said of the outermost ones. */
+/** Reports the outermost layers that extend past the screen's edge. They keep their true sizes. */
 export function reportPastEdge(
   mockup: Mockup,
   measures: ReadonlyMap<string, Measures>,
@@ -17,13 +17,13 @@ export function reportPastEdge(
 ): void {
   for (const screen of mockup.screens) {
     const measured = measures.get(screen.key);
-    // Samples are commonly drawn beside the screen, since they are not on the page.
+    // Samples are often drawn beside the screen.
     const onPage = screen.root.layers.filter(({ key }) => decisions.get(key)?.outcome !== 'sample');
     if (measured) for (const layer of onPage) pastEdge(layer, screen, measured, 2, report);
   }
 }
 
-/** Looks through groups `depth` levels down: what is in them reaches out with them. */
+/** Descends `depth` levels of groups: their content extends past the edge with them. */
 function pastEdge(layer: Layer, screen: Screen, measured: Measures, depth: number, report: Report): void {
   const painted = measured.get(layer.key)?.painted;
   if (!painted) return;
@@ -35,10 +35,13 @@ function pastEdge(layer: Layer, screen: Screen, measured: Measures, depth: numbe
   if (by >= 1) report('past-edge', layer.key, { by: Math.round(by) });
 }
 
-/** How far an edge may lie beside a whole px and still look sharp. */
+/** Px by which an edge may be off a whole px and still look sharp. */
 const SHARP = 0.02;
 
-/** Straight edges of boxes, rules and bitmaps that lie between two px look fuzzy at 1x; texts are left alone. */
+/**
+ * Reports straight edges of boxes, rules and bitmaps between two px, which look fuzzy at 1x. Texts are left
+ * out.
+ */
 export function reportHalfPixels(
   mockup: Mockup,
   measures: ReadonlyMap<string, Measures>,
@@ -64,7 +67,9 @@ function halfPixels(layer: Layer, measured: Measures, report: Report): void {
   if (off > SHARP) report('half-pixel', layer.key, { by: Math.round(off * 100) / 100 });
 }
 
-/** The box whose edges are to be seen sharp, px of the screen; null for round, turned and free layers. */
+/**
+ * The box whose edges should be sharp, px of the screen; null for round, transformed and free-form layers.
+ */
 function sharpEdges(layer: Layer, key: LayerKey, measured: Measures): Box | null {
   const matrix = measured.get(key)?.matrix;
   if (!matrix || !isUpright(matrix)) return null;

@@ -9,7 +9,7 @@ import type { FaceSource } from '../../mockup/type';
 import { layersOf, walk } from '../../mockup/walk';
 import { decide } from '../decide';
 import { findScreens, type ScreenCandidate } from '../screens/findScreens';
-import { settleMockup } from '../settle';
+import { applyStructuralTags } from '../structuralTags';
 import type { Tags } from '../tag';
 import { reportBeside } from './beside';
 import { reportHalfPixels, reportPastEdge } from './geometry';
@@ -22,24 +22,24 @@ export interface ReportedScreen {
   readonly layers: number;
 }
 
-/** A family that the mockup asks for, and what Orden sets it in. */
+/** A family that the mockup asks for, and the family that Orden uses. */
 export interface ReportedFont {
   readonly family: string;
-  /** `present`: the family itself; `replaced`: another stands in; `missing`: no file here, its metrics are known at best. */
+  /** `present`: the family itself; `replaced`: another family; `missing`: no file here, metrics at best. */
   readonly state: 'present' | 'replaced' | 'missing';
   readonly face: string;
   readonly source: FaceSource;
   readonly texts: number;
-  /** A text that is set in it. */
+  /** A text in this family. */
   readonly layer: LayerKey;
 }
 
-/** What was found at reading. */
+/** The report on a mockup. */
 export interface ReadingReport {
   readonly screens: readonly ReportedScreen[];
   readonly candidates: readonly ScreenCandidate[];
   readonly kinds: Readonly<Record<Layer['kind'], number>>;
-  /** Bitmaps that are marked as pictures without anyone having to. */
+  /** Bitmaps that became pictures without a tag. */
   readonly bitmapPictures: number;
   readonly patterns: number;
   readonly instances: number;
@@ -48,13 +48,13 @@ export interface ReadingReport {
   readonly findings: readonly Finding[];
   /** The sheet that everything is drawn on, px. */
   readonly sheet: { readonly width: number; readonly height: number };
-  /** Where on the sheet the layers are that a finding is about, px. */
+  /** The boxes of the layers that findings name, px on the sheet. */
   readonly places: Readonly<Record<LayerKey, Box>>;
 }
 
-/** Counts and findings of a mockup as its tags arrange it. `found`: what its reader said. */
+/** Counts and findings of a mockup with its tags. `found`: the reader's findings. */
 export function readingReport(read: Mockup, found: readonly Finding[], tags: Tags): ReadingReport {
-  const mockup = settleMockup(read, tags);
+  const mockup = applyStructuralTags(read, tags);
   const measures = measureMockup(mockup);
   const decisions = decide(mockup, measures, tags);
   const { findings, report } = findingList();
@@ -105,7 +105,7 @@ export function readingReport(read: Mockup, found: readonly Finding[], tags: Tag
   };
 }
 
-/** The boxes of the wanted layers on the sheet; what paints nothing has none. */
+/** The boxes of the given layers on the sheet; layers without a painted box have none. */
 function placesOf(
   mockup: Mockup,
   measures: ReadonlyMap<string, Measures>,
@@ -120,7 +120,7 @@ function placesOf(
   return places;
 }
 
-/** The layers of a screen by their own names, texts left out: they are told apart by what they say. */
+/** The layers of a screen by their own names, without texts. */
 function namesOf(root: Layer): ReadonlyMap<string, readonly LayerKey[]> {
   const names = new Map<string, LayerKey[]>();
   for (const layer of walk(root)) {
@@ -157,7 +157,7 @@ function fontsOf(mockup: Mockup): ReportedFont[] {
 
 const GENERIC = /^(serif|sans-serif|monospace|cursive|fantasy|system-ui|ui-[\w-]+|-apple-system|no family)$/i;
 
-/** A generic name is whatever it means here. */
-function isSame(wished: string, face: string): boolean {
-  return GENERIC.test(wished) || wished.toLowerCase() === face.toLowerCase();
+/** A generic family is present as whatever it means here. */
+function isSame(requested: string, face: string): boolean {
+  return GENERIC.test(requested) || requested.toLowerCase() === face.toLowerCase();
 }

@@ -2,7 +2,7 @@ import type { Report } from '../../findings/finding';
 import type { Decisions } from '../decision';
 import type { Tags } from '../tag';
 
-/** Says which layers were called a state of something that is not there. */
+/** Reports layers named as a state of a layer that does not exist. */
 export function reportStates(decisions: Decisions, tags: Tags, report: Report): void {
   for (const [key, { state }] of tags) {
     if (state !== undefined && state !== 'none' && decisions.get(key)?.state === null)

@@ -13,16 +13,16 @@ import type { RoleRule } from './roleRule';
 const LOWEST = 26;
 const HIGHEST = 64;
 const NARROWEST = 120;
-/** The share of a field's width that a placeholder leaves free after it at least. */
+/** The smallest share of a field's width that a placeholder leaves free. */
 const FREE = 0.3;
 /** Px between the field's edge and its text, or an icon before it. */
 const FARTHEST_START = 56;
-const LETTERS = 48;
+const MOST_LETTERS = 48;
 
-/** Words for what has the form of a field and is none. */
+/** Names of layers that look like fields and are none. */
 const NO_FIELDS: ReadonlySet<string> = new Set(['th', 'td', 'cell']);
 
-/** A bright box with faint words at its start and room after them is a field that waits for something. */
+/** A bright box with faint words at its start and space after them is an empty field. */
 export const byForm: RoleRule = (layer, outcome, facts) => {
   if (outcome !== 'element' || layer.kind !== 'group' || isCalled(layer, NO_FIELDS)) return null;
   const texts = walk(layer).filter((part): part is TextLayer => part.kind === 'text' && part.visible);
@@ -33,7 +33,7 @@ export const byForm: RoleRule = (layer, outcome, facts) => {
   );
   if (!words || texts.length > 1 || !box || facts.contents(layer).bitmaps > 0) return null;
   const text = measureOf(facts, words.key).painted;
-  if (!text || words.lines.length > 1 || wordsOf(words).length > LETTERS || !isFaint(words)) return null;
+  if (!text || words.lines.length > 1 || wordsOf(words).length > MOST_LETTERS || !isFaint(words)) return null;
   const start = text.x - box.x;
   const free = box.x + box.width - (text.x + text.width);
   const waits = start > 0 && start <= FARTHEST_START && free >= FREE * box.width && free > start * 2;
@@ -58,7 +58,7 @@ function isBright({ fill, stroke }: ShapeLayer): boolean {
   return fill === null && stroke !== null;
 }
 
-/** Placeholders are neither as dark as what is written nor as bright as the ground. */
+/** Placeholders are neither as dark as text nor as bright as the background. */
 function isFaint({ lines }: TextLayer): boolean {
   const fill = lines[0]?.runs[0]?.fill;
   if (fill?.kind !== 'solid') return false;

@@ -1,9 +1,9 @@
 import type { RoleRule } from './roleRule';
 
-/** Common practice, no source: longer than a label. */
+/** Common practice, no source: texts with more letters are no labels. */
 const LABEL_LETTERS = 40;
 
-/** What the kind of layer suggests when nothing else does. */
+/** The role that the layer's kind suggests. */
 export const byKind: RoleRule = (layer, outcome) => {
   if (outcome === 'picture') return { role: 'picture', reason: 'it is a picture' };
   if (layer.kind !== 'text') return { role: 'box', reason: 'nothing says more' };

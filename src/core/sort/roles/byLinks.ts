@@ -8,18 +8,21 @@ import { byLook } from './byLook';
 import { namedRole } from './byName';
 import type { RoleRule } from './roleRule';
 
-/** Common practice, no source: so many short words in a row lead somewhere, each this long at most. */
+/**
+ * Common practice, no source: a navigation has at least this many short words, each with at most so many
+ * letters.
+ */
 const FEWEST = 3;
 const LETTERS = 24;
 
-/** Groups beside the words of a navigation that are something else: a logo, a button. */
-const OTHERS = 2;
-/** Boxes that a word may have: a ground, a line that marks the current one. */
-const MARKS = 2;
+/** The most groups in a navigation that are no words: a logo, a button. */
+const MOST_OTHERS = 2;
+/** The most boxes of a word: a background, an underline. */
+const MOST_BOXES = 2;
 
 /**
- * Short words in a row inside the page's header or footer or at its top, or links wherever they stand, are navigation;
- * so many inside of it are a list, and the words of both lead somewhere.
+ * Short words in a row inside the page's header or footer or at its top, or links anywhere, are navigation. A
+ * row of words inside a navigation is a list, and the words of both are links.
  */
 export const byLinks: RoleRule = (layer, outcome, facts, around) => {
   const { parent, elements } = around;
@@ -43,7 +46,7 @@ export const byLinks: RoleRule = (layer, outcome, facts, around) => {
     : null;
 };
 
-/** Common practice, no source: the first thing on a page, within so much of its height and px. */
+/** Common practice, no source: the top of a page, as a share of its height and in px. */
 const TOP_SHARE = 0.12;
 const TOP_PX = 130;
 
@@ -52,12 +55,12 @@ function isAtTop({ key }: GroupLayer, facts: Facts): boolean {
   return painted !== null && bottom(painted) <= Math.min(TOP_PX, TOP_SHARE * facts.screen.height);
 }
 
-/** The groups that are words, when nearly all of the group's own are. */
+/** The groups of words, when nearly all groups are words. */
 function wordsIn(group: GroupLayer): readonly Layer[] {
   const groups = group.layers.filter((part) => part.kind === 'group' && part.visible);
   const words = groups.filter(isWord);
   const plain = group.layers.every((part) => part.kind === 'group' || isBox(part));
-  return plain && groups.length - words.length <= OTHERS ? words : [];
+  return plain && groups.length - words.length <= MOST_OTHERS ? words : [];
 }
 
 function isRow(words: readonly Layer[], facts: Facts): boolean {
@@ -70,13 +73,17 @@ function isBeside(one: Box, other: Box): boolean {
   return other.y < bottom(one) && one.y < bottom(other);
 }
 
-/** A group of one short text, and boxes that mark it. */
+/** A group of one short text and boxes that highlight it. */
 function isWord(layer: Layer): boolean {
   const leaves = walk(layer).filter((part) => part.kind !== 'group');
   const [text, ...more] = leaves.filter((part) => part.kind === 'text');
   const others = leaves.filter((part) => part.kind !== 'text');
   return (
-    text !== undefined && more.length === 0 && isShort(text) && others.length <= MARKS && others.every(isBox)
+    text !== undefined &&
+    more.length === 0 &&
+    isShort(text) &&
+    others.length <= MOST_BOXES &&
+    others.every(isBox)
   );
 }
 

@@ -8,15 +8,15 @@ import { isCalled } from '../nameWords';
 import { px } from '../rules/rule';
 import type { RoleRule } from './roleRule';
 
-/** Common practice, no source: what a finger or a pointer can hit, px; lower boxes are badges. */
+/** Common practice, no source: the height of a target for a finger or pointer, px; lower boxes are badges. */
 const LOWEST = 30;
 const HIGHEST = 72;
 const WIDEST = 420;
-const LETTERS = 28;
-/** How far beside the middle of its box a caption may stand, of the width. */
+const MOST_LETTERS = 28;
+/** The share of its box's width by which a caption may be off centre. */
 const OFF_CENTRE = 0.12;
 
-/** Words for what has the form of a button and is none. */
+/** Names of layers that look like buttons and are none. */
 const NO_BUTTONS: ReadonlySet<string> = new Set([
   'avatar',
   'badge',
@@ -28,7 +28,7 @@ const NO_BUTTONS: ReadonlySet<string> = new Set([
   'cell',
 ]);
 
-/** A box as high as a button around a short caption in its middle, with an icon at most, is one. */
+/** A box of a button's height around a short centred caption, with at most an icon, is a button. */
 export const byLook: RoleRule = (layer, outcome, facts) => {
   if (outcome !== 'element' || layer.kind !== 'group' || isCalled(layer, NO_BUTTONS)) return null;
   const texts = walk(layer).filter(
@@ -41,9 +41,9 @@ export const byLook: RoleRule = (layer, outcome, facts) => {
   if (height < LOWEST || height > HIGHEST || width > WIDEST || width < height) return null;
   const said = caption.lines.flatMap((line) => line.runs.map((run) => run.text)).join('');
   const text = measureOf(facts, caption.key).painted;
-  if (!text || caption.lines.length > 1 || said.length > LETTERS || !/\p{L}/u.test(said)) return null;
+  if (!text || caption.lines.length > 1 || said.length > MOST_LETTERS || !/\p{L}/u.test(said)) return null;
   const off = Math.abs(text.x + text.width / 2 - (backdrop.x + width / 2)) / width;
-  // An icon pushes the caption aside.
+  // An icon moves the caption off centre.
   const { shapes, texts: all } = facts.contents(layer);
   const allowed = shapes > 1 || all > 1 ? OFF_CENTRE * 2 : OFF_CENTRE;
   return off <= allowed
@@ -51,7 +51,7 @@ export const byLook: RoleRule = (layer, outcome, facts) => {
     : null;
 };
 
-/** An icon that is drawn by a font: letters for private use (Unicode 15, §23.5). */
+/** An icon drawn by a font: private-use characters (Unicode 15, §23.5). */
 function isGlyph(text: TextLayer): boolean {
   return /^[\p{Co}\s]+$/u.test(wordsOf(text));
 }

@@ -1,6 +1,6 @@
 import type { GroupLayer, Layer } from '../../mockup/layer';
 import { splitName } from '../../mockup/layerName';
-import { rememberOf } from '../../mockup/remember';
+import { memoizeByObject } from '../../mockup/memoize';
 import { walk } from '../../mockup/walk';
 import { sizeOnScreen, type Facts } from '../facts';
 import { nameWords } from '../nameWords';
@@ -11,20 +11,23 @@ const WORDS: ReadonlyMap<string, Role> = new Map(
   ROLE_NAMES.flatMap((role) => (roleEntry(role).words ?? []).map((word) => [word, role] as const)),
 );
 
-/** Words for a part of a thing, which is not the thing: the body of a card is no card. */
-const PARTS: ReadonlySet<string> = new Set(
+/** Words for a part of a thing: the body of a card is no card. */
+const PART_WORDS: ReadonlySet<string> = new Set(
   'body subtitle meta inner outer wrapper wrap container holder row rows col column columns grid area block panel pane title titles heading headline caption label labels text texts icon icons image picture photo badge avatar addon cell td th count value state status toolbar tools group set side left right top bottom background backdrop shadow border'.split(
     ' ',
   ),
 );
 
-/** Words for what stands over something. */
+/** Words for headings. */
 const TITLES: ReadonlySet<string> = new Set(['title', 'heading', 'headline']);
 
-/** A group's name says it, by its last telling word: "main navigation" is navigation, "card body" is no card. */
+/**
+ * The role in a group's name, by its last meaningful word: "main navigation" is navigation, "card body" is no
+ * card.
+ */
 export const byName: RoleRule = (layer, outcome, facts, { parent }) => {
   if (outcome !== 'element' || layer.kind !== 'group' || layer.sourceName === null) return null;
-  const words = addedWords(layer);
+  const words = ownWords(layer);
   const plain = words.filter(isNoNumber);
   if (plain.length === 1 && plain[0] === 'a') return { role: 'link', reason: 'its name says "a"' };
   const heading = words.find((word) => /^h[1-6]$/.test(word));
@@ -33,24 +36,24 @@ export const byName: RoleRule = (layer, outcome, facts, { parent }) => {
   const word = tellingWord(words);
   if (word !== undefined && TITLES.has(word) && isOneTitle(layer)) return titleRole(layer, word, facts);
   const role = word === undefined ? undefined : WORDS.get(word);
-  // Navigation has words to choose from.
+  // A navigation has several words.
   if (role === 'navigation' && facts.contents(layer).texts < 2) return null;
-  // An item is one of a list, and a paragraph holds nothing but text.
+  // An item stands in a list, and a paragraph holds only text.
   if (!role || (role === 'item' && parent !== 'ul') || (role === 'paragraph' && !isOfTexts(layer)))
     return null;
   return { role, reason: `its name says "${word}"` };
 };
 
-/** The role that the name alone asks for. */
+/** The role that the name alone suggests. */
 export function namedRole(layer: Layer): Role | undefined {
-  return WORDS.get(tellingWord(addedWords(layer)) ?? '');
+  return WORDS.get(tellingWord(ownWords(layer)) ?? '');
 }
 
 /**
- * The words of a layer's name without those that it has from a group around: in `ticket` the layer `ticket foot` is a foot
- * and no ticket (common practice of naming, no source).
+ * The words of a layer's name that are not repeated from a group around: in `ticket` the layer `ticket foot`
+ * is a foot and no ticket (common practice of naming, no source).
  */
-const addedWords = rememberOf(({ key, sourceName }: Layer): readonly string[] => {
+const ownWords = memoizeByObject(({ key, sourceName }: Layer): readonly string[] => {
   const words = nameWords(splitName(sourceName ?? '').bare);
   if (words.length < 2) return words;
   const around = key
@@ -69,10 +72,10 @@ function isNoNumber(word: string): boolean {
 }
 
 function tellingWord(words: readonly string[]): string | undefined {
-  return words.findLast((word) => WORDS.has(word) || PARTS.has(word));
+  return words.findLast((word) => WORDS.has(word) || PART_WORDS.has(word));
 }
 
-/** A title has the level of its size, and is below all larger ones when it is no larger than the rest. */
+/** A heading has the level of its size; one no larger than the body is below all larger ones. */
 function titleRole(layer: GroupLayer, word: string, facts: Facts): RoleVerdict {
   const sizes = walk(layer).flatMap((text) =>
     text.kind === 'text' ? [sizeOnScreen(text, facts.measures)] : [],
@@ -82,7 +85,7 @@ function titleRole(layer: GroupLayer, word: string, facts: Facts): RoleVerdict {
   return { role: `heading-${level}` as Role, reason: `its name says "${word}"` };
 }
 
-/** What has a title among its parts is what stands over something, not the title of it. */
+/** A group with a heading among its parts is no heading itself. */
 function isOneTitle(group: Layer): boolean {
   const parts = walk(group).filter((layer) => layer !== group && layer.kind === 'group');
   return isOfTexts(group) && !parts.some((part) => nameWords(part.sourceName ?? '').some(isTitleWord));

@@ -1,5 +1,5 @@
 import type { RoleRule } from './roleRule';
 
-/** The page's furniture stands at its edges. */
+/** The role of furniture at the page's edges. */
 export const byPlace: RoleRule = (layer, outcome, { places }) =>
   outcome === 'element' ? (places.get(layer.key) ?? null) : null;

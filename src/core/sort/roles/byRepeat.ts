@@ -3,26 +3,29 @@ import type { Facts } from '../facts';
 import { namedRole } from './byName';
 import type { RoleRule } from './roleRule';
 
-/** So many like-built parts make a list. */
-const LIST = 3;
+/** The smallest number of like-built parts in a list. */
+const FEWEST_ITEMS = 3;
 
-/** A group of nothing but like-built parts with texts is a list, and the parts are its items. */
+/** A group of only like-built parts with texts is a list, and the parts are its items. */
 export const byRepeat: RoleRule = (layer, outcome, facts, { parent }) => {
   if (outcome !== 'element' || layer.kind !== 'group') return null;
   const repeat = facts.repeats.get(layer.key);
   if (repeat && parent === 'ul')
     return { role: 'item', reason: `one of ${repeat.count} parts that are built alike` };
   const items = itemsOf(layer, facts);
-  return items >= LIST ? { role: 'list', reason: `${items} parts that are built alike` } : null;
+  return items >= FEWEST_ITEMS ? { role: 'list', reason: `${items} parts that are built alike` } : null;
 };
 
-/** How many like-built parts a group has when it has nothing else but boxes behind and rules between them. */
+/**
+ * The number of like-built parts in a group without other content than backgrounds and separators; 0 for
+ * others.
+ */
 function itemsOf(group: GroupLayer, { repeats, contents }: Facts): number {
   const parts = group.layers.filter((layer) => layer.visible && layer.kind !== 'shape');
   const [first] = parts;
   const pattern = first && repeats.get(first.key)?.pattern;
   const alike = (layer: Layer) => repeats.get(layer.key)?.pattern === pattern && contents(layer).texts > 0;
-  // Texts alone are words beside each other; an item has more to it.
+  // Parts of a single text are words in a row; an item has more.
   // Cards in a row stay cards.
   const other = (layer: Layer) => !['item', 'link', undefined].includes(namedRole(layer));
   const more = (layer: Layer) => contents(layer).texts + contents(layer).shapes + contents(layer).bitmaps > 1;

@@ -1,7 +1,7 @@
 import { ROLES, type Role } from '../vocabulary';
 import type { RoleRule } from './roleRule';
 
-/** ARIA's names for roles that HTML calls otherwise (ARIA in HTML, §4). */
+/** ARIA roles whose HTML elements have other names (ARIA in HTML, §4). */
 const ARIA: Readonly<Record<string, Role>> = {
   button: 'button',
   link: 'link',
@@ -19,13 +19,13 @@ const ARIA: Readonly<Record<string, Role>> = {
   figure: 'figure',
 };
 
-/** The source says it: a link's address or an ARIA role. */
+/** The role in the source: a link's address or an ARIA role. */
 export const bySource: RoleRule = (layer, outcome, facts, { parent }) => {
   if (outcome !== 'element' || layer.kind === 'shape') return null;
   if (layer.hints.href !== undefined) return { role: 'link', reason: `links to ${layer.hints.href}` };
   const said = layer.hints.role;
   const role = said === undefined ? undefined : (ARIA[said] ?? (said in ROLES ? (said as Role) : undefined));
-  // An item is one of a list: that of a menu is one of its choices.
+  // An item stands in a list; an item of a menu is one of its choices.
   if (role === 'item' && parent !== 'ul') return null;
   return role && layer.kind === 'group' ? { role, reason: `the mockup gives it the role ${said}` } : null;
 };

@@ -3,7 +3,7 @@ import { px } from '../rules/rule';
 import type { Role } from '../vocabulary';
 import type { RoleRule } from './roleRule';
 
-/** A short text larger than the body is a heading, its level by the order of sizes on the screen. */
+/** A short text larger than the body is a heading; its level follows the order of sizes on the screen. */
 export const byTextSize: RoleRule = (layer, outcome, facts, { inFurniture }) => {
   if (outcome !== 'element' || layer.kind !== 'text' || inFurniture || !canTitle(layer)) return null;
   const size = sizeOnScreen(layer, facts.measures);

@@ -7,20 +7,20 @@ export interface RoleVerdict {
   readonly reason: string;
 }
 
-/** What is around the layer. */
-export interface RoleAround {
+/** The elements around a layer. */
+export interface RoleSurroundings {
   /** The element of the group around, `main` for none. */
   readonly parent: string;
   /** All elements around, outermost first. */
   readonly elements: readonly string[];
-  /** True inside what is the page's header, footer or navigation by its place. */
+  /** True inside the page's header, footer or navigation. */
   readonly inFurniture: boolean;
 }
 
-/** Guesses the semantic element of a layer; null when it does not know. */
+/** Proposes the semantic role of a layer; null when the rule does not apply. */
 export type RoleRule = (
   layer: Layer,
   outcome: Outcome,
   facts: Facts,
-  around: RoleAround,
+  around: RoleSurroundings,
 ) => RoleVerdict | null;

@@ -9,7 +9,7 @@ import { byTextSize } from './byTextSize';
 import { byKind } from './byKind';
 import type { RoleRule } from './roleRule';
 
-/** The role rules in the order in which they are asked; the last one always answers. */
+/** The role rules in order; the last one always answers. */
 export const ROLE_RULES: readonly RoleRule[] = [
   bySource,
   byName,

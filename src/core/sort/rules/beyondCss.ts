@@ -1,12 +1,12 @@
-import { unsayable } from '../../look/sayable';
+import { cssLimitation } from '../../look/cssSupport';
 import { measureOf } from '../facts';
 import type { Rule } from './rule';
 
-/** What CSS cannot say is a picture, with the property that is to blame. */
+/** A layer that CSS cannot draw exactly is a picture; the reason names the property. */
 export const beyondCss: Rule = {
   name: 'beyond-css',
   judge(layer, facts) {
-    const why = unsayable(layer, measureOf(facts, layer.key).matrix);
+    const why = cssLimitation(layer, measureOf(facts, layer.key).matrix);
     return why === null ? null : { outcome: 'picture', reason: `vector picture: ${why}` };
   },
 };

@@ -2,7 +2,7 @@ import { formName } from '../../look/formName';
 import type { ShapeLayer } from '../../mockup/layer';
 import type { Rule } from './rule';
 
-/** Boxes, rules, circles and borders are what CSS says exactly. */
+/** Boxes, rules, circles and borders that CSS draws exactly are elements. */
 export const box: Rule = {
   name: 'box',
   judge(layer) {

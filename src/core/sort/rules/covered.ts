@@ -1,7 +1,7 @@
 import { layerTitle } from '../../look/layerTitle';
 import type { Rule } from './rule';
 
-/** What lies wholly under an opaque box is not seen. */
+/** A layer completely under an opaque box is aside. */
 export const covered: Rule = {
   name: 'covered',
   judge(layer, facts) {

@@ -3,7 +3,7 @@ import { walk } from '../../mockup/walk';
 import { measureOf, type Facts } from '../facts';
 import type { Rule } from './rule';
 
-/** What is left are groups: containers of the page. */
+/** All remaining groups are containers of the page. */
 export const group: Rule = {
   name: 'group',
   judge(layer, facts) {
@@ -17,7 +17,7 @@ export const group: Rule = {
   },
 };
 
-/** The share of the group's box that its bitmaps cover, overlaps counted twice, 0–1. */
+/** The share of the group's box covered by its bitmaps, overlaps counted twice, 0–1. */
 function photoShare(group: GroupLayer, facts: Facts): number {
   if (facts.contents(group).bitmaps === 0) return 0;
   const whole = areaOf(group.key, facts);

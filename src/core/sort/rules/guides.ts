@@ -5,7 +5,7 @@ import { nameWords } from '../nameWords';
 import { measureOf } from '../facts';
 import type { Rule } from './rule';
 
-/** Common practice, no source: how people name what they only draw by. */
+/** Common practice, no source: names of drawing aids. */
 const NAMES: ReadonlySet<string> = new Set([
   'guide',
   'guides',
@@ -18,17 +18,18 @@ const NAMES: ReadonlySet<string> = new Set([
   'annotations',
   'measurements',
 ]);
-/** So many like lines or columns over the whole screen are a grid to draw by. */
-const LINES = 6;
+/** This many like lines or columns over the whole screen are a layout grid. */
+const FEWEST_LINES = 6;
 const SPAN = 0.9;
 
-/** A layer that is named as a help for drawing, or a grid over the whole screen, is not on the page. */
+/** A layer named as a drawing aid, or a layout grid over the whole screen, is aside. */
 export const guides: Rule = {
   name: 'guides',
   judge(layer, facts) {
     const word = nameWords(splitName(layer.sourceName ?? '').bare).find((candidate) => NAMES.has(candidate));
     if (word !== undefined) return { outcome: 'aside', reason: `aside: its name says "${word}"` };
-    if (layer.kind !== 'group' || layer.layers.length < LINES || !layer.layers.every(isLine)) return null;
+    if (layer.kind !== 'group' || layer.layers.length < FEWEST_LINES || !layer.layers.every(isLine))
+      return null;
     const { painted } = measureOf(facts, layer.key);
     const { width, height } = facts.screen;
     const whole = painted && painted.width >= SPAN * width && painted.height >= SPAN * height;
@@ -48,7 +49,7 @@ function isLine(layer: GroupLayer['layers'][number]): boolean {
   return form.kind === 'rule' || Math.max(width, height) >= 8 * Math.min(width, height);
 }
 
-/** Grids to draw by let the drawing through. */
+/** Layout grids are translucent. */
 function isFaint(group: GroupLayer): boolean {
   const clear = group.layers.filter((layer) => {
     if (layer.kind !== 'shape') return false;

@@ -7,7 +7,9 @@ import { px, type Rule } from './rule';
 /** Common practice, no source: icons and small logos are drawn within about this many px. */
 const ICON_SIDE = 128;
 
-/** A group of shapes alone, mostly free ones, is one drawing: an icon when it is small, an illustration else. */
+/**
+ * A group of only shapes, most of them free-form, is one drawing: an icon when small, else an illustration.
+ */
 export const icon: Rule = {
   name: 'icon',
   judge(layer, facts) {

@@ -4,11 +4,11 @@ import type { Outcome } from '../vocabulary';
 
 export interface Verdict {
   readonly outcome: Outcome;
-  /** In plain words, with the measured facts behind it. */
+  /** The reason in plain words, with the measured facts. */
   readonly reason: string;
 }
 
-/** One automatic rule: gives a verdict on the layers that it knows, null on all others. */
+/** One automatic rule: a verdict on the layers that it applies to, null on all others. */
 export interface Rule {
   readonly name: string;
   readonly judge: (layer: Layer, facts: Facts) => Verdict | null;

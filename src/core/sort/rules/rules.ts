@@ -10,7 +10,7 @@ import { state } from './state';
 import { text } from './text';
 import { unseen } from './unseen';
 
-/** The automatic rules in the order in which they are asked; the first verdict counts. */
+/** The automatic rules in order; the first verdict counts. */
 export const RULES: readonly Rule[] = [
   state,
   unseen,

@@ -1,7 +1,7 @@
 import { layerTitle } from '../../look/layerTitle';
 import type { Rule } from './rule';
 
-/** A version of another layer is not on the page beside it. */
+/** A state version of another layer is not on the page beside it. */
 export const state: Rule = {
   name: 'state',
   judge(layer, facts) {

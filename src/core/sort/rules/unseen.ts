@@ -3,7 +3,7 @@ import { intersection, type Box } from '../../mockup/box';
 import { measureOf } from '../facts';
 import type { Rule } from './rule';
 
-/** Hidden, empty and off-screen layers are nothing. */
+/** Hidden, empty and off-screen layers are aside. */
 export const unseen: Rule = {
   name: 'unseen',
   judge(layer, facts) {

@@ -7,14 +7,14 @@ import type { Mockup, Screen } from '../../mockup/mockup';
 import { outlineBox } from '../../mockup/outline';
 import type { Tags } from '../tag';
 
-/** A group of a sheet that is, or could be, a screen of its own. */
+/** A group of a sheet that is, or could be, a screen. */
 export interface ScreenCandidate {
   readonly layer: LayerKey;
   readonly name: string;
   /** Its place on the sheet, px. */
   readonly box: Box;
   readonly isScreen: boolean;
-  /** Who says so: a person or a name, or the sizes and places of all candidates. */
+  /** Whether a person or a name decided; else the sizes and places of all candidates did. */
   readonly said: boolean;
 }
 
@@ -29,9 +29,9 @@ const MOST = 400;
 const SCREEN_NAME = /\b(screen|page|view|artboard|mobile|desktop|tablet|phone)\b/i;
 
 /**
- * The groups of a sheet that may be screens, each with the verdict. They are screens when several of them lie side by
- * side without overlapping, have the size of a screen, and little else is drawn beside them; what a person or a name
- * says counts for more.
+ * The groups of a sheet that may be screens, each with the verdict. They are screens when several lie side by
+ * side without overlap, have the size of a screen, and little else is drawn beside them. A tag or name takes
+ * precedence.
  */
 export function findScreens(mockup: Mockup, tags: Tags): readonly ScreenCandidate[] {
   const [sheet] = mockup.screens;
@@ -44,7 +44,7 @@ export function findScreens(mockup: Mockup, tags: Tags): readonly ScreenCandidat
   });
   const large = framed.filter(({ box }) => Math.min(box.width, box.height) >= SHORTEST);
   const boxes = large.map(({ box }) => box);
-  // A sheet of so many is a pattern, not a set of screens; comparing each with each would take its square in time.
+  // A sheet with more groups is a pattern; comparing each pair would take quadratic time.
   const likely =
     large.length > MOST ? [] : large.filter(({ layer, box }) => isScreenSized(layer, box, boxes));
   const automatic = areScreens(
@@ -65,7 +65,10 @@ export function findScreens(mockup: Mockup, tags: Tags): readonly ScreenCandidat
   });
 }
 
-/** The sheet's groups; wrappers around all of them, as drawing programs write one for each of their own layers, are opened. */
+/**
+ * The sheet's groups. Wrappers around all of them, as drawing programs write for their own layers, are
+ * opened.
+ */
 function topLayers(sheet: Screen): readonly Layer[] {
   let layers = sheet.root.layers;
   for (;;) {
@@ -85,7 +88,7 @@ function isPlain({ clip, mask, effects, opacity, blend }: GroupLayer): boolean {
   return clip === null && mask === null && effects.length === 0 && opacity === 1 && blend === 'normal';
 }
 
-/** The box that a screen's group has: its clip, else a backdrop that holds all that is painted. */
+/** The box of a screen's group: its clip, else a backdrop that contains everything painted. */
 function frameOf(group: GroupLayer, measures: Measures): Box | null {
   const measure = measures.get(group.key);
   const painted = measure?.painted;
@@ -95,7 +98,7 @@ function frameOf(group: GroupLayer, measures: Measures): Box | null {
     if (cut) return transformBox(measure.matrix, cut);
   }
   const [lowest] = group.layers;
-  // A screen is often wrapped once more, and then the inner group has the clip or the backdrop.
+  // A screen is often wrapped once more; then the inner group has the clip or the backdrop.
   if (group.layers.length === 1 && lowest?.kind === 'group') return frameOf(lowest, measures);
   if (lowest?.kind === 'group' && lowest.clip?.kind === 'outline') return null;
   if (lowest?.kind !== 'shape' || !lowest.fill) return null;
@@ -112,7 +115,7 @@ function isScreenSized({ sourceName }: GroupLayer, { width, height }: Box, all: 
   return known || (twins && width >= 320 && height >= 400) || SCREEN_NAME.test(sourceName ?? '');
 }
 
-/** True when the boxes lie side by side and what is beside them is titles and notes at most. */
+/** True when the boxes lie side by side and only titles and notes stand beside them. */
 function areScreens(
   boxes: readonly Box[],
   top: readonly Layer[],

@@ -6,13 +6,15 @@ import { hasRadii, outlineBox } from '../../mockup/outline';
 import type { Tags } from '../tag';
 import { findScreens, type ScreenCandidate } from './findScreens';
 
-/** The mockup with every screen of its sheet apart; one without several screens stays as it is. */
+/**
+ * The mockup with each screen of its sheet as a screen of its own. A mockup with one screen stays unchanged.
+ */
 export function splitScreens(mockup: Mockup, tags: Tags): Mockup {
   const [sheet] = mockup.screens;
   const chosen = findScreens(mockup, tags).filter(({ isScreen }) => isScreen);
   if (!sheet || chosen.length === 0) return mockup;
   const placed = new Map<LayerKey, { group: GroupLayer; around: Matrix }>();
-  gather(sheet.root, IDENTITY, new Set(chosen.map(({ layer }) => layer)), placed);
+  collect(sheet.root, IDENTITY, new Set(chosen.map(({ layer }) => layer)), placed);
   const screens = chosen.flatMap((candidate) => {
     const found = placed.get(candidate.layer);
     return found ? [screenOf(candidate, found.group, found.around)] : [];
@@ -20,7 +22,7 @@ export function splitScreens(mockup: Mockup, tags: Tags): Mockup {
   return { ...mockup, screens };
 }
 
-function gather(
+function collect(
   group: GroupLayer,
   around: Matrix,
   wanted: ReadonlySet<LayerKey>,
@@ -30,7 +32,7 @@ function gather(
   for (const layer of group.layers) {
     if (layer.kind !== 'group') continue;
     if (wanted.has(layer.key)) into.set(layer.key, { group: layer, around: own });
-    else gather(layer, own, wanted, into);
+    else collect(layer, own, wanted, into);
   }
 }
 
@@ -38,7 +40,7 @@ function screenOf({ name, box, said }: ScreenCandidate, group: GroupLayer, aroun
   const own = multiply(around, group.transform);
   const cut = group.clip?.kind === 'outline' ? group.clip.outline : null;
   const cutBox = cut && outlineBox(cut);
-  // The screen cuts its content off by itself.
+  // The screen clips its content by itself.
   const isEdge =
     cut?.kind === 'rect' && !hasRadii(cut.radii) && cutBox && sameBox(transformBox(own, cutBox), box);
   const root: GroupLayer = {

@@ -5,13 +5,16 @@ import type { Queryable } from '../pool';
 const INSERT = 'insert into blobs (digest, bytes) values ($1, $2) on conflict (digest) do nothing';
 const SELECT = 'select bytes from blobs where digest = $1';
 
-/** Blobs never change, and what was just written is asked for next: a picture of megabytes takes the database a tenth of a second. */
+/**
+ * Blobs never change, and a new one is read next: a picture of megabytes takes the database a tenth of a
+ * second.
+ */
 const recent = new LRUCache<string, Uint8Array>({
   maxSize: 64 * 1024 * 1024,
   sizeCalculation: (bytes) => Math.max(1, bytes.length),
 });
 
-/** Keeps the bytes once and gives their digest. */
+/** Stores the bytes once and gives their digest. */
 export async function putBlob(db: Queryable, bytes: Uint8Array): Promise<string> {
   const digest = digestOf(bytes);
   await db.query(INSERT, [digest, Buffer.from(bytes)]);

@@ -62,19 +62,19 @@ export async function newestBuilds(
   return rows;
 }
 
-/** False when the build was cancelled before it began. */
+/** False when the build was cancelled before it started. */
 export async function startBuild(db: Queryable, id: string): Promise<boolean> {
   const { rowCount } = await db.query(START, [id]);
   return rowCount === 1;
 }
 
-/** Notes how far the build is; false when it was cancelled meanwhile. */
+/** Records the progress of the build; false when it was cancelled meanwhile. */
 export async function noteProgress(db: Queryable, id: string, done: number, total: number): Promise<boolean> {
   const { rowCount } = await db.query(PROGRESS, [id, done, total]);
   return rowCount === 1;
 }
 
-/** False when the build was cancelled meanwhile: then nothing of it is to be kept. */
+/** False when the build was cancelled meanwhile: then none of its files are kept. */
 export async function finishBuild(db: Queryable, id: string, result: BuildResult): Promise<boolean> {
   const { rowCount } = await db.query(FINISH, [id, JSON.stringify(result)]);
   return rowCount === 1;

@@ -9,7 +9,7 @@ export interface EditRow {
   readonly about: string | null;
 }
 
-/** The window that an edit came from, and the name that its person goes by. */
+/** The window of an edit, and the name of its person. */
 export interface Editor {
   readonly id: string;
   readonly name: string;
@@ -53,13 +53,13 @@ export interface LaterEditRow {
   readonly editor_name: string;
 }
 
-/** All edits of a mockup in order, without what they changed. */
+/** All edits of a mockup in order, without their changes. */
 export async function editTrail(db: Queryable, mockupId: string): Promise<readonly EditRow[]> {
   const { rows } = await db.query<EditRow>(TRAIL, [mockupId]);
   return rows;
 }
 
-/** The edits that came after the one with that id, the oldest first, 500 at most. */
+/** The edits after the one with that id, the oldest first, 500 at most. */
 export async function editsAfter(
   db: Queryable,
   mockupId: string,

@@ -20,7 +20,7 @@ export async function putFont(db: Queryable, font: FontRow): Promise<void> {
   await db.query(PUT, [font.digest, font.file_name, font.family, font.weight, font.italic]);
 }
 
-/** Every font that people added, with its file's bytes. */
+/** Every added font with its file's bytes. */
 export async function addedFonts(db: Queryable): Promise<readonly GivenFont[]> {
   const { rows } = await db.query<FontRow & { readonly bytes: Buffer }>(SELECT);
   return rows.map(({ digest, family, weight, italic, bytes }) => ({

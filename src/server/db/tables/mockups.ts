@@ -26,7 +26,7 @@ export async function getMockup(db: Queryable, id: string): Promise<MockupRow | 
   return rows[0] ?? null;
 }
 
-/** Holds the mockup until the transaction ends, so that edits follow one another. False when it is gone. */
+/** Locks the mockup until the transaction ends, so that edits are serialised. False when it is gone. */
 export async function lockMockup(db: Queryable, id: string): Promise<boolean> {
   const { rows } = await db.query(LOCK, [id]);
   return rows.length > 0;

@@ -6,7 +6,7 @@ export interface ShelfRow {
   readonly name: string;
   readonly file_name: string;
   readonly layer_count: number;
-  /** The digest of its picture, which names the reading. */
+  /** The digest of its picture, which identifies the reading. */
   readonly picture: string;
   readonly revision: number;
   readonly tagged: number;

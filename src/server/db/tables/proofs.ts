@@ -21,7 +21,7 @@ const INSERT_PICTURE = `
 const PICTURE = `
   select b.bytes from proof_pictures p join blobs b on b.digest = p.digest where p.build_id = $1 and p.path = $2`;
 
-/** Notes that a proof is wanted; one that failed is wanted again. */
+/** Requests a proof; one that failed is requested again. */
 export async function orderProof(db: Queryable, buildId: string): Promise<void> {
   await db.query(ORDER, [buildId]);
 }
@@ -31,7 +31,7 @@ export async function getProof(db: Queryable, buildId: string): Promise<ProofRow
   return rows[0] ?? null;
 }
 
-/** False when the proof is there already. */
+/** False when the proof exists already. */
 export async function startProof(db: Queryable, buildId: string): Promise<boolean> {
   const { rowCount } = await db.query(START, [buildId]);
   return rowCount === 1;

@@ -24,7 +24,7 @@ const SELECT = `
   select id, file_name, source_digest, picture_digest, tree, findings, layer_count, assets
     from readings where id = $1`;
 const REMOVE = 'delete from readings where id = $1';
-/** Readings that nobody put on the shelf, and those of an earlier Orden. */
+/** Removes readings that were never put on the shelf, and those with an outdated tree. */
 const REMOVE_OLD = `delete from readings where created_at < now() - interval '1 day' or tree_version <> $1`;
 
 export async function putReading(db: Queryable, row: ReadingRow): Promise<void> {

@@ -23,7 +23,7 @@ export interface RevisionRow {
   readonly layer_count: number;
 }
 
-/** A revision whose tree is text, as it is kept. */
+/** A revision whose tree is text, as stored. */
 export interface RevisionTextRow extends Pick<
   RevisionRow,
   'id' | 'number' | 'file_name' | 'picture_digest' | 'findings'
@@ -84,7 +84,7 @@ export async function newestRevision(db: Queryable, mockupId: string): Promise<R
   return rows[0] ?? null;
 }
 
-/** The newest revision with its tree as it is kept, not parsed. */
+/** The newest revision with its tree as stored text. */
 export async function newestRevisionText(db: Queryable, mockupId: string): Promise<RevisionTextRow | null> {
   const { rows } = await db.query<RevisionTextRow>(NEWEST_TEXT, [mockupId]);
   return rows[0] ?? null;
@@ -95,7 +95,7 @@ export async function getRevision(db: Queryable, id: string): Promise<RevisionRo
   return rows[0] ?? null;
 }
 
-/** Which reading of a mockup is the newest, without its tree. */
+/** The newest revision without its tree. */
 export async function newestPicture(
   db: Queryable,
   mockupId: string,
@@ -119,13 +119,13 @@ export interface OutdatedRow {
   readonly source_digest: string;
 }
 
-/** The revisions whose tree has another shape than the readers give now. */
+/** The revisions whose tree has an outdated shape. */
 export async function outdatedRevisions(db: Queryable): Promise<readonly OutdatedRow[]> {
   const { rows } = await db.query<OutdatedRow>(OUTDATED, [TREE_VERSION]);
   return rows;
 }
 
-/** Puts a new reading in the place of an outdated one; its assets are to be inserted anew. */
+/** Replaces an outdated reading; its assets must be inserted again. */
 export async function renewRevision(
   db: Queryable,
   id: string,

@@ -12,7 +12,7 @@ export async function removeView(db: Queryable, mockupId: string, query: string)
   await db.query(REMOVE, [mockupId, query]);
 }
 
-/** The kept queries of a mockup, the oldest first. */
+/** The saved queries of a mockup, the oldest first. */
 export async function keptViews(db: Queryable, mockupId: string): Promise<readonly string[]> {
   const { rows } = await db.query<{ query: string }>(SELECT, [mockupId]);
   return rows.map(({ query }) => query);

@@ -4,7 +4,7 @@ import { useEffect, useState, type ComponentProps } from 'react';
 import { BLEED } from '../../../core/pictures/drawings';
 import { ScreenPicture } from '../../shared/ScreenPicture';
 import { useSort } from '../SortContext';
-import { wornChoices, type Shown, type Worn } from '../store';
+import { appearanceChoices, type Shown, type Appearance } from '../store';
 import { PagePicture } from './PagePicture';
 import { Readout } from './Readout';
 import { ScreenChoice } from './ScreenChoice';
@@ -19,7 +19,7 @@ const SHOWN: readonly { readonly value: Shown; readonly label: string }[] = [
   { value: 'layers', label: 'The chosen alone' },
 ];
 
-/** The mockup beside the worksheet: what is pointed at or chosen here lights up there, and the other way round. */
+/** The mockup beside the worksheet: hover and selection are linked both ways. */
 export function MockupView() {
   const screens = useSort((state) => state.mockup.screens);
   const screen = useSort((state) => state.screen);
@@ -84,26 +84,26 @@ export function MockupView() {
   );
 }
 
-/** The page that the tags give; nothing until it is made. */
+/** The live page; nothing until it is built. */
 function LivePage(props: ComponentProps<typeof PagePicture>) {
-  const isMade = useSort((state) => state.given.page !== null);
+  const isMade = useSort((state) => state.code.page !== null);
   return isMade && <PagePicture {...props} />;
 }
 
-/** The looks that the mockup is shown in, where it has samples. */
+/** The choice of looks, for a mockup with samples. */
 function ThemeChoice() {
-  const themes = useSort((state) => state.settled?.themes ?? null);
-  const worn = useSort((state) => state.worn);
-  const dressIn = useSort((state) => state.dressIn);
+  const themes = useSort((state) => state.result?.themes ?? null);
+  const appearance = useSort((state) => state.appearance);
+  const setAppearance = useSort((state) => state.setAppearance);
   if (!themes) return null;
   return (
     <NativeSelect
-      value={worn}
-      onChange={(event) => dressIn(event.target.value as Worn)}
+      value={appearance}
+      onChange={(event) => setAppearance(event.target.value as Appearance)}
       inputProps={{ 'aria-label': 'Looks of the mockup' }}
       sx={{ fontSize: 12 }}
     >
-      {wornChoices(themes).map((choice) => (
+      {appearanceChoices(themes).map((choice) => (
         <option key={choice} value={choice}>
           {choice === 'drawn' ? 'As drawn' : choice === 'all' ? 'As its samples' : `Theme ${choice.slice(1)}`}
         </option>
@@ -132,11 +132,11 @@ function ZoomButton({ label, text, onClick }: ZoomButtonProps) {
   );
 }
 
-/** Ms after which the picture is asked for, whatever else goes on. */
+/** Ms after which the picture is requested in any case. */
 const LONGEST = 1500;
 
-/** False until the worksheet stands: drawing thousands of shapes would keep its rows waiting. */
-function useIsFree(): boolean {
+/** False until the worksheet is rendered: drawing thousands of shapes would delay its rows. */
+function useIsIdle(): boolean {
   const [isFree, setFree] = useState(false);
   useEffect(() => {
     const id = requestIdleCallback(() => setFree(true), { timeout: LONGEST });
@@ -145,21 +145,22 @@ function useIsFree(): boolean {
   return isFree;
 }
 
-/** The screen as it was read, or a drawing of some of it. */
+/** The screen as it was read, or a drawing of a selection. */
 function Picture({ shown }: { readonly shown: Exclude<Shown, 'page'> }) {
   const { id, mockup: sheet, picture } = useSort((state) => state.opened);
   const screen = useSort((state) => state.screen);
-  // Only a drawing of the chosen changes with what is chosen, one of pictures or samples with the edits.
+  // Only a drawing of the selection depends on the selection; drawings of pictures and samples depend on
+  // edits.
   const chosen = useSort((state) => (state.shown === 'layers' ? state.selection : null));
-  const worn = useSort((state) => (state.settled?.themes ? state.worn : 'drawn'));
+  const appearance = useSort((state) => (state.result?.themes ? state.appearance : 'drawn'));
   const edited = useSort((state) =>
-    state.shown === 'pictures' || state.worn !== 'drawn' ? state.lastEdit : '',
+    state.shown === 'pictures' || state.appearance !== 'drawn' ? state.lastEdit : '',
   );
   const whole = sheet.screens[0];
   const { width, height, origin, name } = screen;
-  const isFree = useIsFree();
+  const isFree = useIsIdle();
   if (!whole || !isFree) return null;
-  if (shown === 'screen' && worn === 'drawn') {
+  if (shown === 'screen' && appearance === 'drawn') {
     return (
       <ScreenPicture
         src={`/api/mockups/${id}/picture?reading=${picture}`}
@@ -171,7 +172,7 @@ function Picture({ shown }: { readonly shown: Exclude<Shown, 'page'> }) {
   }
   const of = shown === 'screen' ? 'all' : shown;
   const asked = new URLSearchParams({ screen: screen.key, of, reading: picture, edited });
-  if (worn !== 'drawn') asked.set('worn', worn);
+  if (appearance !== 'drawn') asked.set('appearance', appearance);
   for (const key of [...(chosen ?? [])].slice(0, 200)) asked.append('layer', key);
   return (
     <ScreenPicture

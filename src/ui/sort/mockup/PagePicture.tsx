@@ -11,20 +11,20 @@ interface PagePictureProps {
 
 const EMPTY = '<!doctype html><html lang="en"><head><title>The page</title></head><body></body></html>';
 
-/** The page that a screen gives right now, without scripts; an edit changes only what it changes. */
+/** The current page of a screen, without scripts; an edit patches only what differs. */
 export function PagePicture({ screen, scale }: PagePictureProps) {
   const store = useSortStore();
-  const seeThrough = useSort((state) => state.seeThrough);
+  const seeThrough = useSort((state) => state.setVisibleArea);
   const [live, setLive] = useState<LivePage | null>(null);
   useEffect(() => {
     const put = () => {
-      const { page } = store.getState().given;
+      const { page } = store.getState().code;
       if (page) live?.put(page);
     };
     put();
-    // Follows the store itself: the page is there before anything else is drawn anew.
+    // Subscribes to the store directly: the page is updated before React renders.
     const leave = store.subscribe((state, before) => {
-      if (state.given.page !== before.given.page) put();
+      if (state.code.page !== before.code.page) put();
     });
     return () => {
       leave();
@@ -41,7 +41,7 @@ export function PagePicture({ screen, scale }: PagePictureProps) {
       onLoad={({ currentTarget }) => {
         const { contentDocument } = currentTarget;
         if (!contentDocument) return;
-        const seen = () => seenArea(currentTarget);
+        const seen = () => visibleArea(currentTarget);
         setLive(livePage(contentDocument, seen));
         seeThrough(seen);
       }}
@@ -53,15 +53,16 @@ export function PagePicture({ screen, scale }: PagePictureProps) {
         transform: `scale(${scale})`,
         transformOrigin: '0 0',
         pointerEvents: 'none',
-        // In a layer of its own: otherwise Chromium goes through all of the page for every frame in which a row changes.
+        // A compositing layer of its own: otherwise Chromium walks the whole page for every frame in which a
+        // row changes.
         willChange: 'opacity',
       }}
     />
   );
 }
 
-/** What is seen of what a frame shows, px of the document in it: what no box around cuts off. */
-function seenArea(frame: HTMLIFrameElement): Box {
+/** The visible area of a frame's document, px of the document: not clipped by any ancestor. */
+function visibleArea(frame: HTMLIFrameElement): Box {
   const { left, top, width, height } = frame.getBoundingClientRect();
   const nothing: Box = { x: 0, y: 0, width: 0, height: 0 };
   let seen: Box = { x: 0, y: 0, width: window.innerWidth, height: window.innerHeight };

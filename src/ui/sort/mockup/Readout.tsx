@@ -7,12 +7,12 @@ import { layerPath } from '../rows';
 import { useSort } from '../SortContext';
 import { distanceWords } from './distances';
 
-/** The chosen layer with the groups around it, and how far from it the one is that is pointed at. */
+/** The selected layer with its ancestors, and the distance to the hovered one. */
 export function Readout() {
   const screen = useSort((state) => state.screen);
   const cursor = useSort((state) => state.cursor);
   const hovered = useSort((state) => state.hovered);
-  const boxes = useSort((state) => state.settled?.boxes);
+  const boxes = useSort((state) => state.result?.boxes);
   const reveal = useSort((state) => state.reveal);
   const path = cursor === null ? [] : layerPath(screen, cursor);
   const pointed = hovered === null || hovered === cursor ? undefined : layerPath(screen, hovered).at(-1);

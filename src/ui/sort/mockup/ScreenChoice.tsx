@@ -7,7 +7,7 @@ interface ScreenChoiceProps {
   readonly onChoose: (key: string) => void;
 }
 
-/** Which screen is shown, and its size; of several, one is chosen here. */
+/** The shown screen and its size; a choice when there are several. */
 export function ScreenChoice({ screens, screen, onChoose }: ScreenChoiceProps) {
   const size = `${screen.width}×${screen.height} px`;
   if (screens.length === 1) {

@@ -8,9 +8,9 @@ import { useSort, useSortStore } from '../SortContext';
 import type { SortState } from '../store';
 import { hitIndex, type HitIndex } from './hitIndex';
 import { paintMarks } from './overlay';
-import { boxScale, clampScale, MARGIN, steppedScale, wholeScale, type Zoom, type ZoomWish } from './zoom';
+import { boxScale, clampScale, MARGIN, steppedScale, wholeScale, type Zoom, type ZoomCommand } from './zoom';
 
-const KEYS: Readonly<Record<string, ZoomWish>> = {
+const KEYS: Readonly<Record<string, ZoomCommand>> = {
   '+': 'closer',
   '=': 'closer',
   '-': 'farther',
@@ -18,7 +18,7 @@ const KEYS: Readonly<Record<string, ZoomWish>> = {
   '1': 'actual',
   '2': 'chosen',
 };
-/** Px that a pointer may wander in a click. */
+/** The largest movement of a click, px. */
 const CLICK = 4;
 
 interface StageProps {
@@ -27,12 +27,12 @@ interface StageProps {
 }
 
 /**
- * The picture of the screen, to be panned and zoomed: the wheel pans, with Control it zooms, the middle button or Space
- * drags the paper, any other drag chooses what lies inside.
+ * The picture of the screen with pan and zoom: the wheel pans, Control with the wheel zooms, the middle
+ * button or Space drags the view, any other drag selects the layers inside.
  */
 export function Stage({ children, onScale }: StageProps) {
   const screen = useSort((state) => state.screen);
-  const boxes = useSort((state) => state.settled?.boxes);
+  const boxes = useSort((state) => state.result?.boxes);
   const cursor = useSort((state) => state.cursor);
   const selection = useSort((state) => state.selection);
   const hovered = useSort((state) => state.hovered);
@@ -51,28 +51,28 @@ export function Stage({ children, onScale }: StageProps) {
   const [dragged, setDragged] = useState<Rectangle | null>(null);
   const drag = useRef<{ readonly from: Point; readonly pans: boolean; readonly at: Point } | null>(null);
   const holdsSpace = useRef(false);
-  /** A point of the screen that is to be at a point of the view after the next change of scale. */
+  /** A point of the screen that keeps its position in the view at the next change of scale. */
   const keep = useRef<{ readonly point: Point; readonly at: Point } | null>(null);
 
   const scale = zoom === 'whole' ? wholeScale(screen, size) : zoom;
-  // Made when the pointer asks for it: edits by keyboard need not wait.
-  const made = useRef<Pick<SortState, 'screen' | 'settled'> & { readonly index: HitIndex }>(null);
+  // Created on the first pointer event: keyboard edits need no index.
+  const made = useRef<Pick<SortState, 'screen' | 'result'> & { readonly index: HitIndex }>(null);
   const index = (): HitIndex => {
-    const { screen: shown, settled } = store.getState();
-    if (made.current?.screen !== shown || made.current.settled !== settled) {
-      const { boxes: painted = new Map(), decisions = new Map() } = settled ?? {};
-      made.current = { screen: shown, settled, index: hitIndex(shown, painted, decisions) };
+    const { screen: shown, result } = store.getState();
+    if (made.current?.screen !== shown || made.current.result !== result) {
+      const { boxes: painted = new Map(), decisions = new Map() } = result ?? {};
+      made.current = { screen: shown, result, index: hitIndex(shown, painted, decisions) };
     }
     return made.current.index;
   };
-  /** Where the layers stand is known once it is decided: whoever is quicker is answered then, if the screen is still shown. */
+  /** The boxes of layers are known after the decisions. Answers then, if the screen is still shown. */
   const whenSettled = (answer: () => void): void => {
-    if (store.getState().settled) {
+    if (store.getState().result) {
       answer();
       return;
     }
     const leave = store.subscribe((now) => {
-      if (!now.settled) return;
+      if (!now.result) return;
       leave();
       if (now.screen === screen) answer();
     });
@@ -103,7 +103,7 @@ export function Stage({ children, onScale }: StageProps) {
   }, [scale, zoom]);
 
   useEffect(() => {
-    const answer = (kind: ZoomWish, { selection: chosen, settled: now }: SortState) => {
+    const answer = (kind: ZoomCommand, { selection: chosen, result: now }: SortState) => {
       const element = view.current;
       if (!element) return;
       const middle = { x: element.clientWidth / 2, y: element.clientHeight / 2 };
@@ -122,7 +122,8 @@ export function Stage({ children, onScale }: StageProps) {
         zoomTo(steppedScale(scale, kind === 'closer' ? 1 : -1), { point: there, at: middle });
     };
     return store.subscribe((state, before) => {
-      if (state.zoomWish && state.zoomWish !== before.zoomWish) answer(state.zoomWish.kind, state);
+      if (state.zoomCommand && state.zoomCommand !== before.zoomCommand)
+        answer(state.zoomCommand.kind, state);
     });
   }, [store, scale, size, zoomTo]);
 
@@ -144,7 +145,7 @@ export function Stage({ children, onScale }: StageProps) {
     if (!element) return undefined;
     const onWheel = (event: WheelEvent) => {
       if (!event.ctrlKey && !event.metaKey) return;
-      // Only a listener that is not passive may keep the browser from zooming the page.
+      // Only a listener that is not passive can prevent the browser's zoom.
       event.preventDefault();
       const frame = element.getBoundingClientRect();
       const at = { x: event.clientX - frame.left, y: event.clientY - frame.top };
@@ -198,7 +199,7 @@ export function Stage({ children, onScale }: StageProps) {
     }
     whenSettled(() => {
       const hits = index().at(current.from.x, current.from.y);
-      // A second click on the chosen layer goes to the one beneath it.
+      // A further click on the selected layer selects the one beneath.
       const next = hits[(hits.indexOf(cursor ?? '') + 1) % Math.max(1, hits.length)];
       if (next !== undefined) reveal(next);
     });

@@ -1,6 +1,6 @@
 import { bottom, contains, right, type Box } from '../../../core/mockup/box';
 
-/** Where the other box lies as seen from the one, in words; px with one decimal. */
+/** The position of the other box relative to the first, in words; px with one decimal. */
 export function distanceWords(one: Box, other: Box): string {
   if (contains(one, other, 0.01)) return `inside of it, ${insets(one, other)}`;
   if (contains(other, one, 0.01)) return `around it, ${insets(other, one)}`;

@@ -4,15 +4,15 @@ import type { Layer, LayerKey } from '../../../core/mockup/layer';
 import type { Screen } from '../../../core/mockup/mockup';
 import type { Decision } from '../../../core/sort/decision';
 
-/** Which layers are where on a screen, px. */
+/** A spatial index of the layers of a screen, px. */
 export interface HitIndex {
   /** The layers under a point, the topmost first. */
   readonly at: (x: number, y: number) => readonly LayerKey[];
-  /** The layers that lie wholly inside of a box, in drawing order. */
+  /** The layers completely inside a box, in drawing order. */
   readonly inside: (box: Box) => readonly LayerKey[];
 }
 
-/** A picture counts as a whole, groups only by their parts, and what is off the page not at all. */
+/** A picture counts as a whole, a group only by its parts, and a layer off the page not at all. */
 export function hitIndex(
   screen: Screen,
   boxes: ReadonlyMap<LayerKey, Box>,

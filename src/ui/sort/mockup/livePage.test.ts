@@ -1,4 +1,4 @@
-import type { ShownPage, WrittenPiece } from '../pageNews';
+import type { ShownPage, WrittenPiece } from '../pageDelta';
 import { livePage } from './livePage';
 
 beforeEach(() => jest.useFakeTimers());
@@ -7,7 +7,7 @@ afterEach(() => {
   jest.restoreAllMocks();
 });
 
-/** A page of rows under each other. */
+/** A page of rows in a column. */
 function pageOf(words: readonly string[], more: Partial<ShownPage> = {}): ShownPage {
   const parts = words.map((word, at): WrittenPiece => ({
     id: `row-${at}`,
@@ -18,7 +18,7 @@ function pageOf(words: readonly string[], more: Partial<ShownPage> = {}): ShownP
   return { rules: ['p { margin: 0 }'], screen: '<div class="screen"></div>', parts, urgent: null, ...more };
 }
 
-/** Where what is seen of the page begins, px. */
+/** The top of the visible area, px. */
 const SEEN = 7_500;
 
 function open() {
@@ -30,7 +30,7 @@ function open() {
 
 const MANY = Array.from({ length: 120 }, () => 'ebb');
 
-it('of many changes the urgent ones come first', () => {
+it('urgent changes come first', () => {
   const { live, words } = open();
   live.put(pageOf(MANY));
   live.put(
@@ -45,7 +45,7 @@ it('of many changes the urgent ones come first', () => {
   expect(words()).toEqual(MANY.map(() => 'flood'));
 });
 
-it('what is still to come is what the newest page says', () => {
+it('later changes come from the newest page', () => {
   const { live, words } = open();
   live.put(pageOf(MANY));
   live.put(pageOf(MANY.map(() => 'flood')));
@@ -58,7 +58,7 @@ it('what is still to come is what the newest page says', () => {
   expect(words().filter((word) => word === 'slack')).toHaveLength(116);
 });
 
-it('pieces move at once, and what is not urgent in them changes after', () => {
+it('pieces move at once, and their other changes follow', () => {
   const { live, shown } = open();
   live.put(pageOf(MANY));
   const list: WrittenPiece = { id: 'list', within: null, isOpen: true, html: '<ul data-layer="list"></ul>' };
@@ -72,9 +72,9 @@ it('pieces move at once, and what is not urgent in them changes after', () => {
   expect(shown.querySelectorAll('p')).toHaveLength(120);
 });
 
-it('what is seen stays where it is until all that it stands below has come', () => {
+it('the visible part stays in place until everything above it has come', () => {
   const { live, shown } = open();
-  /** As high as its words are long, ten px a letter. */
+  /** The height follows the length of the words, ten px a letter. */
   const heightOf = ({ textContent }: Element) => textContent.length * 10;
   jest.spyOn(Element.prototype, 'getBoundingClientRect').mockImplementation(function (this: Element) {
     const rows = [...shown.querySelectorAll('p')];
@@ -91,7 +91,7 @@ it('what is seen stays where it is until all that it stands below has come', () 
   const urgent = new Set(['row-250', 'row-251', 'row-252']);
   live.put(pageOf(words('flood'), { urgent }));
   jest.runAllTimers();
-  // There may be more to come.
+  // More may follow.
   expect(row.getBoundingClientRect().top).toBe(SEEN);
   expect(shown.body.style.transform).toBe('translateY(-5000px)');
   live.put(pageOf(words('flood')));
@@ -99,7 +99,7 @@ it('what is seen stays where it is until all that it stands below has come', () 
   expect(shown.body.style.transform).toBe('');
 });
 
-it('few changes and parts that come, go or move are shown at once', () => {
+it('few changes, and added, removed or moved parts, are shown at once', () => {
   const { live, words, shown } = open();
   live.put(pageOf(['one', 'two', 'three']));
   const [, second] = shown.querySelectorAll('p');
@@ -113,7 +113,7 @@ it('few changes and parts that come, go or move are shown at once', () => {
   expect(words()).toEqual([...MANY, 'more']);
 });
 
-it('parts stand in open parts, which keep them when they become another element', () => {
+it('parts stay in their open parent when its element changes', () => {
   const { live, shown } = open();
   const inner = { id: 'inner', within: 'outer', isOpen: false, html: '<b data-layer="inner">x</b>' };
   const outer = (name: string) => ({

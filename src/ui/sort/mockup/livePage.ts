@@ -2,14 +2,14 @@ import { diffArrays } from 'diff';
 import equal from 'fast-deep-equal';
 import morphdom from 'morphdom';
 import type { Box } from '../../../core/mockup/box';
-import type { ShownPage, WrittenPiece } from '../pageNews';
-import { keepResting, restingIn } from './resting';
+import type { ShownPage, WrittenPiece } from '../pageDelta';
+import { keepContainment, containOffscreen } from './offscreenContainment';
 
-/** A page that is shown in a document of its own and follows what edits make of it. */
+/** A page in a document of its own that follows edits. */
 export interface LivePage {
-  /** Shows the page as it is now; of many changes the urgent ones at once, and the others soon after. */
+  /** Shows the current page; of many changes the urgent ones at once, the others soon after. */
   put(page: ShownPage): void;
-  /** Leaves what is still to come. */
+  /** Cancels pending changes. */
   stop(): void;
 }
 
@@ -19,29 +19,31 @@ interface ShownPiece extends WrittenPiece {
 
 type ShownPieces = ReadonlyMap<string, ShownPiece>;
 
-/** So many pieces change in one go: reading and changing one takes about a fifth of a ms. */
+/** The number of pieces that change at once: parsing and patching one takes about a fifth of a ms. */
 const AT_ONCE = 40;
-/** And so many of those that come after: what stands in the flow is laid out anew each time. */
+/** The number of pieces in each later batch: the flow is laid out anew after each. */
 const AFTER = 200;
 
-/** Of a page of so many pieces those rest that nobody sees. */
+/** On a page with this many pieces, off-screen ones get containment. */
 const MANY = 200;
 
-/** @param seenArea what is seen of the page, px of the document */
+/** @param seenArea the visible area of the page, px of the document */
 export function livePage(shown: Document, seenArea: () => Box): LivePage {
   const style = shown.head.appendChild(shown.createElement('style'));
   let rules: readonly string[] = [];
   let pieces: ShownPieces = new Map();
   let waiting: ReturnType<typeof setTimeout> | undefined;
   let frame = 0;
-  const resting = restingIn(shown);
-  /** A piece that is seen, and where it stays as long as others, which it stands below, are still to come. */
+  const resting = containOffscreen(shown);
+  /** A visible piece that keeps its position while pieces above it are still changing. */
   let held: { readonly id: string; readonly top: number } | null = null;
 
-  /** @param isLast whether all has come: then everything stands where it should, and what nobody sees may rest */
+  /**
+   * @param isLast whether all changes have come: then nothing is held, and off-screen pieces may be contained
+   */
   const keepHeld = (isLast: boolean) => {
     cancelAnimationFrame(frame);
-    // Once before each frame: to measure a page that was changed is to lay it out.
+    // Once before each frame: measuring a changed page forces a layout.
     frame = requestAnimationFrame(() => {
       const element = held && pieces.get(held.id)?.element;
       shown.body.style.transform = '';
@@ -64,10 +66,10 @@ export function livePage(shown: Document, seenArea: () => Box): LivePage {
     put({ rules: now, screen, parts, urgent }) {
       clearTimeout(waiting);
       resting.stop();
-      held ??= heldPiece(pieces, seenArea());
+      held ??= scrollAnchor(pieces, seenArea());
       putRules(style, now, rules);
       rules = now;
-      const changed = parts.filter((piece) => isOtherwise(piece, pieces.get(piece.id)));
+      const changed = parts.filter((piece) => isChanged(piece, pieces.get(piece.id)));
       const known = changed.filter(({ id, isOpen }) => pieces.get(id)?.isOpen === isOpen);
       const canWait = ({ id }: WrittenPiece, at: number) => (urgent ? !urgent.has(id) : at >= AT_ONCE);
       const rest = known.length <= AT_ONCE ? [] : known.filter(canWait);
@@ -77,7 +79,7 @@ export function livePage(shown: Document, seenArea: () => Box): LivePage {
         changed.filter((piece) => !waits.has(piece)),
         shown,
       );
-      pieces = arranged(putAround(screen, shown), parts, next, pieces);
+      pieces = inOrder(putAround(screen, shown), parts, next, pieces);
       keepHeld(urgent === null && rest.length === 0);
       changeSoon(rest, urgent === null);
     },
@@ -93,8 +95,8 @@ function closedElements(pieces: ShownPieces): readonly Element[] {
   return [...pieces.values()].flatMap(({ element, isOpen }) => (isOpen ? [] : [element]));
 }
 
-/** The first piece that begins in what is seen, if it stands in the flow: what is placed stays anyway. */
-function heldPiece(pieces: ShownPieces, { y, height }: Box) {
+/** The first piece that starts in the visible area, if it is in the flow: an absolute one does not move. */
+function scrollAnchor(pieces: ShownPieces, { y, height }: Box) {
   for (const [id, { element, isOpen }] of pieces) {
     if (isOpen) continue;
     const { top } = element.getBoundingClientRect();
@@ -105,10 +107,10 @@ function heldPiece(pieces: ShownPieces, { y, height }: Box) {
   return null;
 }
 
-/** Changes the rules that are otherwise: a browser that gets a new sheet looks at every element again. */
+/** Patches the changed rules: a new style sheet would make the browser restyle every element. */
 function putRules(style: HTMLStyleElement, rules: readonly string[], before: readonly string[]): void {
   const { sheet } = style;
-  // A browser leaves rules out that it does not know.
+  // A browser drops rules that it does not know.
   if (!sheet || sheet.cssRules.length !== before.length || before.length === 0) {
     if (!equal(rules, before)) style.textContent = rules.join('\n');
     return;
@@ -121,7 +123,7 @@ function putRules(style: HTMLStyleElement, rules: readonly string[], before: rea
   }
 }
 
-/** The element around everything, with the attributes that it has now. */
+/** The root element, with its current attributes. */
 function putAround(screen: string, shown: Document): Element {
   const wanted = elementsOf(screen, shown)[0] ?? shown.createElement('div');
   const around = shown.body.firstElementChild ?? shown.body.appendChild(wanted.cloneNode() as Element);
@@ -130,22 +132,22 @@ function putAround(screen: string, shown: Document): Element {
   return around;
 }
 
-function isOtherwise({ html, isOpen }: WrittenPiece, known: ShownPiece | undefined): boolean {
+function isChanged({ html, isOpen }: WrittenPiece, known: ShownPiece | undefined): boolean {
   return known?.html !== html || known.isOpen !== isOpen;
 }
 
-/** The shown pieces, with some as they are now. */
+/** The shown pieces with some replaced. */
 function withChanged(before: ShownPieces, changed: readonly WrittenPiece[], shown: Document): ShownPieces {
   const made = elementsOf(changed.map(({ html }) => html).join(''), shown);
   const after = new Map(before);
   changed.forEach((piece, at) => {
-    after.set(piece.id, { ...piece, element: takenOver(before.get(piece.id), piece, made[at]!) });
+    after.set(piece.id, { ...piece, element: adopt(before.get(piece.id), piece, made[at]!) });
   });
   return after;
 }
 
-/** Puts every piece where it stands, and takes those away that are none any more. */
-function arranged(
+/** Puts every piece in its place, and removes those that are gone. */
+function inOrder(
   around: Element,
   pieces: readonly WrittenPiece[],
   made: ShownPieces,
@@ -155,7 +157,7 @@ function arranged(
     pieces.map(({ id, within, isOpen }) => [id, { ...made.get(id)!, within, isOpen }] as const),
   );
   for (const [id, { element }] of before) if (shown.get(id)?.element !== element) element.remove();
-  /** Where the next piece goes, by the element around. */
+  /** The last placed child of each parent. */
   const last = new Map<Element, Element>();
   for (const { element, within } of shown.values()) {
     const parent = within === null ? around : shown.get(within)!.element;
@@ -166,19 +168,19 @@ function arranged(
   return shown;
 }
 
-/** The shown element, changed into what it is now. */
-function takenOver(known: ShownPiece | undefined, { isOpen }: WrittenPiece, element: Element): Element {
+/** The shown element, patched to its new code. */
+function adopt(known: ShownPiece | undefined, { isOpen }: WrittenPiece, element: Element): Element {
   if (known?.isOpen !== isOpen) return element;
-  keepResting(known.element, element);
+  keepContainment(known.element, element);
   return morphdom(known.element, element, isOpen ? OPEN : KEYED) as Element;
 }
 
-/** Elements of another document are none of this window's own classes. */
+/** Elements of another document are no instances of this window's classes. */
 const KEYED = { getNodeKey: (node: Node) => (node as Partial<HTMLElement>).dataset?.layer };
-/** What stands in an open piece are pieces of their own. */
+/** The content of an open piece consists of pieces of their own. */
 const OPEN = { ...KEYED, onBeforeElChildrenUpdated: () => false };
 
-/** The elements that a text of code gives: parsing it at once is quicker than one by one. */
+/** The elements of a piece of HTML: parsing them at once is faster than one by one. */
 function elementsOf(html: string, page: Document): readonly Element[] {
   const template = page.createElement('template');
   template.innerHTML = html;

@@ -9,7 +9,7 @@ describe('zooming', () => {
   it('shows the whole screen, and of a long one its width', () => {
     expect(wholeScale({ width: 800, height: 300 }, view)).toBe(0.5);
     expect(wholeScale({ width: 400, height: 600 }, view)).toBe(0.5);
-    // Longer than two views: never smaller than half of what shows its width.
+    // Longer than two views: at least half of the scale that fits the width.
     expect(wholeScale({ width: 400, height: 9000 }, view)).toBe(0.5);
   });
 

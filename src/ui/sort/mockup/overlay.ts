@@ -1,18 +1,18 @@
 import type { Box } from '../../../core/mockup/box';
 
-/** Px of the window for one px of the screen, and where the screen's corner is in the window's view. */
-export interface Sight {
+/** Px of the window for one px of the screen, and the position of the screen's corner in the view. */
+export interface Viewport {
   readonly scale: number;
   readonly left: number;
   readonly top: number;
 }
 
-/** What lies over the picture. Boxes are px of the screen. */
+/** The marks over the picture. Boxes are px of the screen. */
 export interface Marks {
   readonly found: readonly Box[];
   readonly chosen: readonly Box[];
   readonly pointed: Box | null;
-  /** What a drag spans right now. */
+  /** The area of the current drag. */
   readonly dragged: Box | null;
   readonly screen: { readonly width: number; readonly height: number };
 }
@@ -20,11 +20,11 @@ export interface Marks {
 const INK = '#22201c';
 const PAPER = 'rgb(255 250 242 / 85%)';
 const SPOT = '#a63a1e';
-/** From here on single px are told apart. */
+/** The scale from which single px are visible. */
 const GRID_FROM = 8;
 
-/** Draws the marks; a few thousand are a few milliseconds, and none of them is in the document. */
-export function paintMarks(canvas: HTMLCanvasElement, sight: Sight, marks: Marks): void {
+/** Draws the marks on a canvas; a few thousand take a few milliseconds. */
+export function paintMarks(canvas: HTMLCanvasElement, sight: Viewport, marks: Marks): void {
   const context = canvas.getContext('2d');
   if (!context) return;
   const density = window.devicePixelRatio;
@@ -50,7 +50,7 @@ export function paintMarks(canvas: HTMLCanvasElement, sight: Sight, marks: Marks
   };
   if (sight.scale >= GRID_FROM)
     paintGrid(context, sight, place({ x: 0, y: 0, ...marks.screen }), width, height);
-  // Dotted, so that what was found is told from what is chosen without its colour.
+  // Dotted, so that results differ from the selection without colour.
   for (const box of marks.found.map(place).filter(isSeen)) {
     frame(box, PAPER, 4);
     frame(box, INK, 2, [2, 2]);
@@ -69,7 +69,7 @@ export function paintMarks(canvas: HTMLCanvasElement, sight: Sight, marks: Marks
 
 function paintGrid(
   context: CanvasRenderingContext2D,
-  { scale, left, top }: Sight,
+  { scale, left, top }: Viewport,
   screen: Box,
   width: number,
   height: number,

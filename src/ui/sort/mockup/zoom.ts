@@ -1,10 +1,10 @@
 import type { Box } from '../../../core/mockup/box';
 
-/** How large the mockup is shown: wholly, or px of the window for one px of the screen. */
+/** The scale of the mockup: whole, or px of the window for one px of the screen. */
 export type Zoom = 'whole' | number;
 
-/** What can be asked of the view of the mockup. */
-export type ZoomWish = 'whole' | 'actual' | 'chosen' | 'closer' | 'farther';
+/** The commands of the mockup's view. */
+export type ZoomCommand = 'whole' | 'actual' | 'chosen' | 'closer' | 'farther';
 
 interface Size {
   readonly width: number;
@@ -21,14 +21,14 @@ export function clampScale(scale: number): number {
   return Math.min(LARGEST, Math.max(SMALLEST, scale));
 }
 
-/** The scale that shows the whole screen; of one that is longer than two views, its whole width. */
+/** The scale that shows the whole screen; for one longer than two views, its whole width. */
 export function wholeScale(screen: Size, view: Size): number {
   const across = (view.width - 2 * MARGIN) / screen.width;
   const down = (view.height - 2 * MARGIN) / screen.height;
   return clampScale(Math.min(across, Math.max(down, across / 2)));
 }
 
-/** The scale that shows a box with some room around it. */
+/** The scale that shows a box with a margin. */
 export function boxScale(box: Box, view: Size): number {
   const room = 0.8;
   const across = (view.width * room) / Math.max(1, box.width);
@@ -36,7 +36,7 @@ export function boxScale(box: Box, view: Size): number {
   return clampScale(Math.min(across, down, 8));
 }
 
-/** The next of the steps from here. */
+/** The next step of the scale. */
 export function steppedScale(scale: number, by: 1 | -1): number {
   const steps = Math.log(scale) / Math.log(STEP) + by;
   return clampScale(STEP ** (by > 0 ? Math.floor(steps + 1e-6) : Math.ceil(steps - 1e-6)));

@@ -1,9 +1,12 @@
 import { isText, type Part } from './parts';
 
-/** Where a part's first words stand, px down the screen, as the browser finds them (CSS Flexbox 1, §8.5); null for no words. */
+/**
+ * The baseline of a part's first words, px of the screen, as browsers find it (CSS Flexbox 1, §8.5); null
+ * without words.
+ */
 export function baselineOf(part: Part): number | null {
   if (isText(part)) return part.node.place.y + part.node.baseline;
-  // The words of a field become an input, which stands on its own.
+  // The words of a field become an input, which is placed by itself.
   const [first] = part.node.role === 'field' ? [] : (part.content?.parts ?? []);
   return first ? baselineOf(first) : null;
 }

@@ -1,23 +1,23 @@
 import { right, type Box } from '../../../mockup/box';
 import { isAvatar, type Part } from './parts';
-import { EDGE, MIDDLE, middleOf } from './stand';
-import { canHug, isUnseen, TOGETHER } from './widths';
+import { EDGE, MIDDLE, centreTolerance } from './sizing';
+import { canFitContent, hasNoLook, TOGETHER } from './widths';
 
-/** What a column leaves free beside its parts, px. */
+/** The space beside the parts of a column, px. */
 interface Sides {
   readonly left: number;
   readonly right: number;
 }
 
-/** How many times more room there is at the right than at the left of things that stand at the left. */
-const FAR = 3;
-/** Px beside centred words that count as padding whatever is above them. */
-const FREE = 8;
-/** Common practice, no source: px that keep a page's body off the edges of a window that is narrower than it. */
+/** Space at the right that is this many times the space at the left is free space. */
+const FREE_RATIO = 3;
+/** Px beside centred words that count as padding regardless of the space above. */
+const CENTRED_SLACK = 8;
+/** Common practice, no source: px that keep a page's body off the edges of a narrow window. */
 const GUTTER = 16;
 
-/** Padding at the sides of a column: what its wide parts leave free; centred words need none. */
-export function columnSides(
+/** The horizontal padding of a column: the space beside its wide parts. Centred words need none. */
+export function columnPadding(
   part: Part,
   parts: readonly Part[],
   inner: Box,
@@ -29,13 +29,15 @@ export function columnSides(
   const rest = right(inner) - right(inside);
   if (!given) return { left, right: rest };
   const least = Math.min(left, rest);
-  const isBroad = (each: Part) => spans(each.box, inside) && each.node.kind === 'box' && !canHug(each);
+  const isBroad = (each: Part) => spans(each.box, inside) && each.node.kind === 'box' && !canFitContent(each);
   const broad = parts.filter(isBroad);
-  // Far more room at the right is free: more than there are things, or beside what shows nothing by itself.
-  const isFree = rest > left * FAR && (rest > inside.width || (rest > TOGETHER && broad.every(isInvisible)));
-  // Far more room at the sides than above is free space, not padding.
-  const isWide = least > Math.max(top, below) * 2 + FREE;
-  const isCentred = Math.abs(left - rest) <= middleOf(part) && left > 0;
+  // Much more space at the right is free space when it exceeds the parts' width, or lies beside parts without
+  // a look.
+  const isFree =
+    rest > left * FREE_RATIO && (rest > inside.width || (rest > TOGETHER && broad.every(isInvisible)));
+  // Much more space at the sides than above is free space, not padding.
+  const isWide = least > Math.max(top, below) * 2 + CENTRED_SLACK;
+  const isCentred = Math.abs(left - rest) <= centreTolerance(part) && left > 0;
   if (!isFree && broad.length > 0) {
     const isBody = isWide && isCentred && parts.length === 1 && least > TOGETHER;
     return isBody ? { left: GUTTER, right: GUTTER } : { left, right: rest };
@@ -50,36 +52,39 @@ export function columnSides(
   return { left, right: Math.min(Math.max(0, left), rest) };
 }
 
-/** True for what shows nothing by itself, and has nothing at an edge that would have to stay there. */
+/** True for a part without a look and without anything at an edge that would have to stay there. */
 function isInvisible(part: Part): boolean {
-  return isUnseen(part) && part.below.length + part.above.length === 0;
+  return hasNoLook(part) && part.below.length + part.above.length === 0;
 }
 
-/** Common practice, no source: padding is a multiple of 4 px, up to 48; what else is beside a thing comes from its width. */
+/**
+ * Common practice, no source: paddings are multiples of 4 px, up to 48; other distances follow from the
+ * part's width.
+ */
 const PADDING_STEP = 4;
 const PADDING_SLACK = 0.06;
 const MOST_PADDING = 48;
-/** Common practice, no source: what takes up so much of its room is made to fill it. */
-const FILLING = 0.5;
+/** Common practice, no source: a part of this share of its room is meant to fill it. */
+const FILLING_SHARE = 0.5;
 
 /**
- * True where things take up the room but for even padding that someone chose: something that shows fills it, or they do not
- * all stand in its middle.
+ * True where parts fill the room except for even padding that someone chose: a visible part fills it, or not
+ * all parts are centred.
  */
 export function isPadded(parts: readonly Part[], inside: Box, room: Box): boolean {
   const [before, after] = [inside.x - room.x, right(room) - right(inside)];
   if (Math.abs(before - after) > PADDING_SLACK || before < PADDING_STEP || before > MOST_PADDING + EDGE)
     return false;
   const off = Math.abs(before - Math.round(before / PADDING_STEP) * PADDING_STEP);
-  if (off > PADDING_SLACK || inside.width < FILLING * room.width) return false;
+  if (off > PADDING_SLACK || inside.width < FILLING_SHARE * room.width) return false;
   return parts.some(({ node, box }, at) => {
-    const isShown = node.kind === 'box' && !isUnseen(parts[at]!);
+    const isShown = node.kind === 'box' && !hasNoLook(parts[at]!);
     const isAside = Math.abs(box.x - inside.x - (right(inside) - right(box))) > MIDDLE * 1.5;
     return isAside || (isShown && spans(box, inside));
   });
 }
 
-/** True for a box that takes up all of the room across. */
+/** True for a box as wide as the room. */
 export function spans(box: Box, room: Box): boolean {
   return Math.abs(box.x - room.x) <= EDGE && Math.abs(right(box) - right(room)) <= EDGE;
 }

@@ -1,5 +1,5 @@
 import { boxAround, bottom, right, type Box } from '../../../mockup/box';
-import { gather } from '../../../mockup/gather';
+import { flatMap } from '../../../mockup/flatMap';
 import {
   NO_MARGIN,
   type BoxNode,
@@ -7,34 +7,42 @@ import {
   type Margin,
   type PageNode,
   type Track,
-  type Wide,
+  type WidthMode,
 } from '../../node';
-import { madeBox } from '../../made';
-import { alignLine, commonAlign } from './across';
-import { textsIn } from './breaks';
+import { anonymousBox } from '../../anonymousBox';
+import { alignLine, commonAlign } from './crossAxis';
+import { wrapTexts } from './textWrapping';
 import { isAvatar, type Content, type Part } from './parts';
-import { extra, extraAcross, gapsBetween, high, insets, padded, reachesEnd } from './spacing';
-import { EDGE, MIDDLE, type Laid, type LayOut } from './stand';
-import { firmWide, paddingBox, TOGETHER } from './widths';
+import {
+  roundedLength,
+  roundedDownLength,
+  gapsBetween,
+  heightModeOf,
+  insets,
+  padded,
+  reachesEnd,
+} from './spacing';
+import { EDGE, MIDDLE, type LayoutResult, type LayOut } from './sizing';
+import { rigidWidthMode, paddingBox, TOGETHER } from './widths';
 
-/** Lays parts out in cells. */
+/** Lays out parts as a grid. */
 export function layOutGrid(
   part: Part,
   { rows, columns: shared, pitch }: Content,
   given: boolean,
   layOut: LayOut,
-): Laid {
+): LayoutResult {
   const inner = paddingBox(part);
   const count = rows[0]?.length ?? 0;
   const columns =
-    shared ?? Array.from({ length: count }, (_, at) => boxAround(gather(rows, (row) => row[at]?.box ?? [])));
+    shared ?? Array.from({ length: count }, (_, at) => boxAround(flatMap(rows, (row) => row[at]?.box ?? [])));
   const filled = rows.map((row) => row.filter((cell) => cell !== null));
   const align = commonAlign(filled.map((row) => alignLine(row, around(row)).align));
   const aligned = filled.map((row) => alignLine(row, around(row), align));
   const lines = aligned.map(({ line }) => line);
   const gap = pitch ? 0 : columnGap(columns);
   const rowGaps = lines.slice(1).map(({ y }, at) => y - bottom(lines[at]!));
-  const rowGap = rowGaps.length === 0 ? gap : Math.max(0, extra(Math.min(...rowGaps)));
+  const rowGap = rowGaps.length === 0 ? gap : Math.max(0, roundedLength(Math.min(...rowGaps)));
   const before = columns[0]!.x - inner.x;
   const after = right(inner) - right(columns.at(-1)!);
   const reaches = given && reachesEnd(before, after);
@@ -42,34 +50,34 @@ export function layOutGrid(
     const next = columns[at + 1];
     return { x, width: next ? next.x - x - gap : width };
   });
-  const tracks = pitch ? pitchTracks(cells) : gridTracks(cells, reaches);
+  const tracks = pitch ? evenStepTracks(cells) : gridTracks(cells, reaches);
   const shares = tracks.every(({ kind }) => kind === 'share') ? evenColumns(columns, gap) : null;
   const vertical = insets(part, boxAround(lines));
-  const laid = gather(rows, (row, at) =>
-    gather(row, (cell, column): [PageNode, Part][] => {
+  const laid = flatMap(rows, (row, at) =>
+    flatMap(row, (cell, column): [PageNode, Part][] => {
       if (!cell) return [];
       const line = lines[at]!;
       const own = aligned[at]!.owns[filled[at]!.indexOf(cell)]!;
-      const late = at === 0 ? 0 : extra(rowGaps[at - 1]! - rowGap);
+      const late = at === 0 ? 0 : roundedLength(rowGaps[at - 1]! - rowGap);
       const track = { ...line, ...cells[column]! };
       const across = acrossCell(cell, track);
       const stretched = across.stretch && cell.node.kind === 'box' && !isAvatar(cell.node);
-      const wide: Wide = stretched ? 'hug' : firmWide(cell);
-      // What is inside stands where it was drawn, wherever the share of a px, or the cell beside, puts its cell's edges.
+      const widthMode: WidthMode = stretched ? 'fit' : rigidWidthMode(cell);
+      // Content stands where it was drawn, whatever fraction of a px the column edges get.
       const edges = shares?.[column] ?? cells[column]!;
       const isMoved = edges.x !== cell.box.x || edges.width !== cell.box.width;
       const real = stretched && isMoved ? { ...cell, box: { ...cell.box, ...edges } } : cell;
       const child = layOut(real, {
-        wide,
-        high: high(cell, (own.align ?? align) === 'stretch', line.height),
+        widthMode,
+        heightMode: heightModeOf(cell, (own.align ?? align) === 'stretch', line.height),
         align: own.align,
         margin: {
           top: own.top + late + (at === 0 ? vertical.over.top : 0),
           ...across.margin,
           bottom: at === rows.length - 1 ? vertical.over.bottom : 0,
         },
-        // A column that ends with its words is as wide as those.
-        given: (stretched && tracks[column]?.kind !== 'hug') || wide === 'set',
+        // A column that ends with its words has their width.
+        isWidthGiven: (stretched && tracks[column]?.kind !== 'fit') || widthMode === 'drawn',
       });
       return [[child, cell]];
     }),
@@ -87,28 +95,30 @@ export function layOutGrid(
     justify: 'start',
   };
   const columnOf = new Map(
-    gather(rows, (row) => gather(row, (cell, at) => (cell ? [[cell, at] as const] : []))),
+    flatMap(rows, (row) => flatMap(row, (cell, at) => (cell ? [[cell, at] as const] : []))),
   );
-  const children = textsIn(
+  const children = wrapTexts(
     laid.map(([child]) => child),
     laid.map(([, cell]) => cell),
     {
       of: (cell) => cells[columnOf.get(cell)!]?.width ?? cell.box.width,
-      narrowed: 'capped',
+      narrowed: 'max',
       begins: ({ margin }) => margin.left === 0,
-      given: true,
-      // Long words would widen any other column.
-      firm: (cell) => tracks[columnOf.get(cell)!]?.kind === 'share',
-      loose: false,
+      isGiven: true,
+      // Long words widen any other column.
+      isRigid: (cell) => tracks[columnOf.get(cell)!]?.kind === 'share',
+      isUnconstrained: false,
     },
   );
   return { layout, children: withEmptyCells(children, rows) };
 }
 
-/** Common practice, no source: px between columns whose words stand far apart by their own length. */
+/**
+ * Common practice, no source: px from which the gap between columns of words follows from the words' lengths.
+ */
 const WIDE_GAP = 16;
 
-/** The space between all columns; more than belongs between two is the columns' own. */
+/** The gap between all columns; space beyond it belongs to the columns. */
 function columnGap(columns: readonly Box[]): number {
   const gap = Math.min(...gapsBetween(columns));
   return gap > TOGETHER ? WIDE_GAP : Math.max(0, gap);
@@ -118,7 +128,7 @@ function around(row: readonly Part[]): Box {
   return boxAround(row.map(({ box }) => box));
 }
 
-/** Where browsers put columns that share what there is. */
+/** The columns to which browsers share out the width. */
 function evenColumns(
   columns: readonly Box[],
   gap: number,
@@ -128,7 +138,7 @@ function evenColumns(
   return columns.map((_, at) => ({ x: first.x + at * (width + gap), width }));
 }
 
-/** Columns of one width share what there is; else the widest takes what the others leave. */
+/** Columns of equal width share the width; else the widest takes the rest. */
 function gridTracks(cells: readonly { readonly width: number }[], reaches: boolean): readonly Track[] {
   const first = cells[0]?.width ?? 0;
   if (reaches && cells.every(({ width }) => Math.abs(width - first) <= 1))
@@ -138,11 +148,11 @@ function gridTracks(cells: readonly { readonly width: number }[], reaches: boole
   return cells.map(({ width }, at) => (at === main ? { kind: 'share' } : { kind: 'px', width }));
 }
 
-/** Words at even steps: columns of one width, but for the last, which ends with its word. */
-function pitchTracks(cells: readonly { readonly width: number }[]): readonly Track[] {
+/** Words at even steps: columns of equal width, except for the last, which has the width of its word. */
+function evenStepTracks(cells: readonly { readonly width: number }[]): readonly Track[] {
   const steps = cells.slice(0, -1).map(({ width }) => width);
   const width = steps.reduce((sum, step) => sum + step, 0) / steps.length;
-  return cells.map((_, at) => (at < steps.length ? { kind: 'px', width } : { kind: 'hug' }));
+  return cells.map((_, at) => (at < steps.length ? { kind: 'px', width } : { kind: 'fit' }));
 }
 
 function acrossCell(
@@ -151,42 +161,42 @@ function acrossCell(
 ): { readonly stretch: boolean; readonly margin: Pick<Margin, 'left' | 'right'> } {
   const [before, after] = [box.x - track.x, right(track) - right(box)];
   if (Math.abs(before) <= 1 && Math.abs(after) <= 1) return { stretch: true, margin: { left: 0, right: 0 } };
-  // Words begin where their cell does, whatever its width.
+  // Words start at the start of their cell, whatever its width.
   if (Math.abs(before) <= EDGE)
     return { stretch: false, margin: { left: 0, right: node.kind === 'box' ? null : 0 } };
   if (Math.abs(before - after) <= MIDDLE * 1.5)
     return { stretch: false, margin: { left: null, right: null } };
-  // What reaches over the edge lies on the border of the next cell.
+  // An overhang over the edge lies on the border of the next cell.
   if (after >= -1 && after <= EDGE)
     return { stretch: false, margin: { left: null, right: after < -EDGE ? after : 0 } };
-  return { stretch: false, margin: { left: extraAcross(before), right: null } };
+  return { stretch: false, margin: { left: roundedDownLength(before), right: null } };
 }
 
 const NOWHERE: Box = { x: 0, y: 0, width: 0, height: 0 };
 
-/** An empty cell is a box without anything in it. */
+/** An empty cell is a box without content. */
 function withEmptyCells(
   children: readonly PageNode[],
   rows: readonly (readonly (Part | null)[])[],
 ): readonly PageNode[] {
   let next = 0;
-  return gather(rows, (row) => {
+  return flatMap(rows, (row) => {
     const line = row.map((cell) => (cell ? children[next++]! : null));
     const last = line.findLastIndex((cell) => cell !== null);
     const isLast = row === rows.at(-1);
-    return gather(line, (cell, at): PageNode[] => (cell ? [cell] : isLast && at > last ? [] : [EMPTY_CELL]));
+    return flatMap(line, (cell, at): PageNode[] => (cell ? [cell] : isLast && at > last ? [] : [EMPTY_CELL]));
   });
 }
 
 const EMPTY_CELL: BoxNode = {
-  ...madeBox('empty', '', NOWHERE),
+  ...anonymousBox('empty', '', NOWHERE),
   place: {
     kind: 'flow',
     ...NOWHERE,
-    hugs: true,
-    turn: null,
-    wide: 'hug',
-    high: 'hug',
+    fitsContent: true,
+    linear: null,
+    widthMode: 'fit',
+    heightMode: 'fit',
     align: null,
     margin: NO_MARGIN,
   },

@@ -2,13 +2,13 @@ import { contains } from '../../../mockup/box';
 import type { Colour } from '../../../mockup/paint';
 import { placedBox } from '../../placed';
 import type { BoxNode, Page, PageNode } from '../../node';
-import { isMeant } from '../meaning';
+import { hasSemantics } from '../semantics';
 
-/** The page with the plain box behind everything as its ground. */
+/** Moves the plain box behind all content into the page's ground. */
 export function withGround(page: Page): Page {
   const [lowest, ...others] = page.children;
   if (!lowest) return page;
-  const colour = coverOf(lowest, page);
+  const colour = backgroundColourOf(lowest, page);
   if (colour) {
     const classes = [...(page.classes ?? []), ...lowest.classes];
     return withGround({ ...page, ground: colour, children: others, ...(classes.length > 0 && { classes }) });
@@ -20,11 +20,11 @@ export function withGround(page: Page): Page {
   return { ...page, ground, children: inside, ...(classes && { classes }) };
 }
 
-/** The colour of an opaque box without anything inside that covers the whole screen. */
-function coverOf(node: PageNode, { width, height }: Page): Colour | null {
-  if (node.kind !== 'box' || node.children.length > 0 || node.place.turn) return null;
-  // Classes are the look's: the page wears them.
-  if (isMeant({ ...node, classes: [] })) return null;
+/** The colour of an opaque box without content that covers the whole screen. */
+function backgroundColourOf(node: PageNode, { width, height }: Page): Colour | null {
+  if (node.kind !== 'box' || node.children.length > 0 || node.place.linear) return null;
+  // Classes belong to the look, so the page takes them.
+  if (hasSemantics({ ...node, classes: [] })) return null;
   const [fill, ...more] = node.look.fills ?? [];
   const sole = fill?.kind === 'solid' && fill.colour.alpha === 1 && more.length === 0;
   const plain = Object.keys(node.look).length === 1;

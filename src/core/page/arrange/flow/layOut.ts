@@ -1,13 +1,13 @@
 import equal from 'fast-deep-equal';
 import { bottom, right, sameBox, type Box } from '../../../mockup/box';
 import type { LayerKey } from '../../../mockup/layer';
-import { lastMade, lastMadeFrom } from '../../../mockup/remember';
-import { isMade } from '../../made';
+import { memoizeLast, memoizeLastBy } from '../../../mockup/memoize';
+import { isAnonymous } from '../../anonymousBox';
 import {
   hasStretchedLines,
   type FlowPlace,
-  type High,
-  type Hold,
+  type HeightMode,
+  type Pin,
   type Margin,
   type PageNode,
 } from '../../node';
@@ -16,16 +16,17 @@ import { layOutColumn } from './column';
 import { layOutGrid } from './grid';
 import { isText, partOf, type Content, type Part } from './parts';
 import { layOutRow } from './row';
-import { MIDDLE, WHOLE, type Laid, type LayOut, type Stand } from './stand';
-import { high } from './spacing';
-import { canHug, paddingBox } from './widths';
+import { MIDDLE, FILL_CONTAINER, type LayoutResult, type LayOut, type SizingConstraints } from './sizing';
+import { heightModeOf } from './spacing';
+import { canFitContent, paddingBox } from './widths';
 
 /**
- * Lays out what is inside of a box that stands in the flow. What holds the same and stands alike is not laid out again, and
- * what comes out as the last time stays the same node.
- * @param waiting layers that, as long as they hold the same, stay as they were the last time, however they stand by now
+ * A function that lays out a part in the flow with all of its content. An unchanged part with unchanged
+ * constraints keeps its result, and an equal result keeps its node.
+ * @param waiting layers that keep their last result while their content is unchanged, whatever their
+ * constraints
  */
-export function layingOut(waiting: ReadonlySet<LayerKey>): LayOut {
+export function layOutExcept(waiting: ReadonlySet<LayerKey>): LayOut {
   const layOut: LayOut = (part, stand) =>
     lastLaid(part.node, { part, stand, waits: waiting.has(part.node.layer) }, (last) => {
       const made = layOutAnew(part, stand, layOut);
@@ -34,16 +35,16 @@ export function layingOut(waiting: ReadonlySet<LayerKey>): LayOut {
   return layOut;
 }
 
-/** The same, where nothing waits. */
-export const layOut = layingOut(new Set());
+/** The same without waiting layers. */
+export const layOut = layOutExcept(new Set());
 
 interface Laying {
   readonly part: Part;
-  readonly stand: Stand;
+  readonly stand: SizingConstraints;
   readonly waits: boolean;
 }
 
-const lastLaid = lastMadeFrom<PageNode, Laying, PageNode>(({ part, stand, waits }, last) =>
+const lastLaid = memoizeLastBy<PageNode, Laying, PageNode>(({ part, stand, waits }, last) =>
   waits ? part.content === last.part.content : isSamePart(part, last.part) && isSameStand(stand, last.stand),
 );
 
@@ -58,12 +59,12 @@ function isSamePart(one: Part, other: Part): boolean {
   );
 }
 
-function isSameStand(one: Stand, other: Stand): boolean {
+function isSameStand(one: SizingConstraints, other: SizingConstraints): boolean {
   return (
-    one.wide === other.wide &&
-    one.high === other.high &&
+    one.widthMode === other.widthMode &&
+    one.heightMode === other.heightMode &&
     one.align === other.align &&
-    one.given === other.given &&
+    one.isWidthGiven === other.isWidthGiven &&
     one.margin.top === other.margin.top &&
     one.margin.right === other.margin.right &&
     one.margin.bottom === other.margin.bottom &&
@@ -71,7 +72,7 @@ function isSameStand(one: Stand, other: Stand): boolean {
   );
 }
 
-/** Two layouts of one node, whose looks and words are the same anyway. */
+/** True for two equal layouts of one node; looks and words are equal anyway. */
 function isLaidAlike(one: PageNode, other: PageNode): boolean {
   if (!equal(one.place, other.place) || one.kind !== 'box' || other.kind !== 'box')
     return one.kind !== 'box' && equal(one.place, other.place);
@@ -83,138 +84,141 @@ function isLaidAlike(one: PageNode, other: PageNode): boolean {
   );
 }
 
-function layOutAnew(part: Part, stand: Stand, layOut: LayOut): PageNode {
+function layOutAnew(part: Part, stand: SizingConstraints, layOut: LayOut): PageNode {
   const { node, content } = part;
   const place = flowPlace(part, stand);
   if (node.kind !== 'box') return { ...node, place };
   const loose = [...part.below, ...part.above];
-  if (!content) return { ...node, place, children: loose.map((each) => hold(each, part, layOut)) };
-  const laid = LAY_OUT[content.direction](part, content, stand.given, layOut);
+  if (!content) return { ...node, place, children: loose.map((each) => pinned(each, part, layOut)) };
+  const laid = LAY_OUT[content.direction](part, content, stand.isWidthGiven, layOut);
   const children = [
-    ...part.below.map((each) => hold(each, part, layOut)),
+    ...part.below.map((each) => pinned(each, part, layOut)),
     ...laid.children,
-    ...part.above.map((each) => hold(each, part, layOut)),
+    ...part.above.map((each) => pinned(each, part, layOut)),
   ];
   return { ...node, place, layout: laid.layout, children };
 }
 
 const LAY_OUT: Readonly<
-  Record<Content['direction'], (part: Part, content: Content, given: boolean, layOut: LayOut) => Laid>
+  Record<Content['direction'], (part: Part, content: Content, given: boolean, layOut: LayOut) => LayoutResult>
 > = { row: layOutRow, column: layOutColumn, grid: layOutGrid };
 
-function flowPlace({ node, box }: Part, { wide, high, align, margin }: Stand): FlowPlace {
-  const { turn, hugs, height } = node.place;
-  const widened = turn ? turn[0] : 1;
+function flowPlace(
+  { node, box }: Part,
+  { widthMode, heightMode, align, margin }: SizingConstraints,
+): FlowPlace {
+  const { linear, fitsContent, height } = node.place;
+  const widened = linear ? linear[0] : 1;
   const own: Margin =
     widened === 1 || margin.right === null
       ? margin
       : { ...margin, right: margin.right + node.place.width * (widened - 1) };
   const width = node.kind === 'box' ? box.width : node.place.width;
-  // Browsers put what is turned at whole px first.
-  const drops = turn !== null || hasStretchedLines(node);
+  // Browsers truncate the position of a transformed node to whole px.
+  const drops = linear !== null || hasStretchedLines(node);
   const place = {
     kind: 'flow',
-    wide,
-    high,
+    widthMode,
+    heightMode,
     align,
     margin: own,
     x: box.x,
     y: box.y,
     width,
     height,
-    hugs,
-    turn,
+    fitsContent,
+    linear,
   } as const;
-  return drops ? { ...place, shift: box.x - Math.round(box.x) } : place;
+  return drops ? { ...place, subpixelShift: box.x - Math.round(box.x) } : place;
 }
 
-/** A loose node keeps its distance to the edges that it is near to. */
-function hold(node: PageNode, around: Part, layOut: LayOut): PageNode {
+/** Pins an out-of-flow node to the edges that it is near to. */
+function pinned(node: PageNode, around: Part, layOut: LayOut): PageNode {
   const box = placedBox(node.place);
   const inner = paddingBox(around);
-  // What is turned has its corner somewhere else.
-  const isTurned = node.place.turn !== null;
-  const stays = isTurned || node.drawn === true;
-  // Words that begin inside and run out at the end begin there whatever the width.
+  // The corner of a transformed node is somewhere else.
+  const isTurned = node.place.linear !== null;
+  const stays = isTurned || node.keepsPlace === true;
+  // Words that start inside and overflow at the end keep their start, whatever the width.
   const runs = node.look.type?.align === 'start' && box.x >= inner.x && right(box) > right(inner);
-  const x = stays || runs ? 'start' : holdAlong(box.x - inner.x, right(inner) - right(box), inner.width);
-  // The page itself is as high as it comes out: only its upper edge is sure.
+  const x = stays || runs ? 'start' : pinAlong(box.x - inner.x, right(inner) - right(box), inner.width);
+  // The page has the height of its content: only its top edge is known.
   const y =
-    stays || isMade(around.node)
+    stays || isAnonymous(around.node)
       ? 'start'
-      : holdAlong(box.y - inner.y, bottom(inner) - bottom(box), inner.height);
+      : pinAlong(box.y - inner.y, bottom(inner) - bottom(box), inner.height);
   const part = partOf(node);
   const isLine =
     isText(part) && part.node.lines.length === 1 && part.node.lines[0]!.at === null && !isField(around);
-  const isFree = hugsAcross(part) && hasRoom(box, x, inner) && isFreeBeside(box, x, around);
-  const wide = isLine || isFree ? 'hug' : 'set';
+  const isFree = hasContentWidth(part) && hasRoom(box, x, inner) && isFreeBeside(box, x, around);
+  const widthMode = isLine || isFree ? 'fit' : 'drawn';
   const holds = {
     x,
     y: y === 'middle' ? 'start' : y,
     right: right(inner) - right(box),
     bottom: bottom(inner) - bottom(box),
-    wide,
-    high: isLine ? 'hug' : isAtEnd(y) ? heldHeight(part) : 'set',
+    widthMode,
+    heightMode: isLine ? 'fit' : pinsEnd(y) ? pinnedHeight(part) : 'drawn',
   } as const;
-  // What is inside of it flows again.
-  const inside = layOut(part, { ...WHOLE, given: wide === 'set' });
-  return lastHeld(node, [inside, ...Object.values(holds)], () => ({
+  // The content of the node flows again.
+  const inside = layOut(part, { ...FILL_CONTAINER, isWidthGiven: widthMode === 'drawn' });
+  return lastPinned(node, [inside, ...Object.values(holds)], () => ({
     ...inside,
-    // A line that lies loose goes on past the edges rather than break over what is beneath it.
+    // An absolute line overflows the edges rather than wrap over what is beneath.
     ...(isLine && { wraps: 'never' }),
-    place: { ...node.place, kind: 'fixed', holds },
+    place: { ...node.place, kind: 'fixed', pins: holds },
   }));
 }
 
-/** True for a field, whose words become an input as wide as it is drawn. */
+/** True for a field: its words become an input with the drawn width. */
 function isField({ node }: Part): boolean {
   return node.kind === 'box' && node.role === 'field';
 }
 
-const lastHeld = lastMade<PageNode, PageNode>();
+const lastPinned = memoizeLast<PageNode, PageNode>();
 
-function isAtEnd(hold: Hold): boolean {
+function pinsEnd(hold: Pin): boolean {
   return hold === 'start' || hold === 'end';
 }
 
-/** Common practice, no source: other languages need up to so much more room, as a share of the width. */
-const LONGER = 0.5;
+/** Common practice, no source: the share by which texts in other languages may be longer. */
+const LONGER_SHARE = 0.5;
 
 /**
- * True for a box held in a place that has all of its width: where there is less, a width that the content gives is as much
- * as there is (CSS 2.2, §10.3.7).
+ * True for a pinned box whose pins leave room for all of its width: a shrink-to-fit width is limited to the
+ * room (CSS 2.2, §10.3.7).
  */
-function hasRoom(box: Box, hold: Hold, inner: Box): boolean {
+function hasRoom(box: Box, hold: Pin, inner: Box): boolean {
   const room = { start: right(inner) - box.x, end: right(box) - inner.x, middle: inner.width, both: 0 };
-  return box.width <= room[hold] + SLACK;
+  return box.width <= room[hold] + DRAWN_SLACK;
 }
 
-/** Px by which what is drawn may be off. */
-const SLACK = 0.5;
+/** Px by which drawn positions may be off. */
+const DRAWN_SLACK = 0.5;
 
-/** True where nothing around stands near on the sides to which a box of its content's width grows. */
-function isFreeBeside(box: Box, hold: Hold, { node }: Part): boolean {
+/** True where nothing stands near on the sides to which a box with content width grows. */
+function isFreeBeside(box: Box, hold: Pin, { node }: Part): boolean {
   if (node.kind !== 'box') return true;
   return node.children.every((child) => {
     const other = placedBox(child.place);
     const isBeside = [
       ...(hold === 'end' ? [] : [other.x - right(box)]),
       ...(hold === 'start' ? [] : [box.x - right(other)]),
-    ].some((gap) => gap >= -1 && gap < box.width * LONGER);
+    ].some((gap) => gap >= -1 && gap < box.width * LONGER_SHARE);
     return !isBeside || other.y >= bottom(box) || bottom(other) <= box.y;
   });
 }
 
-/** True for a box that comes out as wide as it was drawn without being told. */
-function hugsAcross(part: Part): boolean {
-  return part.content !== null && part.node.place.turn === null && canHug(part);
+/** True for a box that gets its drawn width without a declaration. */
+function hasContentWidth(part: Part): boolean {
+  return part.content !== null && part.node.place.linear === null && canFitContent(part);
 }
 
-function heldHeight(part: Part): High {
-  return part.content === null ? 'set' : high(part, false, 0);
+function pinnedHeight(part: Part): HeightMode {
+  return part.content === null ? 'drawn' : heightModeOf(part, false, 0);
 }
 
-function holdAlong(before: number, after: number, length: number): Hold {
+function pinAlong(before: number, after: number, length: number): Pin {
   if (Math.abs(before) + Math.abs(after) <= length * 0.04 + 1) return 'both';
   if (Math.abs(before - after) <= MIDDLE) return 'middle';
   return before <= after ? 'start' : 'end';

@@ -1,96 +1,104 @@
 import { bottom, boxAround, right, type Box } from '../../../mockup/box';
-import type { Layout, TextNode, Wide } from '../../node';
-import { alignLine } from './across';
-import { textsIn, unsureWidth } from './breaks';
+import type { Layout, TextNode, WidthMode } from '../../node';
+import { alignLine } from './crossAxis';
+import { wrapTexts, measuringError } from './textWrapping';
 import { layOutGrid } from './grid';
 import { isAvatar, isText, type Content, type Part } from './parts';
-import { hasWords } from './things';
+import { hasWords } from './nodePredicates';
 import {
-  extraAcross,
+  roundedDownLength,
   ACROSS_SLACK,
   commonGap,
-  extra,
+  roundedLength,
   gapsBetween,
-  high,
+  heightModeOf,
   insets,
   padded,
   reachesEnd,
   spaceOut,
-  stickingOut,
+  overhangMargin,
 } from './spacing';
-import { EDGE, MIDDLE, middleOf, type Laid, type LayOut } from './stand';
-import { canHug, firmWide, isTight, isUnseen, paddingBox, TOGETHER } from './widths';
+import { EDGE, MIDDLE, centreTolerance, type LayoutResult, type LayOut } from './sizing';
+import { canFitContent, rigidWidthMode, fillsRow, hasNoLook, paddingBox, TOGETHER } from './widths';
 
-/** Lays parts out beside each other. */
-export function layOutRow(part: Part, content: Content, given: boolean, layOut: LayOut): Laid {
+/** Lays out parts as a row. */
+export function layOutRow(part: Part, content: Content, given: boolean, layOut: LayOut): LayoutResult {
   const drawn = content.parts;
   const inner = paddingBox(part);
   const inside = boxAround(drawn.map(({ box }) => box));
   const [before, after] = [inside.x - inner.x, right(inner) - right(inside)];
-  const said = part.node.wish;
+  const said = part.node.layoutOverride;
   const drawnGaps = gapsOf(drawn);
-  const pitch = arePitched(drawn, drawnGaps);
+  const pitch = haveEvenSteps(drawn, drawnGaps);
   const isSaid =
-    said?.contents === 'row' || said?.gap !== undefined || drawn.some(({ node }) => node.wish?.wide);
-  // What covers a part of what is before it shares no columns with it.
+    said?.contents === 'row' ||
+    said?.gap !== undefined ||
+    drawn.some(({ node }) => node.layoutOverride?.wide);
+  // A part that overlaps its predecessor shares no columns with it.
   const isFanned = drawnGaps.some((gap) => gap < -SAME_STEP);
   const isEven = () =>
-    areEven(drawn, drawnGaps, inner, before, after) || areCells(drawn, drawnGaps, before, after);
+    areEquallyWide(drawn, drawnGaps, inner, before, after) || areCells(drawn, drawnGaps, before, after);
   if (!isSaid && !isFanned && (pitch || (given && isEven())))
     return layOutGrid(part, { direction: 'grid', parts: drawn, rows: [drawn], pitch }, given, layOut);
-  // Where things go on past the edge, nothing gives way to them.
+  // Where content continues past the edge, nothing shrinks.
   const isFull = after < -1;
-  const wides = given ? rowWides(drawn, inner, before, after) : drawn.map((each) => firmWide(each));
-  const parts = said?.gap === undefined ? withPlainGap(drawn, wides) : drawn;
+  const widthModes = given
+    ? rowWidthModes(drawn, inner, before, after)
+    : drawn.map((each) => rigidWidthMode(each));
+  const parts = said?.gap === undefined ? withPlainGap(drawn, widthModes) : drawn;
   const gaps = gapsOf(parts);
-  const filled = wides.includes('fill');
-  const justify = given && !filled ? justifyRow(gaps, before, after, inner, middleOf(part)) : 'start';
+  const filled = widthModes.includes('rest');
+  const justify = given && !filled ? justifyRow(gaps, before, after, inner, centreTolerance(part)) : 'start';
   const free =
     justify === 'start' && given && !filled && !isFull && said?.gap === undefined
       ? freeGap(gaps, before, after)
       : null;
   const common = commonGap(gaps.filter((_, at) => at !== free && justify !== 'between'));
-  // Of several that are free space, the one that takes what is free has to be able to get smaller, too.
-  const isNarrow = free !== null && gaps[free]! < common * LARGER;
+  // The free gap must be able to shrink, too.
+  const isNarrow = free !== null && gaps[free]! < common * LARGER_GAP;
   const gap = said?.gap ?? (isNarrow ? Math.min(PLAIN_GAP, ...gaps) : common);
   const { align, line, owns } = alignLine(parts, inside);
   const vertical = insets(part, line);
   const spaces = said?.gap === undefined ? spaceOut(gaps, gap, ACROSS_SLACK) : gaps.map(() => 0);
   const last = parts.at(-1);
-  const isFilled = !filled && after < ROUNDING;
-  // Where there is room in the row, it would move what stands at the end.
+  const isFilled = !filled && after < WRAP_SLACK;
+  // Extra width would move the last part of a row that has room.
   const isUnsure = free === null && last && (isStretched(last) || (isFilled && hasWords(last.node)));
-  const more = isUnsure && given && !isFull && justify === 'start' ? ROUNDING : 0;
+  const more = isUnsure && given && !isFull && justify === 'start' ? WRAP_SLACK : 0;
   const children = parts.map((each, at) => {
-    const wide = isFull && wides[at] === 'set' ? 'firm' : wides[at]!;
+    const widthMode = isFull && widthModes[at] === 'drawn' ? 'rigid' : widthModes[at]!;
     const own = owns[at]!;
     const left =
       at === 0
-        ? Math.min(0, extraAcross(before))
+        ? Math.min(0, roundedDownLength(before))
         : justify === 'between'
           ? 0
           : at - 1 === free
             ? null
             : spaces[at - 1]!;
     const { over } = vertical;
-    const end = each === last ? stickingOut(after) - more : 0;
-    // What hangs from the top sticks out below for itself; in any other line all must, to stand in it.
+    const end = each === last ? overhangMargin(after) - more : 0;
+    // A part aligned at the top overhangs by itself; any other alignment needs the overhang of all parts.
     const hangs = (own.align ?? align) === 'start';
     const below = hangs
-      ? Math.max(over.bottom, Math.min(0, extra(bottom(inner) - bottom(each.box))))
+      ? Math.max(over.bottom, Math.min(0, roundedLength(bottom(inner) - bottom(each.box))))
       : over.bottom;
     const margin = { top: own.top + over.top, left, right: end, bottom: below };
     return layOut(each, {
-      wide,
-      high: high(each, own.align === 'stretch' || (own.align === null && align === 'stretch'), line.height),
+      widthMode,
+      heightMode: heightModeOf(
+        each,
+        own.align === 'stretch' || (own.align === null && align === 'stretch'),
+        line.height,
+      ),
       align: own.align,
       margin,
-      given: wide !== 'hug',
+      isWidthGiven: widthMode !== 'fit',
     });
   });
   const sides =
     justify === 'middle'
-      ? { left: aside(before - after), right: aside(after - before) }
+      ? { left: offCentrePadding(before - after), right: offCentrePadding(after - before) }
       : justify === 'end'
         ? { left: 0, right: after }
         : {
@@ -98,8 +106,8 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
             right:
               !given || filled || free !== null || justify === 'between'
                 ? after
-                : // A row without any room to spare would break its words.
-                  Math.max(0, Math.min(after - ROUNDING, before)),
+                : // A row without any room to spare would wrap its words.
+                  Math.max(0, Math.min(after - WRAP_SLACK, before)),
           };
   const layout: Layout = {
     direction: 'row',
@@ -110,19 +118,26 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
     align,
     justify,
   };
-  // Words may get longer where the row is not filled.
+  // Words may grow where the row is not full.
   const slack =
     given && !filled
       ? Math.max(0.5, before + after - sides.left - sides.right, ...gaps.filter((_, at) => at === free))
       : 0.5;
   const of = (each: Part) => (isFull ? 0 : each.box.width + slack + (each === last ? more : 0));
-  const loose = !given || filled;
-  const room = { of, narrowed: 'set', begins: () => false, given: false, firm: () => false, loose } as const;
-  return { layout, children: textsIn(children, parts, room) };
+  const isUnconstrained = !given || filled;
+  const room = {
+    of,
+    narrowed: 'drawn',
+    begins: () => false,
+    isGiven: false,
+    isRigid: () => false,
+    isUnconstrained,
+  } as const;
+  return { layout, children: wrapTexts(children, parts, room) };
 }
 
-/** The padding that brings what is seen to be off the middle to where it was drawn, px. */
-function aside(difference: number): number {
+/** The padding that moves visibly off-centre content to where it was drawn, px. */
+function offCentrePadding(difference: number): number {
   return difference > MIDDLE * 1.5 ? difference : 0;
 }
 
@@ -130,48 +145,52 @@ function gapsOf(parts: readonly Part[]): readonly number[] {
   return gapsBetween(parts.map(({ box }) => box));
 }
 
-/** Common practice, no source: spaces are multiples of 4 px, and 16 px keep words and what follows them apart. */
+/** Common practice, no source: spaces are multiples of 4 px, and 16 px separate words from the next part. */
 const SPACE_STEP = 4;
 const PLAIN_GAP = 16;
 
 /**
- * Words end anywhere: where they take what a row leaves, the space behind them is none that anyone chose. The part around
- * them gets so wide that there is a plain gap, the same in rows that differ in their words only.
+ * Words may end anywhere, so the space after them was not chosen. The part around them is widened until a
+ * plain gap is left, equal in rows that differ in words only.
  */
-function withPlainGap(parts: readonly Part[], wides: readonly Wide[]): readonly Part[] {
-  const at = wides.indexOf('fill');
+function withPlainGap(parts: readonly Part[], widthModes: readonly WidthMode[]): readonly Part[] {
+  const at = widthModes.indexOf('rest');
   const [part, next] = [parts[at], parts[at + 1]];
   if (!part || !next) return parts;
   const gaps = gapsOf(parts);
   const room = gaps[at]!;
   const others = gaps.toSpliced(at, 1);
   const even = others.length > 0 ? commonGap(others) : Math.min(PLAIN_GAP, room - (room % SPACE_STEP));
-  const plain = isRagged(part) ? even : isStretched(part) ? Math.max(0, room - unsureWidth(part)) : room;
+  const plain = hasRaggedEnd(part)
+    ? even
+    : isStretched(part)
+      ? Math.max(0, room - measuringError(part))
+      : room;
   if (plain >= room) return parts;
   return parts.with(at, { ...part, box: { ...part.box, width: part.box.width + room - plain } });
 }
 
-/** True for a box that shows nothing by itself around things that stand at its start. */
-function isRagged(part: Part): boolean {
+/** True for a box without a look around parts at its start. */
+function hasRaggedEnd(part: Part): boolean {
   const { content, box, below, above } = part;
-  if (!content || !isUnseen(part) || below.length + above.length > 0) return false;
+  if (!content || !hasNoLook(part) || below.length + above.length > 0) return false;
   return content.direction === 'column' && content.parts.every((each) => beginsWith(each, box));
 }
 
 function beginsWith(part: Part, { x, width }: Box): boolean {
   if (Math.abs(part.box.x - x) > EDGE) return false;
   if (isText(part)) return part.node.look.type?.align === 'start';
-  return part.box.width < width - EDGE || isRagged(part);
+  return part.box.width < width - EDGE || hasRaggedEnd(part);
 }
 
-/** Px by which the browser may find letters wider than their room, so that the last word would be in a line of its own. */
-const ROUNDING = 1;
+/** Px by which the browser may measure letters wider than their room, which would wrap the last word. */
+const WRAP_SLACK = 1;
 
 function isStretched(part: Part): boolean {
-  return isText(part) && (part.node.place.turn !== null || hasSpacedLetters(part.node));
+  return isText(part) && (part.node.place.linear !== null || hasSpacedLetters(part.node));
 }
 
-/** True for a sentence in which some words have spaced letters, to be as wide as they were drawn. */
+/** True for a sentence with letter-spaced words that keep their drawn width. */
 function hasSpacedLetters({ look, lines }: TextNode): boolean {
   const common = look.type?.letterSpacing ?? 0;
   return lines.some(({ spans }) =>
@@ -179,17 +198,19 @@ function hasSpacedLetters({ look, lines }: TextNode): boolean {
   );
 }
 
-/** Common practice, no source: what takes up so much of a row is its main thing. */
+/** Common practice, no source: a part of this share of a row is its main part. */
 const MAIN_SHARE = 0.3;
 
-/** Common practice, no source: a line that takes up so much of a row is read, and gets more room in a wider window. */
+/**
+ * Common practice, no source: a line of this share of a row is read, and gets more width in a wider window.
+ */
 const LONG_LINE = 0.6;
 
-/** Px by which boxes that share a row out may differ: some have borders, half of which reach past them. */
+/** Px by which boxes of equal width may differ: borders reach past some of them by half their width. */
 const SAME_WIDTH = 1.5;
 
-/** True for boxes of one width that share a row out between them. */
-function areEven(
+/** True for boxes of equal width that share a row. */
+function areEquallyWide(
   parts: readonly Part[],
   gaps: readonly number[],
   inner: Box,
@@ -204,27 +225,27 @@ function areEven(
   return parts.length > 1 && alike && filling && reachesEnd(before, after);
 }
 
-/** How many boxes side by side are no cells yet. */
+/** This many adjacent boxes are no cells yet. */
 const MOST_BY_CHANCE = 2;
 /** Px: narrower boxes are lines. */
-const NARROWEST = 8;
+const NARROWEST_CELL = 8;
 
-/** True for boxes side by side that fill their row, most of them as wide as one another whatever they hold: cells of a table. */
+/** True for adjacent boxes that fill their row, most of equal width whatever they hold: cells of a table. */
 function areCells(parts: readonly Part[], gaps: readonly number[], before: number, after: number): boolean {
   if (parts.length <= MOST_BY_CHANCE || [before, after, ...gaps].some((gap) => Math.abs(gap) > SAME_STEP))
     return false;
-  if (!parts.every(({ node, box }) => node.kind === 'box' && box.width >= NARROWEST && !isAvatar(node)))
+  if (!parts.every(({ node, box }) => node.kind === 'box' && box.width >= NARROWEST_CELL && !isAvatar(node)))
     return false;
   const isCommon = ({ box }: Part) =>
     parts.filter((other) => Math.abs(other.box.width - box.width) <= SAME_WIDTH).length * 2 > parts.length;
   return parts.some(isCommon);
 }
 
-/** Px by which the steps from part to part may differ. */
+/** Px by which the steps between parts may differ. */
 const SAME_STEP = 0.75;
 
-/** True for words that begin at even steps, whatever their length: columns, not gaps. */
-function arePitched(parts: readonly Part[], gaps: readonly number[]): boolean {
+/** True for words that start at even steps, whatever their length: columns, not gaps. */
+function haveEvenSteps(parts: readonly Part[], gaps: readonly number[]): boolean {
   const steps = parts.slice(1).map(({ box }, at) => box.x - parts[at]!.box.x);
   const [first] = steps;
   return (
@@ -235,33 +256,39 @@ function arePitched(parts: readonly Part[], gaps: readonly number[]): boolean {
   );
 }
 
-function rowWides(parts: readonly Part[], inner: Box, before: number, after: number): readonly Wide[] {
-  const firm = parts.map((each) => firmWide(each));
-  if (firm.includes('fill') || !reachesEnd(before, after)) return firm;
+function rowWidthModes(
+  parts: readonly Part[],
+  inner: Box,
+  before: number,
+  after: number,
+): readonly WidthMode[] {
+  const firm = parts.map((each) => rigidWidthMode(each));
+  if (firm.includes('rest') || !reachesEnd(before, after)) return firm;
   let main: number | null = null;
-  // What stands at both ends of a row shares what is between with nobody.
+  // Parts at both ends of a row leave the space between them free.
   const gaps = gapsOf(parts);
   const largestGap = Math.max(0, ...gaps);
   parts.forEach((each, at) => {
     const isRoomy =
-      each.box.width >= MAIN_SHARE * inner.width && (!canHug(each) || each.box.width >= 0.5 * inner.width);
+      each.box.width >= MAIN_SHARE * inner.width &&
+      (!canFitContent(each) || each.box.width >= 0.5 * inner.width);
     const isPlainText =
       isText(each) && each.node.lines.length < 2 && each.box.width < LONG_LINE * inner.width;
-    // A row of words gets longer into the free space behind it.
-    const isLoose = isUnseen(each) && isTight(each) && (gaps[at] ?? 0) > TOGETHER;
+    // A row of words grows into the free space after it.
+    const isLoose = hasNoLook(each) && fillsRow(each) && (gaps[at] ?? 0) > TOGETHER;
     const isMain = isRoomy && !isPlainText && !isLoose && each.box.width > largestGap;
-    if (!isMain || each.node.kind === 'picture' || isPressed(each)) return;
+    if (!isMain || each.node.kind === 'picture' || isButton(each)) return;
     if (main === null || each.box.width > parts[main]!.box.width) main = at;
   });
-  return firm.map((wide, at) => (at === main ? 'fill' : wide));
+  return firm.map((widthMode, at) => (at === main ? 'rest' : widthMode));
 }
 
-/** True for a button beside other things, which is as wide as its words. */
-function isPressed({ node }: Part): boolean {
+/** True for a button beside other parts: it has the width of its words. */
+function isButton({ node }: Part): boolean {
   return node.role === 'button';
 }
 
-/** Px by which the spaces between parts at both ends and in the middle may differ: words are measured to parts of a px. */
+/** Px by which the spaces between justified parts may differ: words are measured to fractions of a px. */
 const SAME_SPACE = 1;
 
 function justifyRow(
@@ -282,14 +309,14 @@ function justifyRow(
   return 'start';
 }
 
-/** How many times as large as the others a gap is that takes what is free. */
-const LARGER = 1.5;
+/** A free gap is at least this many times as large as the others. */
+const LARGER_GAP = 1.5;
 
-/** The gap that takes what is free when the row is wider: the only large one, or the last of several that are free space. */
+/** The index of the gap that takes the free space: the only large one, or the last of several free ones. */
 function freeGap(gaps: readonly number[], before: number, after: number): number | null {
   if (after > Math.max(before * 1.5, 40)) return null;
   const largest = Math.max(0, ...gaps);
-  const large = gaps.filter((gap) => gap * LARGER > largest);
+  const large = gaps.filter((gap) => gap * LARGER_GAP > largest);
   if (large.length > 1) return large.every((gap) => gap > TOGETHER) ? gaps.lastIndexOf(large.at(-1)!) : null;
   return largest >= 16 ? gaps.indexOf(largest) : null;
 }

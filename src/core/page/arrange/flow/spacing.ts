@@ -1,25 +1,25 @@
 import { boxAround, bottom, right, type Box, type Edges } from '../../../mockup/box';
-import { isMade } from '../../made';
+import { isAnonymous } from '../../anonymousBox';
 import type { FlowPlace } from '../../node';
 import { toQuarters } from '../lengths';
 import { HALF_A_LINE, isCutBelow, isText, type Part } from './parts';
 import { paddingBox } from './widths';
 
-/** How much more padding there may be below than above before it is free space. */
-const DEEP = 1.6;
+/** Padding below that exceeds this many times the padding above is free space. */
+const FREE_RATIO = 1.6;
 
 export interface Insets {
   readonly top: number;
   readonly bottom: number;
-  /** Px by which the content sticks out of its box, above and below: padding cannot be negative. */
+  /** Px by which the content overflows its box above and below: padding cannot be negative. */
   readonly over: { readonly top: number; readonly bottom: number };
 }
 
-/** The padding above and below; free space beneath the content is no padding. */
+/** The vertical padding; free space beneath the content is no padding. */
 export function insets(part: Part, inside: Box): Insets {
   const inner = paddingBox(part);
-  const top = extra(inside.y - inner.y);
-  const below = extra(bottom(inner) - bottom(inside));
+  const top = roundedLength(inside.y - inner.y);
+  const below = roundedLength(bottom(inner) - bottom(inside));
   return {
     top: Math.max(0, top),
     bottom: Math.max(0, isDeep(part, inside) ? Math.min(top, below) : below),
@@ -34,38 +34,38 @@ export function padded(
   return {
     top,
     bottom: below,
-    left: Math.max(0, extraAcross(sides.left)),
-    right: Math.max(0, extraAcross(sides.right)),
+    left: Math.max(0, roundedDownLength(sides.left)),
+    right: Math.max(0, roundedDownLength(sides.right)),
   };
 }
 
 function isDeep(part: Part, inside: Box): boolean {
-  // Rows and grids would share out what is free among their lines.
-  if (part.content?.direction !== 'column' || isMade(part.node)) return false;
+  // Rows and grids would share out the free space among their lines.
+  if (part.content?.direction !== 'column' || isAnonymous(part.node)) return false;
   const inner = paddingBox(part);
-  return bottom(inner) - bottom(inside) > Math.max(0, inside.y - inner.y) * DEEP + 8;
+  return bottom(inner) - bottom(inside) > Math.max(0, inside.y - inner.y) * FREE_RATIO + 8;
 }
 
-export function high(part: Part, stretched: boolean, height: number): FlowPlace['high'] {
-  if (part.node.kind === 'picture') return 'hug';
+export function heightModeOf(part: Part, stretched: boolean, height: number): FlowPlace['heightMode'] {
+  if (part.node.kind === 'picture') return 'fit';
   if (isText(part))
-    return !part.node.even && part.node.lines.some((line) => line.at !== null) ? 'set' : 'hug';
-  if (!part.content) return stretched && height > part.box.height + 1 ? 'hug' : 'set';
+    return !part.node.hasRegularLines && part.node.lines.some((line) => line.at !== null) ? 'drawn' : 'fit';
+  if (!part.content) return stretched && height > part.box.height + 1 ? 'fit' : 'drawn';
   const inside = boxAround(part.content.parts.map((each) => each.box));
-  if (isCutBelow(part, inside)) return 'set';
-  return isDeep(part, inside) ? 'least' : 'hug';
+  if (isCutBelow(part, inside)) return 'drawn';
+  return isDeep(part, inside) ? 'min' : 'fit';
 }
 
-/** True when content goes up to the end of its box: what is left after it is no more than padding. */
+/** True when content ends at the end of its box, except for padding. */
 export function reachesEnd(before: number, after: number): boolean {
   return after >= -1 && after <= Math.max(before * 1.5, 32);
 }
 
-/** Px by which a part may stand off before it gets a margin. */
+/** Px by which a part may be off before it gets a margin. */
 export const ACROSS_SLACK = 0.5;
 export const DOWN_SLACK = 0.3;
 
-/** What each gap has beyond the common one; small differences are left out until they add up. */
+/** The excess of each gap over the common one; small differences are left out until they add up. */
 export function spaceOut(gaps: readonly number[], common: number, slack: number): readonly number[] {
   let off = 0;
   return gaps.map((gap) => {
@@ -76,45 +76,45 @@ export function spaceOut(gaps: readonly number[], common: number, slack: number)
 }
 
 /**
- * Px: browsers lay out in steps of a 64th (Chromium, `LayoutUnit`, from memory), and files say lengths to hundredths: what is
+ * Px: browsers lay out in 64ths (Chromium, `LayoutUnit`, from memory), and files write hundredths: a length
  * off by both was measured.
  */
-const MEASURED = 1 / 64 + 0.005;
+const MEASURING_STEP = 1 / 64 + 0.005;
 
-/** A length as someone would have written it, where it is one but for what nobody sees. */
-export function extra(length: number): number {
-  return toQuarters(length, MEASURED);
+/** The length as a developer would write it, if the difference is invisible. */
+export function roundedLength(length: number): number {
+  return toQuarters(length, MEASURING_STEP);
 }
 
-/** The same across, but never more: words that just fit would break. */
-export function extraAcross(length: number): number {
-  const written = extra(length);
-  return written - length > ROUNDED && written !== 0 ? length : written;
+/** The same for horizontal lengths, never rounded up: words that just fit would wrap. */
+export function roundedDownLength(length: number): number {
+  const written = roundedLength(length);
+  return written - length > COMPUTING_ERROR && written !== 0 ? length : written;
 }
 
 /** Px by which computed lengths are off. */
-const ROUNDED = 0.001;
+const COMPUTING_ERROR = 0.001;
 
-/** The negative margin of what sticks out by half a line, px; 0 for anything else. */
-export function stickingOut(room: number): number {
-  return room < 0 && room >= -HALF_A_LINE ? extraAcross(room) : 0;
+/** The negative margin of an overhang of half a line, px; 0 for any other. */
+export function overhangMargin(room: number): number {
+  return room < 0 && room >= -HALF_A_LINE ? roundedDownLength(room) : 0;
 }
 
-/** The space between boxes beside each other, px; negative where they overlap. */
+/** The spaces between boxes beside each other, px; negative where they overlap. */
 export function gapsBetween(boxes: readonly Box[]): readonly number[] {
   return boxes.slice(1).map(({ x }, at) => x - right(boxes[at]!));
 }
 
-/** Px by which gaps may differ and still be meant as one. */
+/** Px by which equal gaps may differ. */
 const SAME_GAP = 0.5;
-/** The share of the gaps that the common one has at least. */
-const COMMON = 0.6;
+/** The smallest share of gaps that have the common length. */
+const COMMON_SHARE = 0.6;
 
-/** The gap that most have, else the smallest; never a negative one. */
+/** The gap that most have, else the smallest; never negative. */
 export function commonGap(gaps: readonly number[]): number {
   if (gaps.length === 0) return 0;
   const counts = gaps.map((gap) => gaps.filter((other) => Math.abs(other - gap) <= SAME_GAP).length);
   const most = Math.max(...counts);
-  const gap = most >= COMMON * gaps.length ? gaps[counts.indexOf(most)]! : Math.min(...gaps);
-  return Math.max(0, extraAcross(gap));
+  const gap = most >= COMMON_SHARE * gaps.length ? gaps[counts.indexOf(most)]! : Math.min(...gaps);
+  return Math.max(0, roundedDownLength(gap));
 }

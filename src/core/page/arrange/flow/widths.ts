@@ -1,36 +1,37 @@
 import { boxAround, right } from '../../../mockup/box';
 import { placedBox } from '../../placed';
-import type { Wide } from '../../node';
+import type { WidthMode } from '../../node';
 import { innerBox, isAvatar, isText, type Content, type Part } from './parts';
-import { hasWords } from './things';
+import { hasWords } from './nodePredicates';
 
-/** Px by which two paddings may differ and still be meant as the same. */
-const EVEN = 1.5;
+/** Px by which equal paddings may differ. */
+const EVEN_PADDING = 1.5;
 
-/** True when the part is as wide as in the mockup without being told so: its content gives the width. */
+/** True when the part gets its drawn width from its content. */
 export function isIntrinsic(part: Part): boolean {
   if (isText(part)) return part.node.lines.length === 1 || part.node.lines.every((line) => line.at === null);
-  return part.content === null || isAvatar(part.node) || canHug(part);
+  return part.content === null || isAvatar(part.node) || canFitContent(part);
 }
 
-/** True for a box whose padding is even and whose content gives the width inside of it. */
-export function canHug(part: Part): boolean {
+/** True for a box with even padding whose content gives its width. */
+export function canFitContent(part: Part): boolean {
   const before = known.get(part);
   if (before !== undefined) return before;
-  const found = findWhetherHugs(part);
+  const found = findWhetherFits(part);
   known.set(part, found);
   return found;
 }
 
-/** Every container around asks anew; what a part is does not change. */
+/** Memoized: every container around asks. */
 const known = new WeakMap<Part, boolean>();
 
-function findWhetherHugs(part: Part): boolean {
+function findWhetherFits(part: Part): boolean {
   const { node, content } = part;
-  if (node.wish?.wide === 'hug') return true;
-  if (node.kind !== 'box' || !content || node.role === 'field' || part.sized || node.wish?.wide) return false;
+  if (node.layoutOverride?.wide === 'fit') return true;
+  if (node.kind !== 'box' || !content || node.role === 'field' || part.sized || node.layoutOverride?.wide)
+    return false;
   if (isAvatar(node)) return false;
-  if (!isEven(part, content) && !endsAbove(part, content)) return false;
+  if (!isEven(part, content) && !endsWithOverlay(part, content)) return false;
   const inside = boxAround(content.parts.map((each) => each.box));
   if (content.direction === 'column') {
     const widest = content.parts.filter(({ box }) => Math.abs(box.width - inside.width) <= 1);
@@ -43,10 +44,10 @@ function findWhetherHugs(part: Part): boolean {
   return content.parts.every(isIntrinsic) && !hasFreeSpace(content);
 }
 
-/** Common practice, no source: px between parts that belong together at most; more is free space. */
+/** Common practice, no source: the largest gap between parts that belong together, px; more is free space. */
 export const TOGETHER = 56;
 
-/** True for a row whose parts stand at both ends: its width comes from around. */
+/** True for a row with parts at both ends: its width comes from the container. */
 function hasFreeSpace({ direction, parts }: Content): boolean {
   return (
     direction === 'row' && parts.slice(1).some(({ box }, at) => box.x - right(parts[at]!.box) > TOGETHER)
@@ -57,43 +58,43 @@ function isEven(part: Part, content: Content): boolean {
   const inside = boxAround(content.parts.map((each) => each.box));
   const inner = paddingBox(part);
   const [before, after] = [inside.x - inner.x, right(inner) - right(inside)];
-  // What lies over the borders would make the box wider by them.
-  return Math.abs(before - after) <= EVEN && before + after >= -EVEN;
+  // An overlap over the borders would widen the box.
+  return Math.abs(before - after) <= EVEN_PADDING && before + after >= -EVEN_PADDING;
 }
 
-/** True where something that lies over an end, as a badge, takes up what the content leaves free there. */
-function endsAbove(part: Part, content: Content): boolean {
+/** True where an overlay at an end, such as a badge, takes the space that the content leaves there. */
+function endsWithOverlay(part: Part, content: Content): boolean {
   const inside = boxAround(content.parts.map((each) => each.box));
   const inner = paddingBox(part);
   const [before, after] = [inside.x - inner.x, right(inner) - right(inside)];
-  if (Math.min(before, after) < -EVEN || Math.min(before, after) > EVEN) return false;
+  if (Math.min(before, after) < -EVEN_PADDING || Math.min(before, after) > EVEN_PADDING) return false;
   return [...part.below, ...part.above].some((node) => {
     const box = placedBox(node.place);
     const [start, end] = [box.x - inner.x, right(inner) - right(box)];
-    // What takes up the whole is a ground.
-    if (Math.max(start, end) <= EVEN) return false;
+    // An overlay over the whole box is a background.
+    if (Math.max(start, end) <= EVEN_PADDING) return false;
     return after > before
-      ? Math.abs(end) <= EVEN && box.x <= right(inside) + EVEN
-      : Math.abs(start) <= EVEN && right(box) >= inside.x - EVEN;
+      ? Math.abs(end) <= EVEN_PADDING && box.x <= right(inside) + EVEN_PADDING
+      : Math.abs(start) <= EVEN_PADDING && right(box) >= inside.x - EVEN_PADDING;
   });
 }
 
 /**
- * True for a row that its parts fill, whatever they are: a set width would squeeze words that come out wider. Where there is
- * free space between them they get wider into that.
+ * True for a row filled by its parts: a fixed width would squeeze words that come out wider. With free space
+ * between them, the words grow into it.
  */
-export function isTight(part: Part): boolean {
+export function fillsRow(part: Part): boolean {
   const { content } = part;
   if (content?.direction !== 'row' || part.node.role === 'field' || part.sized) return false;
   return isEven(part, content) && !hasFreeSpace(content);
 }
 
-/** The padding box of the part; the box around its content when it is not there for looks. */
+/** The padding box of the part; for a box without a look, the box around its content. */
 export function paddingBox(part: Part) {
   const { node, box } = part;
-  if (node.kind !== 'box' || node.made) return box;
+  if (node.kind !== 'box' || node.anonymous) return box;
   const inner = innerBox(node);
-  // A part that was widened keeps its borders.
+  // A widened part keeps its borders.
   return {
     ...inner,
     x: box.x + (inner.x - node.place.x),
@@ -101,30 +102,34 @@ export function paddingBox(part: Part) {
   };
 }
 
-/** True for a container that shows nothing by itself: it may be as wide as there is room. */
-export function isUnseen({ node }: Part): boolean {
+/** True for a container without a look: it may take all of the available width. */
+export function hasNoLook({ node }: Part): boolean {
   if (node.kind !== 'box') return false;
   const { fills, border, sides, shadows, clip } = node.look;
   return !fills && !border && !sides && !shadows && !clip && node.classes.length === 0;
 }
 
-/** The width of what does not grow. */
-export function firmWide(part: Part): Wide {
-  const said = part.node.wish?.wide;
+/** The width mode of a part that does not grow. */
+export function rigidWidthMode(part: Part): WidthMode {
+  const said = part.node.layoutOverride?.wide;
   if (said !== undefined) return said;
-  if (part.node.kind === 'picture' || isSmallDrawing(part) || isAvatar(part.node)) return 'firm';
+  if (part.node.kind === 'picture' || isSmallDrawing(part) || isAvatar(part.node)) return 'rigid';
   if (isText(part))
-    return part.node.even ? 'set' : part.node.lines.some((line) => line.at !== null) ? 'firm' : 'hug';
-  if (!part.content) return 'set';
-  return canHug(part) || isTight(part) ? 'hug' : 'set';
+    return part.node.hasRegularLines
+      ? 'drawn'
+      : part.node.lines.some((line) => line.at !== null)
+        ? 'rigid'
+        : 'fit';
+  if (!part.content) return 'drawn';
+  return canFitContent(part) || fillsRow(part) ? 'fit' : 'drawn';
 }
 
-/** Common practice, no source: icons, avatars and dots keep their size, px. */
-const SMALL = 96;
+/** Common practice, no source: icons, avatars and dots up to this many px keep their size. */
+const SMALL_DRAWING = 96;
 
 function isSmallDrawing(part: Part): boolean {
   const { node, box } = part;
-  return node.kind === 'box' && box.width <= SMALL && box.height <= SMALL && !hasText(part);
+  return node.kind === 'box' && box.width <= SMALL_DRAWING && box.height <= SMALL_DRAWING && !hasText(part);
 }
 
 function hasText({ node, content, below, above }: Part): boolean {

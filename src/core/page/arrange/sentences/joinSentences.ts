@@ -2,29 +2,30 @@ import { boxAround } from '../../../mockup/box';
 import { isPlain } from '../../../look/look';
 import { placedBox } from '../../placed';
 import type { BoxNode, Page, PageNode } from '../../node';
-import { ofBoxes, withChildren } from '../../ofBoxes';
-import { soleText } from '../soleText';
+import { mapBoxes, withChildren } from '../../mapBoxes';
+import { unwrapTextGroup } from '../unwrapTextGroup';
 import { pieceOf, type Piece } from './pieces';
 import { sentencesOf } from './sentence';
 
 /**
- * Words of one sentence that the mockup has as several texts, a bold word or a link among plain ones, become one text with
- * runs: each begins in the line in which the one before it ended, a space or nothing after it. Places are those of the screen.
+ * Joins the texts of one sentence, such as a bold word or a link among plain ones, into one text with spans.
+ * Each piece starts in the line in which the one before ended, after a space or nothing. Places are px of the
+ * screen.
  */
 export function joinSentences(page: Page): Page {
   return { ...page, children: joinAll(page.children) };
 }
 
-const joined = ofBoxes((node) => {
+const joined = mapBoxes((node) => {
   const made = withChildren(node, joinAll(node.children));
-  return made === node ? node : (soleText(made) ?? withRoom(made, node));
+  return made === node ? node : (unwrapTextGroup(made) ?? withRoom(made, node));
 });
 
-/** A group that shows nothing is as large as the lines of what became a sentence in it. */
+/** A group without a look has the size of the joined sentence's lines. */
 function withRoom(made: BoxNode, before: BoxNode): BoxNode {
   const known = new Set(before.children);
   const changed = made.children.filter((child) => !known.has(child));
-  if (!isPlain(made.look) || made.place.turn) return made;
+  if (!isPlain(made.look) || made.place.linear) return made;
   return {
     ...made,
     place: { ...made.place, ...boxAround([made, ...changed].map(({ place }) => placedBox(place))) },

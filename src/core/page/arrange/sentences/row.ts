@@ -5,7 +5,7 @@ import { lettersOf } from '../letters';
 import { toThousandths } from '../lengths';
 import { hasBox, type Fragment, type Piece } from './pieces';
 
-/** What stands of a piece in a line, with its piece. */
+/** The fragment of a piece, with its piece. */
 export interface Placed extends Fragment {
   readonly piece: Piece;
 }
@@ -14,24 +14,24 @@ export interface Placed extends Fragment {
 export interface Row {
   readonly box: Box;
   readonly stretch: number;
-  readonly hang: number;
+  readonly trailingSpace: number;
   readonly spans: readonly TextSpan[];
 }
 
 /**
- * Px by which pieces may stand apart otherwise than with or without a space between them: what stands beside each other in
- * a single line may have a gap of its own; in a paragraph, and where letters are stretched, it is less exact.
+ * Px by which gaps between pieces may differ from a space or nothing. Parts of a single line may have a gap
+ * of their own; paragraphs and stretched letters are less exact.
  */
 const EXACT = 0.2;
-const ABOUT = 0.35;
+const APPROXIMATE = 0.35;
 const ROUGH = 1.5;
-/** Px by which the edges of boxes are drawn beside where they are: at whole px. */
+/** Px by which the edges of boxes are drawn off their place, at whole px. */
 const SNAPPED = 0.5;
-/** Px by which words may come to stand elsewhere in a line whose pieces are drawn stretched by different shares. */
+/** Px by which words may move in a line whose pieces have different stretches. */
 const DRIFT = 3;
 
 /**
- * The pieces of a line as its runs, with the spaces between them; null when they stand apart otherwise than words do.
+ * The pieces of a line as its spans, with the spaces between them; null when their gaps are no word spaces.
  * @param main the piece whose look the sentence has
  * @param isLine true for a sentence of one line
  */
@@ -40,17 +40,17 @@ export function joinRow(fragments: readonly Placed[], main: Piece, isLine: boole
   const starts: number[] = [];
   let natural = 0;
   const isDrawn = fragments.every(({ stretch }) => stretch === 1);
-  const exact = isDrawn ? (isLine ? EXACT : ABOUT) : isLine ? ABOUT : ROUGH;
+  const exact = isDrawn ? (isLine ? EXACT : APPROXIMATE) : isLine ? APPROXIMATE : ROUGH;
   const common = [commonStretch(fragments, main), 1].find((stretch) => isReadable(fragments, stretch));
   if (common === undefined) return null;
   for (const [at, fragment] of fragments.entries()) {
     const before = fragments[at - 1];
     const spacing = ownSpacing(fragment, common);
-    const own = fragment.spans.map((span) => dressed(span, { spacing, common }, fragment.piece, main));
+    const own = fragment.spans.map((span) => withSetting(span, { spacing, common }, fragment.piece, main));
     if (before) {
       const gap = gapBetween(before, fragment, common, exact);
       if (!gap) return null;
-      if (gap.pad > 0) setApart(spans, own, fragment.piece.beneath ? 'next' : 'last', gap.pad);
+      if (gap.padding > 0) addPadding(spans, own, fragment.piece.beneath ? 'next' : 'last', gap.padding);
       const owner = gap.isSpace ? addSpace(spans, own, gap.off) : 'none';
       const widths = {
         none: 0,
@@ -58,122 +58,134 @@ export function joinRow(fragments: readonly Placed[], main: Piece, isLine: boole
         next: spaceIn(fragment, common),
         own: main.node.space,
       };
-      natural += gap.pad + widths[owner];
+      natural += gap.padding + widths[owner];
     }
     starts.push(natural);
     spans.push(...own);
-    natural += lettersWidth(fragment) / (spacing === 0 ? fragment.stretch : common) + fragment.room / common;
+    natural +=
+      lettersWidth(fragment) / (spacing === 0 ? fragment.stretch : common) + fragment.extraWidth / common;
   }
   const box = boxAround(fragments.map(({ x, width, baseline }) => ({ x, width, y: baseline, height: 0 })));
   const whole = box.width / natural;
-  const stretch = isDrawn || Math.abs(whole - 1) * box.width <= ABOUT ? 1 : whole;
+  const stretch = isDrawn || Math.abs(whole - 1) * box.width <= APPROXIMATE ? 1 : whole;
   const drift = fragments.map(({ x }, at) => Math.abs(box.x + starts[at]! * stretch - x));
   return Math.max(...drift) > DRIFT
     ? null
-    : { box, stretch, hang: fragments.at(-1)?.hang ?? 0, spans: merged(spans) };
+    : { box, stretch, trailingSpace: fragments.at(-1)?.trailingSpace ?? 0, spans: merged(spans) };
 }
 
-/** What stands between two pieces, as wide as it is before their row is stretched. */
+/** The gap between two pieces, before their row is stretched. */
 interface Gap {
-  /** Px of padding between words and a box that lies beneath them. */
-  readonly pad: number;
+  /** Px of padding between words and a box beneath them. */
+  readonly padding: number;
   readonly isSpace: boolean;
-  /** Whether a space in the type of the last or the next word would be of another width than it was drawn. */
+  /** Whether a space in the type of the last or the next word would have another width than drawn. */
   readonly off: { readonly last: boolean; readonly next: boolean };
 }
 
 /**
- * What stands between two pieces; null when they stand apart otherwise than words do.
- * @param exact px by which that may be off
+ * The gap between two pieces; null when it is no word space.
+ * @param exact px by which it may be off
  */
 function gapBetween(before: Placed, after: Placed, common: number, exact: number): Gap | null {
   const apart = (after.x - before.x - before.width) / common;
-  const pad = padBetween(before, after, apart);
-  const gap = apart - pad;
+  const padding = paddingBetween(before, after, apart);
+  const gap = apart - padding;
   const slack = hasBox(before.piece) || hasBox(after.piece) ? exact + SNAPPED : exact;
   const spaces = [before.piece.node.space, after.piece.node.space];
   const isSpace = gap >= Math.min(...spaces) - slack && gap <= Math.max(...spaces) + slack;
   if (!isSpace && Math.abs(gap) > slack) return null;
   const isOff = (each: Placed) =>
     Math.abs(each.piece.node.space - gap) > SAME_SPACE || ownSpacing(each, common) !== 0;
-  return { pad, isSpace, off: { last: isOff(before), next: isOff(after) } };
+  return { padding, isSpace, off: { last: isOff(before), next: isOff(after) } };
 }
 
-/** Common practice, no source: px of padding at most beside words that have a box in a line. */
+/** Common practice, no source: the largest padding beside words with an inline box, px. */
 const PADDING = 8;
-/** What follows words without a space (common practice, no source). */
-const GLUED = /^[,.;:!?)\]]/;
+/** Characters that follow words without a space (common practice, no source). */
+const WITHOUT_SPACE = /^[,.;:!?)\]]/;
 
-/** The padding between words and their box that lies beneath them, px: what is no space of the gap to what is beside them. */
-function padBetween(before: Placed, after: Placed, gap: number): number {
+/** The padding between words and the box beneath them, px: it is not part of the gap to the next piece. */
+function paddingBetween(before: Placed, after: Placed, gap: number): number {
   if (!before.piece.beneath && !after.piece.beneath) return 0;
-  const isGlued = GLUED.test(after.spans[0]?.text ?? '');
-  const pad = isGlued ? gap : gap - Math.min(before.piece.node.space, after.piece.node.space);
-  return pad > SAME_SPACE && pad <= PADDING ? toThousandths(pad) : 0;
+  const isGlued = WITHOUT_SPACE.test(after.spans[0]?.text ?? '');
+  const padding = isGlued ? gap : gap - Math.min(before.piece.node.space, after.piece.node.space);
+  return padding > SAME_SPACE && padding <= PADDING ? toThousandths(padding) : 0;
 }
 
-/** Gives the padding to the last word before it or the next one after it. */
-function setApart(spans: TextSpan[], next: TextSpan[], side: 'last' | 'next', pad: number): void {
+/** Adds padding to the last word before it or to the next one after it. */
+function addPadding(spans: TextSpan[], next: TextSpan[], side: 'last' | 'next', padding: number): void {
   const [list, at] = side === 'last' ? [spans, spans.length - 1] : [next, 0];
   const span = list[at]!;
-  const padding = { top: 0, bottom: 0, left: side === 'next' ? pad : 0, right: side === 'last' ? pad : 0 };
-  list[at] = { ...span, look: { ...span.look, padding } };
+  const edges = {
+    top: 0,
+    bottom: 0,
+    left: side === 'next' ? padding : 0,
+    right: side === 'last' ? padding : 0,
+  };
+  list[at] = { ...span, look: { ...span.look, padding: edges } };
 }
 
 /**
- * How much wider the letters of a row are drawn than they are: not at all where a good part of them is not, else most of them,
- * those of the sentence's own type where it has some.
+ * The stretch of a row's letters: none when a good share of them has none, else the commonest, preferring
+ * letters in the sentence's own type.
  */
 function commonStretch(fragments: readonly Placed[], { type }: Piece): number {
   const asTheyAre = fragments.filter(({ stretch }) => stretch === 1);
-  if (drawnWidth(asTheyAre) >= drawnWidth(fragments) * AS_THEY_ARE) return 1;
+  if (drawnWidth(asTheyAre) >= drawnWidth(fragments) * UNSTRETCHED_SHARE) return 1;
   const own = fragments.filter(({ piece }) => sameLook(piece.type, type));
   const counted = own.length > 0 ? own : fragments;
   return drawnWidth(counted) / counted.reduce((sum, each) => sum + lettersWidth(each) / each.stretch, 0);
 }
 
-/** The share of a row that is drawn as it is, from which on the rest has spaced letters instead. */
-const AS_THEY_ARE = 0.2;
+/** The share of unstretched letters from which the rest gets letter spacing instead. */
+const UNSTRETCHED_SHARE = 0.2;
 
 function drawnWidth(fragments: readonly Placed[]): number {
   return fragments.reduce((sum, each) => sum + lettersWidth(each), 0);
 }
 
-function lettersWidth({ width, room }: Fragment): number {
-  return width - room;
+function lettersWidth({ width, extraWidth }: Fragment): number {
+  return width - extraWidth;
 }
 
-/** Common practice, no source: letters that are spaced by more of their size read as another type. */
-const SPACED = 0.15;
+/** Common practice, no source: letter spacing beyond this share of the size reads as another type. */
+const LARGEST_SPACING = 0.15;
 
-/** True where no letters come out as another type, all of the row being stretched by `common`. */
+/** True when the row stretched by `common` changes no letters visibly. */
 function isReadable(fragments: readonly Placed[], common: number): boolean {
   return fragments.every((each) => {
     const spacing = Math.abs(ownSpacing(each, common));
-    // Of short words, a space that was counted in one of two widths makes up a good part.
+    // In short words, a space of the other width is a large share.
     const { node, type } = each.piece;
-    return spacing <= type.size * SPACED || spacing * lettersOf(each.spans) <= node.space + UNSPACED;
+    return (
+      spacing <= type.size * LARGEST_SPACING ||
+      spacing * lettersOf(each.spans) <= node.space + WIDTH_TOLERANCE
+    );
   });
 }
 
-/** Px by which a piece may come out wider or narrower before its letters are spaced instead. */
-const UNSPACED = 1;
+/** Px by which a piece may come out wider or narrower before its letters are spaced. */
+const WIDTH_TOLERANCE = 1;
 
-/** Px between the letters of a piece that is stretched by another share than the rest of its row, so that it is as wide. */
+/** The letter spacing, px, that keeps the width of a piece whose stretch differs from the rest of its row. */
 function ownSpacing(fragment: Fragment, common: number): number {
   const { stretch } = fragment;
   const width = lettersWidth(fragment);
-  if (Math.abs(width - (width / stretch) * common) <= UNSPACED) return 0;
+  if (Math.abs(width - (width / stretch) * common) <= WIDTH_TOLERANCE) return 0;
   return toThousandths((width / common - width / stretch) / lettersOf(fragment.spans));
 }
 
-/** Px by which a space may be wider than the gap that it fills. */
+/** Px by which a space may be wider than its gap. */
 const SAME_SPACE = 0.5;
 
-/** Whose letters a space between two pieces belongs to: those before it, after it, or the sentence's own. */
+/**
+ * The letters that a space between two pieces belongs to: the last ones, the next ones, or the sentence's
+ * own.
+ */
 type Owner = 'none' | 'last' | 'next' | 'own';
 
-/** A space stands in the sentence's own look where it can, and neither in a link nor underlined. */
+/** Adds a space in the sentence's own look where possible, neither in a link nor underlined. */
 function addSpace(spans: TextSpan[], next: TextSpan[], off: Gap['off']): Owner {
   const [last, first] = [spans.at(-1), next[0]];
   if (!last || !first || /\s$/.test(last.text) || /^\s/.test(first.text)) return 'none';
@@ -195,7 +207,7 @@ function isOwnSpan(span: TextSpan): boolean {
   return span.href === undefined && span.look.type === undefined && !isBoxed(span);
 }
 
-/** How wide a space in a piece comes out before its row is stretched, px. */
+/** The width of a space in a piece before its row is stretched, px. */
 function spaceIn(each: Placed, common: number): number {
   return each.piece.node.space + ownSpacing(each, common);
 }
@@ -209,14 +221,14 @@ function isBoxed({ look }: TextSpan): boolean {
   return look.padding !== undefined;
 }
 
-/** How the letters of a piece are set in a row that is stretched by `common`. */
+/** The spacing of a piece's letters in a row that is stretched by `common`. */
 interface Setting {
   readonly spacing: number;
   readonly common: number;
 }
 
-/** A span in the sentence's own look, or with all that is otherwise. */
-function dressed(span: TextSpan, { spacing, common }: Setting, piece: Piece, { type }: Piece): TextSpan {
+/** A span in the sentence's own look, or with the differences. */
+function withSetting(span: TextSpan, { spacing, common }: Setting, piece: Piece, { type }: Piece): TextSpan {
   const own = span.look.type ?? piece.type;
   const letterSpacing = own.letterSpacing + spacing;
   const inside: TypeLook = { ...own, letterSpacing, lineHeight: null, align: type.align };
@@ -225,7 +237,7 @@ function dressed(span: TextSpan, { spacing, common }: Setting, piece: Piece, { t
   return { ...span, look: sameLook(inside, { ...type, lineHeight: null }) ? box : { ...box, type: inside } };
 }
 
-/** The padding that is as wide as it was drawn once its row is stretched. */
+/** The padding that has its drawn width once the row is stretched. */
 function widened(padding: Edges, look: Look, common: number): Edges {
   const borders = borderInsets(look);
   const side = (name: 'left' | 'right') =>

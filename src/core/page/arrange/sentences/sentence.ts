@@ -2,17 +2,17 @@ import { boxAround, type Box } from '../../../mockup/box';
 import type { LayerKey } from '../../../mockup/layer';
 import { HEADING_LETTERS } from '../../../sort/facts';
 import { isHeading, type Role } from '../../../sort/vocabulary';
-import { evenBaselines, evenSpacing, fitLines } from '../../baselines';
+import { evenBaselines, evenSpacing, shiftToRows } from '../../baselines';
 import { uprightPlace } from '../../lowerText';
 import type { PageNode, TextNode, TextNodeLine } from '../../node';
 import { lettersIn } from '../letters';
 import { hasBox, isLink, SAME_LINE, type Fragment, type Piece } from './pieces';
 import { joinRow, type Placed, type Row } from './row';
 
-/** Common practice, no source: by how much letters of one sentence may be larger than others, most of them being large. */
-const LARGER = 1.5;
+/** Common practice, no source: the largest ratio of letter sizes in one sentence. */
+const LARGEST_RATIO = 1.5;
 
-/** The pieces as one sentence, or as one in each line, as code has them; what is none stays as it is. */
+/** Joins the pieces into one sentence, or into one in each line as in code; other pieces stay unchanged. */
 export function sentencesOf(pieces: readonly Piece[]): readonly PageNode[] {
   if (pieces.length < 2) return pieces.map(({ whole }) => whole);
   const sentence = sentenceOf(pieces);
@@ -27,13 +27,13 @@ export function sentencesOf(pieces: readonly Piece[]): readonly PageNode[] {
   return rows.length === 1 ? pieces.map(({ whole }) => whole) : rows.flatMap(sentencesOf);
 }
 
-/** The pieces as one text; null when they are not one sentence. */
+/** The pieces as one text; null when they are no sentence. */
 function sentenceOf(pieces: readonly Piece[]): TextNode | null {
-  // Links beside each other are choices, not a sentence.
+  // Adjacent links are choices, not a sentence.
   if (pieces.every((piece) => isLink(piece) || hasBox(piece))) return null;
   const main = mainOf(pieces);
   const sizes = pieces.map(({ type }) => type.size);
-  if (Math.max(...sizes) > Math.min(...sizes) * LARGER || Math.max(...sizes) > main.type.size * 1.2)
+  if (Math.max(...sizes) > Math.min(...sizes) * LARGEST_RATIO || Math.max(...sizes) > main.type.size * 1.2)
     return null;
   const rows: Baseline[] = [];
   const edge = Math.max(...pieces.flatMap(({ lines }) => lines.map(({ x, width }) => x + width)));
@@ -41,8 +41,8 @@ function sentenceOf(pieces: readonly Piece[]): TextNode | null {
     for (const [at, fragment] of piece.lines.entries()) {
       const row = rows.at(-1);
       const continues = row && isSameLine(row.baseline, fragment.baseline);
-      // A piece begins in the line in which the one before it ended, or in the next one where that is full.
-      if (row && at === 0 && !continues && !goesOnBelow(fragment, row, { edge, space: main.node.space }))
+      // A piece starts in the line in which the one before ended, or in the next one when that line is full.
+      if (row && at === 0 && !continues && !wrapsToNext(fragment, row, { edge, space: main.node.space }))
         return null;
       if (continues) row.fragments.push({ ...fragment, piece });
       else if (row && fragment.baseline < row.baseline) return null;
@@ -69,8 +69,11 @@ interface Baseline {
   readonly fragments: Placed[];
 }
 
-/** True for words within a sentence that the line above has no room for; what begins with a capital may be something else. */
-function goesOnBelow(
+/**
+ * True for words inside a sentence that did not fit in the line above. A capital letter may start something
+ * else.
+ */
+function wrapsToNext(
   { x, width, spans }: Fragment,
   { fragments }: Baseline,
   { edge, space }: { readonly edge: number; readonly space: number },
@@ -83,7 +86,7 @@ function goesOnBelow(
   return last.x + last.width + (width * word.length) / text.length > edge;
 }
 
-/** The piece whose look the sentence has: in a single line the largest, in a paragraph the longest. */
+/** The piece whose look the sentence has: the largest in a single line, the longest in a paragraph. */
 function mainOf(pieces: readonly Piece[]): Piece {
   const isLine = pieces.every(({ lines }) => lines.length === 1);
   const weigh = (piece: Piece) => (isLine ? piece.type.size * 1000 : 0) + lettersIn(piece.node);
@@ -91,7 +94,7 @@ function mainOf(pieces: readonly Piece[]): Piece {
   return bare.reduce((best, piece) => (weigh(piece) > weigh(best) ? piece : best));
 }
 
-/** Px between the baselines; null when they are not even. A single line is as high as its letters. */
+/** Px between the baselines; null when they are uneven. A single line has the height of its letters. */
 function lineHeightOf(rows: readonly Baseline[], { type, node }: Piece): number | null {
   const [first] = rows;
   if (!first || rows.length < 2) return type.lineHeight;
@@ -113,15 +116,15 @@ interface Aligned {
 }
 
 /**
- * How the lines stand to each other, with what of the white space behind them counts; null when in no way that CSS knows.
- * @param space how wide a space is, px: a line may begin with one
+ * The alignment of the lines, with the trailing white space that counts; null when CSS has none for it.
+ * @param space the width of a space, px: a line may start with one
  */
 function alignRows(rows: readonly Row[], space: number): Aligned | null {
-  const bare = rows.map((row) => ({ ...row, hang: 0 }));
+  const bare = rows.map((row) => ({ ...row, trailingSpace: 0 }));
   const left = Math.min(...rows.map(({ box }) => box.x));
   const begins = ({ box }: Row) => (box.x - left <= space + SAME_LINE ? left : box.x);
   if (areInLine(rows, begins)) return { rows: bare, align: 'start' };
-  const middle = ({ box, hang }: Row) => box.x + (box.width + hang) / 2;
+  const middle = ({ box, trailingSpace }: Row) => box.x + (box.width + trailingSpace) / 2;
   const centred = [bare, rows].find((each) => areInLine(each, middle));
   return centred ? { rows: centred, align: 'middle' } : null;
 }
@@ -130,7 +133,7 @@ function areInLine(rows: readonly Row[], anchor: (row: Row) => number): boolean 
   return rows.every((row) => Math.abs(anchor(row) - anchor(rows[0]!)) <= SAME_LINE);
 }
 
-/** What the sentence is: a heading where a part of it is one and it is short enough. */
+/** The role of the sentence: a heading when a part of it is one and it is short enough. */
 function roleOf(pieces: readonly Piece[], main: Piece, isLong: boolean): Role {
   const roles = [main, ...pieces].map(({ node }) => node.role);
   const letters = pieces.reduce((sum, piece) => sum + lettersIn(piece.node), 0);
@@ -146,25 +149,26 @@ function textOf(
   { height, align }: { readonly height: number; readonly align: 'start' | 'middle' },
 ): TextNode {
   const { node, type } = main;
-  const box = boxAround(rows.map((row) => ({ ...row.box, width: row.box.width + row.hang })));
-  // The upper half of the leading goes down to whole px.
+  const box = boxAround(rows.map((row) => ({ ...row.box, width: row.box.width + row.trailingSpace })));
+  // The upper half of the leading is rounded down to whole px.
   const baseline = node.baseline + Math.floor((height - type.lineHeight!) / 2);
   const [first] = rows;
   // A single line is stretched as a whole.
   const alone = rows.length === 1 && first ? first.stretch : 1;
   const begins = (own: Box) => align !== 'start' || own.x - box.x <= SAME_LINE;
   const isEven =
-    alone !== 1 || rows.every(({ stretch, hang, box: own }) => stretch === 1 && hang === 0 && begins(own));
-  const lines = rows.map(({ spans, stretch, hang, box: own }, at): TextNodeLine => ({
+    alone !== 1 ||
+    rows.every(({ stretch, trailingSpace, box: own }) => stretch === 1 && trailingSpace === 0 && begins(own));
+  const lines = rows.map(({ spans, stretch, trailingSpace, box: own }, at): TextNodeLine => ({
     spans,
     width: own.width,
-    hang,
-    at: isEven ? null : { x: own.x - box.x, y: height * at, stretch, hang },
+    trailingSpace,
+    at: isEven ? null : { x: own.x - box.x, y: height * at, stretch, trailingSpace },
   }));
   const drawn = rows.map(({ box: own }) => own.y);
-  const { phase, nudge } = fitLines(evenBaselines(box.y, height, rows.length), drawn);
+  const { phase, baselineOffset } = shiftToRows(evenBaselines(box.y, height, rows.length), drawn);
   const others = pieces.filter((piece) => piece !== main);
-  const { href: _, label: __, even: ___, ...rest } = node;
+  const { href: _, label: __, hasRegularLines: ___, ...rest } = node;
   return {
     ...rest,
     role: roleOf(pieces, main, rows.length > 1),
@@ -181,9 +185,9 @@ function textOf(
     ),
     look: { type: { ...type, lineHeight: height, align } },
     baseline,
-    nudge,
+    baselineOffset,
     lines,
-    ...(!isEven && { even: true }),
+    ...(!isEven && { hasRegularLines: true }),
     faces: [...new Set(pieces.flatMap((piece) => piece.node.faces))],
   };
 }

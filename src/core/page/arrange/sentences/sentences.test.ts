@@ -18,8 +18,8 @@ function sentence(gap: number): string {
   return `<g id="times">${text(10, 30, 'Ferries leave')}<g id="often">${text(bold, 30, 'daily', BOLD)}</g>${text(rest, 30, 'at noon')}</g>`;
 }
 
-describe('words of one sentence', () => {
-  it('become one text with runs, where a space of the font lies between them', () => {
+describe('texts of one sentence', () => {
+  it('become one text with spans when a space of the font lies between them', () => {
     expect(htmlOf(sentence(SPACE))).toMatch(
       />Ferries leave <span class="run [\w-]+">daily<\/span> at noon<\/(p|span)>/,
     );
@@ -32,7 +32,7 @@ describe('words of one sentence', () => {
     expect(/>Ferries leave <span/.test(htmlOf(sentence(SPACE + off)))).toBe(isOne);
   });
 
-  it('have the space between them in the type in which it was as wide', () => {
+  it('have the space in the type in which it has the drawn width', () => {
     const code = 'font-size="10" style="font-family:DejaVu Sans Mono"';
     const link = 10 + widthOf('See') + SPACE;
     const after = link + widthOf('fares') + SPACE;
@@ -44,7 +44,7 @@ describe('words of one sentence', () => {
     );
   });
 
-  it('have their box with them where a word has one, as code and keys do', () => {
+  it('keep the inline box around a word, as for code and keys', () => {
     const word = (x: number, words: string) =>
       `<g id="key"><rect x="${x}" y="20" width="${widthOf(words) + 8}" height="14" rx="2" fill="#dde6ee"/>${text(x + 4, 30, words)}</g>`;
     const key = 10 + widthOf('Press') + SPACE;
@@ -56,13 +56,13 @@ describe('words of one sentence', () => {
     const [, name] = /class="run ([\w-]+)"/.exec(html)!;
     const rule = new RegExp(`\\.${name} \\{[^}]*background: #dde6ee;[^}]*padding: [\\d.px ]+ 4px[; ]`);
     expect(emitted(conversion, 'styles.css')).toMatch(rule);
-    // Buttons beside each other are no sentence, and a lone one keeps its box.
+    // Adjacent buttons are no sentence, and a lone one keeps its box.
     const keys = `<g>${word(10, 'Sund')}${word(18 + widthOf('Sund') + SPACE, 'Holm')}</g>`;
     expect(htmlOf(keys)).not.toContain('class="run');
     expect(emitted(convertReading(readInside(keys), 'flow'), 'styles.css')).toContain('background: #dde6ee');
   });
 
-  it('are centred together with the white space that is cut off behind their lines', () => {
+  it('are centred together with the trailing white space of their lines', () => {
     const lead = widthOf('Holm light', BOLD);
     const tail = widthOf('is lit');
     const left = 100 - (lead + SPACE + tail + SPACE) / 2;
@@ -89,7 +89,7 @@ describe('words of one sentence', () => {
     expect(htmlOf(content)).not.toContain('class="run');
   });
 
-  it('have spaced letters where they are stretched by another share than their line', () => {
+  it("get letter spacing when their stretch differs from their line's", () => {
     const squeezed = (x: number, words: string, share: number, attributes = '') =>
       text(
         x,
@@ -112,7 +112,7 @@ describe('words of one sentence', () => {
     expect(emitted(conversion, 'styles.css')).toMatch(/letter-spacing: -0\.\d+px/);
   });
 
-  describe('drawn stretched', () => {
+  describe('drawn with stretched letters', () => {
     const squeezed = (x: number, y: number, words: string, attributes = '') =>
       text(
         x,
@@ -123,7 +123,7 @@ describe('words of one sentence', () => {
     const lead = 10 + (widthOf('Ferries leave') + SPACE) * 0.9;
     const after = lead + (widthOf('daily') + SPACE) * 0.9;
 
-    it('are one line that is stretched as a whole, and one heading where they are the pieces of one', () => {
+    it('become one line stretched as a whole, and one heading when they are pieces of one', () => {
       const line = (y: number, size = '') =>
         `<g id="times${y}" ${size}>${squeezed(10, y, 'Ferries leave')}<a href="#fares">${squeezed(lead, y, 'daily')}</a>${squeezed(after, y, 'at noon')}</g>`;
       const conversion = convertReading(
@@ -139,7 +139,7 @@ describe('words of one sentence', () => {
       expect(titled).toMatch(/<h1[^>]*>Ferries leave <a [^>]*>daily<\/a> at noon<\/h1>/);
     });
 
-    it('begin in a line of their own where the one above has no room for them', () => {
+    it('start in a line of their own when the one above has no room', () => {
       const end = lead + widthOf('daily', BOLD) * 0.9;
       const rest = `<text font-size="10" font-family="Commissioner"><tspan x="10" y="34" textLength="${widthOf('at noon and at dusk') * 0.9}" lengthAdjust="spacingAndGlyphs">at noon and at dusk</tspan></text>`;
       const note = (words: string) =>
@@ -169,11 +169,11 @@ describe('words of one sentence', () => {
     },
   );
 
-  it('keep their coordinates where everything has some', () => {
+  it('keep their coordinates in fixed and nested', () => {
     expect(htmlOf(sentence(SPACE), 'nested')).not.toContain('class="run');
   });
 
-  it('run on in the next line, and hold links', () => {
+  it('continue in the next line, and hold links', () => {
     const from = 10 + widthOf('See all') + SPACE;
     const link = `<a href="https://sund.example">${text(from, 20, 'fares')}</a>`;
     const after = from + widthOf('fares') + SPACE;
@@ -185,7 +185,7 @@ describe('words of one sentence', () => {
   });
 });
 
-it('a group that is nothing but a text is that text', () => {
+it('a group around nothing but a text becomes that text', () => {
   const html = htmlOf(
     `<g id="h2">${text(10, 30, 'Harbours')}</g><a href="#sund">${text(10, 60, 'Sund')}</a>`,
   );

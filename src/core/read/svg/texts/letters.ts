@@ -6,14 +6,14 @@ import { safeHref } from '../names';
 import type { Property } from '../properties';
 import { faceWish } from './runs';
 
-/** One addressable character with what the file says about its place (SVG 2, §11.5). */
+/** One addressable character with its positioning attributes (SVG 2, §11.5). */
 export interface Letter {
   readonly text: string;
   readonly computed: Computed;
   /** True when white space counts here. */
   readonly keep: boolean;
   /** How far it is raised above the line by `baseline-shift`, px. */
-  readonly rise: number;
+  readonly baselineShift: number;
   /** Where a link around it leads. */
   readonly href: string | undefined;
   x?: number;
@@ -41,14 +41,14 @@ export interface Flat {
 /** What the elements around a letter give it. */
 interface Around {
   readonly computed: Computed;
-  readonly rise: number;
+  readonly baselineShift: number;
   readonly href: string | undefined;
 }
 
 /** The letters of a `text` element in order, white space collapsed. */
 export function lettersOf(node: XmlNode, here: Here): Flat {
   const flat: Flat = { letters: [], stretches: [], oddities: new Set() };
-  flatten(node, here, { computed: here.computed, rise: 0, href: undefined }, flat);
+  flatten(node, here, { computed: here.computed, baselineShift: 0, href: undefined }, flat);
   trimEnd(flat.letters);
   if (/^(vertical|tb)/.test(here.computed.style['writing-mode'])) flat.oddities.add('vertical writing');
   return flat;
@@ -81,11 +81,15 @@ function turnsDirection({ style }: Computed, text: Computed): boolean {
 function inner(node: XmlNode, around: Around, here: Here): Around {
   const computed = computeStyle(node, around.computed, here.context.cascade);
   const href = node.name === 'a' ? safeHref(hrefOf(node)) : undefined;
-  return { computed, rise: around.rise + riseOf(computed, here), href: href ?? around.href };
+  return {
+    computed,
+    baselineShift: around.baselineShift + baselineShiftOf(computed, here),
+    href: href ?? around.href,
+  };
 }
 
 /** SVG 1.1, §10.9.2; `sub` and `super` move by half the height of the letters, as browsers have it. */
-function riseOf(computed: Computed, { context }: Here): number {
+function baselineShiftOf(computed: Computed, { context }: Here): number {
   const shift = computed.style['baseline-shift'];
   if (shift === 'baseline') return 0;
   const way = { sub: -0.5, super: 0.5 }[shift];

@@ -113,7 +113,7 @@ export function alignmentOf(lines: readonly PlainLine[]): 'start' | 'middle' | '
   };
   if (lines.length < 2 || inLine((line) => line.x)) return 'start';
   for (const counted of [0, 1]) {
-    const drawn = ({ width, hang }: PlainLine) => width + counted * hang;
+    const drawn = ({ width, trailingSpace }: PlainLine) => width + counted * trailingSpace;
     if (inLine((line) => line.x + drawn(line) / 2)) return 'middle';
     if (inLine((line) => line.x + drawn(line))) return 'end';
   }
@@ -144,7 +144,7 @@ export function trimLine(line: PlainLine, context: SvgContext): PlainLine {
     width,
     anchor: whole ? line.anchor : 'start',
     runs: trimmed,
-    hang: Math.max(0, line.x + line.width - x - width),
+    trailingSpace: Math.max(0, line.x + line.width - x - width),
   };
 }
 

@@ -1,8 +1,8 @@
 import type { TextLine, TextRun } from '../../../mockup/layer';
-import { remember } from '../../../mockup/remember';
+import { memoizeText } from '../../../mockup/memoize';
 import type { TypeStyle } from '../../../mockup/type';
 import { smallCapsParts } from '../../../type/smallCaps';
-import type { FaceWish } from '../../../type/fontBook';
+import type { FontQuery } from '../../../type/fontBook';
 import type { Computed } from '../computed';
 import type { SvgContext } from '../context';
 import { parseLength } from '../lengths';
@@ -18,24 +18,24 @@ export interface PlainLine extends Omit<TextLine, 'runs'> {
 }
 
 /** Letters of one style that follow each other. */
-export interface Piece extends Pick<Letter, 'text' | 'computed' | 'rise'> {
+export interface Piece extends Pick<Letter, 'text' | 'computed' | 'baselineShift'> {
   readonly href?: string | undefined;
 }
 
 /** True when letters go on in the style, height and link of those before. */
 export function continues(
   before: Omit<Piece, 'text'>,
-  { computed, rise, href }: Omit<Piece, 'text'>,
+  { computed, baselineShift, href }: Omit<Piece, 'text'>,
 ): boolean {
-  return before.computed === computed && before.rise === rise && before.href === href;
+  return before.computed === computed && before.baselineShift === baselineShift && before.href === href;
 }
 
 export function piecesOf(letters: readonly Letter[]): Piece[] {
   const pieces: { -readonly [K in keyof Piece]: Piece[K] }[] = [];
-  for (const { text, computed, rise, href } of letters) {
+  for (const { text, computed, baselineShift, href } of letters) {
     const last = pieces.at(-1);
-    if (last && continues(last, { computed, rise, href })) last.text += text;
-    else pieces.push({ text, computed, rise, href });
+    if (last && continues(last, { computed, baselineShift, href })) last.text += text;
+    else pieces.push({ text, computed, baselineShift, href });
   }
   return pieces;
 }
@@ -56,8 +56,8 @@ export function measureRun(piece: Piece, context: SvgContext, extraSpacing: numb
     ? smallCapsParts(piece.text).reduce((sum, part) => sum + advance(part.text, style.size * part.scale), 0)
     : advance(piece.text, style.size);
   const width = set + letters * style.letterSpacing + spaces * style.wordSpacing;
-  const { text, computed, rise, href } = piece;
-  return { text, style, face: face.id, width, rise, ...(href !== undefined && { href }), computed };
+  const { text, computed, baselineShift, href } = piece;
+  return { text, style, face: face.id, width, baselineShift, ...(href !== undefined && { href }), computed };
 }
 
 const typeStyles = new WeakMap<Computed, TypeStyle>();
@@ -85,7 +85,7 @@ function plainTypeStyle({ style, fontSize }: Computed): TypeStyle {
 }
 
 /** What the style asks of a face. */
-export function faceWish({ style }: Pick<Computed, 'style'>): FaceWish {
+export function faceWish({ style }: Pick<Computed, 'style'>): FontQuery {
   return {
     families: parseFamilies(style['font-family']),
     weight: Number(style['font-weight']) || 400,
@@ -94,7 +94,7 @@ export function faceWish({ style }: Pick<Computed, 'style'>): FaceWish {
 }
 
 /** The names of a `font-family` list, without quotes. */
-export const parseFamilies = remember((list: string): readonly string[] => {
+export const parseFamilies = memoizeText((list: string): readonly string[] => {
   const names = list.match(/"[^"]*"|'[^']*'|[^,]+/g) ?? [];
   return names.map((name) => name.trim().replace(/^["']|["']$/g, '')).filter((name) => name !== '');
 });
@@ -104,7 +104,7 @@ export const parseFamilies = remember((list: string): readonly string[] => {
  * letters' extents in whole px of the screen.
  * @param scale px of the screen that one px is long
  */
-export function baselineShift(run: PlainRun | undefined, context: SvgContext, scale: number): number {
+export function dominantBaselineShift(run: PlainRun | undefined, context: SvgContext, scale: number): number {
   const metrics = run && context.faces.get(run.face)?.metrics;
   if (!metrics) return 0;
   const em = run.style.size / metrics.unitsPerEm;

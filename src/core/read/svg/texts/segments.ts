@@ -2,7 +2,7 @@ import type { Computed } from '../computed';
 import type { Here } from '../context';
 import type { Flat } from './letters';
 import type { Segment } from './lines';
-import { baselineShift, measureRun, piecesOf, totalWidth, type PlainLine } from './runs';
+import { dominantBaselineShift, measureRun, piecesOf, totalWidth, type PlainLine } from './runs';
 
 interface Fitted {
   readonly line: PlainLine;
@@ -48,8 +48,8 @@ function anchorOf(computed: Computed | undefined): PlainLine['anchor'] {
 }
 
 /**
- * SVG 2, §11.5, "apply anchoring": the chunk is moved so that its far left, middle or far right stands where its
- * first letter was put. Right-to-left text starts at the right.
+ * SVG 2, §11.5, "apply anchoring": shifts the chunk so that its start, middle or end is at the position of
+ * its first letter. Right-to-left text starts at the right.
  */
 function anchorShift(chunk: readonly Fitted[], computed: Computed | undefined): number {
   const [first] = chunk;
@@ -73,9 +73,12 @@ function measureSegment(
   const natural = pieces.map((piece) => measureRun(piece, context, 0));
   const { spacing, stretch } = fitLength(flat, start, end, totalWidth(natural));
   const runs = spacing === 0 ? natural : pieces.map((piece) => measureRun(piece, context, spacing));
-  const baseline = pen.y + baselineShift(runs[0], context, scale);
+  const baseline = pen.y + dominantBaselineShift(runs[0], context, scale);
   const width = totalWidth(runs) * stretch;
-  return { line: { x: pen.x, baseline, width, hang: 0, stretch, anchor: 'start', runs }, gapAfter: spacing };
+  return {
+    line: { x: pen.x, baseline, width, trailingSpace: 0, stretch, anchor: 'start', runs },
+    gapAfter: spacing,
+  };
 }
 
 /** The extra letter spacing in px, or the stretch of the letters, that gives a segment its `textLength`. */

@@ -145,7 +145,7 @@ describe('texts', () => {
       `<text ${FONT} y="20">H<tspan baseline-shift="-5">2</tspan>O<tspan baseline-shift="super">+</tspan></text>`,
     );
     expect(layer.lines).toHaveLength(1);
-    const rises = layer.lines[0]!.runs.map((run) => run.rise);
+    const rises = layer.lines[0]!.runs.map((run) => run.baselineShift);
     expect(rises.slice(0, 3)).toEqual([0, -5, 0]);
     expect(rises[3]).toBeGreaterThan(8);
   });

@@ -1,9 +1,9 @@
-import { answer, parseId } from '@/server/http';
+import { respond, parseId } from '@/server/http';
 import { safeName } from '@/core/sort/outputNames';
 import { packBuild } from '@/server/useCases/builds';
 
 export function GET(_: Request, { params }: { params: Promise<{ build: string }> }): Promise<Response> {
-  return answer(async () => {
+  return respond(async () => {
     const { name, bytes } = await packBuild(parseId((await params).build, 'This build'));
     return new Response(new Uint8Array(bytes), {
       headers: {

@@ -1,4 +1,4 @@
-import { answer, body, parseId } from '@/server/http';
+import { respond, body, parseId } from '@/server/http';
 import { buildSchema, listBuilds, orderBuild } from '@/server/useCases/builds';
 
 interface Context {
@@ -6,11 +6,11 @@ interface Context {
 }
 
 export function GET(_: Request, { params }: Context): Promise<Response> {
-  return answer(async () => ({ builds: await listBuilds(parseId((await params).mockup, 'This mockup')) }));
+  return respond(async () => ({ builds: await listBuilds(parseId((await params).mockup, 'This mockup')) }));
 }
 
 export function POST(request: Request, { params }: Context): Promise<Response> {
-  return answer(async () => {
+  return respond(async () => {
     const id = parseId((await params).mockup, 'This mockup');
     return orderBuild(id, await body(request, buildSchema));
   });

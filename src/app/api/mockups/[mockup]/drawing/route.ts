@@ -1,15 +1,15 @@
 import { fileResponse } from '@/server/fileResponse';
-import { answer, parseId, query } from '@/server/http';
+import { respond, parseId, query } from '@/server/http';
 import { drawingSchema, drawScreen } from '@/server/useCases/drawLayers';
 
-/** A screen, or some of it alone, as SVG; what is wanted stands in the address. */
+/** A screen or a selection of its layers as SVG; the query parameters select. */
 export function GET(
   request: Request,
   { params }: { params: Promise<{ mockup: string }> },
 ): Promise<Response> {
-  return answer(async () => {
+  return respond(async () => {
     const id = parseId((await params).mockup, 'This mockup');
-    const wish = query(request, drawingSchema);
-    return fileResponse('drawing.svg', new TextEncoder().encode(await drawScreen(id, wish)));
+    const asked = query(request, drawingSchema);
+    return fileResponse('drawing.svg', new TextEncoder().encode(await drawScreen(id, asked)));
   });
 }

@@ -1,16 +1,16 @@
 import Joi from 'joi';
-import { answer, body, parseId } from '@/server/http';
-import { setFacets, wishesSchema } from '@/server/useCases/editTags';
+import { respond, body, parseId } from '@/server/http';
+import { setFacets, tagEditsSchema } from '@/server/useCases/editTags';
 import { followEdits } from '@/server/useCases/followEdits';
 
 export function POST(
   request: Request,
   { params }: { params: Promise<{ mockup: string }> },
 ): Promise<Response> {
-  return answer(async () => {
+  return respond(async () => {
     const id = parseId((await params).mockup, 'This mockup');
-    const { wishes, ...known } = await body(request, wishesSchema);
-    return setFacets(id, wishes, known);
+    const { edits, ...known } = await body(request, tagEditsSchema);
+    return setFacets(id, edits, known);
   });
 }
 
@@ -24,7 +24,7 @@ export function GET(
   request: Request,
   { params }: { params: Promise<{ mockup: string }> },
 ): Promise<Response> {
-  return answer(async () => {
+  return respond(async () => {
     const id = parseId((await params).mockup, 'This mockup');
     const after: unknown = new URL(request.url).searchParams.get('after') ?? '0';
     return followEdits(id, Joi.attempt(after, AFTER) as string);

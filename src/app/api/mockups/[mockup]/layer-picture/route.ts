@@ -1,5 +1,5 @@
 import { fileResponse } from '@/server/fileResponse';
-import { answer, parseId } from '@/server/http';
+import { respond, parseId } from '@/server/http';
 import { drawLayer } from '@/server/useCases/drawLayers';
 
 const NOTHING = '<svg xmlns="http://www.w3.org/2000/svg" width="1" height="1"/>';
@@ -9,11 +9,11 @@ export function GET(
   request: Request,
   { params }: { params: Promise<{ mockup: string }> },
 ): Promise<Response> {
-  return answer(async () => {
+  return respond(async () => {
     const id = parseId((await params).mockup, 'This mockup');
-    const { svg, lasting } = await drawLayer(id, new URL(request.url).searchParams.get('layer') ?? '');
+    const { svg, isStable } = await drawLayer(id, new URL(request.url).searchParams.get('layer') ?? '');
     const response = fileResponse('layer.svg', new TextEncoder().encode(svg ?? NOTHING));
-    if (lasting) response.headers.set('cache-control', 'private, max-age=86400');
+    if (isStable) response.headers.set('cache-control', 'private, max-age=86400');
     return response;
   });
 }

@@ -1,4 +1,4 @@
-import { answer, NOT_FOUND, parseId } from '@/server/http';
+import { respond, NOT_FOUND, parseId } from '@/server/http';
 import { fileResponse } from '@/server/fileResponse';
 import { pool } from '@/server/db/pool';
 import { newestPicture } from '@/server/db/tables/revisions';
@@ -9,7 +9,7 @@ export function GET(
   request: Request,
   { params }: { params: Promise<{ mockup: string }> },
 ): Promise<Response> {
-  return answer(async () => {
+  return respond(async () => {
     const newest = await newestPicture(pool(), parseId((await params).mockup, 'This mockup'));
     if (!newest) throw NOT_FOUND('This mockup');
     const asked = new URL(request.url).searchParams;

@@ -1,9 +1,9 @@
-import { answer, parseId } from '@/server/http';
+import { respond, parseId } from '@/server/http';
 import { readAgain } from '@/server/useCases/readFile';
 
 export function POST(
   request: Request,
   { params }: { params: Promise<{ reading: string }> },
 ): Promise<Response> {
-  return answer(async () => readAgain(parseId((await params).reading, 'This reading'), request.signal));
+  return respond(async () => readAgain(parseId((await params).reading, 'This reading'), request.signal));
 }

@@ -1,9 +1,9 @@
-import { answer, parseId } from '@/server/http';
+import { respond, parseId } from '@/server/http';
 import { fileResponse } from '@/server/fileResponse';
 import { readingPicture } from '@/server/useCases/readFile';
 
 export function GET(_: Request, { params }: { params: Promise<{ reading: string }> }): Promise<Response> {
-  return answer(async () => {
+  return respond(async () => {
     const id = parseId((await params).reading, 'This reading');
     return fileResponse('picture.svg', await readingPicture(id));
   });

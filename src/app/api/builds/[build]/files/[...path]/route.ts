@@ -1,15 +1,15 @@
-import { answer, parseId } from '@/server/http';
+import { respond, parseId } from '@/server/http';
 import { fileResponse } from '@/server/fileResponse';
-import { seeBuildFile } from '@/server/useCases/builds';
+import { getBuildFile } from '@/server/useCases/builds';
 
 interface Context {
   readonly params: Promise<{ build: string; path: string[] }>;
 }
 
 export function GET(_: Request, { params }: Context): Promise<Response> {
-  return answer(async () => {
+  return respond(async () => {
     const { build, path } = await params;
     const file = path.map(decodeURIComponent).join('/');
-    return fileResponse(file, await seeBuildFile(parseId(build, 'This build'), file));
+    return fileResponse(file, await getBuildFile(parseId(build, 'This build'), file));
   });
 }

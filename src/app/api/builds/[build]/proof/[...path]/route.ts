@@ -1,15 +1,15 @@
-import { answer, parseId } from '@/server/http';
+import { respond, parseId } from '@/server/http';
 import { fileResponse } from '@/server/fileResponse';
-import { seeProofPicture } from '@/server/useCases/proofs';
+import { getProofPicture } from '@/server/useCases/proofs';
 
 interface Context {
   readonly params: Promise<{ build: string; path: string[] }>;
 }
 
 export function GET(_: Request, { params }: Context): Promise<Response> {
-  return answer(async () => {
+  return respond(async () => {
     const { build, path } = await params;
     const file = path.map(decodeURIComponent).join('/');
-    return fileResponse(file, await seeProofPicture(parseId(build, 'This build'), file));
+    return fileResponse(file, await getProofPicture(parseId(build, 'This build'), file));
   });
 }

@@ -1,0 +1,66 @@
+import { readText } from '../../../tests/support/mockups';
+import { withEntries, changedKeys, withAncestors } from './changedKeys';
+
+it('keys with other values and keys of only one map are changed', () => {
+  const before = new Map<string, number | undefined>([
+    ['kept', 1],
+    ['other', 2],
+    ['gone', 3],
+    ['nothing', undefined],
+  ]);
+  const now = new Map<string, number | undefined>([
+    ['kept', 1],
+    ['other', 20],
+    ['nothing', undefined],
+    ['new', undefined],
+  ]);
+  expect(changedKeys(before, now)).toEqual(['other', 'new', 'gone']);
+  expect(changedKeys(before, now, () => true)).toEqual(['new', 'gone']);
+  expect(changedKeys(before, before)).toEqual([]);
+});
+
+it('a map made by withEntries has the same changed keys as a full comparison', () => {
+  const before = new Map([
+    ['mole', 1],
+    ['quay', 2],
+  ]);
+  const looked = jest.spyOn(before, 'has');
+  const now = withEntries(
+    before,
+    new Map([
+      ['mole', 1],
+      ['quay', 3],
+      ['ferry', 4],
+    ]),
+  );
+  expect([...now]).toEqual([
+    ['mole', 1],
+    ['quay', 3],
+    ['ferry', 4],
+  ]);
+  expect([...before]).toHaveLength(2);
+  expect(changedKeys(before, now)).toEqual(['quay', 'ferry']);
+  expect(looked).not.toHaveBeenCalled();
+  // The result is the same whichever two maps are compared.
+  const later = withEntries(now, new Map([['quay', 2]]));
+  expect(changedKeys(before, later)).toEqual(['ferry']);
+  expect(changedKeys(later, now)).toEqual(['quay']);
+  expect(changedKeys(before, now)).toEqual(['quay', 'ferry']);
+});
+
+it('the ancestors of a layer are its group and all groups around that', () => {
+  const { mockup } = readText(
+    '<svg xmlns="http://www.w3.org/2000/svg" width="100" height="100"><g id="quay"><g id="shed"><rect id="door" width="9" height="9"/></g><rect id="crane" width="9" height="9"/></g><rect id="buoy" width="9" height="9"/></svg>',
+  );
+  const [screen] = mockup.screens;
+  const all = (...keys: string[]) => [...withAncestors(screen!, keys)].sort();
+  expect(all('/test/quay/shed/door', '/test/quay/crane')).toEqual([
+    '/test',
+    '/test/quay',
+    '/test/quay/crane',
+    '/test/quay/shed',
+    '/test/quay/shed/door',
+  ]);
+  expect(all('/test/buoy')).toEqual(['/test', '/test/buoy']);
+  expect(all()).toEqual([]);
+});

@@ -1,0 +1,144 @@
+import { bottom, type Box } from '../../../mockup/box';
+import type { Align } from '../../node';
+import { baselineOf } from './baselines';
+import type { Part } from './parts';
+import { roundedLength } from './spacing';
+import { EDGE, MIDDLE } from './sizing';
+
+/** The share of a line that a tall part leaves free by chance. */
+const BY_CHANCE = 0.02;
+
+/** The alignment that most parts have across a row. */
+function crossAlign(parts: readonly Part[], line: Box): Align {
+  const found = parts.map(({ box, node }): Align | null => {
+    const [above, below] = [box.y - line.y, bottom(line) - bottom(box)];
+    const isWhole = Math.abs(above) <= EDGE && Math.abs(below) <= EDGE;
+    // A part that nearly fills the line is centred by chance.
+    if (isWhole || above + below <= BY_CHANCE * line.height) return node.kind === 'box' ? 'stretch' : null;
+    if (Math.abs(above - below) <= MIDDLE * 1.2) return 'middle';
+    if (Math.abs(above) <= EDGE) return 'start';
+    return Math.abs(below) <= EDGE ? 'end' : null;
+  });
+  return commonAlign(found);
+}
+
+export function commonAlign(found: readonly (Align | null)[]): Align {
+  const order = ['baseline', 'middle', 'stretch', 'start', 'end'] as const;
+  const votes = (align: Align) => found.filter((each) => each === align).length;
+  const others = votes('middle') + votes('start') + votes('end') + votes('baseline');
+  // A part that fills the line agrees with every alignment.
+  if (others === 0) return votes('stretch') > 0 ? 'stretch' : 'middle';
+  return order.filter((align) => align !== 'stretch').toSorted((one, other) => votes(other) - votes(one))[0]!;
+}
+
+export interface Line {
+  readonly align: Align;
+  /** The line box: as high as its tallest part. */
+  readonly line: Box;
+  readonly owns: readonly OwnAlign[];
+}
+
+/**
+ * The cross alignment of a row: `wanted` where other rows ask for it; from the top with margins when nothing
+ * simpler keeps the row's height.
+ */
+export function alignLine(parts: readonly Part[], inside: Box, wanted: Align | null = null): Line {
+  const line = plainLine(parts, inside, wanted);
+  return { ...line, owns: line.owns.map((own, at) => keepRowOfPx(parts[at]!, own, line)) };
+}
+
+/** Centred letters keep the row of px in which they were drawn: browsers draw letters at whole px. */
+function keepRowOfPx(part: Part, own: OwnAlign, { align, line }: Line): OwnAlign {
+  if ((own.align ?? align) !== 'middle' || own.top !== 0 || baselineOf(part) === null) return own;
+  const middle = topIn(line, part.box, own, align);
+  const off = part.box.y - middle;
+  // The tallest part would change the height of the line.
+  const isHighest = part.box.height + 2 * Math.abs(off) > line.height;
+  return isHighest || !changesRowOfPx(part, middle) ? own : { ...own, top: 2 * off };
+}
+
+function plainLine(parts: readonly Part[], inside: Box, wanted: Align | null): Line {
+  const align = wanted ?? crossAlign(parts, inside);
+  const owns = parts.map(({ box }) => ownAlign(box, inside, align));
+  const isSimple = owns.every((own) => own.align === null && own.top === 0);
+  const based = isSimple || (wanted ?? 'baseline') !== 'baseline' ? null : baselineLine(parts, inside);
+  if (based) return based;
+  const height = Math.max(...parts.map(({ box }, at) => box.height + owns[at]!.top));
+  const short = inside.height - height;
+  const above = align === 'middle' ? short / 2 : align === 'end' ? short : 0;
+  const line = { ...inside, y: inside.y + above, height };
+  const isOff = parts.some(({ box }, at) => Math.abs(topIn(line, box, owns[at]!, align) - box.y) > MISPLACED);
+  if (!isOff) return { align, line, owns };
+  const own = wanted === null || wanted === 'start' ? null : 'start';
+  const tops = parts.map(({ box }): OwnAlign => ({ align: own, top: roundedLength(box.y - inside.y) }));
+  return { align: wanted ?? 'start', line: inside, owns: tops };
+}
+
+/** True where words laid out at this y would be drawn in another row of px. */
+function changesRowOfPx(words: Part, y: number): boolean {
+  const baseline = baselineOf(words) ?? 0;
+  return Math.round(baseline) !== Math.round(baseline + y - words.box.y);
+}
+
+/** Px by which the baselines of a row may differ. */
+const ON_BASELINE = 0.6;
+
+/** A row whose words share a baseline (CSS Box Alignment 3, §9.3); null when most do not. */
+function baselineLine(parts: readonly Part[], inside: Box): Line | null {
+  const baselines = parts.map(baselineOf);
+  const known = baselines.filter((baseline) => baseline !== null);
+  const common = known.find(
+    (one) => known.filter((other) => Math.abs(one - other) <= ON_BASELINE).length * 2 > parts.length,
+  );
+  if (common === undefined || known.length < 2) return null;
+  const isOn = (at: number) => baselines[at] !== null && Math.abs(baselines[at]! - common) <= ON_BASELINE;
+  const on = parts.filter((_, at) => isOn(at)).map(({ box }) => box);
+  const top = Math.min(...on.map(({ y }) => y));
+  if (on.length < 2 || Math.abs(top - inside.y) > EDGE) return null;
+  const owns = parts.map(({ box }, at): OwnAlign => {
+    if (isOn(at)) return { align: null, top: 0 };
+    const own = ownAlign(box, inside, 'baseline');
+    return own.align === null && own.top === 0 ? { align: 'start', top: 0 } : own;
+  });
+  const height =
+    Math.max(...on.map(bottom), ...parts.map(({ box }, at) => inside.y + box.height + owns[at]!.top)) -
+    inside.y;
+  return Math.abs(height - inside.height) <= EDGE ? { align: 'baseline', line: inside, owns } : null;
+}
+
+/** Px by which a part may be misplaced before all parts get margins. */
+const MISPLACED = 0.75;
+
+/** The top edge that the browser gives a part, px of the screen. */
+function topIn(line: Box, { height }: Box, own: OwnAlign, common: Align): number {
+  const free = line.height - height - own.top;
+  const align = own.align ?? common;
+  const above = align === 'middle' ? free / 2 : align === 'end' ? free : 0;
+  return line.y + own.top + above;
+}
+
+interface OwnAlign {
+  readonly align: Align | null;
+  readonly top: number;
+}
+
+/** The alignment of a part that differs from its row's. */
+function ownAlign(
+  box: Box,
+  line: Box,
+  common: Align,
+): { readonly align: Align | null; readonly top: number } {
+  const [above, below] = [box.y - line.y, bottom(line) - bottom(box)];
+  const whole = Math.abs(above) <= EDGE && Math.abs(below) <= EDGE;
+  if (whole) return { align: null, top: 0 };
+  const fits: Readonly<Record<Align, boolean>> = {
+    stretch: false,
+    baseline: false,
+    middle: Math.abs(above - below) <= MIDDLE * 1.2,
+    start: Math.abs(above) <= EDGE,
+    end: Math.abs(below) <= EDGE,
+  };
+  if (fits[common]) return { align: null, top: 0 };
+  const other = (['start', 'middle', 'end'] as const).find((align) => fits[align]);
+  return other ? { align: other, top: 0 } : { align: 'start', top: roundedLength(above) };
+}

@@ -1,0 +1,220 @@
+import type { Measures } from '../mockup/bounds';
+import { boxOf, contains, grow, type Box } from '../mockup/box';
+import type { GroupLayer, Layer, LayerKey, ShapeLayer, TextLayer, TextRun } from '../mockup/layer';
+import { SHARE_BEFORE } from '../mockup/type';
+import { IDENTITY, meanScale, multiply, scaling, translation, type Matrix } from '../mockup/matrix';
+import type { Mockup } from '../mockup/mockup';
+import { mapRadii, outlineBox, type Outline, type Radius } from '../mockup/outline';
+import type { Paint, Stroke } from '../mockup/paint';
+import type { Decided, Decisions } from '../sort/decision';
+import type { Sample } from './samples';
+
+/**
+ * The mockup with the look of samples on every layer of their classes, in a theme or, for null, in none; the
+ * same mockup when no class has a sample. A group passes a box's look to its backdrop, and a text's look to
+ * all letters without a class.
+ */
+export function applySamples(
+  { mockup, measures, decisions }: Decided,
+  all: readonly Sample[],
+  theme: string | null,
+): Mockup {
+  const samples = all.filter((sample) => (sample.theme ?? theme) === theme);
+  if (samples.length === 0) return mockup;
+  const everywhere = new Map([...measures.values()].flatMap((measured) => [...measured]));
+  const wardrobe: SampleContext = { samples, measures: everywhere, decisions };
+  const screens = mockup.screens.map((screen) => {
+    const root = applyTo(screen.root, { classes: [], shape: null, text: null }, wardrobe);
+    return root === screen.root ? screen : { ...screen, root: root as GroupLayer };
+  });
+  return screens.every((screen, at) => screen === mockup.screens[at]) ? mockup : { ...mockup, screens };
+}
+
+interface SampleContext {
+  readonly samples: readonly Sample[];
+  readonly measures: Measures;
+  readonly decisions: Decisions;
+}
+
+/** The classes around, outermost first, and looks for layers without a class. */
+interface Surroundings {
+  readonly classes: readonly (readonly string[])[];
+  /** For the shape that backs the group. */
+  readonly shape: { readonly of: LayerKey; readonly sample: ShapeLayer } | null;
+  readonly text: TextLayer | null;
+}
+
+function applyTo(layer: Layer, around: Surroundings, wardrobe: SampleContext): Layer {
+  const decision = wardrobe.decisions.get(layer.key);
+  if (decision?.outcome === 'sample') return layer;
+  const own = decision?.classes ?? [];
+  const find = <Kind extends 'shape' | 'text'>(kind: Kind) =>
+    own.length === 0 ? null : bestSample(kind, own, around.classes, wardrobe.samples);
+  switch (layer.kind) {
+    case 'bitmap':
+      return layer;
+    case 'shape': {
+      const sample = find('shape') ?? (around.shape?.of === layer.key ? around.shape.sample : null);
+      return sample ? styleShape(layer, sample, scaleFrom(sample, layer, wardrobe)) : layer;
+    }
+    case 'text': {
+      const sample = find('text') ?? around.text;
+      return sample ? styleText(layer, sample, scaleFrom(sample, layer, wardrobe)) : layer;
+    }
+    case 'group': {
+      const sample = find('shape');
+      const backing = sample && backingOf(layer, wardrobe.measures);
+      const inside: Surroundings = {
+        classes: own.length === 0 ? around.classes : [...around.classes, own],
+        shape: backing ? { of: backing.key, sample } : null,
+        text: find('text') ?? around.text,
+      };
+      const layers = layer.layers.map((child) => applyTo(child, inside, wardrobe));
+      return layers.every((child, at) => child === layer.layers[at]) ? layer : { ...layer, layers };
+    }
+  }
+}
+
+type LayerOf<Kind> = Kind extends 'shape' ? ShapeLayer : TextLayer;
+
+/**
+ * Of all matching samples, one of the theme precedes a common one, a longer path a shorter, a later one an
+ * earlier.
+ */
+function bestSample<Kind extends 'shape' | 'text'>(
+  kind: Kind,
+  own: readonly string[],
+  around: readonly (readonly string[])[],
+  samples: readonly Sample[],
+): LayerOf<Kind> | null {
+  const rank = ({ theme, path }: Sample) => (theme === null ? 0 : 1000) + path.length;
+  let best: Sample | null = null;
+  for (const sample of samples) {
+    const { layer, path } = sample;
+    if (layer.kind !== kind || !own.includes(path.at(-1) ?? '')) continue;
+    if (liesIn(path.slice(0, -1), around) && (!best || rank(sample) >= rank(best))) best = sample;
+  }
+  return best && (best.layer as LayerOf<Kind>);
+}
+
+/**
+ * True when the classes occur around in this order, with others between (Selectors 4, §14.1, descendants).
+ */
+function liesIn(path: readonly string[], around: readonly (readonly string[])[]): boolean {
+  let at = 0;
+  for (const classes of around) if (at < path.length && classes.includes(path[at] ?? '')) at += 1;
+  return at === path.length;
+}
+
+/** The first shape that contains the whole group. */
+function backingOf(group: GroupLayer, measures: Measures): ShapeLayer | null {
+  const all = measures.get(group.key)?.painted;
+  const backs = (child: Layer): child is ShapeLayer => {
+    const painted = child.kind === 'shape' ? measures.get(child.key)?.painted : null;
+    return Boolean(all && painted && contains(grow(painted, 1), all));
+  };
+  return group.layers.find(backs) ?? null;
+}
+
+/** The ratio of a px in the sample's coordinates to one in the layer's. */
+function scaleFrom(sample: Layer, layer: Layer, { measures }: SampleContext): number {
+  const scale = (key: LayerKey) => meanScale(measures.get(key)?.matrix ?? IDENTITY);
+  return scale(sample.key) / (scale(layer.key) || 1);
+}
+
+function styleShape(shape: ShapeLayer, sample: ShapeLayer, scale: number): ShapeLayer {
+  const fit = boxToBox(outlineBox(sample.outline), outlineBox(shape.outline));
+  const { opacity, blend, effects, filter, strokeFirst } = sample;
+  return {
+    ...shape,
+    opacity,
+    blend,
+    effects,
+    filter,
+    strokeFirst,
+    outline: withCorners(shape.outline, sample.outline, scale),
+    fill: sample.fill && fitPaint(sample.fill, fit),
+    stroke: sample.stroke && fitStroke(sample.stroke, fit, scale),
+  };
+}
+
+/** Letters in the text's first look take the sample's look; others keep theirs. */
+function styleText(text: TextLayer, sample: TextLayer, scale: number): TextLayer {
+  const [model] = sample.lines.flatMap(({ runs }) => runs);
+  const [first] = text.lines.flatMap(({ runs }) => runs);
+  if (!model || !first) return text;
+  const plain = lookOf(first);
+  const fit = boxToBox(letterBox(sample), letterBox(text));
+  const ratio = (model.style.size * scale) / first.style.size;
+  const { opacity, blend, effects, filter } = sample;
+  const dress = (run: TextRun): TextRun => {
+    const isPlain = lookOf(run) === plain;
+    const style = isPlain ? model.style : run.style;
+    return {
+      ...run,
+      style: { ...style, size: isPlain ? style.size * scale : style.size * ratio },
+      fill: isPlain ? model.fill && fitPaint(model.fill, fit) : run.fill,
+      stroke: isPlain ? model.stroke && fitStroke(model.stroke, fit, scale) : run.stroke,
+      face: isPlain ? model.face : run.face,
+      width: run.width * ratio,
+      baselineShift: run.baselineShift * ratio,
+    };
+  };
+  const lines = text.lines.map((line) => {
+    const width = line.width * ratio;
+    const moved = SHARE_BEFORE[line.anchor] * (line.width - width);
+    return { ...line, x: line.x + moved, width, stretch: line.stretch * ratio, runs: line.runs.map(dress) };
+  });
+  return { ...text, opacity, blend, effects, filter, lines };
+}
+
+function lookOf({ style, fill, stroke }: TextRun): string {
+  return JSON.stringify([style, fill, stroke]);
+}
+
+/** About where the letters stand; only paints that run across them ask for it. */
+function letterBox({ lines }: TextLayer): Box | null {
+  const [first] = lines;
+  const size = first?.runs[0]?.style.size ?? 0;
+  if (!first) return null;
+  const xs = lines.map(({ x }) => x);
+  const ends = lines.map(({ x, width }) => x + width);
+  const last = lines.at(-1) ?? first;
+  return boxOf(Math.min(...xs), first.baseline - size, Math.max(...ends), last.baseline);
+}
+
+/** Corners are part of a box's look, as far as its sides have room for them. */
+function withCorners(outline: Outline, sample: Outline, scale: number): Outline {
+  if (outline.kind !== 'rect' || sample.kind !== 'rect') return outline;
+  const { width, height } = outline.box;
+  const fit = ({ x, y }: Radius): Radius => ({
+    x: Math.min(x * scale, width / 2),
+    y: Math.min(y * scale, height / 2),
+  });
+  return { ...outline, radii: mapRadii(sample.radii, fit) };
+}
+
+/** From one box onto another; a side without length keeps its scale. */
+function boxToBox(from: Box | null, to: Box | null): Matrix {
+  if (!from || !to) return IDENTITY;
+  const ratio = (one: number, other: number) => (one > 0 && other > 0 ? other / one : 1);
+  const scale = scaling(ratio(from.width, to.width), ratio(from.height, to.height));
+  return multiply(translation(to.x, to.y), multiply(scale, translation(-from.x, -from.y)));
+}
+
+function fitPaint(paint: Paint, fit: Matrix): Paint {
+  return paint.kind === 'linear' || paint.kind === 'radial'
+    ? { ...paint, transform: multiply(fit, paint.transform) }
+    : paint;
+}
+
+function fitStroke(stroke: Stroke, fit: Matrix, scale: number): Stroke {
+  const by = stroke.fixedWidth ? 1 : scale;
+  return {
+    ...stroke,
+    paint: fitPaint(stroke.paint, fit),
+    width: stroke.width * by,
+    dashes: stroke.dashes.map((length) => length * by),
+    dashOffset: stroke.dashOffset * by,
+  };
+}

@@ -1,0 +1,106 @@
+import { readText } from '../../../tests/support/mockups';
+import { pagesFromDecisions } from '../../core/convert';
+import { layerCode } from '../../core/emit/html/layerCode';
+import { pagePieces } from '../../core/emit/html/pagePieces';
+import { measureMockup } from '../../core/mockup/bounds';
+import type { LayerKey } from '../../core/mockup/layer';
+import { ARRANGEMENTS, type Arrangement } from '../../core/page/node';
+import { decide } from '../../core/sort/decide';
+import { applyStructuralTags } from '../../core/sort/structuralTags';
+import type { Tag, Tags } from '../../core/sort/tag';
+import { viewportFirst, type ViewportFirst } from './viewportFirst';
+
+const BERTHS = 120;
+const COLUMNS = 6;
+/** The lower edge of the visible area, px. */
+const SEEN = 250;
+
+function berth(at: number): string {
+  const [x, y] = [20 + (at % COLUMNS) * 130, 20 + Math.floor(at / COLUMNS) * 90];
+  return `<g id="berth-${at}"><rect x="${x}" y="${y}" width="110" height="70" rx="6" fill="#dde6ee"/><text x="${x + 12}" y="${y + 30}" font-family="Inter" font-size="14">Berth ${at}</text></g>`;
+}
+
+const { mockup: read } = readText(
+  `<svg xmlns="http://www.w3.org/2000/svg" width="800" height="1840"><g id="berths"><rect width="800" height="1840" fill="#f4f1ea"/>${Array.from({ length: BERTHS }, (_, at) => berth(at)).join('')}</g></svg>`,
+);
+const mockup = applyStructuralTags(read, new Map());
+const measures = measureMockup(mockup);
+const before = decide(mockup, measures, new Map());
+/** Behind the words of the first berth. */
+const plate = [...before.keys()].find((key) => key.endsWith('/berth-0/rect'))!;
+const [screen] = mockup.screens;
+const topOf = (key: LayerKey) => measures.get(screen!.key)!.get(key)?.painted?.y ?? 0;
+const isSeen = (key: LayerKey) => topOf(key) < SEEN;
+
+function shape(
+  { decisions, waiting }: Pick<ViewportFirst, 'decisions'> & Partial<ViewportFirst>,
+  tags: Tags,
+  arrangement: Arrangement,
+) {
+  const options = { arrangement, target: 'html' } as const;
+  return pagesFromDecisions(
+    { mockup, measures, decisions },
+    { assets: new Map(), tags, options, outliner: null, waiting },
+    () => {},
+  );
+}
+
+const TAG = /<\w+[^>]* data-layer="([^"]+)"[^>]*>/g;
+
+/** The code of the edited layer, and the start tag of every layer that is completely visible. */
+function shown(made: ReturnType<typeof shape>) {
+  const { parts } = pagePieces(made.pages[0]!, { ...made, unit: 'px' });
+  const tags = parts.flatMap(({ html }) => [...html().matchAll(TAG)]);
+  const seen = tags
+    .map(([tag, key = '']) => [key, tag] as const)
+    .filter(([key]) => key.includes('/berth-') && isSeen(key));
+  return { code: layerCode(made, plate), seen: new Map(seen) };
+}
+
+const afterEdit = (tag: Tag) => decide(mockup, measures, new Map([[plate, tag]]));
+
+describe.each(ARRANGEMENTS)('arranged %s', (arrangement) => {
+  it.each<Tag>([{ outcome: 'aside' }, { outcome: 'picture' }, { role: 'button' }])(
+    'what is seen of %j, which all that are alike take over, is at first as it will be',
+    (tag) => {
+      const tags = new Map([[plate, tag]]);
+      const after = afterEdit(tag);
+      const mixed = viewportFirst({ mockup, decisions: after }, before, isSeen)!;
+      shape({ decisions: before }, new Map(), arrangement);
+      const first = shown(shape(mixed, tags, arrangement));
+      const whole = shown(shape({ decisions: after }, tags, arrangement));
+      expect(first.seen.size).toBeGreaterThan(15);
+      expect(first).toEqual(whole);
+    },
+  );
+});
+
+it('layers out of view keep their state', () => {
+  const after = afterEdit({ outcome: 'aside' });
+  const { decisions: mixed, waiting } = viewportFirst({ mockup, decisions: after }, before, isSeen)!;
+  expect([...mixed.keys()]).toEqual([...after.keys()]);
+  const plates = [...mixed].filter(([key]) => /berth-\d+\/rect$/.test(key));
+  expect(plates).toHaveLength(BERTHS);
+  for (const [key, { outcome }] of plates) expect(outcome).toBe(isSeen(key) ? 'aside' : 'element');
+  const late = plates.map(([key]) => key).filter((key) => !isSeen(key));
+  expect([...waiting].filter((key) => key.endsWith('/rect'))).toEqual(late);
+  expect([...waiting].filter((key) => !key.endsWith('/rect'))).toEqual(
+    late.map((key) => key.replace(/\/rect$/, '')),
+  );
+});
+
+it('the page is built once when little could wait, or a layer is new', () => {
+  expect(
+    viewportFirst({ mockup, decisions: afterEdit({ outcome: 'aside' }) }, before, () => true),
+  ).toBeNull();
+  expect(viewportFirst({ mockup, decisions: before }, before, () => false)).toBeNull();
+  const fewer = new Map([...before].slice(0, -1));
+  expect(viewportFirst({ mockup, decisions: afterEdit({ outcome: 'aside' }) }, fewer, isSeen)).toBeNull();
+});
+
+it('a layer that absorbs others does not wait', () => {
+  const berths = plate.slice(0, plate.indexOf('/berth-'));
+  const after = decide(mockup, measures, new Map([[berths, { outcome: 'picture' }]]));
+  expect(after.get(plate)?.within).toBe(berths);
+  expect(viewportFirst({ mockup, decisions: after }, before, isSeen)).toBeNull();
+});
