@@ -1,8 +1,7 @@
 import equal from 'fast-deep-equal';
 import type { LayerKey } from '../mockup/layer';
-import { FACETS, type Facet, type Tag, type Tags } from './tag';
-
-export type FacetValue = NonNullable<Tag[Facet]>;
+import type { Facet, FacetValue } from './facets/facets';
+import type { Tag, Tags } from './tag';
 
 /** One facet of one layer before and after an edit; null means untagged. */
 export interface Change {
@@ -34,7 +33,7 @@ export function applyChanges(
   for (const { layer, facet, after } of news) {
     const { [facet]: _, ...others } = next.get(layer) ?? {};
     const tag: Tag = after === null ? others : { ...others, [facet]: after };
-    if (FACETS.some((one) => tag[one] !== undefined)) next.set(layer, tag);
+    if (Object.values(tag).some((value) => value !== undefined)) next.set(layer, tag);
     else next.delete(layer);
   }
   return next;

@@ -13,9 +13,10 @@ import { ROLE_RULES } from './roles/roles';
 import { RULES } from './rules/rules';
 import { layersOf, walk } from '../mockup/walk';
 import { namedTags } from './names/namedTags';
-import { SHARED_FACETS, shareTags } from './sharedTags';
+import { SHARED_FACETS, type Facet } from './facets/facets';
+import { shareTags } from './sharedTags';
 import { resolveStates, type StatesOf } from './states';
-import { mergeTags, type Facet, type Tag, type Tags } from './tag';
+import { mergeTags, type Tag, type Tags } from './tag';
 import { roleEntry, type Outcome, type Role, type State } from './vocabulary';
 
 /**
@@ -353,7 +354,7 @@ function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said
     layoutOverride: {
       ...(tag.contents !== undefined && { contents: tag.contents }),
       ...(tag.gap !== undefined && { gap: tag.gap }),
-      ...(tag.wide !== undefined && { wide: tag.wide }),
+      ...(tag.width !== undefined && { width: tag.width }),
     },
     note: tag.note ?? null,
   };

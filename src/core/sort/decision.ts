@@ -1,10 +1,9 @@
-import type { Tag } from './tag';
 import type { Measures } from '../mockup/bounds';
 import type { LayerKey } from '../mockup/layer';
 import type { Mockup } from '../mockup/mockup';
 import type { Repeat } from './repeats';
 import type { Merge } from './merges';
-import type { Outcome, Role, Scroll, State } from './vocabulary';
+import type { Contents, Outcome, PartWidth, Role, Scroll, State } from './vocabulary';
 
 /** What a layer becomes after tags and the automatic rules. */
 export interface Decision {
@@ -46,7 +45,11 @@ export interface Decision {
 }
 
 /** The layout facets of a tag. */
-export type LayoutOverride = Pick<Tag, 'contents' | 'gap' | 'wide'>;
+export interface LayoutOverride {
+  readonly contents?: Contents;
+  readonly gap?: number;
+  readonly width?: PartWidth;
+}
 
 export type RuleName = string;
 export type Decisions = ReadonlyMap<LayerKey, Decision>;

@@ -2,7 +2,8 @@ import type { BitmapLayer, Layer } from '../mockup/layer';
 import { bareLayer } from '../mockup/layer';
 import { intersection } from '../mockup/box';
 import type { Mockup } from '../mockup/mockup';
-import type { Region, Tags } from './tag';
+import type { Region } from './facets/regions';
+import type { Tags } from './tag';
 
 /** The mockup with marked regions of bitmaps as layers over the bitmap. */
 export function withRegions(mockup: Mockup, tags: Tags): Mockup {

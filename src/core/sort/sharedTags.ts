@@ -1,9 +1,7 @@
 import type { LayerKey } from '../mockup/layer';
 import type { Repeats } from './repeats';
-import type { Facet, Tag, Tags } from './tag';
-
-/** The facets that like-built layers share; names, slots and screens belong to one layer. */
-export const SHARED_FACETS = ['outcome', 'role', 'classes', 'hidden'] as const satisfies readonly Facet[];
+import { SHARED_FACETS } from './facets/facets';
+import type { Tag, Tags } from './tag';
 
 /**
  * Shares tags among like-built siblings: the tag of one member, or of a part of it, holds for the same part

@@ -29,28 +29,13 @@ export type State = (typeof STATES)[number];
 export const SCROLLS = ['x', 'y', 'both'] as const;
 export type Scroll = (typeof SCROLLS)[number];
 
-export function isScroll(value: string): value is Scroll {
-  return (SCROLLS as readonly string[]).includes(value);
-}
-
 /** The layout of a container's content: fixed coordinates, a row, or a column. */
 export const CONTENTS = ['row', 'column', 'nested'] as const;
 export type Contents = (typeof CONTENTS)[number];
 
-export function isContents(value: string): value is Contents {
-  return (CONTENTS as readonly string[]).includes(value);
-}
-
 /** The width of a layer in a row or column: of its content, the rest, or as drawn. */
 export const WIDTHS = ['fit', 'rest', 'drawn'] as const;
-export type Width = (typeof WIDTHS)[number];
-
-export function isWidth(value: string): value is Width {
-  return (WIDTHS as readonly string[]).includes(value);
-}
-
-/** The largest gap between neighbours, px. */
-export const MOST_GAP = 1000;
+export type PartWidth = (typeof WIDTHS)[number];
 
 /** Headings and paragraphs hold no further ones (HTML, §4.3.6 and §4.4.1: their content is phrasing). */
 const NOT_AROUND_HEADINGS = ['h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'p', 'button'];

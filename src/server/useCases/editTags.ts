@@ -1,6 +1,7 @@
 import Joi from 'joi';
-import { historyState, reverse, type Change, type FacetValue } from '../../core/sort/change';
-import { FACETS, type Facet, type Tag } from '../../core/sort/tag';
+import { historyState, reverse, type Change } from '../../core/sort/change';
+import { FACET_NAMES, type Facet, type FacetValue } from '../../core/sort/facets/facets';
+import type { Tag } from '../../core/sort/tag';
 import { tagSchema } from '../../core/sort/tagSchema';
 import { NOT_FOUND, Refusal } from '../http';
 import { inTransaction, type Queryable } from '../db/pool';
@@ -47,7 +48,7 @@ export const tagEditsSchema = Joi.object<TagEdits>({
       Joi.object({
         layer: Joi.string().max(2000).required(),
         facet: Joi.string()
-          .valid(...FACETS)
+          .valid(...FACET_NAMES)
           .required(),
         value: Joi.any().required(),
       }),

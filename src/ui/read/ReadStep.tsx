@@ -1,7 +1,7 @@
 'use client';
 import { Alert, Box, CircularProgress } from '@mui/material';
 import { useRef, useState } from 'react';
-import type { Region } from '../../core/sort/tag';
+import type { Region } from '../../core/sort/facets/regions';
 import type { Edited, TagEdit } from '../../server/useCases/editTags';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
 import type { ReviewedMockup } from '../../server/useCases/reviewMockup';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
 import type { LayerKey } from '../../core/mockup/layer';
 import type { ReadingReport } from '../../core/sort/report/readingReport';
-import type { Region } from '../../core/sort/tag';
+import type { Region } from '../../core/sort/facets/regions';
 import { FindingList } from './FindingList';
 import { FontTable } from './FontTable';
 import { ReportPicture } from './ReportPicture';

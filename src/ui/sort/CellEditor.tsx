@@ -1,9 +1,10 @@
 'use client';
 import { Box, InputBase, Menu, MenuItem, Popover, Typography } from '@mui/material';
 import { useState } from 'react';
-import type { FacetValue } from '../../core/sort/change';
+import type { FacetChoice } from '../../core/sort/facets/facet';
+import { facetEntry, type FacetValue } from '../../core/sort/facets/facets';
 import type { Decision } from '../../core/sort/decision';
-import { HAND_FACETS, parseLine, printLine, type Choice } from './facets';
+import { editorOf, parseLine, printLine } from './facets';
 import type { CellFacet } from './store';
 import { MONO } from '../shared/theme';
 
@@ -23,7 +24,7 @@ interface CellEditorProps {
 
 /** Edits the cell under the cursor: a list of choices, or a text field. */
 export function CellEditor(props: CellEditorProps) {
-  const { choices } = HAND_FACETS[props.editing.facet];
+  const { choices } = editorOf(props.editing.facet);
   return choices ? <ChoiceEditor {...props} choices={choices} /> : <LineEditor {...props} />;
 }
 
@@ -32,8 +33,8 @@ function ChoiceEditor({
   choices,
   onDone,
   onCancel,
-}: CellEditorProps & { readonly choices: readonly Choice[] }) {
-  const now = editing.decision && HAND_FACETS[editing.facet].now(editing.decision);
+}: CellEditorProps & { readonly choices: readonly FacetChoice<FacetValue>[] }) {
+  const now = editing.decision && facetEntry(editing.facet).current(editing.decision);
   return (
     <Menu
       open
@@ -53,8 +54,8 @@ function ChoiceEditor({
 
 function LineEditor({ editing, count, onDone, onCancel }: CellEditorProps) {
   const { facet, decision } = editing;
-  const { label, hint, now } = HAND_FACETS[facet];
-  const [text, setText] = useState(printLine(decision ? now(decision) : null));
+  const { label, hint } = editorOf(facet);
+  const [text, setText] = useState(printLine(facet, decision ? facetEntry(facet).current(decision) : null));
   const done = () => onDone(parseLine(facet, text));
   return (
     <Popover

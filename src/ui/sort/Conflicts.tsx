@@ -1,8 +1,8 @@
 'use client';
 import { Alert, Button } from '@mui/material';
-import type { FacetValue } from '../../core/sort/change';
+import { facetEntry, type Facet, type FacetValue } from '../../core/sort/facets/facets';
 import type { Conflict } from '../../server/useCases/editTags';
-import { HAND_FACETS, printLine, type HandFacet } from './facets';
+import { facetLabel, printLine } from './facets';
 import { useSort } from './SortContext';
 
 /** Conflicting edits of two people, with both values to choose from. */
@@ -11,33 +11,32 @@ export function Conflicts() {
   const resolve = useSort((state) => state.resolve);
   const [conflict, ...more] = conflicts;
   if (!conflict) return null;
-  const { by, theirs, mine } = conflict;
+  const { facet, by, theirs, mine } = conflict;
   return (
     <Alert
       severity="warning"
       action={
         <>
           <Button color="inherit" onClick={() => void resolve(conflict, 'theirs')}>
-            Leave {said(theirs)}
+            Leave {valueWords(facet, theirs)}
           </Button>
           <Button color="inherit" onClick={() => void resolve(conflict, 'mine')}>
-            Take {said(mine)}
+            Take {valueWords(facet, mine)}
           </Button>
         </>
       }
     >
-      {by || 'Someone in another window'} set {facetWords(conflict)} to {said(theirs)} while you set it to{' '}
-      {said(mine)}.{more.length > 0 && ` ${more.length} more of this kind wait.`}
+      {by || 'Someone in another window'} set {facetWords(conflict)} to {valueWords(facet, theirs)} while you
+      set it to {valueWords(facet, mine)}.{more.length > 0 && ` ${more.length} more of this kind wait.`}
     </Alert>
   );
 }
 
 function facetWords({ layer, facet }: Conflict): string {
-  const label = HAND_FACETS[facet as HandFacet]?.label ?? facet;
-  return `${label} of ${layer.split('/').at(-1)}`;
+  return `${facetLabel(facet)} of ${layer.split('/').at(-1)}`;
 }
 
-function said(value: FacetValue | null): string {
+function valueWords(facet: Facet, value: FacetValue | null): string {
   if (value === null) return 'what Orden decides';
-  return typeof value === 'object' && !Array.isArray(value) ? 'another value' : `“${printLine(value)}”`;
+  return facetEntry(facet).editor ? `“${printLine(facet, value)}”` : 'another value';
 }

@@ -3,11 +3,11 @@ import { Box, MenuItem, TextField, Typography } from '@mui/material';
 import equal from 'fast-deep-equal';
 import { memo, useDeferredValue, useState } from 'react';
 import type { LayerKey } from '../../core/mockup/layer';
-import type { FacetValue } from '../../core/sort/change';
+import { type Facet, type FacetValue } from '../../core/sort/facets/facets';
 import type { Tags as TagsByLayer } from '../../core/sort/tag';
 import type { Decision } from '../../core/sort/decision';
 import { focusWorksheet, TAG_PANEL } from './focus';
-import { HAND_FACET_NAMES, HAND_FACETS, parseLine, printLine, sharedValue, type HandFacet } from './facets';
+import { EDITED_FACETS, editorOf, parseLine, printLine, sharedValue } from './facets';
 import { useSort } from './SortContext';
 
 /** A select has no empty value: this one removes a tag. */
@@ -55,7 +55,7 @@ const Tags = memo(function Tags({ selection, decisions, tags }: TagsProps) {
         }}
       >
         {chosen.length > 0 &&
-          HAND_FACET_NAMES.map((facet) => (
+          EDITED_FACETS.map((facet) => (
             <Field
               key={facet}
               facet={facet}
@@ -69,7 +69,7 @@ const Tags = memo(function Tags({ selection, decisions, tags }: TagsProps) {
 });
 
 interface FieldProps {
-  readonly facet: HandFacet;
+  readonly facet: Facet;
   readonly value: FacetValue | null;
   readonly differs: boolean;
   /** True when a person set it on one of the selected layers. */
@@ -78,7 +78,7 @@ interface FieldProps {
 
 /** Memoized, since form fields are slow to render. */
 const Field = memo(function Field({ facet, value, differs, settled }: FieldProps) {
-  const { label, choices, hint } = HAND_FACETS[facet];
+  const { label, choices, hint, none, print } = editorOf(facet);
   const setFacet = useSort((state) => state.setFacet);
   const shared = {
     size: 'small',
@@ -96,7 +96,10 @@ const Field = memo(function Field({ facet, value, differs, settled }: FieldProps
         onChange={(event) => setFacet(facet, choices[marks.indexOf(event.target.value)]?.value ?? null)}
         slotProps={{
           inputLabel: { shrink: true },
-          select: { displayEmpty: true, renderValue: () => (differs ? 'they differ' : shown(facet, value)) },
+          select: {
+            displayEmpty: true,
+            renderValue: () => (differs ? 'they differ' : value === null ? none : print(value)),
+          },
         }}
       >
         {choices.map((choice, at) => (
@@ -107,7 +110,7 @@ const Field = memo(function Field({ facet, value, differs, settled }: FieldProps
       </TextField>
     );
   }
-  const line = printLine(value);
+  const line = printLine(facet, value);
   return (
     <Line
       // A new layer resets the text field.
@@ -120,12 +123,6 @@ const Field = memo(function Field({ facet, value, differs, settled }: FieldProps
     />
   );
 }, equal);
-
-function shown(facet: HandFacet, value: unknown): string {
-  if (facet === 'hidden') return value === true ? 'hidden' : 'shown';
-  if (facet === 'contents' || facet === 'wide') return value === null ? 'as Orden finds' : String(value);
-  return value === null ? 'none' : String(value);
-}
 
 interface LineProps {
   readonly line: string;

@@ -6,10 +6,11 @@ import { walk } from '../../core/mockup/walk';
 import type { Mockup, Screen } from '../../core/mockup/mockup';
 import type { Arrangement } from '../../core/page/node';
 import type { DrawingKind } from '../../core/pictures/drawings';
-import { applyChanges, type Change, type FacetValue } from '../../core/sort/change';
+import { applyChanges, type Change } from '../../core/sort/change';
+import { COPIED_FACETS, type Facet, type FacetValue } from '../../core/sort/facets/facets';
 import { findLayers, parseQuery } from '../../core/sort/find/query';
 import { structureKey, applyStructuralTags } from '../../core/sort/structuralTags';
-import type { Facet, Tag, Tags } from '../../core/sort/tag';
+import type { Tag, Tags } from '../../core/sort/tag';
 import type { Editor } from '../../server/db/tables/edits';
 import type { Conflict, Edited, TagEdit } from '../../server/useCases/editTags';
 import type { Followed } from '../../server/useCases/followEdits';
@@ -508,9 +509,6 @@ async function retryWhileOffline<T>(work: () => Promise<T>, onFailure: () => voi
     }
   }
 }
-
-/** The facets that paste copies; names, slots and screens belong to one layer. */
-const COPIED_FACETS = ['outcome', 'role', 'classes', 'hidden'] as const satisfies readonly Facet[];
 
 type Listed = Pick<SortState, 'screen' | 'folded' | 'query' | 'found' | 'onlyFound'>;
 

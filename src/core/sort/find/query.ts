@@ -2,6 +2,7 @@ import { layerTitle, wordsOf } from '../../look/layerTitle';
 import type { Finding } from '../../findings/finding';
 import type { Layer, LayerKey } from '../../mockup/layer';
 import type { Decision } from '../decision';
+import { FACETS } from '../facets/facets';
 
 /** The searchable properties of a layer. */
 export interface Candidate {
@@ -24,26 +25,23 @@ export type Query =
 /** The fields of a query with their values on a layer. `none` matches no value, `any` matches one. */
 const FIELDS: Readonly<Record<string, (candidate: Candidate) => readonly string[]>> = {
   kind: ({ layer }) => [layer.kind],
-  becomes: ({ decision }) => [decision.outcome],
-  role: ({ decision }) => (decision.outcome === 'element' ? [decision.role] : []),
-  class: ({ decision }) => decision.classes,
+  ...facetFields(),
   name: ({ layer }) => (layer.sourceName === null ? [] : [layer.sourceName]),
-  output: ({ decision }) => [decision.outputName],
   under: ({ around }) => around,
   finding: ({ findings }) => findings,
-  state: ({ decision }) => (decision.state ? [decision.state.state] : []),
   furniture: ({ decision }) => (decision.furniture ? [`${decision.furniture.count}`] : []),
-  link: ({ decision }) => (decision.href === null ? [] : [decision.href]),
-  scroll: ({ decision }) => (decision.scroll === null ? [] : [decision.scroll]),
-  contents: ({ decision }) => (decision.layoutOverride.contents ? [decision.layoutOverride.contents] : []),
-  wide: ({ decision }) => (decision.layoutOverride.wide ? [decision.layoutOverride.wide] : []),
-  note: ({ decision }) => (decision.note === null ? [] : [decision.note]),
-  slot: ({ decision }) => (decision.slot === null ? [] : [decision.slot]),
   repeat: ({ decision }) => (decision.repeat ? [decision.repeat.pattern, `${decision.repeat.count}`] : []),
   by: ({ decision }) => [decision.origin],
-  starts: ({ decision }) => (decision.hidden ? ['hidden'] : []),
   tagged: ({ tagged }) => (tagged ? ['yes'] : []),
 };
+
+function facetFields(): Readonly<Record<string, (candidate: Candidate) => readonly string[]>> {
+  return Object.fromEntries(
+    Object.values(FACETS).flatMap(({ search }) =>
+      search ? [[search.field, ({ decision }: Candidate) => search.values(decision)] as const] : [],
+    ),
+  );
+}
 
 export const FIELD_NAMES = Object.keys(FIELDS);
 

@@ -4,7 +4,7 @@ import { DEMO, readBytes, readDemo } from '../../../../tests/support/mockups';
 import { createFontBook } from '../../../engine/fonts/fontBook';
 import { layersOf } from '../../mockup/walk';
 import type { Tag, Tags } from '../tag';
-import { OUTCOME_NAMES, ROLE_NAMES, SCROLLS, STATES } from '../vocabulary';
+import { CONTENTS, OUTCOME_NAMES, ROLE_NAMES, SCROLLS, STATES, WIDTHS } from '../vocabulary';
 import { namedTags } from './namedTags';
 import { printBrackets } from './printBrackets';
 import { readBrackets } from './readBrackets';
@@ -27,6 +27,9 @@ const anyTag: fc.Arbitrary<Tag> = fc.record(
     merge: words,
     state: fc.constantFrom(...STATES, 'none' as const),
     screen: fc.boolean(),
+    contents: fc.constantFrom(...CONTENTS),
+    gap: fc.integer({ min: 0, max: 1000 }),
+    width: fc.constantFrom(...WIDTHS),
   },
   { requiredKeys: [] },
 );
@@ -39,6 +42,11 @@ describe('tags between brackets', () => {
         expect(readBrackets(printBrackets(tag))).toEqual(tag);
       }),
     );
+  });
+
+  it('are read in their earlier spelling, and left out when their value is invalid', () => {
+    expect(readBrackets('data-wide=fill')).toEqual({ width: 'rest' });
+    expect(readBrackets('data-gap=1001 data-width=wide data-slot=a.b data-unknown=1')).toEqual({});
   });
 });
 

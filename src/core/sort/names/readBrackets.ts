@@ -1,16 +1,5 @@
-import { isSafeHref } from '../../mockup/href';
-import {
-  MOST_GAP,
-  ROLE_NAMES,
-  isContents,
-  isOutcome,
-  isRole,
-  isScroll,
-  isState,
-  isWidth,
-  roleEntry,
-  type Role,
-} from '../vocabulary';
+import { parseAttribute } from './attributes';
+import { ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
 import type { Tag } from '../tag';
 
 /** Elements that mean an outcome rather than a role. */
@@ -28,11 +17,8 @@ export function readBrackets(brackets: string): Tag {
   const tokens = brackets.match(TOKEN) ?? [];
   const [first = ''] = tokens;
   const compound = isAttribute(first) ? null : COMPOUND.exec(first)?.groups;
-  const tag: { -readonly [K in keyof Tag]: Tag[K] } = compound
-    ? readCompound(compound.element?.toLowerCase(), compound.rest ?? '')
-    : {};
-  for (const token of compound ? tokens.slice(1) : tokens) readAttribute(token, tag);
-  return tag;
+  const tag = compound ? readCompound(compound.element?.toLowerCase(), compound.rest ?? '') : {};
+  return Object.assign(tag, ...(compound ? tokens.slice(1) : tokens).map(readAttribute)) as Tag;
 }
 
 function isAttribute(token: string): boolean {
@@ -54,51 +40,8 @@ function roleOf(element: string): Role | undefined {
   );
 }
 
-function readAttribute(token: string, tag: { -readonly [K in keyof Tag]: Tag[K] }): void {
+function readAttribute(token: string): Tag {
   const [name = '', ...parts] = token.split('=');
   const value = parts.join('=').replace(/^(["'])(.*)\1$/, '$2');
-  switch (name.toLowerCase()) {
-    case 'hidden':
-      tag.hidden = value !== 'false';
-      break;
-    case 'data-slot':
-      if (/^[\w-]{1,64}$/.test(value)) tag.slot = value;
-      break;
-    case 'href':
-      if (isSafeHref(value)) tag.href = value;
-      break;
-    case 'data-scroll':
-      if (isScroll(value)) tag.scroll = value;
-      break;
-    case 'data-contents':
-      if (isContents(value)) tag.contents = value;
-      break;
-    case 'data-gap':
-      if (/^\d+(\.\d+)?$/.test(value) && Number(value) <= MOST_GAP) tag.gap = Number(value);
-      break;
-    case 'data-wide':
-      if (isWidth(value)) tag.wide = value;
-      break;
-    case 'data-note':
-      if (value !== '') tag.note = value.slice(0, 400);
-      break;
-    case 'data-merge':
-      if (value !== '') tag.merge = value.slice(0, 64);
-      break;
-    case 'data-becomes':
-      if (isOutcome(value)) tag.outcome = value;
-      break;
-    case 'data-role':
-      if (isRole(value)) tag.role = value;
-      break;
-    case 'data-state':
-      if (value === 'none' || isState(value)) tag.state = value;
-      break;
-    case 'data-screen':
-      tag.screen = value !== 'false';
-      break;
-    case 'data-name':
-      tag.outputName = value.slice(0, 64);
-      break;
-  }
+  return parseAttribute(name.toLowerCase(), value);
 }

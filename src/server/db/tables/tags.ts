@@ -1,4 +1,5 @@
-import type { Facet, Tag } from '../../../core/sort/tag';
+import type { Facet } from '../../../core/sort/facets/facets';
+import type { Tag } from '../../../core/sort/tag';
 import type { Queryable } from '../pool';
 
 const SELECT = 'select layer_key, facet, value from tags where mockup_id = $1';

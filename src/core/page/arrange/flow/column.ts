@@ -161,7 +161,7 @@ type Tendency = Exclude<Align, 'baseline'> | 'text' | 'any' | 'off';
  * `off` has none.
  */
 function tendency(part: Part, room: Box, middle: number): Tendency {
-  if (part.node.layoutOverride?.wide === 'rest') return 'stretch';
+  if (part.node.layoutOverride?.width === 'rest') return 'stretch';
   const [before, after] = [part.box.x - room.x, right(room) - right(part.box)];
   if (spans(part.box, room)) return isText(part) ? 'any' : 'stretch';
   // Right-to-left letters start at the other edge.
@@ -217,7 +217,7 @@ function columnWide(
   // A part wider than the room would shrink to it.
   if (content && part.box.width > room.width + EDGE) return 'drawn';
   if (stretched)
-    return given || defines || canFitContent(part) || node.layoutOverride?.wide === 'rest' ? 'fit' : 'drawn';
+    return given || defines || canFitContent(part) || node.layoutOverride?.width === 'rest' ? 'fit' : 'drawn';
   if (!content) return rigidWidthMode(part);
   const isBody = part.box.width >= Math.max(BODY_WIDTH, BODY_SHARE * room.width);
   if (centred && given && (isBody || (!canFitContent(part) && !fillsRow(part)))) return 'max';

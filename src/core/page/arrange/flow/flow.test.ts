@@ -559,7 +559,7 @@ describe('layout overrides', () => {
   it('a part set to take the rest takes the free width', () => {
     const { css } = converted(pair, {
       '/test/pair': { contents: 'row' },
-      '/test/pair/two': { wide: 'rest' },
+      '/test/pair/two': { width: 'rest' },
     });
     expect(css).toMatch(/flex: 1;\n {2}min-width: 0/);
   });

@@ -33,7 +33,7 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
   const isSaid =
     said?.contents === 'row' ||
     said?.gap !== undefined ||
-    drawn.some(({ node }) => node.layoutOverride?.wide);
+    drawn.some(({ node }) => node.layoutOverride?.width);
   // A part that overlaps its predecessor shares no columns with it.
   const isFanned = drawnGaps.some((gap) => gap < -SAME_STEP);
   const isEven = () =>

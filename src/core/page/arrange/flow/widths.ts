@@ -27,8 +27,8 @@ const known = new WeakMap<Part, boolean>();
 
 function findWhetherFits(part: Part): boolean {
   const { node, content } = part;
-  if (node.layoutOverride?.wide === 'fit') return true;
-  if (node.kind !== 'box' || !content || node.role === 'field' || part.sized || node.layoutOverride?.wide)
+  if (node.layoutOverride?.width === 'fit') return true;
+  if (node.kind !== 'box' || !content || node.role === 'field' || part.sized || node.layoutOverride?.width)
     return false;
   if (isAvatar(node)) return false;
   if (!isEven(part, content) && !endsWithOverlay(part, content)) return false;
@@ -111,7 +111,7 @@ export function hasNoLook({ node }: Part): boolean {
 
 /** The width mode of a part that does not grow. */
 export function rigidWidthMode(part: Part): WidthMode {
-  const said = part.node.layoutOverride?.wide;
+  const said = part.node.layoutOverride?.width;
   if (said !== undefined) return said;
   if (part.node.kind === 'picture' || isSmallDrawing(part) || isAvatar(part.node)) return 'rigid';
   if (isText(part))

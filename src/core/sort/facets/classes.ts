@@ -1,0 +1,28 @@
+import Joi from 'joi';
+import type { FacetEntry } from './facet';
+
+const CLASS_NAME = /^-?[_a-zA-Z][\w-]*$/;
+
+/** Class names of the layer's element. Between brackets they stand in the compound selector. */
+export const classes: FacetEntry<readonly string[]> = {
+  schema: Joi.array()
+    .items(
+      Joi.string()
+        .pattern(CLASS_NAME)
+        .max(64)
+        .messages({ 'string.pattern.base': '{#value} is no class name: use letters, digits, hyphens' }),
+    )
+    .max(12),
+  attribute: null,
+  isShared: true,
+  isCopied: true,
+  current: (decision) => (decision.classes.length > 0 ? decision.classes : null),
+  search: { field: 'class', values: (decision) => decision.classes },
+  editor: {
+    label: 'Classes',
+    hint: 'Class names, a space between them. Empty: none.',
+    none: 'none',
+    print: (value) => value.join(' '),
+    parse: (text) => text.split(/\s+/),
+  },
+};

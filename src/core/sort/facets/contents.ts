@@ -1,0 +1,24 @@
+import Joi from 'joi';
+import { CONTENTS, type Contents } from '../vocabulary';
+import { AUTOMATIC, choiceEditor, searchBy, textAttribute, type FacetEntry } from './facet';
+
+const WORDS: Readonly<Record<Contents, string>> = {
+  row: 'a row: beside each other',
+  column: 'a column: under each other',
+  nested: 'nested: at their coordinates',
+};
+
+/** The layout of the layer's content. */
+export const contents: FacetEntry<Contents> = {
+  schema: Joi.string<Contents>().valid(...CONTENTS),
+  attribute: textAttribute('data-contents', { isOnElements: true }),
+  isShared: false,
+  isCopied: false,
+  current: (decision) => decision.layoutOverride.contents ?? null,
+  search: searchBy('contents', (decision) => decision.layoutOverride.contents ?? null),
+  editor: choiceEditor(
+    'Inside',
+    [...CONTENTS.map((value) => ({ value, label: WORDS[value] })), AUTOMATIC],
+    'as Orden finds',
+  ),
+};

@@ -1,0 +1,60 @@
+import { classes } from './classes';
+import { contents } from './contents';
+import type { FacetEntry } from './facet';
+import { gap } from './gap';
+import { hidden } from './hidden';
+import { href } from './href';
+import { merge } from './merge';
+import { note } from './note';
+import { outcome } from './outcome';
+import { outputName } from './outputName';
+import { regions } from './regions';
+import { role } from './role';
+import { screen } from './screen';
+import { scroll } from './scroll';
+import { slot } from './slot';
+import { state } from './state';
+import { width } from './width';
+
+/** Every facet of a tag, in the usual order of work. Adding one is a file and a line here. */
+export const FACETS = {
+  outcome,
+  role,
+  classes,
+  state,
+  outputName,
+  hidden,
+  slot,
+  href,
+  scroll,
+  contents,
+  gap,
+  width,
+  note,
+  merge,
+  screen,
+  regions,
+};
+
+export type Facet = keyof typeof FACETS;
+type ValueOf<Entry> = Entry extends FacetEntry<infer Value> ? Value : never;
+export type FacetValues = { readonly [F in Facet]: ValueOf<(typeof FACETS)[F]> };
+export type FacetValue = FacetValues[Facet];
+
+export const FACET_NAMES = Object.keys(FACETS) as readonly Facet[];
+
+/** The entry of a facet, typed by the facet's name. */
+export function facetEntry<F extends Facet>(facet: F): FacetEntry<FacetValues[F]> {
+  return FACETS[facet] as unknown as FacetEntry<FacetValues[F]>;
+}
+
+/** The facets that like-built layers share. */
+export const SHARED_FACETS = FACET_NAMES.filter((facet) => FACETS[facet].isShared);
+/** The facets that pasting tags copies. */
+export const COPIED_FACETS = FACET_NAMES.filter((facet) => FACETS[facet].isCopied);
+
+/** The value that the facet's schema makes of a raw one; undefined for an invalid value. */
+export function parseFacet<F extends Facet>(facet: F, raw: unknown): FacetValues[F] | undefined {
+  const { value, error } = facetEntry(facet).schema.validate(raw);
+  return error ? undefined : value;
+}

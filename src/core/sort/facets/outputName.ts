@@ -1,0 +1,18 @@
+import Joi from 'joi';
+import { searchBy, textAttribute, textEditor, type FacetEntry } from './facet';
+
+const MOST = 64;
+
+/** The name of the layer's class or picture file, without an extension. */
+export const outputName: FacetEntry<string> = {
+  schema: Joi.string().trim().max(MOST),
+  attribute: textAttribute('data-name', { most: MOST }),
+  isShared: false,
+  isCopied: false,
+  current: (decision) => decision.outputName,
+  search: searchBy('output', (decision) => decision.outputName),
+  editor: textEditor(
+    'Output name',
+    'Names its class or its picture file; a slash makes a folder. Empty: let Orden decide.',
+  ),
+};
