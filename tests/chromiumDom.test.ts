@@ -171,7 +171,7 @@ describe('style sheets, against getComputedStyle', () => {
 
 /** Fill and stroke of the shape with that id, as `getComputedStyle` writes them. */
 function coloursOf(reading: Reading, name: string): string[] {
-  const shape = layersOf(reading.mockup).find(({ key }) => key.endsWith(`/${name}`)) as ShapeLayer;
+  const shape = layersOf(reading.mockup).find(({ path }) => path.endsWith(`/${name}`)) as ShapeLayer;
   return [shape.fill, shape.stroke?.paint ?? null].map((paint) => {
     if (paint?.kind !== 'solid') return 'none';
     const { r, g, b } = paint.colour;
@@ -216,7 +216,7 @@ describe('letters, against getStartPositionOfChar', () => {
     });
     const layers = layersOf(reading.mockup).filter((layer): layer is TextLayer => layer.kind === 'text');
     const measures = measureScreen(reading.mockup.screens[0]!, reading.mockup.faces);
-    const runs = layers.flatMap((layer) => runsOf(layer, toUser(measures.get(layer.key)!.matrix)));
+    const runs = layers.flatMap((layer) => runsOf(layer, toUser(measures.get(layer.id)!.matrix)));
     // Every run starts where Chromium has an edge of one of its letters, and all together are as wide.
     for (const { left, y } of runs) {
       const off = theirs.map((one) =>

@@ -63,7 +63,7 @@ describe('geometry, against getBBox and getScreenCTM', () => {
   });
 
   it.each(['cubic', 'arcs', 'last', 'dot'])('%s stands at the same place', async (id) => {
-    const { matrix } = measures.get(layerNamed(reading, id).key)!;
+    const { matrix } = measures.get(layerNamed(reading, id).id)!;
     const expected = await ask(id, (element) => {
       const { a, b, c, d, e, f } = element.getScreenCTM()!;
       return [a, b, c, d, e, f];
@@ -124,7 +124,7 @@ function textNamed(id: string): TextLayer {
 
 describe('transforms, against DOMMatrix', () => {
   it('moves points alike', async () => {
-    const { matrix } = measures.get(layerNamed(reading, 'last').key)!;
+    const { matrix } = measures.get(layerNamed(reading, 'last').id)!;
     const there = await page.evaluate(
       (list) => {
         const { x, y } = new DOMMatrix(list).transformPoint({ x: 3, y: 4 });

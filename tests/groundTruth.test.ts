@@ -35,7 +35,7 @@ it('direction, gap, padding and alignment agree with the CSS that was written', 
     const nodes = walkNodes(page!.children);
     for (const box of boxes) {
       const node = nodes.find(
-        (each) => each.kind === 'box' && !each.anonymous && each.layer.endsWith(`/${box.name}`),
+        (each) => each.kind === 'box' && !each.anonymous && each.path.endsWith(`/${box.name}`),
       );
       // A box around a single one that shows nothing is no element.
       if (node?.kind !== 'box' || !node.layout) continue;

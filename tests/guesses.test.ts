@@ -5,6 +5,7 @@ import { measureMockup } from '../src/core/mockup/bounds';
 import type { Reading } from '../src/core/read/reading';
 import { decide } from '../src/core/sort/decide';
 import { applyStructuralTags } from '../src/core/sort/structuralTags';
+import { pathFinder } from '../src/core/sort/tagPaths';
 import { casePath, readCase, readDemo } from './support/mockups';
 
 /** The share of correct automatic decisions, by a person's labels of every layer (labels/). */
@@ -36,10 +37,11 @@ function score(file: string): Score {
   const mockup = applyStructuralTags(reading.mockup, NOBODY);
   const decisions = decide(mockup, measureMockup(mockup), NOBODY);
   const lines = readLabels(file);
+  const find = pathFinder(mockup);
   let [outcomes, elements, roles] = [0, 0, 0];
   for (const line of lines) {
     const [key = '', outcome, role] = line.split('\t');
-    const decision = decisions.get(key);
+    const decision = decisions.get(find(key));
     if (!decision) throw new Error(`${key} is labelled, but not there.`);
     if (decision.outcome === outcome) outcomes += 1;
     if (outcome !== 'element') continue;

@@ -1,6 +1,7 @@
+import { idAt } from './support/ids';
 import fc from 'fast-check';
 import { convert, type Conversion } from '../src/core/convert';
-import { pagePieces, type PagePiece } from '../src/core/emit/html/pagePieces';
+import type { PagePiece } from '../src/core/emit/preview';
 import { TARGETS } from '../src/core/emit/targets';
 import { layersOf } from '../src/core/mockup/walk';
 import { ARRANGEMENTS } from '../src/core/page/node';
@@ -37,7 +38,7 @@ function build({ mockup, assets, book }: Reading, tags: Tags, arrangement: (type
 
 function piecesOf(conversion: Conversion) {
   return conversion.pages.map((page) => {
-    const { parts, ...around } = pagePieces(page, { ...conversion, unit: 'px' });
+    const { parts, ...around } = TARGETS.html.preview(page, { ...conversion, unit: 'px' });
     return { ...around, parts: parts.map((part) => ({ ...part, html: part.html() })) };
   });
 }
@@ -51,7 +52,7 @@ it.each([
   const reading = read();
   const mockup = applyStructuralTags(reading.mockup, new Map());
   const known = { ...reading, mockup };
-  const keys = layersOf(mockup).map(({ key }) => key);
+  const keys = layersOf(mockup).map(({ id }) => id);
   const edit = fc.tuple(fc.constantFrom(...keys), fc.constantFrom(...EDITS));
   const tagged = fc.array(edit, { maxLength: 4 }).map((edits) => new Map(edits));
   fc.assert(
@@ -85,11 +86,11 @@ it('the page in pieces is the page', () => {
   const reading = readDemo();
   const lines = (html: string) => html.split('\n').map((line) => line.trim());
   for (const arrangement of ARRANGEMENTS) {
-    for (const tags of [new Map(), new Map([['/harbour/hero', { outcome: 'aside' } as const]])]) {
+    for (const tags of [new Map(), new Map([[idAt('/hero'), { outcome: 'aside' } as const]])]) {
       const conversion = build(reading, tags, arrangement);
       const input = { ...conversion, unit: 'px', keyed: true } as const;
-      const [page, sheet] = TARGETS.html.emit(input);
-      const { rules, parts } = pagePieces(conversion.pages[0]!, input);
+      const [page, sheet] = TARGETS.html.emit(input).files;
+      const { rules, parts } = TARGETS.html.preview(conversion.pages[0]!, input);
       expect(rules.join('\n')).toBe(sheet!.text);
       expect(lines(page!.text).join('\n')).toContain(lines(assembled(parts, null)).join('\n'));
     }

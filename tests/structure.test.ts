@@ -22,13 +22,11 @@ describe.each(PAGE_MOCKUPS)('$name', ({ read }) => {
       const { pages, mockup, decisions } = convertReading(reading, arrangement);
       const [page] = pages;
       const [screen] = mockup.screens;
-      const onPage = walk(screen!.root).filter(
-        ({ key }) => key !== screen!.root.key && !isAside(key, decisions),
-      );
+      const onPage = walk(screen!.root).filter(({ id }) => id !== screen!.root.id && !isAside(id, decisions));
       const elements = walkNodes(page!.children).length;
       expect(elements / onPage.length).toBeLessThanOrEqual(1.1);
       const deepest =
-        Math.max(...onPage.map(({ key }) => key.split('/').length)) - screen!.root.key.split('/').length;
+        Math.max(...onPage.map(({ path }) => path.split('/').length)) - screen!.root.path.split('/').length;
       expect(depthOf(page!.children)).toBeLessThanOrEqual(deepest + 1);
     },
   );
@@ -38,14 +36,14 @@ describe.each(PAGE_MOCKUPS)('$name', ({ read }) => {
     const [screen] = mockup.screens;
     let [texts, kept, sayable, said] = [0, 0, 0, 0];
     for (const layer of walk(screen!.root)) {
-      if (!layer.visible || isAside(layer.key, decisions)) continue;
-      const outcome = decisions.get(layer.key)?.outcome;
+      if (!layer.visible || isAside(layer.id, decisions)) continue;
+      const outcome = decisions.get(layer.id)?.outcome;
       if (layer.kind === 'text') {
         texts += 1;
         if (outcome === 'element') kept += 1;
       }
-      const matrix = measures.get(screen!.key)?.get(layer.key)?.matrix;
-      const isIcon = decisions.get(layer.key)?.within !== null;
+      const matrix = measures.get(screen!.id)?.get(layer.id)?.matrix;
+      const isIcon = decisions.get(layer.id)?.within !== null;
       if (
         layer.kind !== 'shape' ||
         !matrix ||

@@ -47,7 +47,7 @@ describe('orden convert', () => {
         {
           code: 'past-edge',
           severity: 'note',
-          layer: '/harbour/hero/harbour-photo',
+          layer: '/hero/harbour-photo',
           message: expect.stringContaining('past the screen'),
         },
       ],

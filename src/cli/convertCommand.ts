@@ -1,3 +1,4 @@
+import { treeOf } from '../core/mockup/tree';
 import type { Conversion } from '../core/convert';
 import { OUTCOME_NAMES, type Outcome } from '../core/sort/vocabulary';
 import { plainFinding } from '../engine/manifest';
@@ -20,12 +21,13 @@ export async function convertCommand(files: readonly string[], flags: ConvertFla
 function summarise(product: Product, readMs: number, totalMs: number) {
   const { conversion, pictures, findings, drawingMs } = product;
   const { ms } = conversion;
+  const tree = treeOf(conversion.mockup);
   const times = { read: readMs, ...ms, pictures: ms.pictures + drawingMs, total: totalMs };
   return {
     screens: conversion.emission.screens,
     layers: countLayers(conversion),
     pictures,
-    findings: findings.map(plainFinding),
+    findings: findings.map((finding) => plainFinding(finding, tree)),
     ms: Object.fromEntries(Object.entries(times).map(([stage, time]) => [stage, Math.round(time * 10) / 10])),
   };
 }

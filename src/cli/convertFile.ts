@@ -11,7 +11,8 @@ import {
   type PageFrame,
   type Unit,
 } from '../core/page/node';
-import type { Tags } from '../core/sort/tag';
+import type { Tag } from '../core/sort/tag';
+import { tagsByPath } from '../core/sort/tagPaths';
 import { tagsFileSchema } from '../core/sort/tagSchema';
 import { createFontBook } from '../engine/fonts/fontBook';
 import { produce, type Product } from '../engine/produce';
@@ -50,10 +51,11 @@ export async function convertFile(files: readonly string[], flags: ConvertFlags)
   const target = oneOf<TargetName>(flags.target, TARGET_NAMES, '--target');
   const start = performance.now();
   const bytes = await readInput(file);
-  const tags = flags.tags === undefined ? new Map() : await readTags(flags.tags);
+  const named = flags.tags === undefined ? {} : await readTags(flags.tags);
   const reading = await readMockup(bytes, path.basename(file), { book: createFontBook() });
   const readMs = performance.now() - start;
   const { mockup, assets, findings, book } = reading;
+  const tags = tagsByPath(mockup, named);
   const options = {
     arrangement,
     target,
@@ -93,7 +95,7 @@ async function readInput(file: string): Promise<Uint8Array> {
   }
 }
 
-async function readTags(file: string): Promise<Tags> {
+async function readTags(file: string): Promise<Readonly<Record<string, Tag>>> {
   const text = new TextDecoder().decode(await readInput(file));
   let parsed: unknown;
   try {
@@ -103,5 +105,5 @@ async function readTags(file: string): Promise<Tags> {
   }
   const { value, error } = tagsFileSchema.validate(parsed);
   if (error) throw new InputError(`The tags file ${file} has a mistake: ${error.message}.`);
-  return new Map(Object.entries(value));
+  return value;
 }

@@ -1,11 +1,13 @@
+import { buildRecord } from '../core/buildRecord';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { safeName } from '../core/sort/outputNames';
 import { launchChromium } from '../engine/proof/chromium';
-import { proofSheet, pullProof, type ScreenProof } from '../engine/proof/proof';
+import { proofSheet, pullProof, type ProofSheet, type ScreenProof } from '../engine/proof/proof';
 import { writeFiles } from '../engine/writeFiles';
-import { convertFile, type ConvertFlags } from './convertFile';
+import { sheetSvg } from '../engine/sheetSvg';
+import { convertFile, type ConvertedFile, type ConvertFlags } from './convertFile';
 
 /** `orden proof FILE`: builds the page and compares it with the mockup in Chromium. */
 export async function proofCommand(files: readonly string[], flags: ConvertFlags): Promise<void> {
@@ -17,9 +19,9 @@ export async function proofCommand(files: readonly string[], flags: ConvertFlags
     await writeFiles(folder, converted.product.files);
     const proofs = await pullProof({
       browser,
-      conversion: converted.product.conversion,
+      record: buildRecord(converted.product.conversion),
       folder,
-      sheet: proofSheet(converted.bytes, converted.reading),
+      sheet: sheetOf(converted),
     });
     const screens = proofs.map(({ pictures: _, ...proof }) => proof);
     if (flags.out !== undefined) {
@@ -33,6 +35,13 @@ export async function proofCommand(files: readonly string[], flags: ConvertFlags
   }
 }
 
+/** An SVG is compared as it was given, any other file by a drawing of what was read. */
+function sheetOf({ bytes, reading }: ConvertedFile): ProofSheet {
+  const { width = 0, height = 0 } = reading.mockup.screens[0] ?? {};
+  const isSvg = reading.mockup.format === 'svg';
+  return proofSheet(isSvg ? bytes : new TextEncoder().encode(sheetSvg(reading)), { width, height });
+}
+
 function pictureFiles({ name, pictures }: ScreenProof) {
   const stem = `proof/${safeName(name) || 'screen'}`;
   return [
@@ -44,7 +53,7 @@ function pictureFiles({ name, pictures }: ScreenProof) {
 
 function proofText({ name, differing, index, worst }: Omit<ScreenProof, 'pictures'>): string {
   const [first] = worst;
-  const most = first ? `; most of all ${first.layer}, ${percent(first.differing)} of it` : '';
+  const most = first ? `; most of all ${first.path}, ${percent(first.differing)} of it` : '';
   return `${name}: ${percent(differing)} of the pixels differ, structural similarity ${index.toFixed(4)}${most}.`;
 }
 

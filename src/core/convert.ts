@@ -5,7 +5,7 @@ import { TARGETS } from './emit/targets';
 import type { FontFile, TargetName } from './emit/target';
 import { fontFiles } from './fontFiles';
 import { measureMockup, type Measures } from './mockup/bounds';
-import type { LayerKey } from './mockup/layer';
+import type { LayerId } from './mockup/layer';
 import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';
 import { joinPages } from './page/join/joinPages';
@@ -59,7 +59,7 @@ export interface ConvertInput {
   /**
    * Layers whose next change is on its way: they need no places or classes of their own yet. Absent for none.
    */
-  readonly waiting?: ReadonlySet<LayerKey>;
+  readonly waiting?: ReadonlySet<LayerId>;
 }
 
 /** The stages that are timed, in order. */
@@ -80,7 +80,7 @@ export interface Conversion {
   readonly ms: Readonly<Record<Stage, number>>;
 }
 
-/** A conversion without the files of a target: the input of every printer. */
+/** A conversion without the output of a target: the input of every printer. */
 export type ConvertedPages = Omit<Conversion, 'emission'>;
 
 /** The whole conversion after reading: decisions, pictures, pages, classes, files. */
@@ -135,7 +135,7 @@ export function pagesFromDecisions(
   clock.lap('pictures');
 
   const apart = mockup.screens.map((screen) => {
-    const measured = measures.get(screen.key) ?? new Map<string, never>();
+    const measured = measures.get(screen.id) ?? new Map<string, never>();
     const flows = options.arrangement === 'flow';
     const context = { screen, mockup, measures: measured, decisions, plan, flows };
     const page = lower(context, options.frame ?? plainFrame(options.arrangement));

@@ -1,3 +1,4 @@
+import { idAt } from '../../tests/support/ids';
 import sharp from 'sharp';
 import { readDemo, readInside } from '../../tests/support/mockups';
 import { createFontBook } from './fonts/fontBook';
@@ -168,7 +169,7 @@ describe('the files of a build', () => {
     const { mockup, assets, book } = readInside(
       '<g id="badge"><circle cx="20" cy="20" r="15"/><text x="10" y="25" font-family="Aleo" font-size="12">new</text></g>',
     );
-    const tags = new Map([['/test/badge', { outcome: 'picture' as const }]]);
+    const tags = new Map([[idAt('/badge'), { outcome: 'picture' as const }]]);
     const product = await produce({
       mockup,
       assets,
@@ -192,7 +193,7 @@ describe('the files of a build', () => {
     await produce({
       mockup,
       assets,
-      tags: new Map([['/test/b', { outcome: 'picture' as const }]]),
+      tags: new Map([[idAt('/b'), { outcome: 'picture' as const }]]),
       options: { arrangement: 'nested', target: 'html' },
       book,
       readFindings: [],
@@ -249,9 +250,9 @@ describe('the picture of a mockup', () => {
     expect(shown).toContain('#08c');
     expect(shown).not.toMatch(/script|onclick|example\.test/);
     expect(findings.map(({ code, layer }) => [code, layer])).toEqual([
-      ['script-removed', '/x/buoy'],
-      ['outside-reference', '/x/buoy'],
-      ['handler-removed', '/x/buoy'],
+      ['script-removed', idAt('/buoy')],
+      ['outside-reference', idAt('/buoy')],
+      ['handler-removed', idAt('/buoy')],
     ]);
   });
 });

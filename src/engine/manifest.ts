@@ -1,3 +1,5 @@
+import type { LayerId } from '../core/mockup/layer';
+import { treeOf, type LayerTree } from '../core/mockup/tree';
 import type { Conversion, ConvertOptions } from '../core/convert';
 import { sayFinding, severityOf, type Finding } from '../core/findings/finding';
 import type { Mockup } from '../core/mockup/mockup';
@@ -20,6 +22,7 @@ interface ManifestInput {
  */
 export function manifest(input: ManifestInput): string {
   const { mockup, tags, options, conversion, pictures, files, findings } = input;
+  const tree = treeOf(mockup);
   const contents = {
     mockup: mockup.name,
     arrangement: options.arrangement,
@@ -34,8 +37,8 @@ export function manifest(input: ManifestInput): string {
       italic,
       source,
     })),
-    tags: Object.fromEntries(tags),
-    findings: findings.map(plainFinding),
+    tags: Object.fromEntries([...tags].map(([layer, tag]) => [pathOf(layer, tree), tag])),
+    findings: findings.map((finding) => plainFinding(finding, tree)),
   };
   return `${JSON.stringify(contents, null, 2)}\n`;
 }
@@ -43,16 +46,22 @@ export function manifest(input: ManifestInput): string {
 export interface PlainFinding {
   readonly code: string;
   readonly severity: string;
+  /** The path of its layer; null for none. */
   readonly layer: string | null;
   readonly message: string;
 }
 
 /** A finding with its sentence, for people and other programs. */
-export function plainFinding(finding: Finding): PlainFinding {
+export function plainFinding(finding: Finding, tree: LayerTree): PlainFinding {
   return {
     code: finding.code,
     severity: severityOf(finding),
-    layer: finding.layer,
+    layer: finding.layer === null ? null : pathOf(finding.layer, tree),
     message: sayFinding(finding),
   };
+}
+
+/** The path of a layer for people; the id of one that the mockup does not have. */
+function pathOf(layer: LayerId, tree: LayerTree): string {
+  return tree.layer(layer)?.path ?? layer;
 }

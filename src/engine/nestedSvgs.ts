@@ -28,7 +28,7 @@ export function sanitizeNestedSvgs(
   const layers = layersOf(mockup).filter((layer): layer is BitmapLayer => layer.kind === 'bitmap');
   const settled = new Map(assets);
   for (const bitmap of nested) {
-    const user = layers.find((layer) => layer.bitmap === bitmap.id)?.key ?? null;
+    const user = layers.find((layer) => layer.bitmap === bitmap.id)?.id ?? null;
     const svg = sanitize(bitmap, assets, book, (code, _, data) => report(code, user, data), depth);
     settled.set(bitmap.id, new TextEncoder().encode(svg));
   }

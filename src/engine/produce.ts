@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import svgpath from 'svgpath';
 import { convert, type Conversion, type ConvertOptions } from '../core/convert';
 import { findingList, type Finding } from '../core/findings/finding';
-import type { LayerKey } from '../core/mockup/layer';
+import type { LayerId } from '../core/mockup/layer';
 import type { Assets, Mockup } from '../core/mockup/mockup';
 import type { PictureFormat } from '../core/pictures/picture';
 import type { Outliner } from '../core/pictures/standaloneSvg';
@@ -116,8 +116,8 @@ async function drawPictures(
 }
 
 /** The number of layers in each picture layer, itself included. */
-function layersOfPictures({ decisions, plan }: Conversion): ReadonlyMap<LayerKey, number> {
-  const counts = new Map<LayerKey, number>();
+function layersOfPictures({ decisions, plan }: Conversion): ReadonlyMap<LayerId, number> {
+  const counts = new Map<LayerId, number>();
   for (const [key, { within }] of decisions) {
     const owner = plan.placed.has(key) ? key : within;
     if (owner !== null && plan.placed.has(owner)) counts.set(owner, (counts.get(owner) ?? 0) + 1);

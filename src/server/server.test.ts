@@ -1,3 +1,4 @@
+import { idAt } from '../../tests/support/ids';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { DEMO } from '../../tests/support/mockups';
@@ -7,7 +8,8 @@ import { readWithPicture, type ReadWithPicture } from '../engine/readWithPicture
 import { pool } from './db/pool';
 import { migrate } from './db/migrate';
 import { digestOf } from '../engine/digest';
-import { getBlob } from './db/tables/blobs';
+import type { BuildResult } from './buildTypes';
+import { getBlob, putBlob } from './db/tables/blobs';
 import * as builds from './db/tables/builds';
 import { removeProject, shelf } from './db/tables/projects';
 import { newestRevision, revisionAssets } from './db/tables/revisions';
@@ -27,6 +29,14 @@ import { reviewMockup } from './useCases/reviewMockup';
 /** Runs on the database of ./check; skipped without one. */
 const withDatabase = process.env.DATABASE_URL ? describe : describe.skip;
 const NOBODY = '00000000-0000-4000-8000-000000000000';
+const NOTHING_BUILT: BuildResult = {
+  sheet: { width: 1, height: 1 },
+  screens: [],
+  files: [],
+  pictures: [],
+  findings: [],
+  ms: {},
+};
 
 const opened = async (id: string) => JSON.parse(await openMockup(id)) as OpenedMockup;
 
@@ -45,7 +55,7 @@ withDatabase('on the database', () => {
   });
 
   const tagsNow = async () => (await opened(added.mockupId)).tags;
-  const layer = '/harbour/footer';
+  const layer = idAt('/footer');
 
   it('runs each migration once, and loads the demo once', async () => {
     expect(await migrate(pool(), path.resolve('db/migrations'))).toEqual([]);
@@ -68,14 +78,21 @@ withDatabase('on the database', () => {
     expect(new TextDecoder().decode((await getBlob(pool(), revision.picture_digest))!)).toBe(reading.picture);
   });
 
-  it('reads a mockup again when its stored tree is outdated', async () => {
-    await pool().query(
-      `update revisions set tree_version = 0, tree = '{}', layer_count = 0 where mockup_id = $1`,
+  it('reads a mockup again when its stored tree is outdated, as a revision of its own', async () => {
+    await pool().query(`update revisions set tree_version = 0, tree = '{}' where mockup_id = $1`, [
+      added.mockupId,
+    ]);
+    expect(await renewRevisions()).toBe(1);
+    expect(await opened(added.mockupId)).toMatchObject({ revision: 2, mockup: reading.mockup });
+    expect(await renewRevisions()).toBe(0);
+    const { rows } = await pool().query(
+      'select number, cause, tree_version = 0 as old from revisions where mockup_id = $1 order by number',
       [added.mockupId],
     );
-    expect(await renewRevisions()).toBe(1);
-    expect((await opened(added.mockupId)).mockup).toEqual(reading.mockup);
-    expect(await renewRevisions()).toBe(0);
+    expect(rows).toEqual([
+      { number: 1, cause: 'file', old: true },
+      { number: 2, cause: 'update', old: false },
+    ]);
   });
 
   it('stores equal bytes once', async () => {
@@ -203,9 +220,7 @@ withDatabase('on the database', () => {
     expect(await builds.noteProgress(pool(), id, 1, 4)).toBe(true);
     expect(await builds.cancelBuild(pool(), id)).toBe(true);
     expect(await builds.noteProgress(pool(), id, 2, 4)).toBe(false);
-    expect(
-      await builds.finishBuild(pool(), id, { screens: [], files: [], pictures: [], findings: [], ms: {} }),
-    ).toBe(false);
+    expect(await builds.finishBuild(pool(), id, NOTHING_BUILT, await putBlob(pool(), bytes))).toBe(false);
     expect(await builds.cancelBuild(pool(), id)).toBe(false);
     expect(await builds.getBuild(pool(), id)).toMatchObject({
       state: 'cancelled',

@@ -13,7 +13,7 @@ import { plainFrame, walkNodes, type PageNode } from '../../src/core/page/node';
 
 /** Writes the pages with layer attributes, and opens one at the size of its screen. */
 export async function openKeyed(browser: Browser, folder: string, conversion: Conversion, at: number) {
-  const files = TARGETS.html.emit({ ...conversion, unit: 'px', keyed: true });
+  const { files } = TARGETS.html.emit({ ...conversion, unit: 'px', keyed: true });
   await Promise.all(files.map((file) => writeFile(path.join(folder, file.path), file.text)));
   const { width, height, file } = conversion.emission.screens[at]!;
   const page = await browser.newPage({ viewport: { width: Math.ceil(width), height: Math.ceil(height) } });
@@ -88,7 +88,7 @@ function firstText(one: PageNode, other: PageNode): PageNode {
 
 function drawnNodes({ mockup, measures, decisions, plan }: Conversion, at: number): readonly PageNode[] {
   const screen = mockup.screens[at]!;
-  const measured = measures.get(screen.key)!;
+  const measured = measures.get(screen.id)!;
   const context = { screen, mockup, measures: measured, decisions, plan, flows: false };
   const page = lower(context, plainFrame('nested'));
   return walkNodes(nested(page).children);

@@ -40,11 +40,11 @@ export function readDemo(name = 'harbour.svg'): Reading {
   return readBytes(readFileSync(path.resolve('demo', name)), name);
 }
 
-/** The layer whose key ends so. */
+/** The layer whose path ends so. */
 export function layerNamed(reading: Reading, name: string): Layer {
-  const found = layersOf(reading.mockup).find((layer) => layer.key.endsWith(`/${name}`));
+  const found = layersOf(reading.mockup).find((layer) => layer.path.endsWith(`/${name}`));
   if (!found) {
-    const keys = layersOf(reading.mockup).map((layer) => layer.key);
+    const keys = layersOf(reading.mockup).map((layer) => layer.path);
     throw new Error(`No layer ${name} among ${keys.join(', ')}`);
   }
   return found;

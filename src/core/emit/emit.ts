@@ -1,24 +1,30 @@
+import type { LayerId } from '../mockup/layer';
+import type { Point } from '../mockup/matrix';
 import { pageOfScreen } from '../page/join/joinPages';
-import type { EmitInput, EmittedFile, Target } from './target';
+import type { EmitInput, Target, TargetOutput } from './target';
 
 export interface EmittedScreen {
+  readonly id: LayerId;
   readonly name: string;
   readonly width: number;
   readonly height: number;
+  /** Its top left corner on the sheet, px. */
+  readonly origin: Point;
   readonly file: string;
 }
 
-export interface Emission {
+export interface Emission extends TargetOutput {
   readonly screens: readonly EmittedScreen[];
-  readonly files: readonly EmittedFile[];
 }
 
 /** Writes the pages for a target. */
 export function emit(target: Target, input: EmitInput): Emission {
   const { pages } = input;
-  const screens = input.mockup.screens.flatMap(({ key, name, width, height }) => {
-    const page = pageOfScreen(pages, key);
-    return page ? [{ name, width, height, file: target.pageFile(pages, pages.indexOf(page)) }] : [];
+  const screens = input.mockup.screens.flatMap(({ id, name, width, height, origin }) => {
+    const page = pageOfScreen(pages, id);
+    return page
+      ? [{ id, name, width, height, origin, file: target.pageFile(pages, pages.indexOf(page)) }]
+      : [];
   });
-  return { screens, files: target.emit(input) };
+  return { screens, ...target.emit(input) };
 }

@@ -1,8 +1,12 @@
+import type { LayerId } from '../mockup/layer';
 import type { Mockup } from '../mockup/mockup';
 import type { FaceId } from '../mockup/type';
 import type { Page, Unit } from '../page/node';
 import type { PicturePlan } from '../pictures/picture';
+import type { Decisions } from '../sort/decision';
 import type { StyleSheet } from '../style/styleSheet';
+import type { PagePieces } from './preview';
+import type { SourceMap } from './sourceMap';
 
 /** A font file of the page. */
 export interface FontFile {
@@ -33,13 +37,40 @@ export interface EmittedFile {
   readonly text: string;
 }
 
+/** Code of one kind, with the name of its language. */
+export interface CodePart {
+  readonly title: string;
+  readonly language: 'html' | 'css' | 'text';
+  readonly code: string;
+}
+
+/** The code of one layer. */
+export interface Fragment {
+  /** The layer of the code: the requested one, or the one that absorbed it; null when it has none. */
+  readonly shown: LayerId | null;
+  readonly parts: readonly CodePart[];
+}
+
+export interface TargetOutput {
+  readonly files: readonly EmittedFile[];
+  readonly sourceMap: SourceMap;
+}
+
 /** A kind of output. */
 export interface Target {
   readonly name: TargetName;
-  readonly emit: (input: EmitInput) => readonly EmittedFile[];
+  readonly emit: (input: EmitInput) => TargetOutput;
   /** The file of a page. */
   readonly pageFile: (pages: readonly Page[], at: number) => string;
+  /** The code of one layer as the pages have it; of the group around a layer that was merged into it. */
+  readonly fragment: (input: FragmentInput, layer: LayerId) => Fragment;
+  /** A page for the browser, in pieces with layers in `data-layer`; absent where no browser shows the output. */
+  readonly preview?: (page: Page, input: EmitInput) => PagePieces;
 }
+
+export type FragmentInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'unit'> & {
+  readonly decisions: Decisions;
+};
 
 export const TARGET_NAMES = ['html'] as const;
 export type TargetName = (typeof TARGET_NAMES)[number];

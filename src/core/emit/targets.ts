@@ -2,4 +2,4 @@ import { html } from './html/html';
 import type { Target, TargetName } from './target';
 
 /** Every kind of output. Adding one is a folder and a line here. */
-export const TARGETS: Readonly<Record<TargetName, Target>> = { html };
+export const TARGETS = { html } as const satisfies Readonly<Record<TargetName, Target>>;

@@ -1,4 +1,4 @@
-import type { LayerKey } from '../mockup/layer';
+import type { LayerId } from '../mockup/layer';
 import { WORDING, type FindingCode, type Severity } from './wording';
 
 export type FindingData = Readonly<Record<string, string | number>>;
@@ -6,11 +6,11 @@ export type FindingData = Readonly<Record<string, string | number>>;
 /** A fact that a person should know or mend. Plain data; `sayFinding` makes the sentence. */
 export interface Finding {
   readonly code: FindingCode;
-  readonly layer: LayerKey | null;
+  readonly layer: LayerId | null;
   readonly data: FindingData;
 }
 
-export type Report = (code: FindingCode, layer: LayerKey | null, data?: FindingData) => void;
+export type Report = (code: FindingCode, layer: LayerId | null, data?: FindingData) => void;
 
 /** A growing list of findings. The same finding at the same place is kept once. */
 export function findingList(): { readonly findings: Finding[]; readonly report: Report } {

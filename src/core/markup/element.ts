@@ -1,3 +1,11 @@
+import type { LayerId } from '../mockup/layer';
+
+/** The layers that an element comes from. */
+export interface Origin {
+  readonly layer: LayerId;
+  readonly merged: readonly LayerId[];
+}
+
 /** A node of markup as a tree; text is escaped by the printer of its context. */
 export interface MarkupElement {
   readonly name: string;
@@ -7,6 +15,8 @@ export interface MarkupElement {
   readonly inline?: true;
   /** A comment for the reader of the code. It stands before the element. */
   readonly note?: string;
+  /** Recorded by the printer in the source map; absent for an element without a layer of its own. */
+  readonly origin?: Origin;
 }
 
 export type MarkupNode = MarkupElement | string;

@@ -1,4 +1,4 @@
-import type { MarkupElement, MarkupNode } from './element';
+import type { MarkupElement, MarkupNode, Origin } from './element';
 
 /** Elements without content or end tag (HTML, §13.1.2). */
 const VOID = new Set([
@@ -17,23 +17,94 @@ const VOID = new Set([
   'wbr',
 ]);
 
+/** Where an element with an origin was printed. */
+export interface PrintedSpan extends Origin {
+  /** First and last line, from 1. */
+  readonly line: number;
+  readonly lastLine: number;
+  /** Index among all printed elements, in document order. */
+  readonly element: number;
+}
+
 /**
  * The tree as HTML, one element a line, indented by two spaces. An element with inline content stands on one
  * line, since white space inside it is visible.
  */
-export function printHtml(nodes: readonly MarkupNode[], indent = 0): string {
-  return nodes.map((node) => printBlock(node, '  '.repeat(indent))).join('');
+export function printHtml(nodes: readonly MarkupNode[]): string {
+  return new HtmlWriter().print(nodes);
+}
+
+/** The same, with the spans of all elements that have an origin, parents before children. */
+export function printHtmlWithSpans(nodes: readonly MarkupNode[]): {
+  readonly text: string;
+  readonly spans: readonly PrintedSpan[];
+} {
+  const spans: PrintedSpan[] = [];
+  return { text: new HtmlWriter(spans).print(nodes), spans };
 }
 
 /** An element around code that is already printed. That code keeps its indentation. */
-export function printAround(node: MarkupElement, inner: string, margin = ''): string {
-  return `${printNote(node, margin)}${margin}${openTag(node)}\n${inner}${margin}</${node.name}>\n`;
+export function printAround(node: MarkupElement, inner: string): string {
+  return `${printNote(node, '')}${openTag(node)}\n${inner}</${node.name}>\n`;
 }
 
-function printBlock(node: MarkupNode, margin: string): string {
-  if (typeof node === 'string') return `${margin}${escapeText(node)}\n`;
-  if (isInline(node)) return `${printNote(node, margin)}${margin}${printInline(node)}\n`;
-  return printAround(node, node.children.map((child) => printBlock(child, `${margin}  `)).join(''), margin);
+/** Prints a tree and counts lines and elements on the way. */
+class HtmlWriter {
+  private text = '';
+  private line = 1;
+  private elements = 0;
+
+  constructor(private readonly spans?: PrintedSpan[]) {}
+
+  print(nodes: readonly MarkupNode[]): string {
+    for (const node of nodes) this.block(node, '');
+    return this.text;
+  }
+
+  private block(node: MarkupNode, margin: string): void {
+    if (typeof node === 'string') this.write(`${margin}${escapeText(node)}\n`);
+    else {
+      this.write(printNote(node, margin));
+      this.recording(node, () => this.blockElement(node, margin));
+    }
+  }
+
+  private blockElement(node: MarkupElement, margin: string): void {
+    if (isInline(node)) {
+      this.write(`${margin}${this.inline(node)}\n`);
+      return;
+    }
+    this.elements += 1;
+    this.write(`${margin}${openTag(node)}\n`);
+    for (const child of node.children) this.block(child, `${margin}  `);
+    this.write(`${margin}</${node.name}>\n`);
+  }
+
+  private inline(node: MarkupNode): string {
+    if (typeof node === 'string') return escapeText(node);
+    this.elements += 1;
+    if (VOID.has(node.name)) return openTag(node);
+    const inner = node.children.map((child) =>
+      typeof child === 'string' ? escapeText(child) : this.recording(child, () => this.inline(child)),
+    );
+    return `${openTag(node)}${inner.join('')}</${node.name}>`;
+  }
+
+  /** Records the span of an element that `print` prints. */
+  private recording<Result>(node: MarkupElement, print: () => Result): Result {
+    if (!this.spans || !node.origin) return print();
+    const at = this.spans.length;
+    const span = { ...node.origin, line: this.line, element: this.elements };
+    this.spans.push({ ...span, lastLine: this.line });
+    const result = print();
+    this.spans[at] = { ...span, lastLine: Math.max(this.line - 1, span.line) };
+    return result;
+  }
+
+  private write(text: string): void {
+    this.text += text;
+    for (let at = text.indexOf('\n'); at >= 0; at = text.indexOf('\n', at + 1)) this.line += 1;
+  }
 }
 
 function printNote({ note }: MarkupElement, margin: string): string {
@@ -46,12 +117,6 @@ function isInline(node: MarkupElement): boolean {
     node.children.length === 0 ||
     node.children.some((child) => typeof child === 'string')
   );
-}
-
-function printInline(node: MarkupNode): string {
-  if (typeof node === 'string') return escapeText(node);
-  if (VOID.has(node.name)) return openTag(node);
-  return `${openTag(node)}${node.children.map(printInline).join('')}</${node.name}>`;
 }
 
 function openTag(node: MarkupElement): string {

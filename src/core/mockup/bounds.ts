@@ -1,5 +1,5 @@
 import { grow, intersection, moveBox, transformBox, union, type Box } from './box';
-import type { Effect, FilterReach, GroupLayer, Layer, LayerKey, ShapeLayer, TextLayer } from './layer';
+import type { Effect, FilterReach, GroupLayer, Layer, LayerId, ShapeLayer, TextLayer } from './layer';
 import { IDENTITY, isUpright, meanScale, multiply, type Matrix } from './matrix';
 import type { Mockup, Screen } from './mockup';
 import type { FaceId, FontFace } from './type';
@@ -48,11 +48,11 @@ export interface Measure {
   readonly painted: Box | null;
 }
 
-export type Measures = ReadonlyMap<LayerKey, Measure>;
+export type Measures = ReadonlyMap<LayerId, Measure>;
 
 /** Measures every layer of a screen in one pass. The root is stored under the screen's own key. */
 export function measureScreen(screen: Screen, faces: Faces): Measures {
-  const measures = new Map<LayerKey, Measure>();
+  const measures = new Map<LayerId, Measure>();
   measureLayer(screen.root, IDENTITY, faces, measures);
   return measures;
 }
@@ -60,7 +60,7 @@ export function measureScreen(screen: Screen, faces: Faces): Measures {
 /** Measures every screen, by its key. */
 export const measureMockup = memoizeByObject(
   ({ screens, faces }: Mockup): ReadonlyMap<string, Measures> =>
-    new Map(screens.map((screen) => [screen.key, measureScreen(screen, faces)])),
+    new Map(screens.map((screen) => [screen.id, measureScreen(screen, faces)])),
 );
 
 /** The box that a layer paints, px of the screen, also when it is hidden. */
@@ -69,7 +69,7 @@ export function paintedIfShown(layer: Layer, { matrix, painted }: Measure, faces
   return measureLayer({ ...layer, visible: true, transform: IDENTITY }, matrix, faces, new Map());
 }
 
-function measureLayer(layer: Layer, matrix: Matrix, faces: Faces, into: Map<LayerKey, Measure>): Box | null {
+function measureLayer(layer: Layer, matrix: Matrix, faces: Faces, into: Map<LayerId, Measure>): Box | null {
   const own = multiply(matrix, layer.transform);
   const content =
     layer.kind === 'group'
@@ -79,7 +79,7 @@ function measureLayer(layer: Layer, matrix: Matrix, faces: Faces, into: Map<Laye
         )
       : leafBox(layer, own, faces);
   const painted = layer.visible ? cutBox(layer, own, content, faces) : null;
-  into.set(layer.key, { matrix: own, painted });
+  into.set(layer.id, { matrix: own, painted });
   return painted;
 }
 

@@ -1,4 +1,4 @@
-import type { LayerKey } from './layer';
+import type { LayerId } from './layer';
 import type { Screen } from './mockup';
 import { memoizeByObject } from './memoize';
 import { walk } from './walk';
@@ -49,11 +49,11 @@ export function changedKeys<Key, Value>(
 }
 
 /** The given layers of a screen and all groups around them. */
-export function withAncestors({ root }: Screen, keys: Iterable<LayerKey>): ReadonlySet<LayerKey> {
+export function withAncestors({ root }: Screen, keys: Iterable<LayerId>): ReadonlySet<LayerId> {
   const groups = parentGroups(root);
-  const all = new Set<LayerKey>();
+  const all = new Set<LayerId>();
   for (const key of keys) {
-    let next: LayerKey | undefined = key;
+    let next: LayerId | undefined = key;
     while (next !== undefined && !all.has(next)) {
       all.add(next);
       next = groups.get(next);
@@ -64,10 +64,10 @@ export function withAncestors({ root }: Screen, keys: Iterable<LayerKey>): Reado
 
 /** The parent group of each layer. */
 const parentGroups = memoizeByObject(
-  (root: Screen['root']): ReadonlyMap<LayerKey, LayerKey> =>
+  (root: Screen['root']): ReadonlyMap<LayerId, LayerId> =>
     new Map(
       walk(root).flatMap((group) =>
-        group.kind === 'group' ? group.layers.map(({ key }) => [key, group.key] as const) : [],
+        group.kind === 'group' ? group.layers.map(({ id }) => [id, group.id] as const) : [],
       ),
     ),
 );

@@ -1,11 +1,12 @@
+import type { Identity } from './identity';
 import { IDENTITY, type Matrix } from './matrix';
 import type { Box, Edges } from './box';
 import type { Outline } from './outline';
 import type { Colour, Paint, Stroke } from './paint';
 import type { FaceId, TypeStyle } from './type';
 
-/** A stable name for a layer inside its mockup, kept across revisions. */
-export type LayerKey = string;
+/** The opaque id of a layer inside its mockup, kept across revisions. */
+export type LayerId = string;
 
 /** CSS `mix-blend-mode` values (Compositing 1, §6.1; Compositing 2 for `plus-lighter`). */
 export const BLEND_MODES = [
@@ -98,8 +99,7 @@ export interface SourceHints {
   readonly data: Readonly<Record<string, string>>;
 }
 
-interface LayerBase {
-  readonly key: LayerKey;
+interface LayerBase extends Identity {
   /** The name given in the drawing program; null when there is none. */
   readonly sourceName: string | null;
   /** From the layer's own coordinates to its parent's. */
@@ -202,9 +202,10 @@ export type Layer = GroupLayer | ShapeLayer | TextLayer | BitmapLayer;
 export const NO_HINTS: SourceHints = { classes: [], data: {} };
 
 /** The common fields of a layer of which only the name is known. */
-export function bareLayer(key: LayerKey, sourceName: string | null): LayerBase {
+export function bareLayer({ id, path }: Identity, sourceName: string | null): LayerBase {
   return {
-    key,
+    id,
+    path,
     sourceName,
     transform: IDENTITY,
     visible: true,

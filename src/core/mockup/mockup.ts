@@ -23,7 +23,7 @@ export interface Bitmap {
 
 /** One page or view of a mockup. */
 export interface Screen {
-  readonly key: string;
+  readonly id: string;
   readonly name: string;
   readonly width: number;
   readonly height: number;
@@ -40,7 +40,7 @@ export interface Screen {
  * Version of the stored tree. Raise it when its shape or the readers' results change: older trees are then
  * read again.
  */
-export const TREE_VERSION = 6;
+export const TREE_VERSION = 7;
 
 /** A file read into Orden. Plain data: it can be stored as JSON and handed to a worker. */
 export interface Mockup {

@@ -1,4 +1,4 @@
-import type { Layer, LayerKey } from './layer';
+import type { Layer, LayerId } from './layer';
 import type { Mockup } from './mockup';
 
 /** Every layer below and including `layer`, parents before children, in drawing order. */
@@ -19,6 +19,6 @@ export function layersOf(mockup: Mockup): Layer[] {
   return mockup.screens.flatMap((screen) => walk(screen.root).slice(1));
 }
 
-export function layersByKey(mockup: Mockup): ReadonlyMap<LayerKey, Layer> {
-  return new Map(layersOf(mockup).map((layer) => [layer.key, layer]));
+export function layersByKey(mockup: Mockup): ReadonlyMap<LayerId, Layer> {
+  return new Map(layersOf(mockup).map((layer) => [layer.id, layer]));
 }

@@ -9,6 +9,7 @@ export function anonymousBox(name: string, layer: string, { x, y, width, height 
   return {
     kind: 'box',
     layer,
+    path: '',
     anonymous: true,
     name,
     named: false,

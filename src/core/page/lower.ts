@@ -3,7 +3,7 @@ import type { Report } from '../findings/finding';
 import { sameBox, union, type Box } from '../mockup/box';
 import { changedKeys, withAncestors } from '../mockup/changedKeys';
 import { flatMap } from '../mockup/flatMap';
-import type { GroupLayer, Layer, LayerKey } from '../mockup/layer';
+import type { GroupLayer, Layer, LayerId } from '../mockup/layer';
 import { splitName } from '../mockup/layerName';
 import type { Matrix } from '../mockup/matrix';
 import type { Mockup, Screen } from '../mockup/mockup';
@@ -43,24 +43,24 @@ export interface LowerContext {
  * screen. A layer whose inputs did not change keeps its node.
  */
 export function lower(context: LowerContext, frame: PageFrame): Page {
-  const { key, name, width, height, ground, root } = context.screen;
+  const { id, name, width, height, ground, root } = context.screen;
   const last = lastLowered.get(context.screen);
   const lowered: Lowered = {
     changed: last ? changedLayers(context, last.context) : null,
-    nodes: last?.nodes ?? new Map<LayerKey, PageNode | null>(),
+    nodes: last?.nodes ?? new Map<LayerId, PageNode | null>(),
   };
   // They are changed in place: the last ones hold no longer if this comes to no end.
   lastLowered.delete(context.screen);
   const children = flatMap(root.layers, (layer) => lowerLayer(layer, context, lowered) ?? []);
   lastLowered.set(context.screen, { context, nodes: lowered.nodes });
-  return { screen: key, name, width, height, ground, frame, children };
+  return { screen: id, name, width, height, ground, frame, children };
 }
 
 interface Lowered {
   /** The layers to lower; null for all. */
-  readonly changed: ReadonlySet<LayerKey> | null;
+  readonly changed: ReadonlySet<LayerId> | null;
   /** The node of each layer, null for one that shows nothing. */
-  readonly nodes: Map<LayerKey, PageNode | null>;
+  readonly nodes: Map<LayerId, PageNode | null>;
 }
 
 const lastLowered = new WeakMap<
@@ -69,7 +69,7 @@ const lastLowered = new WeakMap<
 >();
 
 /** The layers whose inputs changed since the last run, with the groups around them; null for all. */
-function changedLayers(now: LowerContext, last: LowerContext): ReadonlySet<LayerKey> | null {
+function changedLayers(now: LowerContext, last: LowerContext): ReadonlySet<LayerId> | null {
   const isAlike =
     now.measures === last.measures && now.mockup.faces === last.mockup.faces && now.flows === last.flows;
   if (!isAlike) return null;
@@ -90,31 +90,31 @@ export function lowerVersions(
   report: Report,
 ): readonly StateNode[] {
   return versions.flatMap(({ base, state, layer, decisions }): StateNode[] => {
-    if (!context.measures.has(layer.key)) return [];
+    if (!context.measures.has(layer.id)) return [];
     const node = lowerLayer(layer, { ...context, decisions }, { changed: null, nodes: new Map() });
     if (node?.kind !== 'picture') return node ? [{ base, state, node }] : [];
     const rest = context.plan.placed.get(base);
     // A state picture replaces only a picture of the same size: another one would be squeezed.
     if (rest && rest.box.width === node.place.width && rest.box.height === node.place.height)
       return [{ base, state, node }];
-    report('state-picture', layer.key, { state });
+    report('state-picture', layer.id, { state });
     return [];
   });
 }
 
 function lowerLayer(layer: Layer, context: LowerContext, lowered: Lowered): PageNode | null {
-  if (lowered.changed && !lowered.changed.has(layer.key)) return lowered.nodes.get(layer.key) ?? null;
+  if (lowered.changed && !lowered.changed.has(layer.id)) return lowered.nodes.get(layer.id) ?? null;
   const node = lowerAnew(layer, context, lowered);
-  lowered.nodes.set(layer.key, node);
+  lowered.nodes.set(layer.id, node);
   return node;
 }
 
 function lowerAnew(layer: Layer, context: LowerContext, lowered: Lowered): PageNode | null {
-  const decision = context.decisions.get(layer.key);
-  const measure = context.measures.get(layer.key);
+  const decision = context.decisions.get(layer.id);
+  const measure = context.measures.get(layer.id);
   if (!decision || !measure || decision.outcome === 'aside' || decision.outcome === 'sample') return null;
   if (decision.outcome === 'picture') {
-    const placed = context.plan.placed.get(layer.key);
+    const placed = context.plan.placed.get(layer.id);
     return lastNode(layer, [decision, measure, placed?.picture], () =>
       lowerPicture(layer, decision, measure.matrix, context.plan),
     );
@@ -158,6 +158,7 @@ const lastNode = memoizeLast<Layer, PageNode | null>();
 export type SharedParts = Pick<
   PageNode,
   | 'layer'
+  | 'path'
   | 'name'
   | 'named'
   | 'role'
@@ -176,7 +177,8 @@ function sharedParts(layer: Layer, decision: Decision): SharedParts {
   const shared = furniture ? `Furniture: the same on ${furniture.count} screens.` : '';
   const note = [decision.note ?? '', shared].filter((part) => part !== '').join(' ');
   return {
-    layer: layer.key,
+    layer: layer.id,
+    path: layer.path,
     name,
     named,
     role,
@@ -206,7 +208,7 @@ function lowerPicture(
   matrix: Matrix,
   plan: PicturePlan,
 ): PictureNode | null {
-  const placed = plan.placed.get(layer.key);
+  const placed = plan.placed.get(layer.id);
   if (!placed) return null;
   // A merged picture already contains the opacity and blending of its layers.
   const { opacity, blend } = decision.merge ? NO_DRESS : layer;

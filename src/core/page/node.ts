@@ -1,6 +1,6 @@
 import type { Look } from '../look/look';
 import type { Edges } from '../mockup/box';
-import type { LayerKey } from '../mockup/layer';
+import type { LayerId } from '../mockup/layer';
 import { flatMap } from '../mockup/flatMap';
 import type { Point } from '../mockup/matrix';
 import type { Colour } from '../mockup/paint';
@@ -152,9 +152,11 @@ export type Shared =
 
 interface NodeBase {
   /** The layer that it comes from. */
-  readonly layer: LayerKey;
+  readonly layer: LayerId;
+  /** The path of that layer, for people; empty for an anonymous box. */
+  readonly path: string;
   /** Layers merged into it, such as its backdrop. */
-  readonly merged?: readonly LayerKey[];
+  readonly merged?: readonly LayerId[];
   readonly name: string;
   /** False when Orden invented the name. */
   readonly named: boolean;

@@ -1,3 +1,4 @@
+import { idAt } from '../../../tests/support/ids';
 import {
   convertReading,
   readCase,
@@ -150,7 +151,7 @@ describe('shapes as boxes', () => {
         '<rect id="a" x="9" y="9" width="30" height="20" fill="#fff" stroke="#eee" stroke-width="1.5"/>',
       ),
     );
-    expect(findings).toEqual([{ code: 'stroke-inexact', layer: '/test/a', data: { width: 1.5 } }]);
+    expect(findings).toEqual([{ code: 'stroke-inexact', layer: idAt('/a'), data: { width: 1.5 } }]);
   });
 
   it('stretches a border with a fractional width to its width', () => {
@@ -368,7 +369,7 @@ describe('arrangements', () => {
       name: 'card',
       place: { x: 10, y: 10, width: 80, height: 60 },
       look: { opacity: 0.9, fills: [{}] },
-      merged: ['/test/card/rect'],
+      merged: [idAt('/card/rect')],
     });
     expect(inner).toMatchObject({ name: 'inner', place: { x: 10, y: 10, width: 30, height: 10 } });
     expect(first).toMatchObject({ name: 'a', place: { x: 0, y: 0 } });
@@ -409,7 +410,7 @@ describe('arrangements', () => {
       ),
       'nested',
       tags,
-    ).find(({ layer }) => layer.endsWith('/g'));
+    ).find(({ path }) => path.endsWith('/g'));
 
   it('clips shadows, and the outer half of a stroke between two px', () => {
     const cut = (inside: string) => cutBy('', inside);
@@ -484,7 +485,7 @@ describe('arrangements', () => {
         readInside(
           `<clipPath id="c"><rect x="8" y="8" width="80" height="60"/></clipPath><rect x="10" y="10" width="40" height="${y - 12}"/><g clip-path="url(#c)" id="g"><rect x="12" y="${y}" width="20" height="60"/><rect x="40" y="${y}" width="20" height="60"/></g>`,
         ),
-      ).find(({ layer }) => layer.endsWith('/g'))?.place;
+      ).find(({ path }) => path.endsWith('/g'))?.place;
     expect(cut(30)).toMatchObject({ x: 12, y: 30, width: 48, height: 38 });
   });
 
@@ -509,7 +510,7 @@ describe('arrangements', () => {
       readInside('<g id="faded" opacity=".5"><rect id="a" width="9" height="9"/></g>'),
     );
     expect(others).toEqual([]);
-    expect(only).toMatchObject({ look: { opacity: 0.5 }, merged: [expect.stringContaining('faded')] });
+    expect(only).toMatchObject({ look: { opacity: 0.5 }, merged: [idAt('/faded')] });
   });
 
   it('a box whose only child is a clip by the same box clips by itself', () => {
@@ -528,7 +529,7 @@ describe('arrangements', () => {
         readInside(
           `<mask id="m" fill="#fff"><rect x="8" y="8" width="80" height="40"/>${parts}</mask><g id="g" mask="url(#m)"><rect width="99" height="9"/><rect y="20" width="99" height="90"/></g>`,
         ),
-      ).find(({ layer }) => layer.endsWith('/g'));
+      ).find(({ path }) => path.endsWith('/g'));
     const elsewhere = '<rect x="-1" y="-1" width="1" height="1"/><rect x="20" y="20" width="2" height="2"/>';
     expect(masked(elsewhere)).toMatchObject({
       place: { x: 8, y: 8, width: 80, height: 40 },
@@ -539,7 +540,7 @@ describe('arrangements', () => {
       readInside(
         '<clipPath id="c"><rect x="300" width="9" height="9"/><rect x="320" width="9" height="9"/></clipPath><g id="g" clip-path="url(#c)"><rect width="99" height="9"/><rect y="20" width="99" height="9"/></g><rect y="50" width="9" height="9"/>',
       ),
-    ).filter(({ layer }) => layer.endsWith('/g'));
+    ).filter(({ path }) => path.endsWith('/g'));
     for (const { look } of away) expect(look.clip).not.toMatchObject({ d: '' });
   });
 
@@ -558,7 +559,7 @@ describe('arrangements', () => {
         readInside(
           `<g id="menu">${tip}<rect x="60" y="40" width="40" height="20"/><rect x="110" y="40" width="40" height="20" rx="2"/></g>`,
         ),
-      ).find(({ layer }) => layer.endsWith('/menu'))!.place;
+      ).find(({ path }) => path.endsWith('/menu'))!.place;
     expect(group('<circle cx="5" cy="5" r="2.5"/>')).toMatchObject({ x: 60, y: 40, width: 90, height: 20 });
     // Aligned with the others it is one of them.
     expect(group('<circle cx="5" cy="50" r="2.5"/>')).toMatchObject({ x: 2.5, width: 147.5 });
@@ -595,9 +596,9 @@ describe('arrangements', () => {
       const all = walkNodes(conversion.pages[0]!.children);
       const seen = new Set(all.flatMap((node) => [node.layer, ...(node.merged ?? [])]));
       const leaves = [...layersByKey(reading.mockup).values()].filter((layer) => layer.kind !== 'group');
-      const lost = leaves.filter(({ key }) => {
-        const decision = conversion.decisions.get(key)!;
-        return decision.outcome !== 'aside' && decision.within === null && !seen.has(key);
+      const lost = leaves.filter(({ id }) => {
+        const decision = conversion.decisions.get(id)!;
+        return decision.outcome !== 'aside' && decision.within === null && !seen.has(id);
       });
       expect(lost).toEqual([]);
     }
@@ -622,7 +623,10 @@ describe('tags on the page', () => {
   );
 
   it('leaves out layers that are aside, and keeps layers that start hidden', () => {
-    const page = nodes(reading, 'nested', { '/test/a': { outcome: 'aside' }, '/test/b': { hidden: true } });
+    const page = nodes(reading, 'nested', {
+      [idAt('/a')]: { outcome: 'aside' },
+      [idAt('/b')]: { hidden: true },
+    });
     expect(page.map((node) => [node.name, node.hidden])).toEqual([['b', true]]);
   });
 });

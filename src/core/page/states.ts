@@ -1,11 +1,11 @@
 import type { Look } from '../look/look';
-import type { LayerKey } from '../mockup/layer';
+import type { LayerId } from '../mockup/layer';
 import type { State } from '../sort/vocabulary';
 import { isWrapped, type PageNode, type StateLook } from './node';
 
 /** A node as it looks in a state. */
 export interface StateNode {
-  readonly base: LayerKey;
+  readonly base: LayerId;
   readonly state: State;
   readonly node: PageNode;
 }
@@ -16,7 +16,7 @@ export interface StateNode {
  */
 export function withStates(nodes: readonly PageNode[], versions: readonly StateNode[]): readonly PageNode[] {
   if (versions.length === 0) return nodes;
-  const byBase = new Map<LayerKey, StateNode[]>();
+  const byBase = new Map<LayerId, StateNode[]>();
   for (const version of versions) byBase.set(version.base, [...(byBase.get(version.base) ?? []), version]);
   const dress = (node: PageNode): PageNode => {
     const inside = node.kind === 'box' ? { ...node, children: node.children.map(dress) } : node;

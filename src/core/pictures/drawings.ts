@@ -1,6 +1,6 @@
 import type { Measures } from '../mockup/bounds';
 import { grow, snapOut, union, type Box } from '../mockup/box';
-import type { GroupLayer, Layer, LayerKey } from '../mockup/layer';
+import type { GroupLayer, Layer, LayerId } from '../mockup/layer';
 import { IDENTITY } from '../mockup/matrix';
 import type { Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
@@ -22,14 +22,14 @@ export function drawingBox({ width, height }: Pick<Screen, 'width' | 'height'>):
 /** Single layers at their place on empty ground, without their surroundings. */
 export function layersDrawing(
   screen: Screen,
-  keys: ReadonlySet<LayerKey>,
+  keys: ReadonlySet<LayerId>,
   measures: Measures,
   options: StandaloneOptions,
 ): string {
   const placed: PlacedLayer[] = [];
   const visit = (layer: Layer) => {
-    const measure = measures.get(layer.key);
-    if (measure && keys.has(layer.key)) placed.push({ layer: bare(layer), matrix: measure.matrix });
+    const measure = measures.get(layer.id);
+    if (measure && keys.has(layer.id)) placed.push({ layer: bare(layer), matrix: measure.matrix });
     else if (layer.kind === 'group') layer.layers.forEach(visit);
   };
   visit(screen.root);
@@ -42,18 +42,18 @@ export function layersDrawing(
  */
 export function pictureDrawing(
   screen: Screen,
-  keys: ReadonlySet<LayerKey>,
+  keys: ReadonlySet<LayerId>,
   measures: Measures,
   options: StandaloneOptions,
 ): string | null {
-  const layers = walk(screen.root).filter(({ key }) => keys.has(key));
+  const layers = walk(screen.root).filter(({ id }) => keys.has(id));
   const painted = layers.reduce<Box | null>(
-    (all, { key }) => union(all, measures.get(key)?.painted ?? null),
+    (all, { id }) => union(all, measures.get(id)?.painted ?? null),
     null,
   );
   if (!painted) return null;
   const placed = layers.flatMap((layer): PlacedLayer[] => {
-    const measure = measures.get(layer.key);
+    const measure = measures.get(layer.id);
     const drawn = keys.size === 1 ? asPicture(layer) : bare(layer);
     return measure ? [{ layer: drawn, matrix: measure.matrix }] : [];
   });
@@ -71,12 +71,12 @@ export function screenDrawing(
 }
 
 /** The layers that become pictures of their own. */
-export function pictureKeys(screen: Screen, decisions: Decisions): ReadonlySet<LayerKey> {
-  const keys = new Set<LayerKey>();
-  for (const { key } of walk(screen.root)) {
-    const decision = decisions.get(key);
+export function pictureKeys(screen: Screen, decisions: Decisions): ReadonlySet<LayerId> {
+  const keys = new Set<LayerId>();
+  for (const { id } of walk(screen.root)) {
+    const decision = decisions.get(id);
     if (decision?.outcome !== 'picture') continue;
-    if (decision.within === null) keys.add(key);
+    if (decision.within === null) keys.add(id);
     for (const part of decision.merge?.layers ?? []) keys.add(part);
   }
   return keys;
@@ -87,7 +87,7 @@ const MOST_PARTS = 300;
 
 /** One layer alone, of the size that it paints; null when it paints nothing or has too many parts. */
 export function layerDrawing(layer: Layer, measures: Measures, options: StandaloneOptions): string | null {
-  const measure = measures.get(layer.key);
+  const measure = measures.get(layer.id);
   if (!measure?.painted) return null;
   if (walk(layer).length > MOST_PARTS) return null;
   return standaloneSvg([{ layer: bare(layer), matrix: measure.matrix }], snapOut(measure.painted), options);

@@ -1,5 +1,5 @@
 import type { Box } from '../mockup/box';
-import type { LayerKey } from '../mockup/layer';
+import type { LayerId } from '../mockup/layer';
 import { memoizeByObject } from '../mockup/memoize';
 
 export type PictureFormat = 'svg' | 'png';
@@ -25,7 +25,7 @@ export type PictureSource =
 export interface Picture {
   readonly name: string;
   /** Every layer that shows it: equal pictures are shared. */
-  readonly layers: readonly LayerKey[];
+  readonly layers: readonly LayerId[];
   readonly source: PictureSource;
   readonly files: readonly PictureFile[];
 }
@@ -33,7 +33,7 @@ export interface Picture {
 export interface PicturePlan {
   readonly pictures: readonly Picture[];
   /** For every picture layer: its picture, and its box on the screen in whole px. */
-  readonly placed: ReadonlyMap<LayerKey, { readonly picture: string; readonly box: Box }>;
+  readonly placed: ReadonlyMap<LayerId, { readonly picture: string; readonly box: Box }>;
 }
 
 /** The picture of a name; undefined when the plan has none. */

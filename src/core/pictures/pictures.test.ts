@@ -1,3 +1,4 @@
+import { idAt } from '../../../tests/support/ids';
 import sharp from 'sharp';
 import { convertReading, readCase, readInside } from '../../../tests/support/mockups';
 import { measureScreen } from '../mockup/bounds';
@@ -54,7 +55,7 @@ describe('a screen written back', () => {
     );
     const [before, after] = [reading, again].map(
       (one) =>
-        measureScreen(one.mockup.screens[0]!, one.mockup.faces).get(one.mockup.screens[0]!.key)!.painted,
+        measureScreen(one.mockup.screens[0]!, one.mockup.faces).get(one.mockup.screens[0]!.id)!.painted,
     );
     expect(after!.x).toBeCloseTo(before!.x, 2);
     expect(after!.width).toBeCloseTo(before!.width, 2);
@@ -86,7 +87,7 @@ describe('the picture plan', () => {
 
   it('puts every picture on whole px', () => {
     const { placed } = plan('<path id="a" d="M10.4 10.6L19.5 11L14 19.2z"/>');
-    expect(placed.get('/test/a')!.box).toEqual({ x: 10, y: 10, width: 10, height: 10 });
+    expect(placed.get(idAt('/a'))!.box).toEqual({ x: 10, y: 10, width: 10, height: 10 });
   });
 
   it('keeps edges with crispEdges', () => {

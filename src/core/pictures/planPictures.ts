@@ -1,6 +1,6 @@
 import { paintedIfShown, type Measure, type Measures } from '../mockup/bounds';
 import { sameBox, snapOut, union, type Box } from '../mockup/box';
-import type { Layer, LayerKey } from '../mockup/layer';
+import type { Layer, LayerId } from '../mockup/layer';
 import { IDENTITY, invert, isUpright, meanScale, multiply, type Matrix } from '../mockup/matrix';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { memoizeLast, memoizeByObject } from '../mockup/memoize';
@@ -31,15 +31,15 @@ export function planPictures(
 ): PicturePlan {
   const byContent = new Map<
     string,
-    { name: string; layers: LayerKey[]; source: PictureSource; files: readonly PictureFile[] }
+    { name: string; layers: LayerId[]; source: PictureSource; files: readonly PictureFile[] }
   >();
-  const placed = new Map<LayerKey, { picture: string; box: Box }>();
+  const placed = new Map<LayerId, { picture: string; box: Box }>();
   const names = new Set<string>();
   const places = placesOf(mockup);
   // The parts are in drawing order.
   for (const [key, decision] of picturesOf(decisions)) {
     const place = places.get(key);
-    const measured = place && measures.get(place.screen.key);
+    const measured = place && measures.get(place.screen.id);
     const measure = measured?.get(key);
     if (!place || !measured || !measure) continue;
     const { screen, layer } = place;
@@ -50,13 +50,13 @@ export function planPictures(
     const { box, source, content, format } = drawn;
     const known = byContent.get(content);
     if (known) {
-      known.layers.push(layer.key);
-      placed.set(layer.key, { picture: known.name, box });
+      known.layers.push(layer.id);
+      placed.set(layer.id, { picture: known.name, box });
       continue;
     }
     const name = freeName(decision.outputName, names);
     if (decision.named && name !== decision.outputName) {
-      report('name-taken', layer.key, { name: decision.outputName, became: name });
+      report('name-taken', layer.id, { name: decision.outputName, became: name });
     }
     const files = filesOf(
       name,
@@ -64,15 +64,15 @@ export function planPictures(
       box,
       decision.merge ? Infinity : densityOf(layer, measure.matrix, mockup),
     );
-    byContent.set(content, { name, layers: [layer.key], source, files });
-    placed.set(layer.key, { picture: name, box });
+    byContent.set(content, { name, layers: [layer.id], source, files });
+    placed.set(layer.id, { picture: name, box });
   }
   return { pictures: [...byContent.values()] satisfies Picture[], placed };
 }
 
 /** The layers that are pictures by themselves. `forEach` allocates no pair for each entry. */
-function picturesOf(decisions: Decisions): readonly (readonly [LayerKey, Decision])[] {
-  const found: (readonly [LayerKey, Decision])[] = [];
+function picturesOf(decisions: Decisions): readonly (readonly [LayerId, Decision])[] {
+  const found: (readonly [LayerId, Decision])[] = [];
   decisions.forEach((decision, key) => {
     if (decision.outcome === 'picture' && decision.within === null) found.push([key, decision]);
   });
@@ -81,9 +81,9 @@ function picturesOf(decisions: Decisions): readonly (readonly [LayerKey, Decisio
 
 /** Every layer with the screen that it is on. */
 const placesOf = memoizeByObject(
-  ({ screens }: Mockup): ReadonlyMap<LayerKey, { readonly screen: Screen; readonly layer: Layer }> =>
+  ({ screens }: Mockup): ReadonlyMap<LayerId, { readonly screen: Screen; readonly layer: Layer }> =>
     new Map(
-      screens.flatMap((screen) => walk(screen.root).map((layer) => [layer.key, { screen, layer }] as const)),
+      screens.flatMap((screen) => walk(screen.root).map((layer) => [layer.id, { screen, layer }] as const)),
     ),
 );
 
@@ -119,7 +119,7 @@ function drawMerge(
 ): Drawn | null {
   const { faces, definitions, bitmaps } = mockup;
   return lastDrawn(lead, [merge, measures, faces, definitions, bitmaps, outliner], () => {
-    const measure = measures.get(lead.key);
+    const measure = measures.get(lead.id);
     const own = measure && paintedIfShown(lead, measure, faces);
     if (!own) return null;
     const parts = partsOf(merge, screen, measures);
@@ -175,7 +175,7 @@ function partsOf(
   measures: Measures,
 ): readonly Part[] {
   return layersNamed(screen, layers).flatMap((layer) => {
-    const measure = measures.get(layer.key);
+    const measure = measures.get(layer.id);
     return measure ? [{ layer: { ...layer, transform: IDENTITY }, ...measure }] : [];
   });
 }

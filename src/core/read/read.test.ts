@@ -96,7 +96,7 @@ describe('OpenRaster', () => {
     });
     expect(layerNamed(reading, 'inner').visible).toBe(false);
     expect(layerNamed(reading, 'top')).toMatchObject({ opacity: 0.5, box: { width: 10, height: 6 } });
-    const { painted } = measureScreen(reading.mockup.screens[0]!, {}).get(layerNamed(reading, 'top').key)!;
+    const { painted } = measureScreen(reading.mockup.screens[0]!, {}).get(layerNamed(reading, 'top').id)!;
     expect(painted).toEqual({ x: -4, y: 70, width: 10, height: 6 });
   });
 
@@ -123,8 +123,8 @@ describe('OpenRaster', () => {
     const stack =
       '<layer name="a" src="data/red.png" composite-op="svg:dst-out"/><layer name="b" src="data/red.png"/>';
     const reading = readBytes(await openRaster(stack));
-    const { key } = layerNamed(reading, 'a');
-    expect(reading.bakes).toEqual([{ group: key.slice(0, -2), layer: key, operator: 'dst-out' }]);
+    const { id } = layerNamed(reading, 'a');
+    expect(reading.bakes).toEqual([{ group: reading.mockup.screens[0]!.id, layer: id, operator: 'dst-out' }]);
   });
 
   it.each([

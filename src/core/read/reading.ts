@@ -1,5 +1,5 @@
 import type { Finding } from '../findings/finding';
-import type { LayerKey } from '../mockup/layer';
+import type { LayerId } from '../mockup/layer';
 import type { Assets, Mockup } from '../mockup/mockup';
 import type { FontBook } from '../type/fontBook';
 
@@ -18,8 +18,8 @@ export interface ReadResult {
 
 /** A layer that is composed with all that lies beneath it in its group, by an operator that CSS has not. */
 export interface Bake {
-  readonly group: LayerKey;
-  readonly layer: LayerKey;
+  readonly group: LayerId;
+  readonly layer: LayerId;
   readonly operator: BakedOperator;
 }
 

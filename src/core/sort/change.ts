@@ -1,11 +1,11 @@
 import equal from 'fast-deep-equal';
-import type { LayerKey } from '../mockup/layer';
+import type { LayerId } from '../mockup/layer';
 import type { Facet, FacetValue } from './facets/facets';
 import type { Tag, Tags } from './tag';
 
 /** One facet of one layer before and after an edit; null means untagged. */
 export interface Change {
-  readonly layer: LayerKey;
+  readonly layer: LayerId;
   readonly facet: Facet;
   readonly before: FacetValue | null;
   readonly after: FacetValue | null;

@@ -1,7 +1,7 @@
 import { boxForm } from '../look/boxForm';
 import type { Measure, Measures } from '../mockup/bounds';
 import { contains, transformBox, type Box } from '../mockup/box';
-import type { Layer, LayerKey, ShapeLayer } from '../mockup/layer';
+import type { Layer, LayerId, ShapeLayer } from '../mockup/layer';
 import { isUpright } from '../mockup/matrix';
 import { hasRadii } from '../mockup/outline';
 import type { Screen } from '../mockup/mockup';
@@ -18,15 +18,15 @@ const MOST_COMPARED = 40;
 export function findCovered(
   screen: Screen,
   measures: Measures,
-  isOff: (key: LayerKey) => boolean,
-): ReadonlyMap<LayerKey, Layer> {
-  const covered = new Map<LayerKey, Layer>();
+  isOff: (key: LayerId) => boolean,
+): ReadonlyMap<LayerId, Layer> {
+  const covered = new Map<LayerId, Layer>();
   for (const pile of stackedGroups(screen, measures)) {
     const above: { readonly layer: Layer; readonly box: Box }[] = [];
     for (const { layer, painted, box } of pile) {
       const cover = painted && above.slice(-MOST_COMPARED).find((each) => contains(each.box, painted));
-      if (cover && layer.visible) covered.set(layer.key, cover.layer);
-      else if (box && !isOff(layer.key)) above.push({ layer, box });
+      if (cover && layer.visible) covered.set(layer.id, cover.layer);
+      else if (box && !isOff(layer.id)) above.push({ layer, box });
     }
   }
   return covered;
@@ -56,7 +56,7 @@ const lastStacked = memoizeLastBy<Screen, Measures, readonly (readonly Coverage[
 );
 
 function coverageOf(layer: Layer, measures: Measures): Coverage {
-  const measure = measures.get(layer.key);
+  const measure = measures.get(layer.id);
   const box = measure && layer.kind === 'shape' ? opaqueBox(layer, measure) : null;
   return { layer, painted: measure?.painted ?? null, box };
 }

@@ -1,6 +1,7 @@
+import { treeOf, type LayerTree } from '../mockup/tree';
 import equal from 'fast-deep-equal';
 import type { Measures } from '../mockup/bounds';
-import type { Layer, LayerKey } from '../mockup/layer';
+import type { Layer, LayerId } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { withEntries, changedKeys, withAncestors } from '../mockup/changedKeys';
 import { memoizeLastBy, memoizeByObject } from '../mockup/memoize';
@@ -28,7 +29,7 @@ export function decide(mockup: Mockup, measures: ReadonlyMap<string, Measures>, 
   const now = [...screenContexts(mockup, measures, tags)];
   const made: DecisionRun = {
     decided: new Map(),
-    insides: last?.insides ?? new Map<LayerKey, Surroundings>(),
+    insides: last?.insides ?? new Map<LayerId, Surroundings>(),
   };
   // The run mutates the stored maps. Drop the entry first, so that an exception cannot leave half-updated
   // state behind.
@@ -54,16 +55,16 @@ const lastDecisions = new WeakMap<
 
 interface DecisionRun {
   /** Decisions of this run: all of them at first, then those whose inputs changed. */
-  readonly decided: Map<LayerKey, Decision>;
+  readonly decided: Map<LayerId, Decision>;
   /** The surroundings that each group gives to its children. */
-  readonly insides: Map<LayerKey, Surroundings>;
+  readonly insides: Map<LayerId, Surroundings>;
 }
 
 /** The layers whose facts or tags differ from the last run, with the groups around them; null for all. */
 function changedLayers(
   { screen, facts, sources }: ScreenContext,
   last: ScreenContext | undefined,
-): ReadonlySet<LayerKey> | null {
+): ReadonlySet<LayerId> | null {
   if (facts.contents !== last?.facts.contents || sources.name !== last.sources.name) return null;
   return withAncestors(screen, [
     ...changedKeys(last.sources.person, sources.person),
@@ -80,7 +81,7 @@ function changedLayers(
  * A layer that shows another one in a state, and the decisions on it if it were shown in that one's place.
  */
 export interface Version {
-  readonly base: LayerKey;
+  readonly base: LayerId;
   readonly state: State;
   readonly layer: Layer;
   readonly decisions: Decisions;
@@ -101,13 +102,13 @@ export function decideVersions(
     withBaseOutcomes(tags, decisions),
   )) {
     if (facts.states.size === 0) continue;
-    const stateless = { ...facts, states: new Map<LayerKey, never>() };
+    const stateless = { ...facts, states: new Map<LayerId, never>() };
     for (const layer of walk(screen.root)) {
-      const version = facts.states.get(layer.key);
+      const version = facts.states.get(layer.id);
       if (!version) continue;
       const made: DecisionRun = { decided: new Map(), insides: new Map() };
       decideLayer(layer, { ...ROOT_SURROUNDINGS, asShown: true }, { facts: stateless, sources }, null, made);
-      versions.push({ base: version.base.key, state: version.state, layer, decisions: made.decided });
+      versions.push({ base: version.base.id, state: version.state, layer, decisions: made.decided });
     }
   }
   return versions;
@@ -144,24 +145,25 @@ function* screenContexts(
   tags: Tags,
 ): Generator<ScreenContext> {
   const said = { person: tags, name: tagsFromNames(mockup) };
-  const isOff = (key: LayerKey) => (said.person.get(key)?.outcome ?? said.name.get(key)?.outcome) === 'aside';
+  const isOff = (key: LayerId) => (said.person.get(key)?.outcome ?? said.name.get(key)?.outcome) === 'aside';
   const furniture = findFurniture(mockup, measures);
+  const tree = treeOf(mockup);
   for (const screen of mockup.screens) {
-    const measured = measures.get(screen.key);
+    const measured = measures.get(screen.id);
     if (!measured) continue;
     const found = gatherFacts(mockup, screen, measured, isOff, furniture);
-    const alike = shareTags(furniture, tags, (key) => measured.has(key));
+    const alike = shareTags(furniture, tags, tree, (key) => measured.has(key));
     const sources: TagSources = {
       ...said,
-      alike: shareTags(found.repeats, alike, (key) => measured.has(key)),
+      alike: shareTags(found.repeats, alike, tree, (key) => measured.has(key)),
     };
     const all = mergeTags(said.name, tags);
     const states = resolveStates(found.states, all, screen, measured, mockup);
     const facts: ScreenFacts = {
       ...found,
       states,
-      merges: spreadMerges(findMerges(screen, all), found.repeats, (key) => measured.has(key)),
-      opened: openedGroups(sources.alike),
+      merges: spreadMerges(findMerges(screen, all), found.repeats, tree, (key) => measured.has(key)),
+      opened: openedGroups(sources.alike, tree),
     };
     yield { screen, facts, sources };
   }
@@ -172,15 +174,14 @@ interface ScreenFacts extends Facts {
   readonly states: StatesOf;
   readonly merges: Merges;
   /** Groups with a tagged part: no rule makes one picture of them. */
-  readonly opened: ReadonlySet<LayerKey>;
+  readonly opened: ReadonlySet<LayerId>;
 }
 
-function openedGroups(tags: Tags): ReadonlySet<LayerKey> {
-  const opened = new Set<LayerKey>();
-  for (const [key, { outcome, merge }] of tags) {
+function openedGroups(tags: Tags, tree: LayerTree): ReadonlySet<LayerId> {
+  const opened = new Set<LayerId>();
+  for (const [id, { outcome, merge }] of tags) {
     if (outcome === undefined && merge === undefined) continue;
-    for (let end = key.lastIndexOf('/'); end > 0; end = key.lastIndexOf('/', end - 1))
-      opened.add(key.slice(0, end));
+    for (const ancestor of tree.ancestors(id)) opened.add(ancestor);
   }
   return opened;
 }
@@ -208,7 +209,7 @@ const ORIGIN_WORDS: Readonly<Record<TagOrigin, string>> = {
 };
 
 interface Surroundings {
-  readonly within: { readonly key: LayerKey; readonly outcome: Exclude<Outcome, 'element'> } | null;
+  readonly within: { readonly key: LayerId; readonly outcome: Exclude<Outcome, 'element'> } | null;
   /** The elements around the layer, outermost first. */
   readonly elements: readonly string[];
   readonly inFurniture: boolean;
@@ -268,21 +269,21 @@ function decideLayer(
   layer: Layer,
   around: Surroundings,
   judge: Pick<ScreenContext, 'facts' | 'sources'>,
-  changed: ReadonlySet<LayerKey> | null,
+  changed: ReadonlySet<LayerId> | null,
   into: DecisionRun,
 ): void {
-  const { key } = layer;
-  if (changed && !changed.has(key)) return;
+  const { id } = layer;
+  if (changed && !changed.has(id)) return;
   const { facts, sources } = judge;
   const known: DecisionInputs = {
     contents: facts.contents,
-    name: sources.name.get(key),
-    person: sources.person.get(key),
-    alike: sources.alike.get(key),
-    cover: facts.covered.get(key),
-    isOpened: facts.opened.has(key),
-    version: facts.states.get(key),
-    merge: facts.merges.get(key),
+    name: sources.name.get(id),
+    person: sources.person.get(id),
+    alike: sources.alike.get(id),
+    cover: facts.covered.get(id),
+    isOpened: facts.opened.has(id),
+    version: facts.states.get(id),
+    merge: facts.merges.get(id),
     around,
   };
   const { decision, inside } = lastDecided(layer, known, (last) => {
@@ -292,10 +293,10 @@ function decideLayer(
       inside: last && equal(last.inside, made.inside) ? last.inside : made.inside,
     };
   });
-  into.decided.set(key, decision);
+  into.decided.set(id, decision);
   if (layer.kind !== 'group') return;
-  const concerned = into.insides.get(key) === inside ? changed : null;
-  into.insides.set(key, inside);
+  const concerned = into.insides.get(id) === inside ? changed : null;
+  into.insides.set(id, inside);
   for (const child of layer.layers) decideLayer(child, inside, judge, concerned, into);
 }
 
@@ -314,15 +315,15 @@ function decideFromInputs(
   const decision = decisionOf(layer, around, facts, { tag: { ...name, ...alike }, who });
   if (layer.kind !== 'group') return { decision, inside: around };
   const { outcome, role } = decision;
-  const within = around.within ?? (outcome === 'element' ? null : { key: layer.key, outcome });
+  const within = around.within ?? (outcome === 'element' ? null : { key: layer.id, outcome });
   const elements = [...around.elements, roleEntry(role).element];
-  const inFurniture = around.inFurniture || facts.places.has(layer.key);
+  const inFurniture = around.inFurniture || facts.places.has(layer.id);
   return { decision, inside: { ...around, within, elements, inFurniture } };
 }
 
 function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said: LayerTag): Decision {
   const { tag } = said;
-  const merge = around.within ? null : (facts.merges.get(layer.key) ?? null);
+  const merge = around.within ? null : (facts.merges.get(layer.id) ?? null);
   const lead = merge?.layers.at(-1) ?? null;
   const { outcome, reason, origin } = merge
     ? mergedOutcome(merge)
@@ -330,7 +331,7 @@ function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said
   const { role, reason: roleReason } = decideRole(layer, outcome, around, facts, said);
   const isPicture = outcome === 'picture';
   const proposed = proposeName(layer, isPicture);
-  const version = facts.states.get(layer.key);
+  const version = facts.states.get(layer.id);
   const asked = tag.outputName ?? merge?.name ?? '';
   const outputName = isPicture ? safePath(asked) : safeName(asked);
   return {
@@ -339,15 +340,15 @@ function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said
     reason,
     roleReason,
     origin,
-    within: around.within?.key ?? (lead === layer.key ? null : lead),
+    within: around.within?.key ?? (lead === layer.id ? null : lead),
     outputName: outputName || proposed.name,
     named: outputName !== '' || proposed.named,
     classes: tag.classes ?? [],
     hidden: tag.hidden ?? false,
-    repeat: facts.repeats.get(layer.key) ?? null,
-    state: version ? { base: version.base.key, state: version.state } : null,
-    furniture: facts.furniture.get(layer.key) ?? null,
-    merge: lead === layer.key ? merge : null,
+    repeat: facts.repeats.get(layer.id) ?? null,
+    state: version ? { base: version.base.id, state: version.state } : null,
+    furniture: facts.furniture.get(layer.id) ?? null,
+    merge: lead === layer.id ? merge : null,
     slot: tag.slot ?? null,
     href: tag.href ?? layer.hints.href ?? null,
     scroll: tag.scroll ?? null,
@@ -397,7 +398,7 @@ function decideOutcome(
     const verdict = rule.judge(layer, facts);
     // A layer that starts hidden is on the page, although the mockup does not show it.
     const starts = (tag.hidden === true || asShown) && (rule.name === 'unseen' || rule.name === 'state');
-    const isOpened = rule.name === 'icon' && facts.opened.has(layer.key);
+    const isOpened = rule.name === 'icon' && facts.opened.has(layer.id);
     if (verdict && !starts && !isOpened) return { ...verdict, origin: rule.name };
   }
   return { outcome: 'element', reason: 'element: nothing says otherwise', origin: 'default' };

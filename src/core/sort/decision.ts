@@ -1,5 +1,5 @@
 import type { Measures } from '../mockup/bounds';
-import type { LayerKey } from '../mockup/layer';
+import type { LayerId } from '../mockup/layer';
 import type { Mockup } from '../mockup/mockup';
 import type { Repeat } from './repeats';
 import type { Merge } from './merges';
@@ -19,7 +19,7 @@ export interface Decision {
    */
   readonly origin: 'person' | 'alike' | 'name' | RuleName;
   /** The ancestor that absorbs it: the layer is part of that picture, or aside with it. */
-  readonly within: LayerKey | null;
+  readonly within: LayerId | null;
   readonly outputName: string;
   /** True when the name comes from a person or the mockup. */
   readonly named: boolean;
@@ -28,7 +28,7 @@ export interface Decision {
   /** Its index among like-built siblings. */
   readonly repeat: Repeat | null;
   /** The base layer that it shows in a state, and that state. */
-  readonly state: { readonly base: LayerKey; readonly state: State } | null;
+  readonly state: { readonly base: LayerId; readonly state: State } | null;
   /** Its counterparts on other screens: furniture that they share. */
   readonly furniture: Repeat | null;
   /** The picture that it forms with other layers; set on the topmost of them. */
@@ -52,7 +52,7 @@ export interface LayoutOverride {
 }
 
 export type RuleName = string;
-export type Decisions = ReadonlyMap<LayerKey, Decision>;
+export type Decisions = ReadonlyMap<LayerId, Decision>;
 
 /** A mockup after structural tags, with its measures and decisions. */
 export interface Decided {

@@ -1,3 +1,4 @@
+import { idAt } from '../../../tests/support/ids';
 import { convertReading, emitted, readInside, readText } from '../../../tests/support/mockups';
 import type { Tag } from './tag';
 
@@ -16,16 +17,16 @@ function converted(content: string, tags: Record<string, Tag> = {}) {
 
 describe('several layers as one picture', () => {
   const merge: Tag = { merge: 'crest' };
-  const tags = { '/test/crest/disc': merge, '/test/crest/wave': merge };
+  const tags = { [idAt('/crest/disc')]: merge, [idAt('/crest/wave')]: merge };
 
   it('stand at the place of the topmost, and the others become part of it', () => {
     const { plan, decisions, html } = converted(CREST, tags);
     expect(plan.pictures.map(({ name, layers }) => [name, layers])).toEqual([
-      ['crest', ['/test/crest/wave']],
+      ['crest', [idAt('/crest/wave')]],
     ]);
-    expect(plan.placed.get('/test/crest/wave')?.box).toEqual({ x: 10, y: 10, width: 50, height: 40 });
-    expect(decisions.get('/test/crest/disc')?.within).toBe('/test/crest/wave');
-    expect(decisions.get('/test/crest/wave')?.reason).toBe(
+    expect(plan.placed.get(idAt('/crest/wave'))?.box).toEqual({ x: 10, y: 10, width: 50, height: 40 });
+    expect(decisions.get(idAt('/crest/disc'))?.within).toBe(idAt('/crest/wave'));
+    expect(decisions.get(idAt('/crest/wave'))?.reason).toBe(
       'picture: you made 2 layers into the one picture crest',
     );
     expect(html.match(/<img/g)).toHaveLength(1);
@@ -37,11 +38,11 @@ describe('several layers as one picture', () => {
     expect(converted(CREST, tags).findings).toContainEqual(
       expect.objectContaining({
         code: 'merge-overlap',
-        layer: '/test/crest/wave',
+        layer: idAt('/crest/wave'),
         data: { name: 'crest', what: 'band', count: 1 },
       }),
     );
-    const beside = { '/test/crest/wave': merge, '/test/sea': merge };
+    const beside = { [idAt('/crest/wave')]: merge, [idAt('/sea')]: merge };
     expect(converted(CREST, beside).findings.map(({ code }) => code)).not.toContain('merge-overlap');
   });
 
@@ -50,21 +51,21 @@ describe('several layers as one picture', () => {
       `<g id="${name}" transform="translate(0 ${y})"><text id="label" x="60" y="14" font-size="12">${label}</text><rect id="plate" width="90" height="18" rx="3" fill="#246"/><path id="tick" d="M4 6l4 6 9-7-2 9z" fill="#fff"/></g>`;
     const rows = `<g id="rows">${row('one', 0, 'Sund')}${row('two', 30, 'Holm')}${row('three', 60, 'Skerry')}</g>`;
     const { decisions } = converted(rows, {
-      '/test/rows/two/plate': { merge: 'stamp' },
-      '/test/rows/two/tick': { merge: 'stamp' },
+      [idAt('/rows/two/plate')]: { merge: 'stamp' },
+      [idAt('/rows/two/tick')]: { merge: 'stamp' },
     });
     for (const name of ['one', 'two', 'three']) {
-      expect(decisions.get(`/test/rows/${name}/plate`)?.within).toBe(`/test/rows/${name}/tick`);
+      expect(decisions.get(idAt(`/rows/${name}/plate`))?.within).toBe(idAt(`/rows/${name}/tick`));
     }
   });
 
   it('need another layer: a merge name of a single layer merges nothing', () => {
-    const { plan } = converted(CREST, { '/test/sea': merge });
-    expect(plan.placed.has('/test/sea')).toBe(false);
+    const { plan } = converted(CREST, { [idAt('/sea')]: merge });
+    expect(plan.placed.has(idAt('/sea'))).toBe(false);
   });
 
   it('are separate again when the tag is removed', () => {
-    const { plan } = converted(CREST, { '/test/crest': { outcome: 'element' } });
+    const { plan } = converted(CREST, { [idAt('/crest')]: { outcome: 'element' } });
     expect(plan.pictures.map(({ name }) => name)).not.toContain('crest');
   });
 });
@@ -74,8 +75,8 @@ describe('links, scroll areas and notes', () => {
 
   it('are written into the page', () => {
     const { html } = converted(LIST, {
-      '/test/list': { scroll: 'y', note: 'can be code -- confirm' },
-      '/test/list/fare': { href: '#tickets' },
+      [idAt('/list')]: { scroll: 'y', note: 'can be code -- confirm' },
+      [idAt('/list/fare')]: { href: '#tickets' },
     });
     expect(html).toContain('<!-- can be code – confirm -->');
     expect(html).toContain('overflow: hidden auto');
@@ -98,18 +99,18 @@ describe('states set by a person', () => {
     <rect id="far" y="60" width="90" height="9" fill="#333"/>`;
 
   it('show the sibling at the same place', () => {
-    const { decisions } = converted(SWITCH, { '/test/glow': { state: 'checked' } });
-    expect(decisions.get('/test/glow')).toMatchObject({
+    const { decisions } = converted(SWITCH, { [idAt('/glow')]: { state: 'checked' } });
+    expect(decisions.get(idAt('/glow'))).toMatchObject({
       outcome: 'aside',
-      state: { base: '/test/lamp', state: 'checked' },
+      state: { base: idAt('/lamp'), state: 'checked' },
     });
   });
 
   it('are elements of their own when set to none', () => {
     const named = SWITCH.replace('id="glow"', 'id="lamp-on"');
-    expect(converted(named).decisions.get('/test/lamp-on')?.state?.state).toBe('checked');
+    expect(converted(named).decisions.get(idAt('/lamp-on'))?.state?.state).toBe('checked');
     expect(
-      converted(named, { '/test/lamp-on': { state: 'none' } }).decisions.get('/test/lamp-on'),
+      converted(named, { [idAt('/lamp-on')]: { state: 'none' } }).decisions.get(idAt('/lamp-on')),
     ).toMatchObject({ outcome: 'element', state: null });
   });
 });
@@ -118,7 +119,7 @@ it('fields hold an input that shows their words', () => {
   const { decisions, html } = converted(`
     <g id="from"><rect x="10" y="10" width="180" height="36" rx="4" fill="#fff" stroke="#ccc"/>
     <text data-note="ask the office" x="22" y="32" font-size="14" fill="#888">Which harbour?</text></g>`);
-  expect(decisions.get('/test/from')).toMatchObject({ role: 'field' });
+  expect(decisions.get(idAt('/from'))).toMatchObject({ role: 'field' });
   expect(html).toMatch(/<label [^>]*>\s*<!-- ask the office -->\s*<input [^>]*placeholder="Which harbour\?"/);
 });
 
@@ -152,14 +153,14 @@ describe('furniture', () => {
 
   it('is the same block at the same place on several screens; a tag on one holds for all', () => {
     const reading = sheet('<text y="200">One</text>', '<text x="460" y="200">Other</text>');
-    const tags = new Map<string, Tag>([['/test/quay/top', { classes: ['bar'] }]]);
+    const tags = new Map<string, Tag>([[idAt('/quay/top'), { classes: ['bar'] }]]);
     const conversion = convertReading(reading, 'nested', tags);
     const { decisions } = conversion;
     for (const { path } of conversion.emission.files.filter((file) => file.path.endsWith('.html')))
       expect(emitted(conversion, path)).toContain('<!-- Furniture: the same on 2 screens. -->');
-    expect(decisions.get('/test/deck/top')).toMatchObject({
+    expect(decisions.get(idAt('/deck/top'))).toMatchObject({
       classes: ['bar'],
-      furniture: { pattern: '/test/quay/top', index: 1, count: 2 },
+      furniture: { pattern: idAt('/quay/top'), index: 1, count: 2 },
     });
   });
 
@@ -167,13 +168,13 @@ describe('furniture', () => {
     const strip = (x: number) =>
       `<g data-name="strip"><rect x="${x}" y="270" width="260" height="24" fill="#135"/><circle cx="${x + 20}" cy="282" r="9" fill="#fff"/>
       <text x="${x + 50}" y="285" fill="#fff">Piers</text><text x="${x + 200}" y="285" fill="#fff">Fares</text></g><g><text x="${x}" y="150">Sund</text></g>`;
-    const shared = convertReading(sheet(strip(0), strip(450))).decisions.get('/test/deck/strip');
+    const shared = convertReading(sheet(strip(0), strip(450))).decisions.get(idAt('/deck/strip'));
     expect(shared).toMatchObject({
       role: 'footer',
       roleReason: 'it spans the bottom of the screen, on 2 screens',
     });
     const alone = convertReading(sheet(strip(0), '<g><text x="460" y="150">Sund</text></g>'));
-    expect(alone.decisions.get('/test/quay/strip')?.role).not.toBe('footer');
+    expect(alone.decisions.get(idAt('/quay/strip'))?.role).not.toBe('footer');
   });
 });
 
@@ -187,22 +188,22 @@ describe('hidden layers', () => {
 
   it('over a sibling are reported as a possible state of it, and joined on request', () => {
     const { decisions } = converted(lamp);
-    expect(decisions.get('/test/lamp/bright')?.reason).toBe(
+    expect(decisions.get(idAt('/lamp/bright'))?.reason).toBe(
       'aside: it is hidden and lies on dark; say which state of it',
     );
-    expect(decisions.get('/test/lamp/board')?.reason).toBe('aside: it is hidden in the mockup');
-    const joined = converted(lamp, { '/test/lamp/bright': { state: 'checked' } });
-    expect(joined.decisions.get('/test/lamp/bright')?.state).toEqual({
-      base: '/test/lamp/dark',
+    expect(decisions.get(idAt('/lamp/board'))?.reason).toBe('aside: it is hidden in the mockup');
+    const joined = converted(lamp, { [idAt('/lamp/bright')]: { state: 'checked' } });
+    expect(joined.decisions.get(idAt('/lamp/bright'))?.state).toEqual({
+      base: idAt('/lamp/dark'),
       state: 'checked',
     });
   });
 
   it('named as a state without a base are a finding', () => {
-    const { findings } = converted(lamp, { '/test/lamp/board': { state: 'hover' } });
+    const { findings } = converted(lamp, { [idAt('/lamp/board')]: { state: 'hover' } });
     expect(findings).toContainEqual({
       code: 'state-alone',
-      layer: '/test/lamp/board',
+      layer: idAt('/lamp/board'),
       data: { state: 'hover' },
     });
   });

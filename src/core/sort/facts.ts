@@ -1,7 +1,7 @@
 import type { Measure, Measures } from '../mockup/bounds';
 import { touches } from '../mockup/box';
 import { wordsOf } from '../look/layerTitle';
-import type { Layer, LayerKey, TextLayer } from '../mockup/layer';
+import type { Layer, LayerId, TextLayer } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { memoizeByObject } from '../mockup/memoize';
 import { walk } from '../mockup/walk';
@@ -27,13 +27,13 @@ export interface Facts {
    * Hidden layers of the size of a visible sibling at the same place, with that sibling: versions without a
    * stated state.
    */
-  readonly twins: ReadonlyMap<LayerKey, Layer>;
+  readonly twins: ReadonlyMap<LayerId, Layer>;
   /** Blocks that several screens share. */
   readonly furniture: Repeats;
   /** Parts with a role by their place: header, footer, navigation. */
-  readonly places: ReadonlyMap<LayerKey, PlaceRole>;
+  readonly places: ReadonlyMap<LayerId, PlaceRole>;
   /** Layers that are completely covered, with the covering layer. */
-  readonly covered: ReadonlyMap<LayerKey, Layer>;
+  readonly covered: ReadonlyMap<LayerId, Layer>;
   /** The content of the subtree. */
   contents(layer: Layer): Contents;
 }
@@ -44,7 +44,7 @@ export interface Contents {
   readonly bitmaps: number;
 }
 
-export function measureOf(facts: Facts, key: LayerKey): Measure {
+export function measureOf(facts: Facts, key: LayerId): Measure {
   const measure = facts.measures.get(key);
   if (!measure) throw new Error(`Layer ${key} was not measured.`);
   return measure;
@@ -58,7 +58,7 @@ export function gatherFacts(
   mockup: Mockup,
   screen: Screen,
   measures: Measures,
-  isOff: (key: LayerKey) => boolean,
+  isOff: (key: LayerId) => boolean,
   furniture: Repeats,
 ): Facts {
   const facts = known.get(screen) ?? gatherStaticFacts(mockup, screen, measures, furniture);
@@ -72,7 +72,7 @@ function gatherStaticFacts(
   measures: Measures,
   furniture: Repeats,
 ): Omit<Facts, 'covered'> {
-  const contents = new Map<LayerKey, Contents>();
+  const contents = new Map<LayerId, Contents>();
   countContents(screen.root, contents);
   const places = findPlaces(screen, measures, furniture);
   const sizes = textSizes(screen, measures);
@@ -91,11 +91,11 @@ function gatherStaticFacts(
     twins: findTwins(screen, measures, mockup),
     furniture,
     places,
-    contents: (layer) => contents.get(layer.key) ?? { shapes: 0, texts: 0, bitmaps: 0 },
+    contents: (layer) => contents.get(layer.id) ?? { shapes: 0, texts: 0, bitmaps: 0 },
   };
 }
 
-function countContents(layer: Layer, into: Map<LayerKey, Contents>): Contents {
+function countContents(layer: Layer, into: Map<LayerId, Contents>): Contents {
   let own: Contents = {
     shapes: layer.kind === 'shape' ? 1 : 0,
     texts: layer.kind === 'text' ? 1 : 0,
@@ -111,7 +111,7 @@ function countContents(layer: Layer, into: Map<LayerKey, Contents>): Contents {
       };
     }
   }
-  into.set(layer.key, own);
+  into.set(layer.id, own);
   return own;
 }
 
@@ -120,7 +120,7 @@ function textSizes(screen: Screen, measures: Measures): ReadonlyMap<number, numb
   const sizes = new Map<number, number>();
   for (const layer of walk(screen.root)) {
     if (layer.kind !== 'text' || !isOnScreen(layer, screen, measures)) continue;
-    const scale = Math.abs(measures.get(layer.key)?.matrix[3] ?? 1);
+    const scale = Math.abs(measures.get(layer.id)?.matrix[3] ?? 1);
     for (const { runs } of layer.lines)
       for (const { text, style } of runs) {
         const size = Math.round(style.size * scale);
@@ -131,8 +131,8 @@ function textSizes(screen: Screen, measures: Measures): ReadonlyMap<number, numb
 }
 
 /** Hidden layers and layers beside the screen (samples, notes) are no evidence about the page. */
-function isOnScreen({ key, visible }: Layer, { width, height }: Screen, measures: Measures): boolean {
-  const painted = measures.get(key)?.painted;
+function isOnScreen({ id, visible }: Layer, { width, height }: Screen, measures: Measures): boolean {
+  const painted = measures.get(id)?.painted;
   return visible && Boolean(painted && touches(painted, { x: 0, y: 0, width, height }));
 }
 
@@ -149,7 +149,7 @@ export const canTitle = memoizeByObject((text: TextLayer): boolean => {
 
 /** The size of a text's largest letters, whole px of the screen. */
 export function sizeOnScreen(text: TextLayer, measures: Measures): number {
-  const scale = Math.abs(measures.get(text.key)?.matrix[3] ?? 1);
+  const scale = Math.abs(measures.get(text.id)?.matrix[3] ?? 1);
   const sizes = text.lines.flatMap((line) => line.runs.map((run) => run.style.size));
   return Math.round(Math.max(...sizes) * scale);
 }
@@ -159,9 +159,9 @@ function titleSizes(
   layer: Layer,
   screen: Screen,
   measures: Measures,
-  places: ReadonlyMap<LayerKey, PlaceRole>,
+  places: ReadonlyMap<LayerId, PlaceRole>,
 ): number[] {
-  if (!isOnScreen(layer, screen, measures) || places.has(layer.key)) return [];
+  if (!isOnScreen(layer, screen, measures) || places.has(layer.id)) return [];
   if (layer.kind === 'group')
     return layer.layers.flatMap((child) => titleSizes(child, screen, measures, places));
   return layer.kind === 'text' && canTitle(layer) ? [sizeOnScreen(layer, measures)] : [];

@@ -1,6 +1,6 @@
 import type { Measures } from '../mockup/bounds';
 import { bottom, type Box } from '../mockup/box';
-import type { GroupLayer, LayerKey } from '../mockup/layer';
+import type { GroupLayer, LayerId } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { buildOf, isAlike, TELLING_PARTS, type Build, type Repeat, type Repeats } from './repeats';
 import { blocksOf } from './places';
@@ -25,7 +25,7 @@ export function findFurniture(mockup: Mockup, measures: ReadonlyMap<string, Meas
   if (ready) return ready;
   const patterns: Block[][] = [];
   for (const screen of mockup.screens) {
-    const measured = measures.get(screen.key);
+    const measured = measures.get(screen.id);
     if (!measured || mockup.screens.length < 2) continue;
     const taken = new Set<Block[]>();
     for (const block of blocksIn(screen, measured)) {
@@ -37,12 +37,12 @@ export function findFurniture(mockup: Mockup, measures: ReadonlyMap<string, Meas
       taken.add(pattern);
     }
   }
-  const furniture = new Map<LayerKey, Repeat>();
+  const furniture = new Map<LayerId, Repeat>();
   for (const pattern of patterns) {
     const [first] = pattern;
     if (!first || pattern.length < 2) continue;
     pattern.forEach(({ layer }, index) =>
-      furniture.set(layer.key, { pattern: first.layer.key, index, count: pattern.length, certain: false }),
+      furniture.set(layer.id, { pattern: first.layer.id, index, count: pattern.length, certain: false }),
     );
   }
   known.set(mockup, furniture);
@@ -51,7 +51,7 @@ export function findFurniture(mockup: Mockup, measures: ReadonlyMap<string, Meas
 
 function blocksIn(screen: Screen, measures: Measures): readonly Block[] {
   return blocksOf(screen.root).flatMap((layer: GroupLayer): readonly Block[] => {
-    const box: Box | null | undefined = measures.get(layer.key)?.painted;
+    const box: Box | null | undefined = measures.get(layer.id)?.painted;
     if (!box) return [];
     const block = { ...buildOf(layer, box), fromBottom: screen.height - bottom(box) };
     return block.size >= TELLING_PARTS ? [block] : [];

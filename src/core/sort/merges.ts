@@ -1,8 +1,9 @@
+import type { LayerTree } from '../mockup/tree';
 import type { Report } from '../findings/finding';
 import { layerTitle } from '../look/layerTitle';
 import type { Measures } from '../mockup/bounds';
 import { intersection } from '../mockup/box';
-import type { Layer, LayerKey } from '../mockup/layer';
+import type { Layer, LayerId } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
 import type { Decisions } from './decision';
@@ -13,23 +14,23 @@ import type { Tags } from './tag';
 export interface Merge {
   readonly name: string;
   /** In drawing order; the last is the topmost. None of them is part of another. */
-  readonly layers: readonly LayerKey[];
+  readonly layers: readonly LayerId[];
 }
 
 /** For every merged layer, its merge. */
-export type Merges = ReadonlyMap<LayerKey, Merge>;
+export type Merges = ReadonlyMap<LayerId, Merge>;
 
 /** The merges of a screen. A merge name on a single layer merges nothing. */
 export function findMerges(screen: Screen, said: Tags): Merges {
-  const byName = new Map<string, LayerKey[]>();
+  const byName = new Map<string, LayerId[]>();
   const visit = (layer: Layer) => {
-    const name = said.get(layer.key)?.merge;
-    if (name !== undefined) byName.set(name, [...(byName.get(name) ?? []), layer.key]);
+    const name = said.get(layer.id)?.merge;
+    if (name !== undefined) byName.set(name, [...(byName.get(name) ?? []), layer.id]);
     // What is inside of a merged group is merged with it.
     else if (layer.kind === 'group') layer.layers.forEach(visit);
   };
   if ([...said.values()].some((tag) => tag.merge !== undefined)) screen.root.layers.forEach(visit);
-  const merges = new Map<LayerKey, Merge>();
+  const merges = new Map<LayerId, Merge>();
   for (const [name, layers] of byName) {
     if (layers.length > 1) for (const key of layers) merges.set(key, { name, layers });
   }
@@ -38,33 +39,41 @@ export function findMerges(screen: Screen, said: Tags): Merges {
 
 /**
  * Repeats a merge inside one like-built sibling in all siblings, unless other tags are set there.
- * @param has whether a layer exists
+ * @param has whether a layer is on the screen
  */
-export function spreadMerges(merges: Merges, repeats: Repeats, has: (key: LayerKey) => boolean): Merges {
+export function spreadMerges(
+  merges: Merges,
+  repeats: Repeats,
+  tree: LayerTree,
+  has: (id: LayerId) => boolean,
+): Merges {
   if (merges.size === 0) return merges;
   const spread = new Map(merges);
   for (const { name, layers } of new Set(merges.values())) {
-    const around = memberAround(layers, repeats);
+    const around = memberAround(layers, repeats, tree);
     if (around === null) continue;
     const pattern = repeats.get(around)?.pattern;
     for (const [member, repeat] of repeats) {
       if (repeat.pattern !== pattern || member === around) continue;
-      const parts = layers.map((key) => member + key.slice(around.length));
-      if (parts.every((key) => has(key) && !spread.has(key)))
-        for (const key of parts) spread.set(key, { name, layers: parts });
+      const parts = layers.flatMap((id) => tree.follow(member, tree.wayFrom(around, id)) ?? []);
+      if (parts.length === layers.length && parts.every((id) => has(id) && !spread.has(id)))
+        for (const id of parts) spread.set(id, { name, layers: parts });
     }
   }
   return spread;
 }
 
 /** The innermost like-built sibling that all the layers are parts of. */
-function memberAround([first, ...others]: readonly LayerKey[], repeats: Repeats): LayerKey | null {
-  if (first === undefined) return null;
-  for (let end = first.lastIndexOf('/'); end > 0; end = first.lastIndexOf('/', end - 1)) {
-    const around = first.slice(0, end);
-    if (repeats.has(around) && others.every((key) => key.startsWith(`${around}/`))) return around;
-  }
-  return null;
+function memberAround(
+  [first, ...others]: readonly LayerId[],
+  repeats: Repeats,
+  tree: LayerTree,
+): LayerId | null {
+  const around = first === undefined ? [] : tree.ancestors(first);
+  return (
+    around.find((id) => repeats.has(id) && others.every((other) => tree.ancestors(other).includes(id))) ??
+    null
+  );
 }
 
 /**
@@ -78,7 +87,7 @@ export function reportMerges(
   report: Report,
 ): void {
   for (const screen of mockup.screens) {
-    const measured = measures.get(screen.key);
+    const measured = measures.get(screen.id);
     if (!measured) continue;
     for (const [key, { merge }] of decisions) {
       if (!merge || !measured.has(key)) continue;
@@ -101,13 +110,13 @@ function layersBetween(
   decisions: Decisions,
 ): readonly Layer[] {
   const parts = new Set(merge.layers);
-  const below: LayerKey[] = [];
+  const below: LayerId[] = [];
   const between: Layer[] = [];
   const visit = (layer: Layer) => {
-    if (parts.has(layer.key)) below.push(layer.key);
+    if (parts.has(layer.id)) below.push(layer.id);
     else if (layer.kind === 'group') layer.layers.forEach(visit);
     else if (below.length > 0 && below.length < parts.size && isOnPage(layer)) {
-      const box = measures.get(layer.key)?.painted;
+      const box = measures.get(layer.id)?.painted;
       const covers = below.some((key) => {
         const part = measures.get(key)?.painted;
         const shared = box && part && intersection(box, part);
@@ -116,13 +125,13 @@ function layersBetween(
       if (covers) between.push(layer);
     }
   };
-  const isOnPage = ({ key }: Layer) => decisions.get(key)?.outcome !== 'aside';
+  const isOnPage = ({ id }: Layer) => decisions.get(id)?.outcome !== 'aside';
   visit(screen.root);
   return between;
 }
 
 /** The layers with these keys, in drawing order. */
-export function layersNamed(screen: Screen, keys: readonly LayerKey[]): readonly Layer[] {
+export function layersNamed(screen: Screen, keys: readonly LayerId[]): readonly Layer[] {
   const wanted = new Set(keys);
-  return walk(screen.root).filter((layer) => wanted.has(layer.key));
+  return walk(screen.root).filter((layer) => wanted.has(layer.id));
 }

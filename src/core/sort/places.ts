@@ -1,6 +1,6 @@
 import type { Measures } from '../mockup/bounds';
 import { bottom, intersection, right, type Box } from '../mockup/box';
-import type { GroupLayer, Layer, LayerKey } from '../mockup/layer';
+import type { GroupLayer, Layer, LayerId } from '../mockup/layer';
 import type { Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
 import type { Repeat, Repeats } from './repeats';
@@ -48,18 +48,18 @@ export function findPlaces(
   screen: Screen,
   measures: Measures,
   furniture: Repeats,
-): ReadonlyMap<LayerKey, PlaceRole> {
-  const places = new Map<LayerKey, PlaceRole>();
+): ReadonlyMap<LayerId, PlaceRole> {
+  const places = new Map<LayerId, PlaceRole>();
   const whole: Box = { x: 0, y: 0, width: screen.width, height: screen.height };
   const taken = new Set<PlaceRole['role']>();
   for (const group of blocksOf(screen.root)) {
-    const painted = measures.get(group.key)?.painted;
+    const painted = measures.get(group.id)?.painted;
     const seen = painted && intersection(painted, whole);
     if (!seen) continue;
-    const place = placeOf(group, seen, screen, boundsOf(furniture.get(group.key), screen));
+    const place = placeOf(group, seen, screen, boundsOf(furniture.get(group.id), screen));
     if (!place || taken.has(place.role)) continue;
     taken.add(place.role);
-    places.set(group.key, place);
+    places.set(group.id, place);
   }
   return places;
 }

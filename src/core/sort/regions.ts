@@ -1,3 +1,4 @@
+import { childIdentity, pathName } from '../mockup/identity';
 import type { BitmapLayer, Layer } from '../mockup/layer';
 import { bareLayer } from '../mockup/layer';
 import { intersection } from '../mockup/box';
@@ -21,7 +22,7 @@ function addRegions(layers: readonly Layer[], tags: Tags): Layer[] {
     if (layer.kind !== 'bitmap') return [layer];
     return [
       layer,
-      ...(tags.get(layer.key)?.regions ?? []).flatMap((region) => regionLayer(layer, region) ?? []),
+      ...(tags.get(layer.id)?.regions ?? []).flatMap((region) => regionLayer(layer, region) ?? []),
     ];
   });
 }
@@ -29,6 +30,10 @@ function addRegions(layers: readonly Layer[], tags: Tags): Layer[] {
 function regionLayer(bitmap: BitmapLayer, { name, ...box }: Region): BitmapLayer | null {
   const frame = intersection(bitmap.frame, box);
   if (!frame || frame.width <= 0 || frame.height <= 0) return null;
-  const key = `${bitmap.key}/${name.trim().replace(/[\s/~]+/g, '-')}`;
-  return { ...bitmap, ...bareLayer(key, name), transform: bitmap.transform, frame };
+  return {
+    ...bitmap,
+    ...bareLayer(childIdentity(bitmap, pathName(name)), name),
+    transform: bitmap.transform,
+    frame,
+  };
 }

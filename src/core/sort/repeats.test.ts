@@ -1,3 +1,4 @@
+import { idAt } from '../../../tests/support/ids';
 import { convertReading, layerNamed, readInside } from '../../../tests/support/mockups';
 import type { Decision } from './decision';
 import { splitState } from './states';
@@ -9,7 +10,7 @@ const row = (id: string, y: number, more = '') =>
 function decide(content: string, tags: Record<string, Tag> = {}) {
   const reading = readInside(content);
   const { decisions } = convertReading(reading, 'nested', new Map(Object.entries(tags)));
-  return (name: string): Decision => decisions.get(layerNamed(reading, name).key)!;
+  return (name: string): Decision => decisions.get(layerNamed(reading, name).id)!;
 }
 
 describe('repeats', () => {
@@ -21,7 +22,7 @@ describe('repeats', () => {
         '<g id="notice"><text y="90">No boats</text></g>',
     );
     expect(['Skerrivane', 'Oldness', 'Hallow'].map((name) => of(name).repeat)).toMatchObject([
-      { index: 0, count: 3, pattern: '/test/Skerrivane' },
+      { index: 0, count: 3, pattern: idAt('/Skerrivane') },
       { index: 1 },
       { index: 2 },
     ]);
@@ -42,9 +43,9 @@ describe('repeats', () => {
 
   it('share the tags of one of them, except where other tags are set', () => {
     const of = decide(row('Auk', 0) + row('Fulmar', 22) + row('Petrel', 44), {
-      '/test/Auk': { classes: ['boat'] },
-      '/test/Auk/circle': { outcome: 'picture' },
-      '/test/Petrel/circle': { outcome: 'aside' },
+      [idAt('/Auk')]: { classes: ['boat'] },
+      [idAt('/Auk/circle')]: { outcome: 'picture' },
+      [idAt('/Petrel/circle')]: { outcome: 'aside' },
     });
     expect([of('Fulmar').classes, of('Petrel').classes]).toEqual([['boat'], ['boat']]);
     expect(of('Fulmar/circle')).toMatchObject({ outcome: 'picture', origin: 'alike' });
@@ -74,7 +75,7 @@ describe('states', () => {
     );
     expect(of('Save-over')).toMatchObject({
       outcome: 'aside',
-      state: { base: '/test/Save', state: 'hover' },
+      state: { base: idAt('/Save'), state: 'hover' },
       reason: 'aside: it shows Save in the state hover',
     });
     expect(of('Save-open').state).toBeNull();
@@ -107,7 +108,7 @@ describe('other rules', () => {
 
   it('layers that were put aside cover nothing', () => {
     const of = decide('<rect id="lost" width="9" height="9"/><rect id="Deck" width="50" height="50"/>', {
-      '/test/Deck': { outcome: 'aside' },
+      [idAt('/Deck')]: { outcome: 'aside' },
     });
     expect(of('lost').outcome).toBe('element');
   });

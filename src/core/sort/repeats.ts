@@ -1,14 +1,14 @@
 import { boxForm } from '../look/boxForm';
 import type { Measures } from '../mockup/bounds';
 import type { Box } from '../mockup/box';
-import type { GroupLayer, Layer, LayerKey } from '../mockup/layer';
+import type { GroupLayer, Layer, LayerId } from '../mockup/layer';
 import type { Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
 
 /** One of several siblings that are built alike. */
 export interface Repeat {
   /** The first member, whose key identifies the pattern. */
-  readonly pattern: LayerKey;
+  readonly pattern: LayerId;
   /** Its place among them, from 0. */
   readonly index: number;
   readonly count: number;
@@ -16,7 +16,7 @@ export interface Repeat {
   readonly certain: boolean;
 }
 
-export type Repeats = ReadonlyMap<LayerKey, Repeat>;
+export type Repeats = ReadonlyMap<LayerId, Repeat>;
 
 /** The smallest share of parts that two members have in common. */
 const ALIKE_SHARE = 0.7;
@@ -38,7 +38,7 @@ export interface Build {
  * at least one side length is equal. Parts are compared by kind and look, not by place.
  */
 export function findRepeats(screen: Screen, measures: Measures): Repeats {
-  const repeats = new Map<LayerKey, Repeat>();
+  const repeats = new Map<LayerId, Repeat>();
   for (const layer of walk(screen.root)) {
     if (layer.kind !== 'group' || layer.layers.length < 2) continue;
     for (const pattern of patternsIn(layer, measures)) {
@@ -46,7 +46,7 @@ export function findRepeats(screen: Screen, measures: Measures): Repeats {
       if (!first || pattern.length < (first.size >= TELLING_PARTS ? 2 : 3)) continue;
       const certain = pattern.every((one) => isInstance(one.layer, first.layer));
       pattern.forEach((one, index) =>
-        repeats.set(one.layer.key, { pattern: first.layer.key, index, count: pattern.length, certain }),
+        repeats.set(one.layer.id, { pattern: first.layer.id, index, count: pattern.length, certain }),
       );
     }
   }
@@ -56,7 +56,7 @@ export function findRepeats(screen: Screen, measures: Measures): Repeats {
 function patternsIn(parent: GroupLayer, measures: Measures): readonly (readonly Build[])[] {
   const patterns: Build[][] = [];
   for (const layer of parent.layers) {
-    const box = measures.get(layer.key)?.painted;
+    const box = measures.get(layer.id)?.painted;
     if (layer.kind !== 'group' || !layer.visible || !box) continue;
     const built = buildOf(layer, box);
     const known = patterns.slice(-MOST_OPEN).find((pattern) => pattern[0] && isAlike(pattern[0], built));

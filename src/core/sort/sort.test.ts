@@ -1,3 +1,4 @@
+import { idAt, idEnding } from '../../../tests/support/ids';
 import fc from 'fast-check';
 import { convertReading, readDemo, readInside, type readText } from '../../../tests/support/mockups';
 import { applyChanges, historyState, reverse, type Change } from './change';
@@ -9,13 +10,8 @@ import { tagsFileSchema } from './tagSchema';
 type Reading = ReturnType<typeof readText>;
 
 function decided(reading: Reading, tags: Record<string, Tag> = {}): (name: string) => Decision {
-  const { decisions } = convertReading(reading, 'nested', new Map(Object.entries(tags)));
-  return (name) => {
-    const key = [...decisions.keys()].find((candidate) => candidate.endsWith(`/${name}`));
-    const decision = key === undefined ? undefined : decisions.get(key);
-    if (!decision) throw new Error(`Nothing is decided on ${name}: ${[...decisions.keys()].join(', ')}`);
-    return decision;
-  };
+  const { decisions, mockup } = convertReading(reading, 'nested', new Map(Object.entries(tags)));
+  return (name) => decisions.get(idEnding(mockup, `/${name}`))!;
 }
 
 describe('the rules on the demo', () => {
@@ -61,7 +57,7 @@ describe('the rules on the demo', () => {
   it('includes the content of a picture', () => {
     expect(of('ferry-mark/path')).toMatchObject({
       outcome: 'picture',
-      within: expect.stringMatching(/ferry-mark$/),
+      within: idEnding(readDemo().mockup, '/ferry-mark'),
       reason: 'part of the picture around it',
     });
   });
@@ -122,8 +118,8 @@ describe('tags', () => {
 
   it('win over every rule', () => {
     const of = decided(reading, {
-      '/test/g': { outcome: 'picture', outputName: 'Big Thing' },
-      '/test/h': { hidden: true },
+      [idAt('/g')]: { outcome: 'picture', outputName: 'Big Thing' },
+      [idAt('/h')]: { hidden: true },
     });
     expect(of('g')).toMatchObject({
       outcome: 'picture',

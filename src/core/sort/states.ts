@@ -1,7 +1,7 @@
 import type { Measures } from '../mockup/bounds';
 import { geometryBox } from '../mockup/bounds';
 import type { Box } from '../mockup/box';
-import type { GroupLayer, Layer, LayerKey } from '../mockup/layer';
+import type { GroupLayer, Layer, LayerId } from '../mockup/layer';
 import { splitName } from '../mockup/layerName';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
@@ -15,7 +15,7 @@ export interface StateOf {
   readonly state: State;
 }
 
-export type StatesOf = ReadonlyMap<LayerKey, StateOf>;
+export type StatesOf = ReadonlyMap<LayerId, StateOf>;
 
 /** Common practice, no source: name suffixes of versions. Null marks the base itself. */
 const ENDINGS: ReadonlyMap<string, State | null> = new Map<string, State | null>([
@@ -59,11 +59,11 @@ export function resolveStates(
   for (const parent of walk(screen.root)) {
     if (parent.kind !== 'group') continue;
     for (const layer of parent.layers) {
-      const state = said.get(layer.key)?.state;
+      const state = said.get(layer.id)?.state;
       if (state === undefined) continue;
-      const base = found.get(layer.key)?.base ?? siblingAt(layer, parent, measures, mockup, said);
-      if (state !== 'none' && base) settled.set(layer.key, { base, state });
-      else settled.delete(layer.key);
+      const base = found.get(layer.id)?.base ?? siblingAt(layer, parent, measures, mockup, said);
+      if (state !== 'none' && base) settled.set(layer.id, { base, state });
+      else settled.delete(layer.id);
     }
   }
   return settled;
@@ -77,12 +77,12 @@ function siblingAt(
   { faces }: Pick<Mockup, 'faces'>,
   said: Tags,
 ): Layer | null {
-  const matrix = measures.get(parent.key)?.matrix;
+  const matrix = measures.get(parent.id)?.matrix;
   const own = matrix && geometryBox(layer, matrix, faces);
   if (!matrix || !own) return null;
   let best: { readonly layer: Layer; readonly distance: number } | null = null;
   for (const sibling of parent.layers) {
-    const isVersion = (said.get(sibling.key)?.state ?? 'none') !== 'none';
+    const isVersion = (said.get(sibling.id)?.state ?? 'none') !== 'none';
     const box = sibling === layer || isVersion ? null : geometryBox(sibling, matrix, faces);
     if (!box || !isSameSize(own, box)) continue;
     const distance = Math.hypot(box.x - own.x, box.y - own.y);
@@ -96,9 +96,9 @@ function siblingAt(
  * size.
  */
 export function findStates(screen: Screen, measures: Measures, { faces }: Pick<Mockup, 'faces'>): StatesOf {
-  const states = new Map<LayerKey, StateOf>();
+  const states = new Map<LayerId, StateOf>();
   for (const parent of walk(screen.root)) {
-    const matrix = measures.get(parent.key)?.matrix;
+    const matrix = measures.get(parent.id)?.matrix;
     if (parent.kind !== 'group' || !matrix) continue;
     // Hidden versions paint nothing, but have geometry.
     const boxOf = (layer: Layer) => geometryBox(layer, matrix, faces);
@@ -114,7 +114,7 @@ export function findStates(screen: Screen, measures: Measures, { faces }: Pick<M
       const base = bases.get(stem);
       // The visible version is on the page, whatever its name.
       const isShown = layer.visible && base?.visible === false;
-      if (base && !isShown && isSameSize(boxOf(base), boxOf(layer))) states.set(layer.key, { base, state });
+      if (base && !isShown && isSameSize(boxOf(base), boxOf(layer))) states.set(layer.id, { base, state });
     }
   }
   return states;
@@ -131,10 +131,10 @@ export function findTwins(
   screen: Screen,
   measures: Measures,
   { faces }: Pick<Mockup, 'faces'>,
-): ReadonlyMap<LayerKey, Layer> {
-  const twins = new Map<LayerKey, Layer>();
+): ReadonlyMap<LayerId, Layer> {
+  const twins = new Map<LayerId, Layer>();
   for (const parent of walk(screen.root)) {
-    const matrix = measures.get(parent.key)?.matrix;
+    const matrix = measures.get(parent.id)?.matrix;
     if (parent.kind !== 'group' || !matrix || parent.layers.every((layer) => layer.visible)) continue;
     for (const layer of parent.layers) {
       const own = layer.visible ? null : geometryBox(layer, matrix, faces);
@@ -145,7 +145,7 @@ export function findTwins(
             sibling.visible && sibling.kind === layer.kind ? geometryBox(sibling, matrix, faces) : null;
           return box && isSameSize(own, box) && Math.hypot(box.x - own.x, box.y - own.y) <= ON_PLACE;
         });
-      if (on) twins.set(layer.key, on);
+      if (on) twins.set(layer.id, on);
     }
   }
   return twins;

@@ -1,3 +1,4 @@
+import { idAt } from '../../../tests/support/ids';
 import { readInside, readText, convertReading, emitted } from '../../../tests/support/mockups';
 import { splitName, isTelling } from '../mockup/layerName';
 import { layersOf } from '../mockup/walk';
@@ -30,10 +31,10 @@ describe('screens of a sheet', () => {
       { name: 'harbour', width: 1280, height: 800, origin: { x: 40, y: 60 }, found: 'found' },
       { name: 'pocket', width: 390, height: 844, origin: { x: 1360, y: 60 } },
     ]);
-    expect(layersOf(mockup).map(({ key }) => key)).toEqual([
-      '/test/harbour/rect',
-      '/test/harbour/text',
-      '/test/pocket/rect',
+    expect(layersOf(mockup).map(({ id }) => id)).toEqual([
+      idAt('/harbour/rect'),
+      idAt('/harbour/text'),
+      idAt('/pocket/rect'),
     ]);
     expect(mockup.screens[0]!.root.transform).toEqual([1, 0, 0, 1, 0, 0]);
   });
@@ -62,13 +63,13 @@ describe('screens of a sheet', () => {
   });
 
   it('follow tags and names', () => {
-    expect(namesOf(two, new Map([['/test/pocket', { screen: false }]]))).toEqual(['harbour 1280×800']);
-    expect(namesOf(page('card', 10, 10, 296, 328), new Map([['/test/card', { screen: true }]]))).toEqual([
+    expect(namesOf(two, new Map([[idAt('/pocket'), { screen: false }]]))).toEqual(['harbour 1280×800']);
+    expect(namesOf(page('card', 10, 10, 296, 328), new Map([[idAt('/card'), { screen: true }]]))).toEqual([
       'card 296×328',
     ]);
     expect(namesOf(page('card [data-screen]', 10, 10, 296, 328))).toEqual(['card 296×328']);
     const [candidate] = findScreens(sheet(1800, 1000, page('card', 10, 10, 296, 328)), none);
-    expect(candidate).toMatchObject({ layer: '/test/card', isScreen: false, said: false });
+    expect(candidate).toMatchObject({ layer: idAt('/card'), isScreen: false, said: false });
   });
 
   it('become a page each', () => {
@@ -111,7 +112,7 @@ describe('brackets in names', () => {
     });
     expect(splitName('List [3] of sailings')).toEqual({ bare: 'List [3] of sailings', brackets: null });
     const reading = readInside('<g id="x"><title>Menu [nav]</title><rect width="9" height="9"/></g>');
-    expect(layersOf(reading.mockup)[0]!.key).toBe('/test/Menu');
+    expect(layersOf(reading.mockup)[0]!.id).toBe(idAt('/Menu'));
   });
 
   it('tag the layer, and lose against a person', () => {
@@ -119,20 +120,20 @@ describe('brackets in names', () => {
       '<g id="x"><title>Menu [nav.calm hidden]</title><rect width="9" height="9"/></g><rect id="y" width="9" height="9" data-name="Guides [-]"/>',
     );
     const { decisions } = convertReading(reading);
-    expect(decisions.get('/test/Menu')).toMatchObject({
+    expect(decisions.get(idAt('/Menu'))).toMatchObject({
       role: 'navigation',
       roleReason: 'its name says so',
       classes: ['calm'],
       hidden: true,
       outputName: 'menu',
     });
-    expect(decisions.get('/test/Guides')).toMatchObject({ outcome: 'aside', origin: 'name' });
+    expect(decisions.get(idAt('/Guides'))).toMatchObject({ outcome: 'aside', origin: 'name' });
     const said = convertReading(
       reading,
       'nested',
-      new Map([['/test/Guides', { outcome: 'element' as const }]]),
+      new Map([[idAt('/Guides'), { outcome: 'element' as const }]]),
     );
-    expect(said.decisions.get('/test/Guides')).toMatchObject({ outcome: 'element', origin: 'person' });
+    expect(said.decisions.get(idAt('/Guides'))).toMatchObject({ outcome: 'element', origin: 'person' });
   });
 
   it('make a slot that is never baked into a picture', () => {
@@ -178,7 +179,7 @@ describe('regions of a bitmap', () => {
   const reading = readInside(
     `<image id="photo" width="200" height="100" preserveAspectRatio="none" href="${PNG}"/>`,
   );
-  const key = '/test/photo';
+  const key = idAt('/photo');
 
   it('are layers over the bitmap that show their part', () => {
     const regions = [
@@ -188,15 +189,15 @@ describe('regions of a bitmap', () => {
     ];
     const layers = layersOf(applyStructuralTags(reading.mockup, new Map([[key, { regions }]])));
     expect(layers).toMatchObject([
-      { key },
-      { key: `${key}/Bow-wave`, sourceName: 'Bow wave', frame: { x: 10, y: 20, width: 40, height: 30 } },
-      { key: `${key}/Past-the-edge`, frame: { x: 180, y: 90, width: 20, height: 10 } },
+      { path: '/photo' },
+      { path: '/photo/Bow-wave', sourceName: 'Bow wave', frame: { x: 10, y: 20, width: 40, height: 30 } },
+      { path: '/photo/Past-the-edge', frame: { x: 180, y: 90, width: 20, height: 10 } },
     ]);
   });
 
   it('become pictures of their own size', () => {
     const regions = [{ name: 'Bow wave', x: 10, y: 20, width: 40, height: 30 }];
     const { plan } = convertReading(reading, 'nested', new Map([[key, { regions }]]));
-    expect(plan.placed.get(`${key}/Bow-wave`)!.box).toEqual({ x: 10, y: 20, width: 40, height: 30 });
+    expect(plan.placed.get(idAt('/photo/Bow-wave'))!.box).toEqual({ x: 10, y: 20, width: 40, height: 30 });
   });
 });

@@ -1,5 +1,5 @@
 import type { Box } from '../mockup/box';
-import type { LayerKey } from '../mockup/layer';
+import type { LayerId } from '../mockup/layer';
 import type { Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
 import type { Decisions } from './decision';
@@ -17,17 +17,17 @@ export interface OutcomeShare {
 export function outcomeShares(
   screen: Screen,
   decisions: Decisions,
-  boxes: ReadonlyMap<LayerKey, Box>,
+  boxes: ReadonlyMap<LayerId, Box>,
 ): readonly OutcomeShare[] {
   const shares = new Map<Outcome, { layers: number; area: number }>(
     OUTCOME_NAMES.map((outcome) => [outcome, { layers: 0, area: 0 }]),
   );
   for (const layer of walk(screen.root)) {
-    const decision = decisions.get(layer.key);
+    const decision = decisions.get(layer.id);
     const share = decision && shares.get(decision.outcome);
     if (!share) continue;
     share.layers += 1;
-    const box = boxes.get(layer.key);
+    const box = boxes.get(layer.id);
     const counts = decision.within === null && (layer.kind !== 'group' || decision.outcome !== 'element');
     if (box && counts) share.area += areaOn(box, screen);
   }

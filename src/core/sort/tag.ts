@@ -1,9 +1,9 @@
-import type { LayerKey } from '../mockup/layer';
+import type { LayerId } from '../mockup/layer';
 import type { FacetValues } from './facets/facets';
 
 /** What a person says a layer should become, facet by facet. The rules decide on absent facets. */
 export type Tag = Partial<FacetValues>;
-export type Tags = ReadonlyMap<LayerKey, Tag>;
+export type Tags = ReadonlyMap<LayerId, Tag>;
 
 /** Both sets of tags, facet by facet; the second wins. */
 export function mergeTags(weaker: Tags, stronger: Tags): Tags {

@@ -7,5 +7,5 @@ export const tagSchema = Joi.object<Tag>(
   Object.fromEntries(FACET_NAMES.map((facet) => [facet, FACETS[facet].schema])),
 );
 
-/** Validates a file of tags: layer keys and their tags. */
+/** Validates a file of tags: paths of layers and their tags. */
 export const tagsFileSchema = Joi.object<Record<string, Tag>>().pattern(Joi.string().max(2000), tagSchema);

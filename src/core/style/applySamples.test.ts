@@ -1,3 +1,4 @@
+import { idAt } from '../../../tests/support/ids';
 import { convertReading, readDemo, readInside } from '../../../tests/support/mockups';
 import type { Layer, ShapeLayer, TextLayer } from '../mockup/layer';
 import { layersByKey } from '../mockup/walk';
@@ -15,7 +16,7 @@ function dressed(content: string, theme: string | null = null) {
   const decided = { mockup, measures, decisions };
   const samples = findSamples(decided);
   const layers = layersByKey(applySamples(decided, samples, theme));
-  return { samples, layer: (name: string) => layers.get(`/test/${name}`) };
+  return { samples, layer: (name: string) => layers.get(idAt(`/${name}`)) };
 }
 
 function fillOf(layer: Layer | undefined): string {
@@ -120,7 +121,7 @@ it('the wheelhouse looks as drawn in its own samples, and different in each them
   const paints = (theme: string | null) => {
     const decided = { mockup, measures, decisions };
     const layers = layersByKey(applySamples(decided, findSamples(decided), theme));
-    return ['panel-ground', 'header/rect'].map((name) => fillOf(layers.get(`/wheelhouse/${name}`)));
+    return ['panel-ground', 'header/rect'].map((name) => fillOf(layers.get(idAt(`/${name}`))));
   };
   expect(paints(null)).toEqual(['#122530', '#0c1a22']);
   expect(paints('fair')).toEqual(['#dbe7ea', '#c3d3d8']);

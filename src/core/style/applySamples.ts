@@ -1,6 +1,6 @@
 import type { Measures } from '../mockup/bounds';
 import { boxOf, contains, grow, type Box } from '../mockup/box';
-import type { GroupLayer, Layer, LayerKey, ShapeLayer, TextLayer, TextRun } from '../mockup/layer';
+import type { GroupLayer, Layer, LayerId, ShapeLayer, TextLayer, TextRun } from '../mockup/layer';
 import { SHARE_BEFORE } from '../mockup/type';
 import { IDENTITY, meanScale, multiply, scaling, translation, type Matrix } from '../mockup/matrix';
 import type { Mockup } from '../mockup/mockup';
@@ -40,12 +40,12 @@ interface SampleContext {
 interface Surroundings {
   readonly classes: readonly (readonly string[])[];
   /** For the shape that backs the group. */
-  readonly shape: { readonly of: LayerKey; readonly sample: ShapeLayer } | null;
+  readonly shape: { readonly of: LayerId; readonly sample: ShapeLayer } | null;
   readonly text: TextLayer | null;
 }
 
 function applyTo(layer: Layer, around: Surroundings, wardrobe: SampleContext): Layer {
-  const decision = wardrobe.decisions.get(layer.key);
+  const decision = wardrobe.decisions.get(layer.id);
   if (decision?.outcome === 'sample') return layer;
   const own = decision?.classes ?? [];
   const find = <Kind extends 'shape' | 'text'>(kind: Kind) =>
@@ -54,7 +54,7 @@ function applyTo(layer: Layer, around: Surroundings, wardrobe: SampleContext): L
     case 'bitmap':
       return layer;
     case 'shape': {
-      const sample = find('shape') ?? (around.shape?.of === layer.key ? around.shape.sample : null);
+      const sample = find('shape') ?? (around.shape?.of === layer.id ? around.shape.sample : null);
       return sample ? styleShape(layer, sample, scaleFrom(sample, layer, wardrobe)) : layer;
     }
     case 'text': {
@@ -66,7 +66,7 @@ function applyTo(layer: Layer, around: Surroundings, wardrobe: SampleContext): L
       const backing = sample && backingOf(layer, wardrobe.measures);
       const inside: Surroundings = {
         classes: own.length === 0 ? around.classes : [...around.classes, own],
-        shape: backing ? { of: backing.key, sample } : null,
+        shape: backing ? { of: backing.id, sample } : null,
         text: find('text') ?? around.text,
       };
       const layers = layer.layers.map((child) => applyTo(child, inside, wardrobe));
@@ -108,9 +108,9 @@ function liesIn(path: readonly string[], around: readonly (readonly string[])[])
 
 /** The first shape that contains the whole group. */
 function backingOf(group: GroupLayer, measures: Measures): ShapeLayer | null {
-  const all = measures.get(group.key)?.painted;
+  const all = measures.get(group.id)?.painted;
   const backs = (child: Layer): child is ShapeLayer => {
-    const painted = child.kind === 'shape' ? measures.get(child.key)?.painted : null;
+    const painted = child.kind === 'shape' ? measures.get(child.id)?.painted : null;
     return Boolean(all && painted && contains(grow(painted, 1), all));
   };
   return group.layers.find(backs) ?? null;
@@ -118,8 +118,8 @@ function backingOf(group: GroupLayer, measures: Measures): ShapeLayer | null {
 
 /** The ratio of a px in the sample's coordinates to one in the layer's. */
 function scaleFrom(sample: Layer, layer: Layer, { measures }: SampleContext): number {
-  const scale = (key: LayerKey) => meanScale(measures.get(key)?.matrix ?? IDENTITY);
-  return scale(sample.key) / (scale(layer.key) || 1);
+  const scale = (key: LayerId) => meanScale(measures.get(key)?.matrix ?? IDENTITY);
+  return scale(sample.id) / (scale(layer.id) || 1);
 }
 
 function styleShape(shape: ShapeLayer, sample: ShapeLayer, scale: number): ShapeLayer {

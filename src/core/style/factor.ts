@@ -1,5 +1,5 @@
 import { isPlain, type Look } from '../look/look';
-import type { LayerKey } from '../mockup/layer';
+import type { LayerId } from '../mockup/layer';
 import { internByText, memoizeByObject } from '../mockup/memoize';
 import { onNarrow } from '../page/join/narrow';
 import { pageClass, WIDTH_CLASSES } from '../page/join/names';
@@ -43,7 +43,7 @@ const RESERVED = ['screen', 'run', 'flow', ...WIDTH_CLASSES];
 export function factorClasses(
   pages: readonly Page[],
   samples: ReadonlySet<string>,
-  waiting: ReadonlySet<LayerKey> = new Set(),
+  waiting: ReadonlySet<LayerId> = new Set(),
 ): StyleSheet {
   const uses = new Map<string, ClassDraft>();
   const given = new Set<string>([...RESERVED, ...pages.filter((page) => page.narrow).map(pageClass)]);

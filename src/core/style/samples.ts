@@ -35,7 +35,7 @@ export function themesOf(samples: readonly Sample[]): readonly string[] {
 }
 
 function search(layer: Layer, decisions: Decisions, into: Sample[]): void {
-  const decision = decisions.get(layer.key);
+  const decision = decisions.get(layer.id);
   if (decision?.outcome === 'sample') collect(layer, { path: [], theme: null }, true, decisions, into);
   else if (layer.kind === 'group') for (const child of layer.layers) search(child, decisions, into);
 }
@@ -68,7 +68,7 @@ function groupAround(
 
 /** A sample's class: its tag, else its own name; empty for an unnamed one. */
 function className(layer: Layer, decisions: Decisions): string {
-  const [said] = decisions.get(layer.key)?.classes ?? [];
+  const [said] = decisions.get(layer.id)?.classes ?? [];
   const { text, own } = layerTitle(layer);
   return said ?? (own ? safeName(text) : '');
 }

@@ -1,3 +1,5 @@
+import { buildRecord } from '../../core/buildRecord';
+import { idAt } from '../../../tests/support/ids';
 import { mkdtemp } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -53,16 +55,16 @@ describe('proofs', () => {
 
   it('compare the page with the mockup, and name the layers that differ', async () => {
     const folder = await mkdtemp(path.join(tmpdir(), 'orden-proof-test-'));
-    const conversion = await buildInto(folder, readText(SVG), 'nested');
+    const record = buildRecord(await buildInto(folder, readText(SVG), 'nested'));
     const sheet = { svg, width: 200, height: 100 };
-    const [proof] = await pullProof({ browser, conversion, folder, sheet });
+    const [proof] = await pullProof({ browser, record, folder, sheet });
     expect(proof).toMatchObject({ name: 'test', differing: 0, worst: [] });
     expect(proof?.index).toBeCloseTo(1, 4);
 
     const moved = new TextEncoder().encode(SVG.replace('x="20" y="20"', 'x="30" y="20"'));
-    const [off] = await pullProof({ browser, conversion, folder, sheet: { ...sheet, svg: moved } });
+    const [off] = await pullProof({ browser, record, folder, sheet: { ...sheet, svg: moved } });
     expect(off?.differing).toBeGreaterThan(0.01);
-    expect(off?.worst.map(({ layer }) => layer)).toContain('/test/deck');
+    expect(off?.worst.map(({ layer }) => layer)).toContain(idAt('/deck'));
   });
 
   it('run no script of the mockup', async () => {

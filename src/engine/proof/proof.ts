@@ -1,21 +1,21 @@
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import type { Browser } from 'playwright-core';
-import type { Conversion } from '../../core/convert';
-import type { LayerKey } from '../../core/mockup/layer';
-import type { Screen } from '../../core/mockup/mockup';
-import { walk } from '../../core/mockup/walk';
+import type { BuildRecord, RecordedScreen } from '../../core/buildRecord';
+import type { Box } from '../../core/mockup/box';
+import type { LayerId } from '../../core/mockup/layer';
 import { svgBytes } from '../../core/read/unpack';
-import type { Reading } from '../../core/read/reading';
-import { sheetSvg } from '../sheetSvg';
 import { withoutAnimations } from './atRest';
 import { comparePictures, type Comparison } from './compare';
 import { pullPage, pullSvg, type Size } from './pull';
 
 /** A layer and the share of its box's pixels that differ, 0–1. */
 export interface LayerProof {
-  readonly layer: LayerKey;
+  readonly layer: LayerId;
+  readonly path: string;
   readonly differing: number;
+  /** Px of the screen. */
+  readonly box: Box;
 }
 
 /** A built page compared with its screen. */
@@ -30,30 +30,22 @@ export interface ScreenProof {
   readonly pictures: { readonly mockup: Buffer; readonly page: Buffer; readonly difference: Buffer };
 }
 
-export interface ProofInput {
-  readonly browser: Browser;
-  readonly conversion: Conversion;
-  /** The folder of the page's files. */
-  readonly folder: string;
-  /** The whole mockup as SVG: its own file, or a drawing of it. */
-  readonly sheet: { readonly svg: Uint8Array } & Size;
+/** The reference of a proof: the whole mockup as SVG, its own file or a drawing of it, with its size in px. */
+export interface ProofSheet extends Size {
+  readonly svg: Uint8Array;
 }
 
-/**
- * The reference of a proof: an SVG as it was given, without animations; for other files a drawing of the
- * mockup.
- */
-export function proofSheet(
-  bytes: Uint8Array,
-  reading: Pick<Reading, 'mockup' | 'assets' | 'book'>,
-): ProofInput['sheet'] {
-  const { width = 0, height = 0 } = reading.mockup.screens[0] ?? {};
-  const isSvg = reading.mockup.format === 'svg';
-  return {
-    svg: isSvg ? withoutAnimations(svgBytes(bytes)) : new TextEncoder().encode(sheetSvg(reading)),
-    width,
-    height,
-  };
+export interface ProofInput {
+  readonly browser: Browser;
+  readonly record: BuildRecord;
+  /** The folder of the page's files. */
+  readonly folder: string;
+  readonly sheet: ProofSheet;
+}
+
+/** The reference of a proof from an SVG or SVGZ: without animations, shown at the sheet's size. */
+export function proofSheet(svg: Uint8Array, { width, height }: Size): ProofSheet {
+  return { svg: withoutAnimations(svgBytes(svg)), width, height };
 }
 
 const MOST_WORST = 20;
@@ -64,23 +56,21 @@ const MOST_WORST = 20;
  */
 export async function pullProof({
   browser,
-  conversion,
+  record,
   folder,
   sheet,
 }: ProofInput): Promise<readonly ScreenProof[]> {
   const proofs: ScreenProof[] = [];
-  for (const [at, screen] of conversion.mockup.screens.entries()) {
-    const file = conversion.emission.screens[at]?.file;
-    if (file === undefined) continue;
+  for (const screen of record.screens) {
     const size = { width: Math.ceil(screen.width), height: Math.ceil(screen.height) };
     const mockup = await pullSvg(browser, sheet.svg, sheet, { ...screen.origin, ...size });
-    const page = await pullPage(browser, pathToFileURL(path.resolve(folder, file)).href, size);
+    const page = await pullPage(browser, pathToFileURL(path.resolve(folder, screen.file)).href, size);
     const comparison = await comparePictures(mockup, page);
     proofs.push({
       name: screen.name,
       differing: comparison.differing,
       index: comparison.index,
-      worst: worstLayers(screen, conversion, comparison),
+      worst: worstLayers(screen, record, comparison),
       pictures: { mockup, page, difference: comparison.picture },
     });
   }
@@ -89,18 +79,17 @@ export async function pullProof({
 
 /** The pictures and leaf layers that differ. */
 function worstLayers(
-  screen: Screen,
-  { decisions, measures }: Conversion,
+  screen: RecordedScreen,
+  { decisions }: BuildRecord,
   comparison: Comparison,
 ): readonly LayerProof[] {
   const proofs: LayerProof[] = [];
-  for (const { key, kind } of walk(screen.root)) {
-    const decision = decisions.get(key);
-    const box = measures.get(screen.key)?.get(key)?.painted;
+  for (const { id, path, kind, box } of screen.layers) {
+    const decision = decisions[id];
     if (!box || !decision || decision.within !== null || decision.outcome === 'aside') continue;
     if (kind === 'group' && decision.outcome === 'element') continue;
     const differing = comparison.within(box);
-    if (differing > 0) proofs.push({ layer: key, differing });
+    if (differing > 0) proofs.push({ layer: id, path, differing, box });
   }
   return proofs.sort((one, other) => other.differing - one.differing).slice(0, MOST_WORST);
 }

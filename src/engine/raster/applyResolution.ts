@@ -15,7 +15,7 @@ export async function applyResolution(mockup: Mockup, assets: Assets, report: Re
   const { density = 72 } = await sharp(bytes).metadata();
   const scale = SCALES.find((times) => AT_1X.some((dpi) => Math.abs(density - dpi * times) <= 1));
   if (scale === undefined) return mockup;
-  report('resolution', screen.root.layers[0]?.key ?? null, { dpi: density, scale });
+  report('resolution', screen.root.layers[0]?.id ?? null, { dpi: density, scale });
   const [width, height] = [screen.width / scale, screen.height / scale];
   const box = { x: 0, y: 0, width, height };
   const sized = mapLayers(mockup, (layer) =>

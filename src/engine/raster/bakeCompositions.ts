@@ -7,7 +7,7 @@ import {
   type BitmapLayer,
   type GroupLayer,
   type Layer,
-  type LayerKey,
+  type LayerId,
 } from '../../core/mockup/layer';
 import { invert, multiply, translation, type Matrix } from '../../core/mockup/matrix';
 import type { Bitmap, Mockup } from '../../core/mockup/mockup';
@@ -46,7 +46,7 @@ export async function bakeCompositions(
       bake.group,
       layer,
     );
-    report('composite-baked', layer.key, { operator: bake.operator, count: below });
+    report('composite-baked', layer.id, { operator: bake.operator, count: below });
   }
   return { mockup, assets };
 }
@@ -57,7 +57,7 @@ async function bakeOne(
   { group: key, layer: top, operator }: Bake,
 ) {
   const found = findGroup(mockup, key);
-  const at = found?.group.layers.findIndex((layer) => layer.key === top) ?? -1;
+  const at = found?.group.layers.findIndex((layer) => layer.id === top) ?? -1;
   const layer = found?.group.layers[at];
   if (!found || !layer || !layer.visible) return null;
   const below = found.group.layers.slice(0, at);
@@ -85,7 +85,7 @@ async function bakeOne(
   };
   const baked: BitmapLayer = {
     kind: 'bitmap',
-    ...bareLayer(layer.key, layer.sourceName),
+    ...bareLayer(layer, layer.sourceName),
     // The drawing is in px of the screen, the layer in px of its group.
     transform: multiply(invert(found.matrix) ?? translation(0, 0), translation(area.x, area.y)),
     box: { x: 0, y: 0, width: area.width, height: area.height },
@@ -111,10 +111,10 @@ function drawing(
 }
 
 /** The group with its transform to the screen, and the area of the screen that it paints. */
-function findGroup(mockup: Mockup, key: LayerKey): { group: GroupLayer; matrix: Matrix; area: Box } | null {
+function findGroup(mockup: Mockup, key: LayerId): { group: GroupLayer; matrix: Matrix; area: Box } | null {
   for (const screen of mockup.screens) {
     for (const layer of walk(screen.root)) {
-      if (layer.kind !== 'group' || layer.key !== key) continue;
+      if (layer.kind !== 'group' || layer.id !== key) continue;
       const measure = measureScreen(screen, mockup.faces).get(key);
       const whole = { x: 0, y: 0, width: screen.width, height: screen.height };
       const area = measure?.painted ? intersection(measure.painted, whole) : null;
@@ -125,10 +125,10 @@ function findGroup(mockup: Mockup, key: LayerKey): { group: GroupLayer; matrix: 
 }
 
 /** Replaces the layer with that key, and all layers beneath it, by the baked one. */
-function replaceLayers(mockup: Mockup, group: LayerKey, baked: BitmapLayer): Mockup {
+function replaceLayers(mockup: Mockup, group: LayerId, baked: BitmapLayer): Mockup {
   return mapLayers(mockup, (layer) => {
-    if (layer.kind !== 'group' || layer.key !== group) return layer;
-    const at = layer.layers.findIndex((child) => child.key === baked.key);
+    if (layer.kind !== 'group' || layer.id !== group) return layer;
+    const at = layer.layers.findIndex((child) => child.id === baked.id);
     return { ...layer, layers: [baked, ...layer.layers.slice(at + 1)] };
   });
 }

@@ -1,4 +1,5 @@
 /** @jest-environment node */
+import { idAt } from '../../../tests/support/ids';
 import { zipSync, strToU8 } from 'fflate';
 import sharp from 'sharp';
 import { layersOf } from '../../core/mockup/walk';
@@ -88,14 +89,14 @@ describe('layers of an OpenRaster file', () => {
       frame: { x: 10, y: 20, width: 30, height: 5 },
     });
     expect(nothing!.frame).toMatchObject({ width: 0, height: 0 });
-    expect(reading.findings).toMatchObject([{ code: 'layer-empty', layer: '/poster/Nothing' }]);
+    expect(reading.findings).toMatchObject([{ code: 'layer-empty', layer: idAt('/Nothing') }]);
   });
 
   it('take tags from the brackets of their names', async () => {
     const reading = await openRaster('<layer name="Wind [data-slot=wind]" src="data/a.png"/>', {
       a: await flat(100, 80, '#f00'),
     });
-    expect(bitmapsOf(reading)[0]!.key).toBe('/poster/Wind');
+    expect(bitmapsOf(reading)[0]!.path).toBe('/Wind');
   });
 
   it('are compared with the merged picture of their program', async () => {
@@ -122,7 +123,7 @@ describe('layers of an OpenRaster file', () => {
     const layers = bitmapsOf(reading);
     expect(layers).toHaveLength(1);
     expect(reading.findings).toMatchObject([
-      { code: 'composite-baked', layer: '/poster/Sign/Top', data: { count: 1 } },
+      { code: 'composite-baked', layer: idAt('/Sign/Top'), data: { count: 1 } },
     ]);
     const drawn = sharp(reading.assets.get(layers[0]!.bitmap)!).ensureAlpha();
     const { data, info } = await drawn.raw().toBuffer({ resolveWithObject: true });

@@ -27,7 +27,7 @@ export async function trimBitmaps(
   return mapLayers(mockup, (layer): Layer => {
     if (layer.kind !== 'bitmap') return layer;
     const seen = boxes.get(layer.bitmap);
-    if (seen === null) report('layer-empty', layer.key);
+    if (seen === null) report('layer-empty', layer.id);
     return seen === undefined ? layer : { ...layer, frame: frameOf(layer, seen, mockup) };
   });
 }

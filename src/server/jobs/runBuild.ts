@@ -1,3 +1,4 @@
+import { putBuildRecord } from '../useCases/buildRecords';
 import { inTransaction, pool } from '../db/pool';
 import { putBlob } from '../db/tables/blobs';
 import * as builds from '../db/tables/builds';
@@ -16,9 +17,10 @@ export async function runBuild(id: string): Promise<boolean> {
   const { signal } = beginRunning(id);
   try {
     const job = { ...known.input, findings: known.revision.findings };
-    const { files, result } = await buildInWorker(job, { signal, onProgress: reporter(id) });
+    const { files, result, record } = await buildInWorker(job, { signal, onProgress: reporter(id) });
     return await inTransaction(async (client) => {
-      if (!(await builds.finishBuild(client, id, result))) return false;
+      const digest = await putBuildRecord(client, record);
+      if (!(await builds.finishBuild(client, id, result, digest))) return false;
       for (const file of files) {
         await builds.insertBuildFile(
           client,

@@ -1,12 +1,10 @@
 import Joi from 'joi';
-import { countLayers } from '../../core/sort/structuralTags';
 import type { ReadWithPicture } from '../../engine/readWithPicture';
 import { inTransaction, type Queryable } from '../db/pool';
-import { putBlob } from '../db/tables/blobs';
 import { insertMockup } from '../db/tables/mockups';
 import { insertProject } from '../db/tables/projects';
 import { getReading, removeReading } from '../db/tables/readings';
-import { insertAsset, insertRevision, type NewRevision } from '../db/tables/revisions';
+import { addRevision, storeReading, type StoredReading } from './storeReading';
 import { NOT_FOUND } from '../http';
 
 export interface AddedProject {
@@ -25,20 +23,9 @@ export const newProjectSchema = Joi.object<{ reading: string }>({ reading: Joi.s
 
 /** Puts a reading on the shelf, in one transaction. */
 export function addProject({ bytes, fileName, reading, demoDigest }: NewProject): Promise<AddedProject> {
-  const { mockup, assets, findings, picture } = reading;
-  return inTransaction(async (client) => {
-    const digests: [string, string][] = [];
-    for (const [name, asset] of assets) digests.push([name, await putBlob(client, asset)]);
-    const revision = {
-      fileName,
-      sourceDigest: await putBlob(client, bytes),
-      pictureDigest: await putBlob(client, new TextEncoder().encode(picture)),
-      tree: mockup,
-      findings,
-      layerCount: countLayers(mockup),
-    };
-    return insertAll(client, revision, digests, demoDigest);
-  });
+  return inTransaction(async (client) =>
+    insertAll(client, await storeReading(client, fileName, bytes, reading), demoDigest),
+  );
 }
 
 /** Puts a stored reading on the shelf, and removes the reading. */
@@ -46,28 +33,27 @@ export function shelveReading(id: string): Promise<AddedProject> {
   return inTransaction(async (client) => {
     const row = await getReading(client, id);
     if (!row || !(await removeReading(client, id))) throw NOT_FOUND('This reading');
-    const revision = {
+    const reading = {
       fileName: row.file_name,
       sourceDigest: row.source_digest,
       pictureDigest: row.picture_digest,
       tree: row.tree,
       findings: row.findings,
       layerCount: row.layer_count,
+      assets: row.assets,
     };
-    return insertAll(client, revision, Object.entries(row.assets), null);
+    return insertAll(client, reading, null);
   });
 }
 
 async function insertAll(
   client: Queryable,
-  revision: Omit<NewRevision, 'mockupId'>,
-  assets: readonly (readonly [name: string, digest: string])[],
+  reading: StoredReading,
   demoDigest: string | null,
 ): Promise<AddedProject> {
-  const { name, format } = revision.tree;
+  const { name, format } = reading.tree;
   const projectId = await insertProject(client, name, demoDigest);
   const mockupId = await insertMockup(client, projectId, name, format);
-  const revisionId = await insertRevision(client, { ...revision, mockupId });
-  for (const [asset, digest] of assets) await insertAsset(client, revisionId, asset, digest);
+  await addRevision(client, mockupId, reading, 'file');
   return { projectId, mockupId };
 }

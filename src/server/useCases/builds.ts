@@ -9,9 +9,6 @@ import { newestRevision } from '../db/tables/revisions';
 import { NOT_FOUND, Refusal } from '../http';
 import { queueBuild } from '../jobs/buildQueue';
 import { stopRunning } from '../jobs/runningBuilds';
-import type { PageLinks } from '../workers/linksJob';
-import { linkInWorker } from '../workers/workers';
-import { buildInput } from './buildInput';
 import { currentTags } from './currentTags';
 
 export const buildSchema = Joi.object<ConvertOptions>({
@@ -30,10 +27,13 @@ export const buildSchema = Joi.object<ConvertOptions>({
   }),
 });
 
-export type BuildView = Omit<builds.BuildRow, 'tags' | 'revision_id'>;
+export type BuildView = Omit<builds.BuildRow, 'tags' | 'revision_id' | 'record_digest'> & {
+  /** False for a build of an earlier Orden, which kept no record of its layers. */
+  readonly hasRecord: boolean;
+};
 
-function view({ tags: _, revision_id: __, ...row }: builds.BuildRow): BuildView {
-  return row;
+function view({ tags: _, revision_id: __, record_digest, ...row }: builds.BuildRow): BuildView {
+  return { ...row, hasRecord: record_digest !== null };
 }
 
 /** Records a build with its input and queues it. */
@@ -56,13 +56,6 @@ export async function getBuildView(id: string): Promise<BuildView> {
 /** The newest builds of a mockup, the latest first. */
 export async function listBuilds(mockupId: string): Promise<readonly BuildView[]> {
   return (await builds.newestBuilds(pool(), mockupId, 10)).map(view);
-}
-
-/** The element and lines of code of every layer, by page file. */
-export async function getLinks(id: string): Promise<PageLinks> {
-  const known = await buildInput(pool(), id);
-  if (known?.build.state !== 'done') throw NOT_FOUND('This build');
-  return linkInWorker(known.input);
 }
 
 export async function cancelBuild(id: string): Promise<BuildView> {

@@ -8,6 +8,6 @@ export async function currentTags(db: Queryable, mockupId: string): Promise<Tags
   const rows = await getFacets(db, mockupId);
   return applyChanges(
     new Map(),
-    rows.map((row) => ({ layer: row.layer_key, facet: row.facet, after: row.value })),
+    rows.map((row) => ({ layer: row.layer_id, facet: row.facet, after: row.value })),
   );
 }

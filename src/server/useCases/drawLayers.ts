@@ -2,7 +2,7 @@ import { LRUCache } from 'lru-cache';
 import Joi from 'joi';
 import sharp from 'sharp';
 import { measureMockup, type Measures } from '../../core/mockup/bounds';
-import type { Layer, LayerKey } from '../../core/mockup/layer';
+import type { Layer, LayerId } from '../../core/mockup/layer';
 import type { Assets, Mockup } from '../../core/mockup/mockup';
 import { layersByKey } from '../../core/mockup/walk';
 import {
@@ -34,7 +34,7 @@ export interface DrawingQuery {
   readonly screen: string;
   readonly of: DrawingKind;
   /** The layers to show, for `layers`. */
-  readonly layer: readonly LayerKey[];
+  readonly layer: readonly LayerId[];
   /** For `layers`: true for the picture that they become, of its own size. */
   readonly fit: boolean;
   /**
@@ -58,7 +58,7 @@ export const drawingSchema = Joi.object<DrawingQuery>({
 interface Drawable {
   readonly mockup: Mockup;
   readonly assets: Assets;
-  readonly layers: ReadonlyMap<LayerKey, Layer>;
+  readonly layers: ReadonlyMap<LayerId, Layer>;
   readonly measures: ReadonlyMap<string, Measures>;
   readonly outliner: Outliner;
   /** Its bitmaps as data URIs, scaled down for a row of the worksheet. */
@@ -76,8 +76,8 @@ export async function drawScreen(mockupId: string, query: DrawingQuery): Promise
     query.appearance || query.of === 'pictures' ? decide(drawable.mockup, drawable.measures, tags) : null;
   const { mockup, measures } =
     query.appearance && decisions ? withAppearance(drawable, decisions, query.appearance) : drawable;
-  const screen = mockup.screens.find(({ key }) => key === query.screen);
-  const measured = screen && measures.get(screen.key);
+  const screen = mockup.screens.find(({ id }) => id === query.screen);
+  const measured = screen && measures.get(screen.id);
   if (!screen || !measured) throw NOT_FOUND('This screen');
   const options = { mockup, outliner, bitmapAddress: (name: string) => dataUri(name, mockup, assets) };
   if (query.of === 'all' || query.of === 'hidden')
@@ -111,13 +111,13 @@ export interface SmallDrawing {
 }
 
 /** The thumbnail of one layer. */
-export async function drawLayer(mockupId: string, key: LayerKey): Promise<SmallDrawing> {
+export async function drawLayer(mockupId: string, key: LayerId): Promise<SmallDrawing> {
   const { drawable, tags } = await open(mockupId);
   const isStable = structureKey(tags) === structureKey(new Map());
   return { svg: await drawSmall(drawable, key), isStable };
 }
 
-async function drawSmall(drawable: Drawable, key: LayerKey): Promise<string | null> {
+async function drawSmall(drawable: Drawable, key: LayerId): Promise<string | null> {
   const layer = drawable.layers.get(key);
   if (!layer) throw NOT_FOUND('This layer');
   const { mockup, measures, outliner } = drawable;

@@ -178,7 +178,7 @@ function editing(
 
 async function record(client: Queryable, mockupId: string, edit: NewEdit): Promise<void> {
   await insertEdit(client, mockupId, edit);
-  const rows = edit.changes.map(({ layer, facet, after }) => ({ layer_key: layer, facet, value: after }));
+  const rows = edit.changes.map(({ layer, facet, after }) => ({ layer_id: layer, facet, value: after }));
   await removeFacets(
     client,
     mockupId,

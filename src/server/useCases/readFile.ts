@@ -1,8 +1,7 @@
-import { countLayers } from '../../core/sort/structuralTags';
 import { readingReport, type ReadingReport } from '../../core/sort/report/readingReport';
 import type { ReadWithPicture } from '../../engine/readWithPicture';
-import { inTransaction, pool, type Queryable } from '../db/pool';
-import { getBlob, putBlob } from '../db/tables/blobs';
+import { inTransaction, pool } from '../db/pool';
+import { getBlob } from '../db/tables/blobs';
 import { addedFonts } from '../db/tables/fonts';
 import {
   getReading,
@@ -13,6 +12,7 @@ import {
 import { NOT_FOUND } from '../http';
 import { endReading, setReadingProgress } from '../jobs/readingProgress';
 import { readInWorker } from '../workers/workers';
+import { storeReading } from './storeReading';
 
 /** A reading that is not on the shelf yet, with its report. */
 export interface ReadingView {
@@ -35,7 +35,17 @@ export async function readFile(
   const reading = await readBytes(id, fileName, bytes, signal);
   signal.throwIfAborted();
   const row = await inTransaction(async (client) => {
-    const kept = await rowOf(client, id, fileName, bytes, reading);
+    const stored = await storeReading(client, fileName, bytes, reading);
+    const kept: ReadingRow = {
+      id,
+      file_name: stored.fileName,
+      source_digest: stored.sourceDigest,
+      picture_digest: stored.pictureDigest,
+      tree: stored.tree,
+      findings: stored.findings,
+      layer_count: stored.layerCount,
+      assets: stored.assets,
+    };
     await putReading(client, kept);
     return kept;
   });
@@ -80,27 +90,6 @@ export async function readBytes(
   } finally {
     endReading(id);
   }
-}
-
-async function rowOf(
-  client: Queryable,
-  id: string,
-  fileName: string,
-  bytes: Uint8Array,
-  { mockup, assets, findings, picture }: ReadWithPicture,
-): Promise<ReadingRow> {
-  const kept: Record<string, string> = {};
-  for (const [name, asset] of assets) kept[name] = await putBlob(client, asset);
-  return {
-    id,
-    file_name: fileName,
-    source_digest: await putBlob(client, bytes),
-    picture_digest: await putBlob(client, new TextEncoder().encode(picture)),
-    tree: mockup,
-    findings,
-    layer_count: countLayers(mockup),
-    assets: kept,
-  };
 }
 
 async function requireReading(id: string): Promise<ReadingRow> {

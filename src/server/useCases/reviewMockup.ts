@@ -1,13 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import { countLayers } from '../../core/sort/structuralTags';
 import { readingReport, type ReadingReport } from '../../core/sort/report/readingReport';
 import { inTransaction, pool } from '../db/pool';
-import { getBlob, putBlob } from '../db/tables/blobs';
+import { getBlob } from '../db/tables/blobs';
 import { getMockup } from '../db/tables/mockups';
-import { insertAsset, newestRevision, renewRevision } from '../db/tables/revisions';
+import { newestRevision } from '../db/tables/revisions';
 import { NOT_FOUND } from '../http';
 import { currentTags } from './currentTags';
 import { readBytes } from './readFile';
+import { addRevision, storeReading } from './storeReading';
 
 export interface ReviewedMockup {
   readonly name: string;
@@ -24,23 +24,14 @@ export async function reviewMockup(id: string): Promise<ReviewedMockup> {
   return { name: mockup.name, fileName: revision.file_name, report };
 }
 
-/** Reads the newest revision's file again, after a font was added. Tags stay valid, since layer keys do. */
+/** Reads the newest revision's file again as a revision of its own, after a font was added. */
 export async function rereadMockup(id: string, signal: AbortSignal): Promise<ReviewedMockup> {
   const revision = await newestRevision(pool(), id);
   const bytes = revision && (await getBlob(pool(), revision.source_digest));
   if (!revision || !bytes) throw NOT_FOUND('This mockup');
-  const { mockup, assets, findings, picture } = await readBytes(
-    randomUUID(),
-    revision.file_name,
-    bytes,
-    signal,
+  const reading = await readBytes(randomUUID(), revision.file_name, bytes, signal);
+  await inTransaction(async (client) =>
+    addRevision(client, id, await storeReading(client, revision.file_name, bytes, reading), 'fonts'),
   );
-  await inTransaction(async (client) => {
-    const pictureDigest = await putBlob(client, new TextEncoder().encode(picture));
-    const layerCount = countLayers(mockup);
-    await renewRevision(client, revision.id, { pictureDigest, tree: mockup, findings, layerCount });
-    for (const [name, asset] of assets)
-      await insertAsset(client, revision.id, name, await putBlob(client, asset));
-  });
   return reviewMockup(id);
 }

@@ -1,3 +1,5 @@
+import { buildRecord, type BuildRecord } from '../../core/buildRecord';
+import { treeOf } from '../../core/mockup/tree';
 import type { ConvertInput } from '../../core/convert';
 import type { Finding } from '../../core/findings/finding';
 import { createFontBook } from '../../engine/fonts/fontBook';
@@ -14,6 +16,7 @@ export interface BuildJob extends Omit<ConvertInput, 'outliner'> {
 export interface BuildOutput {
   readonly files: readonly OutputFile[];
   readonly result: BuildResult;
+  readonly record: BuildRecord;
 }
 
 /** Builds all files of a mockup. */
@@ -32,13 +35,17 @@ export async function build(
     onProgress,
   });
   const { conversion, drawingMs } = product;
+  const tree = treeOf(conversion.mockup);
+  const [sheet] = mockup.screens;
   return {
     files: product.files,
+    record: buildRecord(conversion),
     result: {
+      sheet: { width: sheet?.width ?? 0, height: sheet?.height ?? 0 },
       screens: conversion.emission.screens,
       files: product.files.map(({ path, bytes }) => ({ path, size: bytes.length })),
       pictures: product.pictures,
-      findings: product.findings.map(plainFinding),
+      findings: product.findings.map((finding) => plainFinding(finding, tree)),
       ms: { ...conversion.ms, pictures: conversion.ms.pictures + drawingMs },
     },
   };

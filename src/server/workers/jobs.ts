@@ -1,7 +1,6 @@
 import type { OnProgress } from '../../core/read/reading';
 import type { ReadWithPicture } from '../../engine/readWithPicture';
 import { build, type BuildJob, type BuildOutput } from './buildJob';
-import { links, type LinksJob, type PageLinks } from './linksJob';
 import { prove, type ProofJob, type ProofOutput } from './proofJob';
 import { readJob, type ReadJob } from './readJob';
 
@@ -10,7 +9,6 @@ interface JobTypes {
   readonly read: { readonly job: ReadJob; readonly result: ReadWithPicture };
   readonly build: { readonly job: BuildJob; readonly result: BuildOutput };
   readonly prove: { readonly job: ProofJob; readonly result: ProofOutput };
-  readonly link: { readonly job: LinksJob; readonly result: PageLinks };
 }
 
 export type JobName = keyof JobTypes;
@@ -23,4 +21,4 @@ export const JOBS: {
     job: JobOf<Name>,
     onProgress: OnProgress,
   ) => ResultOf<Name> | Promise<ResultOf<Name>>;
-} = { read: readJob, build, prove, link: links };
+} = { read: readJob, build, prove };

@@ -2,7 +2,6 @@ import { Worker } from 'node:worker_threads';
 import type { ReadWithPicture } from '../../engine/readWithPicture';
 import type { BuildJob, BuildOutput } from './buildJob';
 import { createWorkerPool, type WorkerPool } from './workerPool';
-import type { LinksJob, PageLinks } from './linksJob';
 import type { ProofJob, ProofOutput } from './proofJob';
 import type { ReadJob } from './readJob';
 import type { WorkerRun } from './runInWorker';
@@ -49,13 +48,5 @@ export function proveInWorker(job: ProofJob): Promise<ProofOutput> {
   return workerPool().run('prove', job, {
     timeoutMs: 300_000,
     tooLong: 'The proof took longer than five minutes and was given up.',
-  });
-}
-
-/** Finds the layers in the pages of a build. */
-export function linkInWorker(job: LinksJob): Promise<PageLinks> {
-  return workerPool().run('link', job, {
-    timeoutMs: 60_000,
-    tooLong: 'Linking layers and code took longer than a minute and was given up.',
   });
 }

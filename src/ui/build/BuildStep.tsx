@@ -57,7 +57,7 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
           <Alert severity="info">The build was stopped; nothing of it was kept.</Alert>
         )}
         {build?.state === 'done' && build.result && opened.data && (
-          <Built key={build.id} build={build} result={build.result} opened={opened.data} earlier={builds} />
+          <Built key={build.id} build={build} result={build.result} earlier={builds} />
         )}
         {!build && earlier.data && (
           <Typography sx={{ p: 3, color: 'text.secondary' }}>

@@ -3,7 +3,6 @@ import { Box, Button, Tab, Tabs } from '@mui/material';
 import { useState } from 'react';
 import type { BuildResult } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
-import type { OpenedMockup } from '../../server/useCases/openMockup';
 import { SideBySide } from './SideBySide';
 import { BuiltFiles } from './BuiltFiles';
 import { LinkedView } from './LinkedView';
@@ -13,7 +12,6 @@ import { BuiltFindings } from './BuiltFindings';
 interface BuiltProps {
   readonly build: BuildView;
   readonly result: BuildResult;
-  readonly opened: OpenedMockup;
   /** Earlier builds, the newest first. */
   readonly earlier: readonly BuildView[];
 }
@@ -21,7 +19,7 @@ interface BuiltProps {
 type View = 'page' | 'proof' | 'links' | 'files' | 'findings';
 
 /** A finished build: the page beside the mockup, its files, and its findings. */
-export function Built({ build, result, opened, earlier }: BuiltProps) {
+export function Built({ build, result, earlier }: BuiltProps) {
   const [view, setView] = useState<View>('page');
   return (
     <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
@@ -58,9 +56,9 @@ export function Built({ build, result, opened, earlier }: BuiltProps) {
         aria-labelledby={`tab-${view}`}
         sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}
       >
-        {view === 'page' && <SideBySide build={build} result={result} opened={opened} />}
+        {view === 'page' && <SideBySide build={build} result={result} />}
         {view === 'proof' && <ProofView key={build.id} build={build} />}
-        {view === 'links' && <LinkedView key={build.id} build={build} result={result} opened={opened} />}
+        {view === 'links' && <LinkedView key={build.id} build={build} result={result} />}
         {view === 'files' && <BuiltFiles key={build.id} build={build} result={result} earlier={earlier} />}
         {view === 'findings' && <BuiltFindings findings={result.findings} />}
       </Box>

@@ -2,16 +2,12 @@
 import { Alert, Box, Button, NativeSelect, Slider, ToggleButton, Typography } from '@mui/material';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { EmittedScreen } from '../../core/emit/emit';
-import type { ElementLink } from '../../core/emit/html/links';
-import { layerTitle } from '../../core/look/layerTitle';
-import type { Layer, LayerKey } from '../../core/mockup/layer';
+import type { BuildRecord, RecordedLayer } from '../../core/buildRecord';
+import type { SourceSpan } from '../../core/emit/sourceMap';
+import type { LayerId } from '../../core/mockup/layer';
 import { STATES, type State } from '../../core/sort/vocabulary';
-import { applyStructuralTags } from '../../core/sort/structuralTags';
 import type { BuildResult } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
-import type { OpenedMockup } from '../../server/useCases/openMockup';
-import type { PageLinks } from '../../server/workers/linksJob';
 import { CodeView } from '../shared/CodeView';
 import { useResource } from '../shared/useResource';
 import { useText } from '../shared/useText';
@@ -20,19 +16,18 @@ import { LivePage, type LivePageHandle } from './LivePage';
 interface LinkedViewProps {
   readonly build: BuildView;
   readonly result: BuildResult;
-  readonly opened: OpenedMockup;
 }
 
 /** Layers, code and the live page: a selection in one is highlighted in the other two. */
-export function LinkedView({ build, result, opened }: LinkedViewProps) {
+export function LinkedView({ build, result }: LinkedViewProps) {
   const [at, setAt] = useState(0);
-  const [chosen, setChosen] = useState<LayerKey | null>(null);
+  const [chosen, setChosen] = useState<LayerId | null>(null);
   const screen = result.screens[at];
-  const links = useResource<PageLinks>(`/api/builds/${build.id}/links`);
+  const record = useResource<BuildRecord>(`/api/builds/${build.id}/record`);
   const address = `/api/builds/${build.id}/files/${screen?.file}`;
   const code = useText(address);
   const page = useRef<LivePageHandle>(null);
-  const own = useMemo(() => links.data?.[screen?.file ?? ''] ?? [], [links.data, screen]);
+  const own = useMemo(() => record.data?.sourceMap[screen?.file ?? ''] ?? [], [record.data, screen]);
   const link = linkOf(own, chosen);
   const [width, setWidth] = useState(screen?.width ?? 1280);
   const [hiddenToo, setHiddenToo] = useState(false);
@@ -49,7 +44,7 @@ export function LinkedView({ build, result, opened }: LinkedViewProps) {
   );
 
   if (!screen) return null;
-  if (links.problem ?? code.problem) return <Alert severity="error">{links.problem ?? code.problem}</Alert>;
+  if (record.problem ?? code.problem) return <Alert severity="error">{record.problem ?? code.problem}</Alert>;
   return (
     <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
       <Box
@@ -122,7 +117,7 @@ export function LinkedView({ build, result, opened }: LinkedViewProps) {
           gridTemplateRows: 'minmax(0, 1fr)',
         }}
       >
-        <Layers opened={opened} screen={screen} chosen={chosen} onChoose={setChosen} />
+        <Layers layers={record.data?.screens[at]?.layers ?? NONE} chosen={chosen} onChoose={setChosen} />
         <Box sx={{ minHeight: 0, minWidth: 0, borderRight: 1, borderLeft: 1, borderColor: 'divider' }}>
           <CodeView title={screen.file} code={code.text ?? ''} language="html" lit={link} onPick={pickLine} />
         </Box>
@@ -140,19 +135,19 @@ export function LinkedView({ build, result, opened }: LinkedViewProps) {
 }
 
 /** The element of a layer, or the one that absorbed it. */
-function linkOf(links: readonly ElementLink[], chosen: LayerKey | null): ElementLink | null {
+function linkOf(links: readonly SourceSpan[], chosen: LayerId | null): SourceSpan | null {
   if (chosen === null) return null;
   const own = links.find(({ layer }) => layer === chosen);
   return own ?? links.find(({ merged }) => merged.includes(chosen)) ?? null;
 }
 
 /** The innermost link that matches. */
-function innermost(links: readonly ElementLink[], holds: (link: ElementLink) => boolean): LayerKey | null {
+function innermost(links: readonly SourceSpan[], holds: (link: SourceSpan) => boolean): LayerId | null {
   return links.findLast(holds)?.layer ?? null;
 }
 
 /** The last element on the lines of a link. */
-function lastElement(links: readonly ElementLink[], link: ElementLink): number {
+function lastElement(links: readonly SourceSpan[], link: SourceSpan): number {
   const next = links.find(({ line }) => line > link.lastLine);
   return next ? next.element - 1 : Infinity;
 }
@@ -178,32 +173,26 @@ function StateChoice({ onChoose }: { readonly onChoose: (state: State | null) =>
 const ROW = 24;
 
 interface LayersProps {
-  readonly opened: OpenedMockup;
-  readonly screen: Pick<EmittedScreen, 'name' | 'width'>;
-  readonly chosen: LayerKey | null;
-  readonly onChoose: (layer: LayerKey) => void;
+  readonly layers: readonly RecordedLayer[];
+  readonly chosen: LayerId | null;
+  readonly onChoose: (layer: LayerId) => void;
 }
 
-function Layers({ opened, screen: { name, width }, chosen, onChoose }: LayersProps) {
-  const rows = useMemo(() => {
-    const mockup = applyStructuralTags(opened.mockup, new Map(Object.entries(opened.tags)));
-    const screen = mockup.screens.find((each) => each.name === name && each.width === width);
-    return screen ? rowsOf(screen.root.layers, 0) : [];
-  }, [opened, name, width]);
+function Layers({ layers, chosen, onChoose }: LayersProps) {
   const pane = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
-    count: rows.length,
+    count: layers.length,
     getScrollElement: () => pane.current,
     estimateSize: () => ROW,
     overscan: 12,
   });
-  const index = rows.findIndex(({ layer }) => layer.key === chosen);
+  const index = layers.findIndex(({ id }) => id === chosen);
   useEffect(() => {
     if (index >= 0) virtual.scrollToIndex(index, { align: 'auto' });
   }, [index, virtual]);
   const move = (by: number) => {
-    const next = rows[Math.min(rows.length - 1, Math.max(0, index + by))];
-    if (next) onChoose(next.layer.key);
+    const next = layers[Math.min(layers.length - 1, Math.max(0, index + by))];
+    if (next) onChoose(next.id);
   };
   return (
     <Box
@@ -222,15 +211,15 @@ function Layers({ opened, screen: { name, width }, chosen, onChoose }: LayersPro
     >
       <Box sx={{ position: 'relative', height: virtual.getTotalSize() }}>
         {virtual.getVirtualItems().map((item) => {
-          const { layer, depth } = rows[item.index]!;
+          const layer = layers[item.index]!;
           return (
             <Box
-              key={layer.key}
+              key={layer.id}
               id={`linked-${item.index}`}
               role="option"
-              aria-selected={layer.key === chosen}
-              onClick={() => onChoose(layer.key)}
-              style={{ top: item.start, paddingLeft: 8 + depth * 10 }}
+              aria-selected={layer.id === chosen}
+              onClick={() => onChoose(layer.id)}
+              style={{ top: item.start, paddingLeft: 8 + layer.depth * 10 }}
               sx={{
                 position: 'absolute',
                 left: 0,
@@ -246,7 +235,7 @@ function Layers({ opened, screen: { name, width }, chosen, onChoose }: LayersPro
                 },
               }}
             >
-              {layerTitle(layer).text}
+              {layer.title}
             </Box>
           );
         })}
@@ -255,14 +244,5 @@ function Layers({ opened, screen: { name, width }, chosen, onChoose }: LayersPro
   );
 }
 
-interface Row {
-  readonly layer: Layer;
-  readonly depth: number;
-}
-
-function rowsOf(layers: readonly Layer[], depth: number): readonly Row[] {
-  return layers.flatMap((layer) => [
-    { layer, depth },
-    ...(layer.kind === 'group' ? rowsOf(layer.layers, depth + 1) : []),
-  ]);
-}
+/** A constant, so that nothing re-renders for it. */
+const NONE: readonly RecordedLayer[] = [];

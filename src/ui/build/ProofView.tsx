@@ -1,4 +1,5 @@
 'use client';
+import { namesInPath } from '../../core/mockup/identity';
 import {
   Alert,
   Box,
@@ -214,7 +215,7 @@ function Worst({ screen, chosen, onChoose }: WorstProps) {
         </Typography>
       </Box>
       <List dense aria-label="Layers that differ, the most first">
-        {screen.worst.map(({ layer, differing }) => (
+        {screen.worst.map(({ layer, path, differing }) => (
           <li key={layer}>
             <ListItemButton
               selected={layer === chosen}
@@ -228,7 +229,7 @@ function Worst({ screen, chosen, onChoose }: WorstProps) {
                 {percent(differing, 1)}
               </Box>
               <Box component="span" sx={{ fontSize: 12, overflowWrap: 'anywhere' }}>
-                {layer.split('/').slice(-2).join(' / ')}
+                {namesInPath(path).slice(-2).join(' / ')}
               </Box>
             </ListItemButton>
           </li>

@@ -1,31 +1,22 @@
 'use client';
 import { Box, Link as MuiLink, NativeSelect, Typography } from '@mui/material';
-import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
-import { applyStructuralTags } from '../../core/sort/structuralTags';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import type { BuildResult } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
-import type { OpenedMockup } from '../../server/useCases/openMockup';
 import { ScreenPicture } from '../shared/ScreenPicture';
 
 interface SideBySideProps {
   readonly build: BuildView;
   readonly result: BuildResult;
-  readonly opened: OpenedMockup;
 }
 
 /** Px between page and mockup. */
 const GAP = 16;
 
 /** The live page beside the mockup, both at one scale. */
-export function SideBySide({ build, result, opened }: SideBySideProps) {
+export function SideBySide({ build, result }: SideBySideProps) {
   const [at, setAt] = useState(0);
   const screen = result.screens[at];
-  const screens = useMemo(
-    () => applyStructuralTags(opened.mockup, new Map(Object.entries(opened.tags))).screens,
-    [opened],
-  );
-  const drawn = screens.find(({ name, width }) => name === screen?.name && width === screen.width);
-  const origin = drawn?.origin ?? { x: 0, y: 0 };
   const pane = useRef<HTMLDivElement>(null);
   const [scale, setScale] = useState(0.5);
   const width = screen?.width ?? 1;
@@ -90,9 +81,9 @@ export function SideBySide({ build, result, opened }: SideBySideProps) {
             sx={{ position: 'relative', ...size, bgcolor: '#fff', boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)' }}
           >
             <ScreenPicture
-              src={`/api/mockups/${opened.id}/picture`}
-              sheet={opened.mockup.screens[0] ?? screen}
-              part={{ ...origin, width: screen.width, height: screen.height }}
+              src={`/api/builds/${build.id}/picture`}
+              sheet={result.sheet}
+              part={{ ...screen.origin, width: screen.width, height: screen.height }}
               alt={`The mockup ${screen.name}`}
             />
           </Box>

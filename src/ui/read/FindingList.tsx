@@ -2,8 +2,10 @@ import { Box, Button, Collapse, Link as MuiLink, Typography } from '@mui/materia
 import NextLink from 'next/link';
 import { useState } from 'react';
 import { sayFinding, severityOf, type Finding } from '../../core/findings/finding';
+import type { ReadingReport } from '../../core/sort/report/readingReport';
 import { WORDING, type FindingCode, type Severity } from '../../core/findings/wording';
-import type { LayerKey } from '../../core/mockup/layer';
+import { namesInPath } from '../../core/mockup/identity';
+import type { LayerId } from '../../core/mockup/layer';
 
 /** The most lines of one kind. */
 const MOST = 60;
@@ -12,13 +14,15 @@ const ORDER: readonly Severity[] = ['error', 'warning', 'note'];
 
 interface FindingListProps {
   readonly findings: readonly Finding[];
-  readonly lit: readonly LayerKey[];
-  readonly onLight: (layers: readonly LayerKey[]) => void;
-  readonly sortAddress: ((layer: LayerKey) => string) | null;
+  /** The paths of their layers. */
+  readonly paths: ReadingReport['paths'];
+  readonly lit: readonly LayerId[];
+  readonly onLight: (layers: readonly LayerId[]) => void;
+  readonly sortAddress: ((layer: LayerId) => string) | null;
 }
 
 /** The findings by kind, the most severe first; each links to its layer. */
-export function FindingList({ findings, lit, onLight, sortAddress }: FindingListProps) {
+export function FindingList({ findings, paths, lit, onLight, sortAddress }: FindingListProps) {
   const kinds = new Map<FindingCode, Finding[]>();
   for (const finding of findings) kinds.set(finding.code, [...(kinds.get(finding.code) ?? []), finding]);
   const groups = [...kinds.values()].sort((one, other) => rank(one) - rank(other));
@@ -35,6 +39,7 @@ export function FindingList({ findings, lit, onLight, sortAddress }: FindingList
         <FindingGroup
           key={group[0]?.code}
           group={group}
+          paths={paths}
           lit={lit}
           onLight={onLight}
           sortAddress={sortAddress}
@@ -50,6 +55,7 @@ function rank([first]: readonly Finding[]): number {
 
 function FindingGroup({
   group,
+  paths,
   lit,
   onLight,
   sortAddress,
@@ -96,6 +102,7 @@ function FindingGroup({
             <FindingLine
               key={at}
               finding={finding}
+              paths={paths}
               isLit={finding.layer !== null && lit.includes(finding.layer)}
               onLight={onLight}
               sortAddress={sortAddress}
@@ -108,13 +115,14 @@ function FindingGroup({
   );
 }
 
-interface FindingLineProps extends Pick<FindingListProps, 'onLight' | 'sortAddress'> {
+interface FindingLineProps extends Pick<FindingListProps, 'paths' | 'onLight' | 'sortAddress'> {
   readonly finding: Finding;
   readonly isLit: boolean;
 }
 
-function FindingLine({ finding, isLit, onLight, sortAddress }: FindingLineProps) {
+function FindingLine({ finding, paths, isLit, onLight, sortAddress }: FindingLineProps) {
   const { layer } = finding;
+  const name = layer === null ? '' : shortPath(paths[layer] ?? '');
   return (
     <Box component="li" sx={{ bgcolor: isLit ? 'action.selected' : undefined }}>
       {sayFinding(finding)}{' '}
@@ -126,7 +134,7 @@ function FindingLine({ finding, isLit, onLight, sortAddress }: FindingLineProps)
             onClick={() => onLight([layer])}
             sx={{ verticalAlign: 'baseline' }}
           >
-            {shortKey(layer)}
+            {name}
           </MuiLink>
           {sortAddress && (
             <>
@@ -135,7 +143,7 @@ function FindingLine({ finding, isLit, onLight, sortAddress }: FindingLineProps)
                 component={NextLink}
                 href={sortAddress(layer)}
                 color="text.secondary"
-                aria-label={`Sort ${shortKey(layer)}`}
+                aria-label={`Sort ${name}`}
               >
                 sort it
               </MuiLink>
@@ -147,7 +155,7 @@ function FindingLine({ finding, isLit, onLight, sortAddress }: FindingLineProps)
   );
 }
 
-/** The last two names of a layer's path. */
-function shortKey(key: LayerKey): string {
-  return key.split('/').filter(Boolean).slice(-2).join(' / ');
+/** The last two names of a path; the sheet has none. */
+function shortPath(path: string): string {
+  return namesInPath(path).slice(-2).join(' / ') || 'the whole sheet';
 }

@@ -1,6 +1,6 @@
 import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import { useRef } from 'react';
-import type { LayerKey } from '../../core/mockup/layer';
+import type { LayerId } from '../../core/mockup/layer';
 import type { FaceSource } from '../../core/mockup/type';
 import type { ReportedFont } from '../../core/sort/report/readingReport';
 
@@ -16,7 +16,7 @@ interface FontTableProps {
   readonly fonts: readonly ReportedFont[];
   readonly busy: boolean;
   readonly onFont: (file: File) => void;
-  readonly onLight: (layer: LayerKey) => void;
+  readonly onLight: (layer: LayerId) => void;
 }
 
 /** The families that the mockup asks for, their replacements, and the button that adds a font. */

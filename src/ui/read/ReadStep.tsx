@@ -44,7 +44,7 @@ export function ReadStep({ mockupId }: { readonly mockupId: string }) {
   const [own, setOwn] = useState<{ readonly list: readonly Region[]; readonly since: typeof opened } | null>(
     null,
   );
-  const list = own && own.since === opened ? own.list : flat && opened?.tags[flat.key]?.regions;
+  const list = own && own.since === opened ? own.list : flat && opened?.tags[flat.id]?.regions;
   const said = problem ?? refused ?? fonts.problem;
   return (
     <>
@@ -73,7 +73,7 @@ export function ReadStep({ mockupId }: { readonly mockupId: string }) {
                     list: list ?? [],
                     onChange: (regions: readonly Region[]) => {
                       setOwn({ list: regions, since: opened });
-                      edit({ layer: flat.key, facet: 'regions', value: regions.length > 0 ? regions : null });
+                      edit({ layer: flat.id, facet: 'regions', value: regions.length > 0 ? regions : null });
                     },
                   }
                 : null

@@ -2,7 +2,7 @@
 import { Box, Button, TextField, Typography } from '@mui/material';
 import { useRef, useState, type PointerEvent } from 'react';
 import type { Box as Rectangle } from '../../core/mockup/box';
-import type { LayerKey } from '../../core/mockup/layer';
+import type { LayerId } from '../../core/mockup/layer';
 import type { ReadingReport } from '../../core/sort/report/readingReport';
 import { ScreenPicture } from '../shared/ScreenPicture';
 import { RegionTable } from './RegionTable';
@@ -11,7 +11,7 @@ import type { ReportRegions } from './ReportView';
 interface ReportPictureProps {
   readonly report: ReadingReport;
   readonly picture: string;
-  readonly lit: readonly LayerKey[];
+  readonly lit: readonly LayerId[];
   readonly regions: ReportRegions | null;
 }
 

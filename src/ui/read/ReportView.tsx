@@ -2,7 +2,7 @@
 import { Box, Typography } from '@mui/material';
 import { useState } from 'react';
 import { Group, Panel, Separator } from 'react-resizable-panels';
-import type { LayerKey } from '../../core/mockup/layer';
+import type { LayerId } from '../../core/mockup/layer';
 import type { ReadingReport } from '../../core/sort/report/readingReport';
 import type { Region } from '../../core/sort/facets/regions';
 import { FindingList } from './FindingList';
@@ -18,9 +18,9 @@ export interface ReportViewProps {
   readonly busy: boolean;
   readonly onFont: (file: File) => void;
   /** Sets whether a group is a screen; null where this cannot be set yet. */
-  readonly onScreen: ((layer: LayerKey, isScreen: boolean) => void) | null;
+  readonly onScreen: ((layer: LayerId, isScreen: boolean) => void) | null;
   /** The URL where a layer can be sorted; null where there is none yet. */
-  readonly sortAddress: ((layer: LayerKey) => string) | null;
+  readonly sortAddress: ((layer: LayerId) => string) | null;
   /** Adds a region to a flat picture; null where none can be added. */
   readonly regions: ReportRegions | null;
 }
@@ -33,7 +33,7 @@ export interface ReportRegions {
 /** The report beside the mockup; hovering a finding highlights its layer. */
 export function ReportView(props: ReportViewProps) {
   const { report, picture, busy, onFont, onScreen, sortAddress } = props;
-  const [lit, setLit] = useState<readonly LayerKey[]>([]);
+  const [lit, setLit] = useState<readonly LayerId[]>([]);
   return (
     <Box sx={{ flex: 1, minHeight: 0, '& [data-separator]': { bgcolor: 'divider' } }}>
       <Group orientation="horizontal" style={{ height: '100%' }}>
@@ -62,7 +62,13 @@ export function ReportView(props: ReportViewProps) {
                 onLight={(layer) => setLit([layer])}
               />
             )}
-            <FindingList findings={report.findings} lit={lit} onLight={setLit} sortAddress={sortAddress} />
+            <FindingList
+              findings={report.findings}
+              paths={report.paths}
+              lit={lit}
+              onLight={setLit}
+              sortAddress={sortAddress}
+            />
           </Box>
         </Panel>
         <Separator aria-label="Width of the report" style={{ width: 5 }} />

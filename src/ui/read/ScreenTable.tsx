@@ -1,17 +1,17 @@
 import { Box, Checkbox, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
 import { visuallyHidden } from '@mui/utils';
-import type { LayerKey } from '../../core/mockup/layer';
+import type { LayerId } from '../../core/mockup/layer';
 import type { ReadingReport } from '../../core/sort/report/readingReport';
 
 interface ScreenTableProps {
   readonly report: ReadingReport;
-  readonly onScreen: ((layer: LayerKey, isScreen: boolean) => void) | null;
+  readonly onScreen: ((layer: LayerId, isScreen: boolean) => void) | null;
 }
 
 /** The screens of the file; for a sheet with several, the groups that are screens. */
 export function ScreenTable({ report, onScreen }: ScreenTableProps) {
   const { screens, candidates, sheet } = report;
-  const layersOf = new Map(screens.map(({ key, layers }) => [key, layers]));
+  const layersOf = new Map(screens.map(({ id, layers }) => [id, layers]));
   const px = (value: number) => Math.round(value * 100) / 100;
   return (
     <Box component="section" aria-label="Screens">
@@ -19,8 +19,8 @@ export function ScreenTable({ report, onScreen }: ScreenTableProps) {
         {screens.length === 1 ? 'One screen' : `${screens.length} screens`}
       </Typography>
       {candidates.length === 0 ? (
-        screens.map(({ key, name, width, height, layers }) => (
-          <Typography key={key}>
+        screens.map(({ id, name, width, height, layers }) => (
+          <Typography key={id}>
             {name}, {px(width)}×{px(height)} px, {layers} layers
           </Typography>
         ))

@@ -1,6 +1,6 @@
 'use client';
 import { Box, Typography } from '@mui/material';
-import type { LayerKey } from '../../core/mockup/layer';
+import type { LayerId } from '../../core/mockup/layer';
 import type { Screen } from '../../core/mockup/mockup';
 import type { Decision } from '../../core/sort/decision';
 import { differencesOf, sayDifferences } from '../../core/sort/differences';
@@ -12,7 +12,7 @@ import { useSort } from './SortContext';
 import { TagPanel } from './TagPanel';
 
 /** The differences between the layer and its base state, or the first of its repeat. */
-function likenessWords(screen: Screen, cursor: LayerKey, { state, repeat }: Decision): string {
+function likenessWords(screen: Screen, cursor: LayerId, { state, repeat }: Decision): string {
   const key = state?.base ?? (repeat && repeat.index > 0 ? repeat.pattern : undefined);
   const own = layerPath(screen, cursor).at(-1);
   const other = key === undefined ? undefined : layerPath(screen, key).at(-1);
@@ -59,8 +59,8 @@ export function LayerCodeView() {
           '& > :not(:last-child)': { borderRight: 1, borderColor: 'divider' },
         }}
       >
-        <Code title="HTML" part="markup" />
-        <Code title="CSS" part="css" />
+        <Code at={0} />
+        <Code at={1} />
         <TagPanel />
       </Box>
     </Box>
@@ -92,7 +92,8 @@ function ArrangementChoice() {
   return <ArrangementToggle value={arrangement} onChange={arrangeBy} />;
 }
 
-function Code({ title, part }: { readonly title: string; readonly part: 'markup' | 'css' }) {
-  const code = useSort((state) => state.code.code?.[part]);
-  return <CodeBlock title={title} code={code ?? ''} />;
+/** One part of the layer's code. */
+function Code({ at }: { readonly at: number }) {
+  const part = useSort((state) => state.code.code?.parts[at]);
+  return <CodeBlock title={part?.title ?? ''} code={part?.code ?? ''} />;
 }

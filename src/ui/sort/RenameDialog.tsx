@@ -113,7 +113,7 @@ function preview({ selection, result, rows }: SortState, renaming: Renaming) {
     const decision = decisions.get(key);
     return decision !== undefined && decision.outcome !== 'aside' && decision.within === null;
   };
-  const chosen = rows.map((row) => row.layer.key).filter((key) => selection.has(key) && isNamed(key));
+  const chosen = rows.map((row) => row.layer.id).filter((key) => selection.has(key) && isNamed(key));
   const changes = chosen.map((layer) => {
     const before = decisions.get(layer)?.outputName ?? '';
     return { layer, before, after: renamed(before, renaming) };

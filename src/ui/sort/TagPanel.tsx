@@ -2,7 +2,7 @@
 import { Box, MenuItem, TextField, Typography } from '@mui/material';
 import equal from 'fast-deep-equal';
 import { memo, useDeferredValue, useState } from 'react';
-import type { LayerKey } from '../../core/mockup/layer';
+import type { LayerId } from '../../core/mockup/layer';
 import { type Facet, type FacetValue } from '../../core/sort/facets/facets';
 import type { Tags as TagsByLayer } from '../../core/sort/tag';
 import type { Decision } from '../../core/sort/decision';
@@ -24,8 +24,8 @@ export const TagPanel = memo(function TagPanel() {
 });
 
 interface TagsProps {
-  readonly selection: ReadonlySet<LayerKey>;
-  readonly decisions: ReadonlyMap<LayerKey, Decision> | undefined;
+  readonly selection: ReadonlySet<LayerId>;
+  readonly decisions: ReadonlyMap<LayerId, Decision> | undefined;
   readonly tags: TagsByLayer;
 }
 

@@ -1,7 +1,9 @@
 'use client';
+import type { Mockup } from '../../core/mockup/mockup';
+import { treeOf } from '../../core/mockup/tree';
 import { Box, Link as MuiLink, Typography } from '@mui/material';
 import { useMemo } from 'react';
-import type { LayerKey } from '../../core/mockup/layer';
+import type { LayerId } from '../../core/mockup/layer';
 import type { Decision } from '../../core/sort/decision';
 import { OUTCOMES, OUTCOME_NAMES, type Outcome } from '../../core/sort/vocabulary';
 import { useSort } from './SortContext';
@@ -14,16 +16,16 @@ const COUNTED: Readonly<Record<Outcome, string>> = {
 };
 
 /** The number of like-built layers that share the tags of this layer, or of the part that it is in. */
-function countAlike(cursor: LayerKey | null, decisions: ReadonlyMap<LayerKey, Decision> | undefined): number {
-  for (let key = cursor ?? ''; key !== ''; key = key.slice(0, key.lastIndexOf('/'))) {
-    const count = decisions?.get(key)?.repeat?.count;
-    if (count !== undefined) return count;
-    if (!key.includes('/')) return 0;
-  }
-  return 0;
+function countAlike(
+  cursor: LayerId | null,
+  mockup: Mockup,
+  decisions: ReadonlyMap<LayerId, Decision> | undefined,
+): number {
+  const line = cursor === null ? [] : treeOf(mockup).lineage(cursor);
+  return line.map((id) => decisions?.get(id)?.repeat?.count).find((count) => count !== undefined) ?? 0;
 }
 
-function countOutcomes(decisions: ReadonlyMap<LayerKey, Decision> | undefined): Record<Outcome, number> {
+function countOutcomes(decisions: ReadonlyMap<LayerId, Decision> | undefined): Record<Outcome, number> {
   const counts: Record<Outcome, number> = { element: 0, picture: 0, sample: 0, aside: 0 };
   for (const { outcome } of decisions?.values() ?? []) counts[outcome] += 1;
   return counts;
@@ -76,7 +78,7 @@ function Counts() {
 /** The size of the selection, and how far its tags reach. */
 function Chosen() {
   const selected = useSort((state) => state.selection.size);
-  const alike = useSort((state) => countAlike(state.cursor, state.result?.decisions));
+  const alike = useSort((state) => countAlike(state.cursor, state.mockup, state.result?.decisions));
   return (
     <>
       {selected > 1 && <b>{selected} chosen</b>}

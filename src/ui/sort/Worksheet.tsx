@@ -24,7 +24,7 @@ const HEADINGS: Readonly<Record<Column, string>> = {
 /** The tree table of layers with spreadsheet keys; only the visible rows are in the document. */
 export function Worksheet() {
   const store = useSortStore();
-  const { id, picture } = useSort((state) => state.opened);
+  const { id: mockupId, picture } = useSort((state) => state.opened);
   const findings = useSort((state) => state.findings);
   const rows = useSort((state) => state.rows);
   const cursor = useSort((state) => state.cursor);
@@ -52,7 +52,7 @@ export function Worksheet() {
     scrollMargin: ROW_HEIGHT,
   });
 
-  const at = rows.findIndex((row) => row.layer.key === cursor);
+  const at = rows.findIndex((row) => row.layer.id === cursor);
   useEffect(() => {
     if (at >= 0) virtual.scrollToIndex(at);
   }, [at, virtual]);
@@ -71,13 +71,13 @@ export function Worksheet() {
   const onKeyDown = useWorksheetKeys(edit);
   const onPick = useCallback(
     (row: Row, picked: Column, event: MouseEvent) => {
-      if (event.ctrlKey || event.metaKey) toggleSelected(row.layer.key);
-      else moveTo(row.layer.key, picked, event.shiftKey);
+      if (event.ctrlKey || event.metaKey) toggleSelected(row.layer.id);
+      else moveTo(row.layer.id, picked, event.shiftKey);
     },
     [moveTo, toggleSelected],
   );
-  const onFold = useCallback((row: Row) => toggleFold(row.layer.key), [toggleFold]);
-  const onHover = useCallback((row: Row | null) => hover(row?.layer.key ?? null), [hover]);
+  const onFold = useCallback((row: Row) => toggleFold(row.layer.id), [toggleFold]);
+  const onHover = useCallback((row: Row | null) => hover(row?.layer.id ?? null), [hover]);
 
   return (
     <>
@@ -104,21 +104,21 @@ export function Worksheet() {
           {virtual.getVirtualItems().map((item) => {
             const row = rows[item.index];
             if (!row) return null;
-            const { key } = row.layer;
+            const { id } = row.layer;
             return (
               <WorksheetRow
-                key={key}
+                key={id}
                 row={row}
                 index={item.index}
                 top={item.start - ROW_HEIGHT}
-                picture={`/api/mockups/${id}/layer-picture?reading=${picture}&layer=${encodeURIComponent(key)}`}
-                decision={decisions?.get(key)}
-                findings={findings.get(key)}
-                tag={tags.get(key)}
-                folded={folded.has(key)}
-                selected={selection.has(key)}
-                hovered={hovered === key}
-                cursor={cursor === key ? column : null}
+                picture={`/api/mockups/${mockupId}/layer-picture?reading=${picture}&layer=${encodeURIComponent(id)}`}
+                decision={decisions?.get(id)}
+                findings={findings.get(id)}
+                tag={tags.get(id)}
+                folded={folded.has(id)}
+                selected={selection.has(id)}
+                hovered={hovered === id}
+                cursor={cursor === id ? column : null}
                 onPick={onPick}
                 onFold={onFold}
                 onHover={onHover}

@@ -68,7 +68,7 @@ export const WorksheetRow = memo(function WorksheetRow(props: WorksheetRowProps)
       {COLUMNS.map((column) => (
         <div
           key={column}
-          id={cellId(layer.key, column)}
+          id={cellId(layer.id, column)}
           role={column === 'layer' ? 'rowheader' : 'gridcell'}
           aria-label={column === 'layer' ? label.text : undefined}
           onMouseDown={(event) => props.onPick(row, column, event)}

@@ -1,11 +1,13 @@
+import { treeOf } from '../../core/mockup/tree';
 import { expose } from 'comlink';
 import { pagesFromDecisions, type ConvertedPages } from '../../core/convert';
-import { pagePieces, type PagePiece } from '../../core/emit/html/pagePieces';
-import { layerCode, type LayerCode } from '../../core/emit/html/layerCode';
+import type { PagePiece } from '../../core/emit/preview';
+import type { Fragment } from '../../core/emit/target';
+import { TARGETS } from '../../core/emit/targets';
 import { measureMockup, type Measures } from '../../core/mockup/bounds';
 import { findingList, type Finding } from '../../core/findings/finding';
 import { touches, type Box } from '../../core/mockup/box';
-import type { LayerKey } from '../../core/mockup/layer';
+import type { LayerId } from '../../core/mockup/layer';
 import type { Mockup } from '../../core/mockup/mockup';
 import type { Arrangement } from '../../core/page/node';
 import type { Decided, Decision, Decisions } from '../../core/sort/decision';
@@ -20,9 +22,9 @@ import { applyTagDelta, type TagDelta } from './tagDelta';
 
 /** The results of a conversion that the Sort step shows. */
 export interface SortResult {
-  readonly decisions: ReadonlyMap<LayerKey, Decision>;
+  readonly decisions: ReadonlyMap<LayerId, Decision>;
   /** The painted box of each layer, px of its screen. */
-  readonly boxes: ReadonlyMap<LayerKey, Box>;
+  readonly boxes: ReadonlyMap<LayerId, Box>;
   /** Findings of the decisions, known before the page is built. */
   readonly findings: readonly Finding[];
   /** The themes of the samples; null without samples. */
@@ -42,7 +44,7 @@ export interface SortResultDelta extends Pick<SortResult, 'findings' | 'themes'>
 /** A request for code. */
 export interface CodeQuery {
   /** The layer whose code is requested. */
-  readonly cursor: LayerKey | null;
+  readonly cursor: LayerId | null;
   /** The key of the shown screen. */
   readonly screen: string;
   /** Whether its page is requested. */
@@ -56,13 +58,13 @@ export interface CodeQuery {
 
 /** The code of a layer, and the page around it. */
 export interface ShownCode {
-  readonly code: LayerCode | null;
+  readonly code: Fragment | null;
   readonly page: ShownPage | null;
 }
 
 /** The same, with the page as a difference from the last message. */
 export interface ShownCodeDelta {
-  readonly code: LayerCode | null;
+  readonly code: Fragment | null;
   readonly page: PageDelta | null;
   /** False when more may follow: the requested areas are up to date, all others may not be. */
   readonly isWhole: boolean;
@@ -87,6 +89,9 @@ interface PendingRun extends TagInput {
 }
 
 type PageResult = Omit<ConvertedPages, 'findings'>;
+
+/** The target whose code the worksheet shows. */
+const TARGET = TARGETS.html;
 
 const NO_INPUT: TagInput = { tags: new Map(), arrangement: 'nested' };
 
@@ -124,10 +129,10 @@ const api = {
     const { mockup, measures, decisions } = currentDecisions().decided;
     const { findings, report } = findingList();
     reportMerges(mockup, measures, decisions, report);
-    reportSharedNames(decisions, report);
+    reportSharedNames(decisions, treeOf(mockup), report);
     const samples = findSamples({ mockup, decisions });
     const boxes = lastSentDecisions ? null : paintedBoxes(measures);
-    const changed = new Map<LayerKey, Decision>();
+    const changed = new Map<LayerId, Decision>();
     for (const [key, decision] of decisions)
       if (lastSentDecisions?.get(key) !== decision) changed.set(key, decision);
     lastSentDecisions = decisions;
@@ -140,7 +145,7 @@ const api = {
     const now = currentDecisions();
     const { decided } = now;
     const measured = decided.measures.get(screen);
-    const isSeen = (layer: LayerKey) => {
+    const isSeen = (layer: LayerId) => {
       const here = measured?.get(layer);
       const painted = here?.painted;
       return areas === null || (!!here && (!painted || areas.some((area) => touches(painted, area))));
@@ -150,7 +155,7 @@ const api = {
     const made = lastPages && isCurrent ? lastPages : currentPages(now, hasty);
     if (!hasty) lastPages = made;
     const page = isPaged ? pageDeltaOf(screen, isSeen, made) : null;
-    const code = cursor === null ? null : layerCode(made, cursor);
+    const code = cursor === null ? null : TARGET.fragment({ ...made, unit: 'px' }, cursor);
     return { code, page, isWhole: !hasty && page?.isWhole !== false };
   },
 };
@@ -167,7 +172,7 @@ function currentDecisions(): PendingRun {
 }
 
 function currentPages({ tags, arrangement, decided }: PendingRun, hasty: ViewportFirst | null): PageResult {
-  const options = { arrangement, target: 'html' } as const;
+  const options = { arrangement, target: TARGET.name } as const;
   const input = { assets: new Map(), tags, options, outliner: null, waiting: hasty?.waiting };
   const { decisions } = hasty ?? decided;
   return pagesFromDecisions({ ...decided, decisions }, input, () => {});
@@ -175,13 +180,13 @@ function currentPages({ tags, arrangement, decided }: PendingRun, hasty: Viewpor
 
 function pageDeltaOf(
   screen: string,
-  isSeen: (layer: LayerKey) => boolean,
+  isSeen: (layer: LayerId) => boolean,
   made: PageResult,
 ): PageDelta | null {
   const { address } = loadedNow();
   const page = made.pages.find((each) => each.screen === screen);
   if (!page) return null;
-  const screenOf = (key: LayerKey) =>
+  const screenOf = (key: LayerId) =>
     [...made.measures].find(([, measured]) => measured.has(key))?.[0] ?? screen;
   const pictures = made.plan.pictures.map((picture) => {
     const [first = ''] = picture.layers;
@@ -196,13 +201,13 @@ function pageDeltaOf(
   });
   const input = { ...made, pages: [page], fonts, plan: { ...made.plan, pictures }, unit: 'px' } as const;
   const canWait = ({ layer, isOpen }: PagePiece) => !isOpen && !isSeen(layer);
-  const { delta, sent: next } = pageDelta(lastSentPage, screen, pagePieces(page, input), canWait);
+  const { delta, sent: next } = pageDelta(lastSentPage, screen, TARGET.preview(page, input), canWait);
   lastSentPage = next;
   return delta;
 }
 
-function paintedBoxes(measures: ReadonlyMap<string, Measures>): ReadonlyMap<LayerKey, Box> {
-  const boxes = new Map<LayerKey, Box>();
+function paintedBoxes(measures: ReadonlyMap<string, Measures>): ReadonlyMap<LayerId, Box> {
+  const boxes = new Map<LayerId, Box>();
   for (const screen of measures.values()) {
     for (const [key, { painted }] of screen) if (painted) boxes.set(key, painted);
   }

@@ -1,4 +1,4 @@
-import type { PagePiece, PagePieces } from '../../core/emit/html/pagePieces';
+import type { PagePiece, PagePieces } from '../../core/emit/preview';
 import { pageDelta, applyPageDelta, type ShownPage, type SentPage } from './pageDelta';
 
 const SCREEN = '/harbour';

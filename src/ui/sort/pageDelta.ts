@@ -1,4 +1,4 @@
-import type { PagePiece, PagePieces, PiecePlace } from '../../core/emit/html/pagePieces';
+import type { PagePiece, PagePieces, PiecePlace } from '../../core/emit/preview';
 
 /** A page in printed pieces. */
 export interface ShownPage extends Omit<PagePieces, 'parts'> {

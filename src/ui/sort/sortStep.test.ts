@@ -13,7 +13,7 @@ import { createSortStore } from './store';
 function box(key: string, x = 0): ShapeLayer {
   const outline = { kind: 'rect', box: { x, y: 0, width: 10, height: 10 }, radii: NO_RADII } as const;
   return {
-    ...bareLayer(key, null),
+    ...bareLayer({ id: key, path: `/${key}` }, null),
     kind: 'shape',
     outline,
     fill: null,
@@ -26,7 +26,13 @@ function box(key: string, x = 0): ShapeLayer {
 }
 
 function group(key: string, ...layers: Layer[]): GroupLayer {
-  return { ...bareLayer(key, key), kind: 'group', isolated: false, instanceOf: null, layers };
+  return {
+    ...bareLayer({ id: key, path: `/${key}` }, key),
+    kind: 'group',
+    isolated: false,
+    instanceOf: null,
+    layers,
+  };
 }
 
 function mockupOf(...layers: Layer[]): Mockup {
@@ -36,7 +42,7 @@ function mockupOf(...layers: Layer[]): Mockup {
     format: 'svg',
     screens: [
       {
-        key: 's',
+        id: 's',
         name: 's',
         width: 100,
         height: 50,
@@ -62,7 +68,7 @@ function editOfC(role: string) {
 describe('rows', () => {
   it('follow the drawing order, with their levels', () => {
     expect(
-      visibleRows(mockup.screens[0]!, new Set()).map((row) => [row.layer.key, row.level, row.parent]),
+      visibleRows(mockup.screens[0]!, new Set()).map((row) => [row.layer.id, row.level, row.parent]),
     ).toEqual([
       ['a', 1, null],
       ['a1', 2, 'a'],
@@ -74,13 +80,13 @@ describe('rows', () => {
   });
 
   it('hide folded layers', () => {
-    expect(visibleRows(mockup.screens[0]!, new Set(['b'])).map((row) => row.layer.key)).toEqual([
+    expect(visibleRows(mockup.screens[0]!, new Set(['b'])).map((row) => row.layer.id)).toEqual([
       'a',
       'a1',
       'b',
       'c',
     ]);
-    expect(visibleRows(mockup.screens[0]!, new Set(['a'])).map((row) => row.layer.key)).toEqual(['a', 'c']);
+    expect(visibleRows(mockup.screens[0]!, new Set(['a'])).map((row) => row.layer.id)).toEqual(['a', 'c']);
   });
 
   it('open small mockups completely, and of large ones the first two levels', () => {
@@ -318,7 +324,7 @@ describe('the store', () => {
     store.getState().seek(1);
     expect(store.getState().cursor).toBe('b2');
     store.getState().showOnlyFound(true);
-    expect(store.getState().rows.map((row) => row.layer.key)).toEqual(['a', 'b', 'b2']);
+    expect(store.getState().rows.map((row) => row.layer.id)).toEqual(['a', 'b', 'b2']);
     store.getState().look('size:large');
     expect(store.getState().queryProblem).toMatch(/^"size" cannot be asked for/);
     store.getState().look('');

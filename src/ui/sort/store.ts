@@ -1,7 +1,7 @@
 import { createStore, type StoreApi } from 'zustand';
 import type { Finding } from '../../core/findings/finding';
 import type { Box } from '../../core/mockup/box';
-import type { Layer, LayerKey } from '../../core/mockup/layer';
+import type { Layer, LayerId } from '../../core/mockup/layer';
 import { walk } from '../../core/mockup/walk';
 import type { Mockup, Screen } from '../../core/mockup/mockup';
 import type { Arrangement } from '../../core/page/node';
@@ -50,25 +50,25 @@ export interface SortState {
   readonly screen: Screen;
   readonly tags: Tags;
   /** The findings of reading and of the decisions, by layer. */
-  readonly findings: ReadonlyMap<LayerKey, readonly Finding[]>;
+  readonly findings: ReadonlyMap<LayerId, readonly Finding[]>;
   readonly result: SortResult | null;
   /** The code of the layer under the cursor, and the page where it is shown. */
   readonly code: ShownCode;
   /** Gives the visible area of that page, px of the screen; null while it is not shown. */
   readonly visibleArea: (() => Box) | null;
   readonly arrangement: Arrangement;
-  readonly folded: ReadonlySet<LayerKey>;
+  readonly folded: ReadonlySet<LayerId>;
   readonly rows: readonly Row[];
-  readonly cursor: LayerKey | null;
+  readonly cursor: LayerId | null;
   readonly column: Column;
   /** The start of an extended selection. */
-  readonly anchor: LayerKey | null;
-  readonly selection: ReadonlySet<LayerKey>;
-  readonly hovered: LayerKey | null;
+  readonly anchor: LayerId | null;
+  readonly selection: ReadonlySet<LayerId>;
+  readonly hovered: LayerId | null;
   /** The query, and the layers found on the screen, in drawing order. */
   readonly query: string;
   readonly queryProblem: string | null;
-  readonly found: readonly LayerKey[];
+  readonly found: readonly LayerId[];
   /** Saved queries of this mockup. */
   readonly views: readonly string[];
   /** Whether the worksheet shows only the results. */
@@ -101,20 +101,20 @@ export interface SortState {
   /** Sets the function that gives the visible area of the live page. */
   readonly setVisibleArea: (visibleArea: SortState['visibleArea']) => void;
   readonly arrangeBy: (arrangement: Arrangement) => void;
-  readonly moveTo: (key: LayerKey, column: Column, extend: boolean) => void;
+  readonly moveTo: (key: LayerId, column: Column, extend: boolean) => void;
   /** Moves to the next or previous sibling. */
   readonly moveBeside: (by: 1 | -1) => void;
-  readonly toggleSelected: (key: LayerKey) => void;
+  readonly toggleSelected: (key: LayerId) => void;
   readonly selectAll: () => void;
-  readonly reveal: (key: LayerKey) => void;
+  readonly reveal: (key: LayerId) => void;
   readonly showScreen: (key: string) => void;
-  readonly toggleFold: (key: LayerKey) => void;
-  readonly hover: (key: LayerKey | null) => void;
+  readonly toggleFold: (key: LayerId) => void;
+  readonly hover: (key: LayerId | null) => void;
   readonly setFacet: (facet: Facet, value: FacetValue | null) => void;
   /** Sets a facet of several layers as one edit, each to its own value. */
-  readonly setEach: (facet: Facet, values: ReadonlyMap<LayerKey, FacetValue>) => void;
+  readonly setEach: (facet: Facet, values: ReadonlyMap<LayerId, FacetValue>) => void;
   /** Selects these layers, or adds them to the selection. */
-  readonly choose: (keys: readonly LayerKey[], more: boolean) => void;
+  readonly choose: (keys: readonly LayerId[], more: boolean) => void;
   readonly show: (shown: Shown) => void;
   readonly setAppearance: (appearance: Appearance) => void;
   /** Steps through the looks: as drawn, the samples, the themes. */
@@ -153,12 +153,12 @@ type PendingChange = Pick<Change, 'layer' | 'facet' | 'after'>;
 
 /** The state of the Sort step for one mockup. Edits show at once and are saved one after the other. */
 export function createSortStore(opened: OpenedMockup): SortStore {
-  const tags = new Map<LayerKey, Tag>(Object.entries(opened.tags));
+  const tags = new Map<LayerId, Tag>(Object.entries(opened.tags));
   const mockup = applyStructuralTags(opened.mockup, tags);
   const folded = foldedAtFirst(mockup);
   const screen = screenOf(mockup, '');
   const rows = visibleRows(screen, folded);
-  const first = rows[0]?.layer.key ?? null;
+  const first = rows[0]?.layer.id ?? null;
   let saving: Promise<void> = Promise.resolve();
 
   return createStore<SortState>((set, get) => {
@@ -169,7 +169,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
         if (next === state.tags) return {};
         if (structureKey(next) === structureKey(state.tags)) return { tags: next };
         const arranged = applyStructuralTags(opened.mockup, next);
-        const shown = screenOf(arranged, state.cursor ?? state.screen.key);
+        const shown = screenOf(arranged, state.cursor ?? state.screen.id);
         return { tags: next, mockup: arranged, screen: shown, rows: rowsOf({ ...state, screen: shown }) };
       });
     /** The changes of each unconfirmed edit, and the number of edits sent. */
@@ -274,16 +274,16 @@ export function createSortStore(opened: OpenedMockup): SortStore {
           set({ cursor: key, column, anchor: key, selection: new Set([key]) });
           return;
         }
-        const keys = shown.map((row) => row.layer.key);
+        const keys = shown.map((row) => row.layer.id);
         const [from, to] = [keys.indexOf(anchor), keys.indexOf(key)].sort((one, other) => one - other);
         set({ cursor: key, column, selection: new Set(keys.slice(from, (to ?? 0) + 1)) });
       },
       moveBeside(by) {
         const { rows: shown, cursor, column } = get();
-        const at = shown.findIndex((row) => row.layer.key === cursor);
+        const at = shown.findIndex((row) => row.layer.id === cursor);
         const siblings = shown.filter((row) => row.parent === shown[at]?.parent);
-        const next = siblings[siblings.findIndex((row) => row.layer.key === cursor) + by];
-        if (next) get().moveTo(next.layer.key, column, false);
+        const next = siblings[siblings.findIndex((row) => row.layer.id === cursor) + by];
+        if (next) get().moveTo(next.layer.id, column, false);
       },
       toggleSelected: (key) =>
         set(({ selection }) => {
@@ -291,7 +291,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
           if (!next.delete(key)) next.add(key);
           return { selection: next, cursor: key, anchor: key };
         }),
-      selectAll: () => set((state) => ({ selection: new Set(state.rows.map((row) => row.layer.key)) })),
+      selectAll: () => set((state) => ({ selection: new Set(state.rows.map((row) => row.layer.id)) })),
       reveal(key) {
         const open = new Set(get().folded);
         const shown = screenOf(get().mockup, key);
@@ -308,7 +308,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       showScreen(key) {
         const shown = screenOf(get().mockup, key);
         refind({ screen: shown });
-        const at = get().rows[0]?.layer.key ?? null;
+        const at = get().rows[0]?.layer.id ?? null;
         set({
           cursor: at,
           anchor: at,
@@ -403,7 +403,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       },
       seekUndecided() {
         const { screen: shown, cursor, result } = get();
-        const all = walk(shown.root).map(({ key }) => key);
+        const all = walk(shown.root).map(({ id }) => id);
         const at = all.indexOf(cursor ?? '') + 1;
         const next = [...all.slice(at), ...all.slice(0, at)].find(
           (key) => result?.decisions.get(key)?.origin === 'default',
@@ -412,12 +412,12 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       },
       foldLevel: (by) =>
         set((state) => {
-          const open = state.rows.filter((row) => row.hasChildren && !state.folded.has(row.layer.key));
+          const open = state.rows.filter((row) => row.hasChildren && !state.folded.has(row.layer.id));
           const deepest = Math.max(0, ...open.map(({ level }) => level));
           const next = new Set(state.folded);
           for (const { layer, level, hasChildren } of state.rows) {
-            if (by < 0 && hasChildren && level === deepest) next.add(layer.key);
-            else if (by > 0) next.delete(layer.key);
+            if (by < 0 && hasChildren && level === deepest) next.add(layer.id);
+            else if (by > 0) next.delete(layer.id);
           }
           return { folded: next, rows: rowsOf({ ...state, folded: next }) };
         }),
@@ -450,10 +450,10 @@ export function appearanceChoices(themes: readonly string[] | null): readonly Ap
 }
 
 /** The selected layers inside no other selected one, in drawing order. */
-function outermost(screen: Screen, selection: ReadonlySet<LayerKey>): readonly LayerKey[] {
-  const keys: LayerKey[] = [];
+function outermost(screen: Screen, selection: ReadonlySet<LayerId>): readonly LayerId[] {
+  const keys: LayerId[] = [];
   const visit = (layer: Layer) => {
-    if (selection.has(layer.key)) keys.push(layer.key);
+    if (selection.has(layer.id)) keys.push(layer.id);
     else if (layer.kind === 'group') layer.layers.forEach(visit);
   };
   screen.root.layers.forEach(visit);
@@ -516,8 +516,8 @@ function rowsOf({ screen, folded, query, found, onlyFound }: Listed): readonly R
   return visibleRows(screen, folded, onlyFound && query.trim() !== '' ? found : null);
 }
 
-function findingsByLayer(all: readonly Finding[]): ReadonlyMap<LayerKey, readonly Finding[]> {
-  const findings = new Map<LayerKey, Finding[]>();
+function findingsByLayer(all: readonly Finding[]): ReadonlyMap<LayerId, readonly Finding[]> {
+  const findings = new Map<LayerId, Finding[]>();
   for (const finding of all) {
     if (finding.layer === null) continue;
     const known = findings.get(finding.layer);
@@ -528,7 +528,7 @@ function findingsByLayer(all: readonly Finding[]): ReadonlyMap<LayerKey, readonl
 }
 
 /** A constant, so that nothing re-renders for it. */
-const NOTHING: readonly LayerKey[] = [];
+const NOTHING: readonly LayerId[] = [];
 
 function findIn({ query, screen, result, tags, findings }: SortState) {
   if (query.trim() === '' || !result) return { found: NOTHING, problem: null };

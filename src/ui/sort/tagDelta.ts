@@ -1,9 +1,9 @@
 import { changedKeys } from '../../core/mockup/changedKeys';
-import type { LayerKey } from '../../core/mockup/layer';
+import type { LayerId } from '../../core/mockup/layer';
 import type { Tag, Tags } from '../../core/sort/tag';
 
 /** The changed tags, null for removed ones: copying thousands between threads takes longer than an edit. */
-export type TagDelta = ReadonlyMap<LayerKey, Tag | null>;
+export type TagDelta = ReadonlyMap<LayerId, Tag | null>;
 
 export function tagDelta(before: Tags, now: Tags): TagDelta {
   return new Map(changedKeys(before, now).map((key) => [key, now.get(key) ?? null]));

@@ -26,7 +26,7 @@ const NO_TAGS: Tags = new Map();
 
 /** The parts of the state that a conversion depends on. */
 function conversionInputs({ mockup, tags, arrangement, cursor, shown, screen }: SortState) {
-  return { mockup, tags, arrangement, cursor, screen: screen.key, isPaged: shown === 'page' };
+  return { mockup, tags, arrangement, cursor, screen: screen.id, isPaged: shown === 'page' };
 }
 
 /** The visible areas of the screen: the page in view, and the layer whose code is shown. */

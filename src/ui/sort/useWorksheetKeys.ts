@@ -37,24 +37,24 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
   const undo = useSort((state) => state.undo);
   const redo = useSort((state) => state.redo);
 
-  const at = rows.findIndex((row) => row.layer.key === cursor);
+  const at = rows.findIndex((row) => row.layer.id === cursor);
   const row = rows[at];
 
   const go = (to: number, extend: boolean) => {
     const target = rows[Math.min(rows.length - 1, Math.max(0, to))];
-    if (target) moveTo(target.layer.key, column, extend);
+    if (target) moveTo(target.layer.id, column, extend);
   };
   const side = (by: number) => {
     const next = COLUMNS[COLUMNS.indexOf(column) + by];
-    if (next && row) moveTo(row.layer.key, next, false);
+    if (next && row) moveTo(row.layer.id, next, false);
   };
   const left = () => {
     if (column !== 'layer' || !row) side(-1);
-    else if (row.hasChildren && !folded.has(row.layer.key)) toggleFold(row.layer.key);
+    else if (row.hasChildren && !folded.has(row.layer.id)) toggleFold(row.layer.id);
     else if (row.parent !== null) moveTo(row.parent, column, false);
   };
   const rightward = () => {
-    if (column === 'layer' && row?.hasChildren && folded.has(row.layer.key)) toggleFold(row.layer.key);
+    if (column === 'layer' && row?.hasChildren && folded.has(row.layer.id)) toggleFold(row.layer.id);
     else side(1);
   };
 
@@ -69,7 +69,7 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
     ArrowRight: rightward,
     Enter: edit,
     F2: edit,
-    Escape: () => row && moveTo(row.layer.key, column, false),
+    Escape: () => row && moveTo(row.layer.id, column, false),
     '.': () => open('actions'),
     N: () => seek(-1),
     ...Object.fromEntries(LETTERS.map(({ keys, run }) => [keys.toLowerCase(), () => run(store.getState())])),
@@ -82,7 +82,7 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
     a: selectAll,
     z: (shift) => (shift ? redo() : undo()),
     y: redo,
-    ' ': () => row && toggleSelected(row.layer.key),
+    ' ': () => row && toggleSelected(row.layer.id),
   };
 
   return (event) => {

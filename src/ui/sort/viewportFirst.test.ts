@@ -1,9 +1,10 @@
+import { idEnding } from '../../../tests/support/ids';
 import { readText } from '../../../tests/support/mockups';
 import { pagesFromDecisions } from '../../core/convert';
-import { layerCode } from '../../core/emit/html/layerCode';
-import { pagePieces } from '../../core/emit/html/pagePieces';
+import { TARGETS } from '../../core/emit/targets';
+import { treeOf } from '../../core/mockup/tree';
 import { measureMockup } from '../../core/mockup/bounds';
-import type { LayerKey } from '../../core/mockup/layer';
+import type { LayerId } from '../../core/mockup/layer';
 import { ARRANGEMENTS, type Arrangement } from '../../core/page/node';
 import { decide } from '../../core/sort/decide';
 import { applyStructuralTags } from '../../core/sort/structuralTags';
@@ -27,10 +28,11 @@ const mockup = applyStructuralTags(read, new Map());
 const measures = measureMockup(mockup);
 const before = decide(mockup, measures, new Map());
 /** Behind the words of the first berth. */
-const plate = [...before.keys()].find((key) => key.endsWith('/berth-0/rect'))!;
+const plate = idEnding(mockup, '/berth-0/rect');
+const pathOf = (id: LayerId) => treeOf(mockup).layer(id)!.path;
 const [screen] = mockup.screens;
-const topOf = (key: LayerKey) => measures.get(screen!.key)!.get(key)?.painted?.y ?? 0;
-const isSeen = (key: LayerKey) => topOf(key) < SEEN;
+const topOf = (key: LayerId) => measures.get(screen!.id)!.get(key)?.painted?.y ?? 0;
+const isSeen = (key: LayerId) => topOf(key) < SEEN;
 
 function shape(
   { decisions, waiting }: Pick<ViewportFirst, 'decisions'> & Partial<ViewportFirst>,
@@ -49,12 +51,12 @@ const TAG = /<\w+[^>]* data-layer="([^"]+)"[^>]*>/g;
 
 /** The code of the edited layer, and the start tag of every layer that is completely visible. */
 function shown(made: ReturnType<typeof shape>) {
-  const { parts } = pagePieces(made.pages[0]!, { ...made, unit: 'px' });
+  const { parts } = TARGETS.html.preview(made.pages[0]!, { ...made, unit: 'px' });
   const tags = parts.flatMap(({ html }) => [...html().matchAll(TAG)]);
   const seen = tags
     .map(([tag, key = '']) => [key, tag] as const)
-    .filter(([key]) => key.includes('/berth-') && isSeen(key));
-  return { code: layerCode(made, plate), seen: new Map(seen) };
+    .filter(([key]) => pathOf(key).includes('/berth-') && isSeen(key));
+  return { code: TARGETS.html.fragment({ ...made, unit: 'px' }, plate), seen: new Map(seen) };
 }
 
 const afterEdit = (tag: Tag) => decide(mockup, measures, new Map([[plate, tag]]));
@@ -79,13 +81,13 @@ it('layers out of view keep their state', () => {
   const after = afterEdit({ outcome: 'aside' });
   const { decisions: mixed, waiting } = viewportFirst({ mockup, decisions: after }, before, isSeen)!;
   expect([...mixed.keys()]).toEqual([...after.keys()]);
-  const plates = [...mixed].filter(([key]) => /berth-\d+\/rect$/.test(key));
+  const plates = [...mixed].filter(([key]) => /berth-\d+\/rect$/.test(pathOf(key)));
   expect(plates).toHaveLength(BERTHS);
   for (const [key, { outcome }] of plates) expect(outcome).toBe(isSeen(key) ? 'aside' : 'element');
   const late = plates.map(([key]) => key).filter((key) => !isSeen(key));
-  expect([...waiting].filter((key) => key.endsWith('/rect'))).toEqual(late);
-  expect([...waiting].filter((key) => !key.endsWith('/rect'))).toEqual(
-    late.map((key) => key.replace(/\/rect$/, '')),
+  expect([...waiting].filter((key) => pathOf(key).endsWith('/rect'))).toEqual(late);
+  expect([...waiting].filter((key) => !pathOf(key).endsWith('/rect'))).toEqual(
+    late.map((key) => treeOf(mockup).parent(key)),
   );
 });
 
@@ -99,7 +101,7 @@ it('the page is built once when little could wait, or a layer is new', () => {
 });
 
 it('a layer that absorbs others does not wait', () => {
-  const berths = plate.slice(0, plate.indexOf('/berth-'));
+  const berths = idEnding(mockup, '/berths');
   const after = decide(mockup, measures, new Map([[berths, { outcome: 'picture' }]]));
   expect(after.get(plate)?.within).toBe(berths);
   expect(viewportFirst({ mockup, decisions: after }, before, isSeen)).toBeNull();

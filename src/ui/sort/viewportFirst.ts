@@ -1,6 +1,6 @@
 import equal from 'fast-deep-equal';
 import { withEntries, changedKeys, withAncestors } from '../../core/mockup/changedKeys';
-import type { LayerKey } from '../../core/mockup/layer';
+import type { LayerId } from '../../core/mockup/layer';
 import type { Decided, Decision, Decisions } from '../../core/sort/decision';
 
 /** The fewest deferred decisions that make a second build of the page worth it. */
@@ -10,7 +10,7 @@ const FEWEST_DEFERRED = 50;
 export interface ViewportFirst {
   readonly decisions: Decisions;
   /** The deferred layers, and the groups around them that are out of view too. */
-  readonly waiting: ReadonlySet<LayerKey>;
+  readonly waiting: ReadonlySet<LayerId>;
 }
 
 /**
@@ -21,10 +21,10 @@ export interface ViewportFirst {
 export function viewportFirst(
   { mockup, decisions: next }: Pick<Decided, 'mockup' | 'decisions'>,
   last: Decisions,
-  isSeen: (key: LayerKey) => boolean,
+  isSeen: (key: LayerId) => boolean,
 ): ViewportFirst | null {
-  const waiting = new Set<LayerKey>();
-  const seen = new Map<LayerKey, Decision>();
+  const waiting = new Set<LayerId>();
+  const seen = new Map<LayerId, Decision>();
   for (const key of changedKeys(last, next)) {
     const [before, decision] = [last.get(key), next.get(key)];
     if (!before || !decision) return null;

@@ -1,7 +1,9 @@
+import { idAt, idEnding } from '../../../../tests/support/ids';
 import { convertReading, emitted, readCase, readDemo, readInside } from '../../../../tests/support/mockups';
 import { cssMistakes, htmlMistakes } from '../../../../tests/support/valid';
+import type { LayerId } from '../../mockup/layer';
 import type { Tag } from '../../sort/tag';
-import { layerCode } from './layerCode';
+import { layerFragment } from './layerFragment';
 
 const MOCKUPS = [
   ['the demo', readDemo],
@@ -162,7 +164,7 @@ describe('the code', () => {
 
   it("puts a person's classes before its own", () => {
     const { body } = code('<rect id="a" width="9" height="9"/>', {
-      '/test/a': { classes: ['ticket', 'wide'], role: 'section', outputName: 'Pass', hidden: true },
+      [idAt('/a')]: { classes: ['ticket', 'wide'], role: 'section', outputName: 'Pass', hidden: true },
     });
     expect(body).toBe(
       '<section class="ticket wide pass" hidden style="left: 0; top: 0; width: 9px; height: 9px"></section>',
@@ -194,20 +196,20 @@ describe('the code', () => {
 
 describe('the code of one layer', () => {
   const conversion = convertReading(readDemo());
+  const fragment = (layer: LayerId) => layerFragment({ ...conversion, unit: 'px' }, layer);
 
   it('is its element and the classes that it uses', () => {
-    const key = [...conversion.decisions.keys()].find((candidate) => candidate.endsWith('/book-button'))!;
-    const { shown, markup, css } = layerCode(conversion, key);
-    expect(shown).toBe(key);
-    expect(markup).toMatch(/^<button class="book-button" type="button"/);
-    expect(css).toMatch(/^\.book-button {\n {2}background: linear-gradient/);
+    const id = idEnding(conversion.mockup, '/book-button');
+    const { shown, parts } = fragment(id);
+    expect(shown).toBe(id);
+    expect(parts[0]!.code).toMatch(/^<button class="book-button" type="button"/);
+    expect(parts[1]!.code).toMatch(/^\.book-button {\n {2}background: linear-gradient/);
   });
 
   it('is that of the group for a backdrop, and of the picture for its parts', () => {
-    const find = (ending: string) =>
-      [...conversion.decisions.keys()].find((candidate) => candidate.endsWith(ending))!;
-    expect(layerCode(conversion, find('/footer/rect')).shown).toBe(find('/footer'));
-    expect(layerCode(conversion, find('/ferry-mark/path')).shown).toBe(find('/ferry-mark'));
-    expect(layerCode(conversion, find('/fog-notice')).shown).toBeNull();
+    const find = (ending: string) => idEnding(conversion.mockup, ending);
+    expect(fragment(find('/footer/rect')).shown).toBe(find('/footer'));
+    expect(fragment(find('/ferry-mark/path')).shown).toBe(find('/ferry-mark'));
+    expect(fragment(find('/fog-notice')).shown).toBeNull();
   });
 });

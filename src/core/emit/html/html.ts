@@ -1,26 +1,50 @@
 import { element } from '../../markup/element';
 import { printCss, type CssRule } from '../../markup/printCss';
-import { inRem } from '../../markup/units';
-import { printHtml } from '../../markup/printHtml';
-import type { Page, Unit } from '../../page/node';
+import { printHtmlWithSpans, type PrintedSpan } from '../../markup/printHtml';
+import type { SourceSpan } from '../sourceMap';
+import type { Page } from '../../page/node';
 import { safeName } from '../../sort/outputNames';
 import { quoteFamily } from '../../markup/families';
-import type { EmitInput, FontFile, Target } from '../target';
+import type { EmitInput, FontFile, Target, TargetOutput } from '../target';
 import { baseRules } from './base';
 import { classDeclarations } from './declarations';
+import { layerFragment } from './layerFragment';
 import { pageMarkup } from './pageMarkup';
+import { pagePieces } from './pagePieces';
+import { rulesInUnit } from './units';
 import { stateRules } from './stateRules';
 import { widthRules } from './widthRules';
 
 /** HTML and CSS: a file a screen, one style sheet for all. */
-export const html: Target = {
+export const html = {
   name: 'html',
-  emit: (input) => [
-    ...input.pages.map((page, at) => ({ path: pageFile(input.pages, at), text: printPage(page, input) })),
-    { path: 'styles.css', text: printSheet(input) },
-  ],
+  emit(input: EmitInput): TargetOutput {
+    const pages = input.pages.map((page, at) => ({
+      path: pageFile(input.pages, at),
+      screen: page.screen,
+      ...printPage(page, input),
+    }));
+    return {
+      files: [
+        ...pages.map(({ path, text }) => ({ path, text })),
+        { path: 'styles.css', text: printSheet(input) },
+      ],
+      sourceMap: Object.fromEntries(
+        pages.map(({ path, screen, spans }) => [path, insideScreen(spans, screen)]),
+      ),
+    };
+  },
   pageFile,
-};
+  fragment: layerFragment,
+  preview: pagePieces,
+} as const satisfies Target;
+
+/** The spans inside the screen's own element, their elements counted from there. */
+function insideScreen(spans: readonly PrintedSpan[], screen: string): readonly SourceSpan[] {
+  const [own, ...others] = spans;
+  if (own?.layer !== screen) throw new Error('The page does not begin with its screen.');
+  return others.map((span) => ({ ...span, element: span.element - own.element - 1 }));
+}
 
 /** The style sheet that all pages share. */
 function printSheet(input: EmitInput): string {
@@ -29,12 +53,7 @@ function printSheet(input: EmitInput): string {
 
 /** Its rules, lengths in the page's unit. */
 export function sheetOf(input: EmitInput): readonly CssRule[] {
-  return inUnit(sheetRules(input), input.unit);
-}
-
-function inUnit(rules: readonly CssRule[], unit: Unit): readonly CssRule[] {
-  if (unit === 'px') return rules;
-  return rules.map((rule) => ({ ...rule, declarations: rule.declarations.map(inRem) }));
+  return rulesInUnit(sheetRules(input), input.unit);
 }
 
 /** The first screen is the index; the others have their own names. */
@@ -46,7 +65,7 @@ function pageFile(pages: readonly Page[], at: number): string {
   return `${name === 'index' ? 'index-screen' : name}${earlier > 0 ? `-${earlier + 1}` : ''}.html`;
 }
 
-function printPage(page: Page, input: EmitInput): string {
+function printPage(page: Page, input: EmitInput) {
   const head = element('head', {}, [
     element('meta', { charset: 'utf-8' }),
     element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
@@ -54,7 +73,12 @@ function printPage(page: Page, input: EmitInput): string {
     element('link', { rel: 'stylesheet', href: 'styles.css' }),
   ]);
   const body = element('body', {}, [pageMarkup(page, input)]);
-  return `<!doctype html>\n${printHtml([element('html', { lang: 'en' }, [head, body])])}`;
+  const doctype = '<!doctype html>\n';
+  const { text, spans } = printHtmlWithSpans([element('html', { lang: 'en' }, [head, body])]);
+  return {
+    text: doctype + text,
+    spans: spans.map((span) => ({ ...span, line: span.line + 1, lastLine: span.lastLine + 1 })),
+  };
 }
 
 function sheetRules(input: EmitInput): CssRule[] {

@@ -64,11 +64,8 @@ export function pageMarkup(page: Page, input: MarkupContext): MarkupElement {
       ? null
       : inline(frameDeclarations(page, input.pages ? commonGround(input.pages) : page.ground), context),
   };
-  return element(
-    'div',
-    attributes,
-    page.children.map((node) => nodeMarkup(node, context, FLOW)),
-  );
+  const children = page.children.map((node) => nodeMarkup(node, context, FLOW));
+  return { ...element('div', attributes, children), origin: { layer: page.screen, merged: [] } };
 }
 
 /** The content model of the surrounding elements (HTML, §3.2.5.2). */
@@ -96,6 +93,12 @@ function withNote({ note }: PageNode, markup: MarkupElement): MarkupElement {
   return note === undefined ? markup : { ...markup, note };
 }
 
+/** The element of a node, with its layers as origin. */
+function ofNode(node: PageNode, markup: MarkupElement): MarkupElement {
+  if (node.kind === 'box' && node.anonymous) return markup;
+  return { ...markup, origin: { layer: node.layer, merged: node.merged ?? [] } };
+}
+
 function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
   const around = emptyBoxMarkup(node, context, inside);
   const within = insideOf(node, inside);
@@ -111,10 +114,8 @@ function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): Marku
 export function emptyBoxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
   const name = elementName(node.role, inside);
   const style = placeStyle(node, context, node.children.length === 0 ? [] : scrollDeclarations(node.scroll));
-  return withNote(
-    node,
-    element(name, { ...sharedAttributes(node, context), ...nameAttributes(node, name), style }),
-  );
+  const attributes = { ...sharedAttributes(node, context), ...nameAttributes(node, name), style };
+  return withNote(node, ofNode(node, element(name, attributes)));
 }
 
 /** The content model inside a box. */
@@ -155,12 +156,13 @@ function inputMarkup(node: TextNode, context: MarkupContext, field: Place): Mark
     node.place.kind === 'flow'
       ? ({ ...node.place, widthMode: 'full', heightMode: 'drawn' } as const)
       : { ...node.place, width, fitsContent: false };
-  return element('input', {
+  const attributes = {
     ...sharedAttributes(node, context),
     placeholder: words,
     'aria-label': node.label ?? words,
     style: placeStyle({ ...node, place }, context),
-  });
+  };
+  return ofNode(node, element('input', attributes));
 }
 
 const NEVER: readonly Declaration[] = [['white-space', 'nowrap']];
@@ -173,11 +175,8 @@ function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): Mar
   ]);
   const never = node.wraps === 'never' ? NEVER : [];
   const style = placeStyle(node, context, never);
-  return inlineElement(
-    name,
-    { ...sharedAttributes(node, context), ...nameAttributes(node, name), style },
-    children,
-  );
+  const attributes = { ...sharedAttributes(node, context), ...nameAttributes(node, name), style };
+  return ofNode(node, inlineElement(name, attributes, children));
 }
 
 /** The separator between a line and the one before: a space where the browser breaks lines. */
@@ -271,11 +270,8 @@ function pictureMarkup(node: PictureNode, context: MarkupContext): MarkupElement
     style: around ? null : placeStyle(node, context, [], true),
   });
   if (!around) return image;
-  return element(
-    node.href === undefined ? 'button' : 'a',
-    { ...sharedAttributes(node, context), style: placeStyle(node, context) },
-    [image],
-  );
+  const attributes = { ...sharedAttributes(node, context), style: placeStyle(node, context) };
+  return ofNode(node, element(node.href === undefined ? 'button' : 'a', attributes, [image]));
 }
 
 function filesOf(picture: string, { plan }: MarkupContext) {
@@ -290,7 +286,7 @@ function sourceSet(picture: string, context: MarkupContext, least: number): stri
 
 /** An image, in a `picture` where the narrow screen shows another picture or size (HTML, §4.8.1). */
 function withNarrow(node: PictureNode, context: MarkupContext, attributes: Attributes): MarkupElement {
-  const image = element('img', attributes);
+  const image = isWrapped(node) ? element('img', attributes) : ofNode(node, element('img', attributes));
   const narrow = onNarrow(node);
   if (narrow?.kind !== 'picture' || context.below === undefined) return image;
   const { picture, place } = narrow;

@@ -1,10 +1,10 @@
 import { printCss } from '../../markup/printCss';
 import { printAround, printHtml } from '../../markup/printHtml';
-import type { LayerKey } from '../../mockup/layer';
 import { memoizeLast, memoizeByObject } from '../../mockup/memoize';
 import { type BoxNode, type Page, type PageNode } from '../../page/node';
 import { pictureNamed } from '../../pictures/picture';
 import type { StyleClass } from '../../style/styleSheet';
+import type { PagePiece, PagePieces } from '../preview';
 import type { EmitInput } from '../target';
 import { commonPlacement } from './sharedPlacement';
 import { sheetOf } from './html';
@@ -17,33 +17,6 @@ import {
   type Inside,
   type MarkupContext,
 } from './pageMarkup';
-
-/** A page in pieces, so that an edit prints only some of them. */
-export interface PagePieces {
-  /** The style sheet, rule by rule. */
-  readonly rules: readonly string[];
-  /** The element around all pieces, empty. */
-  readonly screen: string;
-  /** The pieces in the order of the code. */
-  readonly parts: readonly PagePiece[];
-}
-
-/** The place of a piece on the page. */
-export interface PiecePlace {
-  /** Unique on the page. */
-  readonly id: string;
-  /** The parent piece; null for the screen. */
-  readonly within: string | null;
-  /** True for an empty element that holds other pieces. */
-  readonly isOpen: boolean;
-}
-
-export interface PagePiece extends PiecePlace {
-  /** The layer that it comes from. */
-  readonly layer: LayerKey;
-  /** Its code, printed on request; an unchanged piece returns the same string. */
-  readonly html: () => string;
-}
 
 /** A box with more elements is a piece around others. */
 const LARGE = 60;

@@ -1,4 +1,4 @@
-import type { LayerKey } from '../../mockup/layer';
+import type { LayerId } from '../../mockup/layer';
 import type { Arrangement, Page } from '../node';
 import type { StateNode } from '../states';
 import { fixed } from './fixed';
@@ -10,7 +10,7 @@ import { toLocalCoordinates } from './toLocalCoordinates';
 
 /** The function for each arrangement. Adding one is a file and a line here. */
 const ARRANGE: Readonly<
-  Record<Arrangement, (page: Page, versions: readonly StateNode[], waiting: ReadonlySet<LayerKey>) => Page>
+  Record<Arrangement, (page: Page, versions: readonly StateNode[], waiting: ReadonlySet<LayerId>) => Page>
 > = {
   fixed,
   nested,
@@ -22,7 +22,7 @@ export function arrange(
   page: Page,
   arrangement: Arrangement,
   versions: readonly StateNode[] = [],
-  waiting: ReadonlySet<LayerKey> = new Set(),
+  waiting: ReadonlySet<LayerId> = new Set(),
 ): Page {
   return toLocalCoordinates(
     inlineTextIntoBoxes(wrapListItems(ARRANGE[arrangement](page, versions, waiting))),

@@ -1,5 +1,5 @@
+import { namesInPath } from '../../mockup/identity';
 import { diffArrays } from 'diff';
-import type { LayerKey } from '../../mockup/layer';
 import { isHeading, type Role } from '../../sort/vocabulary';
 import { isAnonymous } from '../anonymousBox';
 import {
@@ -104,11 +104,9 @@ function inOrder(wide: readonly PageNode[], narrow: readonly PageNode[], pairs: 
 
 /** The text by which two nodes are the same: their kind with their words, or with the name of their layer. */
 function identityText(node: PageNode): string {
-  return node.kind === 'text' ? `text ${wordsOf(node)}` : `${node.kind} ${ownName(node.layer)}`;
-}
-
-function ownName(layer: LayerKey): string {
-  return layer.slice(layer.lastIndexOf('/') + 1);
+  return node.kind === 'text'
+    ? `text ${wordsOf(node)}`
+    : `${node.kind} ${namesInPath(node.path).at(-1) ?? ''}`;
 }
 
 function wordsOf({ lines }: TextNode): string {

@@ -12,8 +12,8 @@ export function joinPages(pages: readonly Page[], screens: readonly Screen[]): r
   const below = widthBetween(pairs);
   const of = (key: string) => pages.find((page) => page.screen === key && page.layout);
   return pages.flatMap((page): readonly Page[] => {
-    const pair = pairs.find(({ wide, narrow }) => [wide.key, narrow.key].includes(page.screen));
-    const [wide, narrow] = pair ? [of(pair.wide.key), of(pair.narrow.key)] : [];
+    const pair = pairs.find(({ wide, narrow }) => [wide.id, narrow.id].includes(page.screen));
+    const [wide, narrow] = pair ? [of(pair.wide.id), of(pair.narrow.id)] : [];
     if (!wide || !narrow) return [page];
     if (page === narrow) return [];
     const { children, ...others } = narrow;

@@ -1,6 +1,7 @@
+import { SHEET } from '../../mockup/identity';
 import { bareLayer, type BitmapLayer, type GroupLayer } from '../../mockup/layer';
 import type { FontBook } from '../../type/fontBook';
-import { keyMaker } from '../keys';
+import { createLayerIds } from '../layerIds';
 import { LIMITS } from '../limits';
 import { ReadError } from '../readError';
 import type { Reading } from '../reading';
@@ -15,19 +16,18 @@ export function readFlat(bytes: Uint8Array, name: string, book: FontBook): Readi
   if (Math.max(width, height) > LIMITS.screen) {
     throw new ReadError('no-size', { what: `${width}×${height} px`, limit: LIMITS.screen });
   }
-  const newKey = keyMaker();
-  const key = newKey('', name, 'screen');
+  const ids = createLayerIds();
   const box = { x: 0, y: 0, width, height };
   const layer: BitmapLayer = {
     kind: 'bitmap',
-    ...bareLayer(newKey(key, name, 'bitmap'), name),
+    ...bareLayer(ids.identityOf(ids.next(SHEET.id, 'picture', 'bitmap')), name),
     box,
     frame: box,
     bitmap: bitmap.id,
   };
   const root: GroupLayer = {
     kind: 'group',
-    ...bareLayer(key, name),
+    ...bareLayer(SHEET, name),
     isolated: true,
     instanceOf: null,
     layers: [layer],
@@ -36,7 +36,9 @@ export function readFlat(bytes: Uint8Array, name: string, book: FontBook): Readi
     mockup: {
       name,
       format: 'flat',
-      screens: [{ key, name, width, height, origin: { x: 0, y: 0 }, found: 'whole', ground: null, root }],
+      screens: [
+        { id: SHEET.id, name, width, height, origin: { x: 0, y: 0 }, found: 'whole', ground: null, root },
+      ],
       bitmaps: { [bitmap.id]: bitmap },
       faces: {},
       definitions: {},

@@ -1,10 +1,11 @@
+import { SHEET } from '../../mockup/identity';
 import { findingList, type Report } from '../../findings/finding';
 import { IDENTITY, translation } from '../../mockup/matrix';
-import { bareLayer, type BitmapLayer, type GroupLayer, type Layer, type LayerKey } from '../../mockup/layer';
+import { bareLayer, type BitmapLayer, type GroupLayer, type Layer, type LayerId } from '../../mockup/layer';
 import type { Bitmap } from '../../mockup/mockup';
 import type { FontBook } from '../../type/fontBook';
 import { decodeText } from '../decodeText';
-import { keyMaker } from '../keys';
+import { createLayerIds, type LayerIds } from '../layerIds';
 import { LIMITS } from '../limits';
 import { ReadError } from '../readError';
 import type { Bake, Reading } from '../reading';
@@ -19,7 +20,7 @@ interface Context {
   /** The bitmaps of the entries already taken, by entry; null for entries that are no bitmap. */
   readonly taken: Map<string, Bitmap | null>;
   readonly shelf: BitmapShelf;
-  readonly newKey: ReturnType<typeof keyMaker>;
+  readonly ids: LayerIds;
   readonly report: Report;
   readonly bakes: Bake[];
 }
@@ -40,14 +41,13 @@ export function readOpenRaster(bytes: Uint8Array, name: string, book: FontBook):
 
   const { findings, report } = findingList();
   const shelf = { bitmaps: new Map(), assets: new Map() };
-  const newKey = keyMaker();
-  const key = newKey('', name, 'screen');
+  const ids = createLayerIds();
   const bakes: Bake[] = [];
-  const layers = readStack(root, key, { archive, taken: new Map(), shelf, newKey, report, bakes });
+  const layers = readStack(root, SHEET.id, { archive, taken: new Map(), shelf, ids, report, bakes });
   if (layers.length === 0) throw new ReadError('nothing-drawn');
   const drawn: GroupLayer = {
     kind: 'group',
-    ...bareLayer(key, name),
+    ...bareLayer(SHEET, name),
     isolated: true,
     instanceOf: null,
     layers,
@@ -57,7 +57,16 @@ export function readOpenRaster(bytes: Uint8Array, name: string, book: FontBook):
       name,
       format: 'openraster',
       screens: [
-        { key, name, width, height, origin: { x: 0, y: 0 }, found: 'whole', ground: null, root: drawn },
+        {
+          id: SHEET.id,
+          name,
+          width,
+          height,
+          origin: { x: 0, y: 0 },
+          found: 'whole',
+          ground: null,
+          root: drawn,
+        },
       ],
       bitmaps: Object.fromEntries(shelf.bitmaps),
       faces: {},
@@ -83,7 +92,7 @@ function side(image: XmlNode, name: 'w' | 'h'): number {
 }
 
 /** The file lists the topmost layer first; the tree has it last, in the order of drawing. */
-function readStack(stack: XmlNode, parent: LayerKey, context: Context): Layer[] {
+function readStack(stack: XmlNode, parent: LayerId, context: Context): Layer[] {
   return elementsIn(stack)
     .reverse()
     .flatMap(
@@ -92,16 +101,16 @@ function readStack(stack: XmlNode, parent: LayerKey, context: Context): Layer[] 
     );
 }
 
-function readGroup(node: XmlNode, parent: LayerKey, context: Context): GroupLayer {
+function readGroup(node: XmlNode, parent: LayerId, context: Context): GroupLayer {
   const name = nameOf(node);
-  const key = context.newKey(parent, name, 'group');
-  const layers = readStack(node, key, context);
+  const id = context.ids.next(parent, name, 'group');
+  const layers = readStack(node, id, context);
   // A group that is not isolated, opaque and blended normally lets its layers blend with those beneath.
   const isolated = node.attributes.isolation === 'isolate';
   return {
     kind: 'group',
-    ...bareLayer(key, name),
-    ...dress(node, key, parent, context),
+    ...bareLayer(context.ids.identityOf(id), name),
+    ...dress(node, id, parent, context),
     transform: offset(node),
     isolated,
     instanceOf: null,
@@ -109,23 +118,28 @@ function readGroup(node: XmlNode, parent: LayerKey, context: Context): GroupLaye
   };
 }
 
-function readLayer(node: XmlNode, parent: LayerKey, context: Context): BitmapLayer | null {
+function readLayer(node: XmlNode, parent: LayerId, context: Context): BitmapLayer | null {
   if (node.name !== 'layer') {
     context.report('element-unknown', parent, { element: node.name });
     return null;
   }
   const name = nameOf(node);
-  const key = context.newKey(parent, name, 'layer');
+  const id = context.ids.next(parent, name, 'layer');
   const source = node.attributes.src ?? '';
   const bitmap = takeBitmap(source, context);
   if (!bitmap) {
     const why = bitmap === null ? `${source} is no picture` : `the file has no entry ${source || 'for it'}`;
-    context.report('bitmap-broken', key, { why });
+    context.report('bitmap-broken', id, { why });
     return null;
   }
   const box = { x: 0, y: 0, width: bitmap.width, height: bitmap.height };
   const place = { transform: offset(node), box, frame: box, bitmap: bitmap.id };
-  return { kind: 'bitmap', ...bareLayer(key, name), ...dress(node, key, parent, context), ...place };
+  return {
+    kind: 'bitmap',
+    ...bareLayer(context.ids.identityOf(id), name),
+    ...dress(node, id, parent, context),
+    ...place,
+  };
 }
 
 /** The bitmap in an entry; null when it is no picture, undefined when there is no such entry. */
@@ -148,13 +162,13 @@ function offset(node: XmlNode) {
   return Number.isFinite(x + y) ? translation(x, y) : IDENTITY;
 }
 
-function dress({ attributes }: XmlNode, key: LayerKey, parent: LayerKey, { report, bakes }: Context) {
+function dress({ attributes }: XmlNode, id: LayerId, parent: LayerId, { report, bakes }: Context) {
   const opacity = Number(attributes.opacity ?? 1);
   const operator = attributes['composite-op'];
   const blend = blendOf(operator);
   const baked = bakedOperator(operator);
-  if (baked) bakes.push({ group: parent, layer: key, operator: baked });
-  else if (blend === null) report('composite-replaced', key, { operator: operator ?? '' });
+  if (baked) bakes.push({ group: parent, layer: id, operator: baked });
+  else if (blend === null) report('composite-replaced', id, { operator: operator ?? '' });
   return {
     visible: attributes.visibility !== 'hidden',
     opacity: Number.isFinite(opacity) ? Math.min(1, Math.max(0, opacity)) : 1,

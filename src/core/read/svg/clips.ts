@@ -31,7 +31,7 @@ export function readCutting(here: Here, box: BoxOfShape): Cutting {
     if (!clip) return { clip: masked, mask: null };
     return { clip, mask: keepDefinition(localId(here.computed.style.mask) ?? '', here.context) };
   }
-  if (masked) here.context.report('mask-kept', here.parentKey);
+  if (masked) here.context.report('mask-kept', here.parent);
   return { clip, mask: masked?.definition ?? null };
 }
 
@@ -94,7 +94,7 @@ function referenced(
   const node = id === null ? undefined : here.context.byId.get(id);
   if (id === null || node?.name !== name) {
     const code = id === null ? 'value-ignored' : 'reference-missing';
-    here.context.report(code, here.parentKey, { property, value, target: id ?? '' });
+    here.context.report(code, here.parent, { property, value, target: id ?? '' });
     return null;
   }
   return { id, node };

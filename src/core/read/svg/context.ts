@@ -1,12 +1,13 @@
 import type { Report } from '../../findings/finding';
 import type { Bitmap, XmlElement } from '../../mockup/mockup';
 import type { GradientStop } from '../../mockup/paint';
-import type { LayerKey } from '../../mockup/layer';
+import type { LayerId } from '../../mockup/layer';
 import type { FaceId, FontFace } from '../../mockup/type';
 import type { FontBook } from '../../type/fontBook';
 import type { XmlNode } from '../xml/node';
 import type { Cascade } from './cascade';
 import type { Computed } from './computed';
+import type { LayerIds } from '../layerIds';
 
 /** What is shared by the reading of one file. The maps fill while it is read; nothing outlives it. */
 export interface SvgContext {
@@ -23,10 +24,9 @@ export interface SvgContext {
   readonly weights: Map<string, number>;
   /** The stops of gradients that have been read, by the element that holds them. */
   readonly stops: Map<XmlNode, readonly GradientStop[]>;
-  /** Gives a key that no other layer has. */
-  readonly newKey: (parent: LayerKey, name: string | null, kind: string) => LayerKey;
+  readonly ids: LayerIds;
   /** Told which element a layer is read from. */
-  readonly onLayer: (key: LayerKey, node: XmlNode) => void;
+  readonly onLayer: (id: LayerId, node: XmlNode) => void;
   /** Counts an element that is read. */
   readonly progress: () => void;
   /** Counts a layer that `use` copies; false when there are too many. */
@@ -40,7 +40,8 @@ export interface Here {
   readonly context: SvgContext;
   /** The element's own style. */
   readonly computed: Computed;
-  readonly parentKey: LayerKey;
+  /** The layer that is read, or that holds what is read. */
+  readonly parent: LayerId;
   /** The nearest viewport's size in its own coordinates: the basis of percentages. */
   readonly viewport: { readonly width: number; readonly height: number };
   /** Px of the screen that one px of the element's own coordinates is long, on average. */

@@ -5,7 +5,7 @@ import {
   type BlendMode,
   type GroupLayer,
   type Layer,
-  type LayerKey,
+  type LayerId,
   type TextLayer,
 } from '../../mockup/layer';
 import { IDENTITY, meanScale, multiply, translation, type Matrix } from '../../mockup/matrix';
@@ -28,8 +28,8 @@ import type { PlainLine } from './texts/runs';
 import { parseTransform } from './transforms';
 import { fitViewBox, parseViewBox } from './viewports';
 
-/** Reads one element; null when it draws nothing. `key` is the layer's own, already taken. */
-type ElementReader = (node: XmlNode, here: Here, key: LayerKey) => Layer | null;
+/** Reads one element; null when it draws nothing. `id` is the layer's own, already taken. */
+type ElementReader = (node: XmlNode, here: Here, id: LayerId) => Layer | null;
 
 /** Elements that define or describe, and draw nothing by themselves. */
 const SILENT = new Set([
@@ -64,8 +64,8 @@ const ANIMATION = new Set([
 ]);
 
 const ELEMENTS: Readonly<Record<string, ElementReader>> = {
-  g: (node, here, key) => readGroup(node, here, key, IDENTITY),
-  a: (node, here, key) => readGroup(node, here, key, IDENTITY),
+  g: (node, here, id) => readGroup(node, here, id, IDENTITY),
+  a: (node, here, id) => readGroup(node, here, id, IDENTITY),
   switch: readSwitch,
   svg: readNestedSvg,
   use: readUse,
@@ -89,39 +89,38 @@ export function readElement(node: XmlNode, around: Here): Layer | null {
   if (around.using.length > 0 && !context.countCopy()) return null;
   context.progress();
   const computed = computeStyle(node, around.computed, context.cascade);
-  const key = context.newKey(around.parentKey, readName(node), kindOf(node.name));
-  context.onLayer(key, node);
-  reportHandlers(node, context, key);
+  const id = context.ids.next(around.parent, readName(node), kindOf(node.name));
+  context.onLayer(id, node);
+  reportHandlers(node, context, id);
   const scale = around.scale * meanScale(parseTransform(computed.style.transform) ?? IDENTITY);
-  return context.deeper(() => reader(node, { ...around, computed, parentKey: key, scale }, key));
+  return context.deeper(() => reader(node, { ...around, computed, parent: id, scale }, id));
 }
 
-function reportHandlers(node: XmlNode, { report }: Here['context'], key: LayerKey): void {
+function reportHandlers(node: XmlNode, { report }: Here['context'], id: LayerId): void {
   const handlers: string[] = [];
   for (const name in node.attributes) if (/^on[a-z]/i.test(name)) handlers.push(name);
-  if (handlers.length > 0) report('handler-removed', key, { name: handlers.join(', ') });
+  if (handlers.length > 0) report('handler-removed', id, { name: handlers.join(', ') });
 }
 
-function reportUnread(node: XmlNode, { context, parentKey }: Here): void {
+function reportUnread(node: XmlNode, { context, parent }: Here): void {
   if (SILENT.has(node.name)) return;
   if (node.name === 'script') context.report('script-removed', null);
-  else if (node.name === 'foreignObject')
-    context.report('foreign-content', parentKey, { element: node.name });
-  else if (ANIMATION.has(node.name)) context.report('animation-ignored', parentKey, { element: node.name });
+  else if (node.name === 'foreignObject') context.report('foreign-content', parent, { element: node.name });
+  else if (ANIMATION.has(node.name)) context.report('animation-ignored', parent, { element: node.name });
   // Elements of other namespaces are a drawing program's notes to itself.
-  else if (!node.name.includes(':')) context.report('element-unknown', parentKey, { element: node.name });
+  else if (!node.name.includes(':')) context.report('element-unknown', parent, { element: node.name });
 }
 
 function kindOf(element: string): string {
   return { g: 'group', a: 'link', use: 'copy', svg: 'group', switch: 'group' }[element] ?? element;
 }
 
-function base(node: XmlNode, here: Here, key: LayerKey, box: BoxOfShape, inner: Matrix = IDENTITY) {
+function base(node: XmlNode, here: Here, id: LayerId, box: BoxOfShape, inner: Matrix = IDENTITY) {
   const { style } = here.computed;
   const own = readTransform(here, box);
   const { clip, mask } = readCutting(here, box);
   return {
-    key,
+    ...here.context.ids.identityOf(id),
     sourceName: readName(node),
     transform: multiply(own, inner),
     visible: style.display !== 'none',
@@ -134,10 +133,10 @@ function base(node: XmlNode, here: Here, key: LayerKey, box: BoxOfShape, inner: 
   };
 }
 
-function readBlend({ context, computed, parentKey }: Here): BlendMode {
+function readBlend({ context, computed, parent }: Here): BlendMode {
   const value = computed.style['mix-blend-mode'];
   if (isBlendMode(value)) return value;
-  context.report('value-ignored', parentKey, { property: 'mix-blend-mode', value });
+  context.report('value-ignored', parent, { property: 'mix-blend-mode', value });
   return 'normal';
 }
 
@@ -145,7 +144,7 @@ function readTransform(here: Here, box: BoxOfShape): Matrix {
   const value = here.computed.style.transform;
   const matrix = parseTransform(value);
   if (!matrix) {
-    here.context.report('value-ignored', here.parentKey, { property: 'transform', value });
+    here.context.report('value-ignored', here.parent, { property: 'transform', value });
     return IDENTITY;
   }
   const origin = here.computed.declared.get('transform-origin');
@@ -169,14 +168,14 @@ function readTransform(here: Here, box: BoxOfShape): Matrix {
 function readGroup(
   node: XmlNode,
   here: Here,
-  key: LayerKey,
+  id: LayerId,
   inner: Matrix,
   layers = readChildren(node, here),
 ): GroupLayer {
   const box = () => boxOfLayers(layers, here);
   return {
     kind: 'group',
-    ...base(node, here, key, box, inner),
+    ...base(node, here, id, box, inner),
     isolated: here.computed.style.isolation === 'isolate',
     instanceOf: null,
     layers,
@@ -190,7 +189,7 @@ function boxOfLayers(layers: readonly Layer[], here: Here): Box | null {
 }
 
 /** SVG 2, §5.9: the first child whose conditions hold; ours are those of an English reader without extensions. */
-function readSwitch(node: XmlNode, here: Here, key: LayerKey): GroupLayer {
+function readSwitch(node: XmlNode, here: Here, id: LayerId): GroupLayer {
   const chosen = elementsIn(node).find(({ name, attributes }) => {
     const language = attributes.systemLanguage;
     const speaks = language === undefined || /(^|[\s,])en/i.test(language);
@@ -199,27 +198,27 @@ function readSwitch(node: XmlNode, here: Here, key: LayerKey): GroupLayer {
     );
   });
   const layer = chosen ? readElement(chosen, here) : null;
-  return readGroup(node, here, key, IDENTITY, layer ? [layer] : []);
+  return readGroup(node, here, id, IDENTITY, layer ? [layer] : []);
 }
 
-function readNestedSvg(node: XmlNode, here: Here, key: LayerKey): Layer | null {
+function readNestedSvg(node: XmlNode, here: Here, id: LayerId): Layer | null {
   const viewport = {
     x: geometry(here, 'x', 'width') ?? 0,
     y: geometry(here, 'y', 'height') ?? 0,
     width: geometry(here, 'width', 'width') ?? here.viewport.width,
     height: geometry(here, 'height', 'height') ?? here.viewport.height,
   };
-  return readViewport(node, here, key, viewport);
+  return readViewport(node, here, id, viewport);
 }
 
 /** A viewport of its own: fitted by its viewBox, and cut unless it says that it may spill. */
-function readViewport(node: XmlNode, here: Here, key: LayerKey, viewport: Box): Layer | null {
+function readViewport(node: XmlNode, here: Here, id: LayerId, viewport: Box): Layer | null {
   if (viewport.width <= 0 || viewport.height <= 0) return null;
   const viewBox = parseViewBox(node.attributes.viewBox);
   const { matrix } = fitViewBox(viewBox, viewport, node.attributes.preserveAspectRatio);
   const scale = here.scale * meanScale(matrix);
   const layers = readChildren(node, { ...here, viewport: viewBox ?? viewport, scale });
-  const content = readGroup(node, here, key, matrix, layers);
+  const content = readGroup(node, here, id, matrix, layers);
   if (['visible', 'auto'].includes(here.computed.declared.get('overflow') ?? 'hidden') || content.clip)
     return content;
   const scaled = viewBox ? matrixBox(matrix, viewport) : { ...viewport, x: 0, y: 0 };
@@ -238,33 +237,33 @@ function matrixBox([a, , , d, e, f]: Matrix, viewport: Box): Box {
   };
 }
 
-function readUse(node: XmlNode, here: Here, key: LayerKey): Layer | null {
+function readUse(node: XmlNode, here: Here, id: LayerId): Layer | null {
   const { context } = here;
-  const id = localId(hrefOf(node));
-  const target = id === null ? undefined : context.byId.get(id);
-  if (id === null || !target) {
+  const reference = localId(hrefOf(node));
+  const target = reference === null ? undefined : context.byId.get(reference);
+  if (reference === null || !target) {
     const href = hrefOf(node) ?? '';
-    if (id === null && href)
-      context.report('outside-reference', key, { what: '<use>', target: href.slice(0, 80) });
-    else context.report('reference-missing', key, { property: 'use', target: id ?? '' });
+    if (reference === null && href)
+      context.report('outside-reference', id, { what: '<use>', target: href.slice(0, 80) });
+    else context.report('reference-missing', id, { property: 'use', target: reference ?? '' });
     return null;
   }
-  if (here.using.includes(id) || isAncestor(target, node)) {
-    context.report('reference-cycle', key, { target: id });
+  if (here.using.includes(reference) || isAncestor(target, node)) {
+    context.report('reference-cycle', id, { target: reference });
     return null;
   }
   if (here.using.length >= LIMITS.references) {
-    context.report('too-deep', key, { limit: LIMITS.references });
+    context.report('too-deep', id, { limit: LIMITS.references });
     return null;
   }
   const computed = { ...here.computed, scope: target };
-  const inside: Here = { ...here, computed, using: [...here.using, id] };
+  const inside: Here = { ...here, computed, using: [...here.using, reference] };
   const move = translation(geometry(here, 'x', 'width') ?? 0, geometry(here, 'y', 'height') ?? 0);
   const layer =
     target.name === 'symbol' || target.name === 'svg'
       ? readSymbol(target, inside, here)
       : readElement(target, inside);
-  return layer && { ...readGroup(node, here, key, move, [layer]), instanceOf: id };
+  return layer && { ...readGroup(node, here, id, move, [layer]), instanceOf: reference };
 }
 
 /** SVG 2, §5.6: a symbol's viewport has the size that the `use` gives, else its own, else all there is. */
@@ -273,8 +272,8 @@ function readSymbol(target: XmlNode, inside: Here, use: Here): Layer | null {
   const here = { ...inside, computed };
   const size = (property: 'width' | 'height') =>
     geometry(use, property, property) ?? geometry(here, property, property) ?? use.viewport[property];
-  const key = inside.context.newKey(inside.parentKey, readName(target), 'symbol');
-  return readViewport(target, { ...here, parentKey: key }, key, {
+  const id = inside.context.ids.next(inside.parent, readName(target), 'symbol');
+  return readViewport(target, { ...here, parent: id }, id, {
     x: 0,
     y: 0,
     width: size('width'),
@@ -287,7 +286,7 @@ function isAncestor(candidate: XmlNode, node: XmlNode): boolean {
   return false;
 }
 
-function readShape(node: XmlNode, here: Here, key: LayerKey): Layer | null {
+function readShape(node: XmlNode, here: Here, id: LayerId): Layer | null {
   const outline = readOutline(node, here);
   if (!outline || here.computed.style.visibility !== 'visible') return null;
   const box = () => outlineBox(outline);
@@ -295,7 +294,7 @@ function readShape(node: XmlNode, here: Here, key: LayerKey): Layer | null {
   const marked = Object.keys(marking.markers).length > 0;
   return {
     kind: 'shape',
-    ...base(node, here, key, box),
+    ...base(node, here, id, box),
     outline,
     fill: outline.kind === 'line' ? null : readFill(here, box),
     // Markers are drawn in widths of the stroke, also where it is not seen.
@@ -306,13 +305,13 @@ function readShape(node: XmlNode, here: Here, key: LayerKey): Layer | null {
   };
 }
 
-function readImage(node: XmlNode, here: Here, key: LayerKey): Layer | null {
+function readImage(node: XmlNode, here: Here, id: LayerId): Layer | null {
   if (here.computed.style.visibility !== 'visible') return null;
   const rendering = here.computed.style['image-rendering'];
   if (!/^(auto|smooth|optimizequality)$/i.test(rendering)) {
-    here.context.report('value-ignored', key, { property: 'image-rendering', value: rendering });
+    here.context.report('value-ignored', id, { property: 'image-rendering', value: rendering });
   }
-  const bitmap = takeBitmap(hrefOf(node), key, here.context);
+  const bitmap = takeBitmap(hrefOf(node), id, here.context);
   if (!bitmap) return null;
   const width = geometry(here, 'width', 'width');
   const height = geometry(here, 'height', 'height');
@@ -333,7 +332,7 @@ function readImage(node: XmlNode, here: Here, key: LayerKey): Layer | null {
     height: bitmap.height * matrix[3],
   };
   const seen = cut ? frame : box;
-  return { kind: 'bitmap', ...base(node, here, key, () => seen), box, bitmap: bitmap.id, frame: seen };
+  return { kind: 'bitmap', ...base(node, here, id, () => seen), box, bitmap: bitmap.id, frame: seen };
 }
 
 function isStrokeFirst({ computed }: Here): boolean {
@@ -358,7 +357,7 @@ function visibleParts(line: PlainLine): PlainLine[] {
   return parts;
 }
 
-function readText(node: XmlNode, here: Here, key: LayerKey): Layer | null {
+function readText(node: XmlNode, here: Here, id: LayerId): Layer | null {
   const laid = layText(node, here);
   if (laid.lines.length === 0) return null;
   const plain = { lines: laid.lines } as unknown as TextLayer;
@@ -371,15 +370,15 @@ function readText(node: XmlNode, here: Here, key: LayerKey): Layer | null {
     }),
   }));
   if (lines.length === 0) return null;
-  for (const what of laid.oddities) here.context.report('text-oddity', key, { what });
+  for (const what of laid.oddities) here.context.report('text-oddity', id, { what });
   return {
     kind: 'text',
-    ...base(node, here, key, box),
+    ...base(node, here, id, box),
     align: laid.align,
     rightToLeft: laid.rightToLeft,
     strokeFirst: isStrokeFirst(here),
     lines,
     oddities: laid.oddities,
-    asDrawn: laid.oddities.length > 0 ? keepAsDrawn(key, node, here.computed, here.context) : null,
+    asDrawn: laid.oddities.length > 0 ? keepAsDrawn(id, node, here.computed, here.context) : null,
   };
 }

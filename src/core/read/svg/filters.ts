@@ -64,7 +64,7 @@ export function readEffects(here: Here): Filtering {
       if (effect) {
         effects.push(effect);
         kept.push(printFunction(effect));
-      } else here.context.report('value-ignored', here.parentKey, { property: 'filter', value: part });
+      } else here.context.report('value-ignored', here.parent, { property: 'filter', value: part });
     }
   }
   return { effects, filter: kept.join(' ') || null };
@@ -74,12 +74,12 @@ function readReferred(id: string, here: Here): { effects: readonly Effect[]; def
   const node = here.context.byId.get(id);
   const definition = node?.name === 'filter' ? keepDefinition(id, here.context) : null;
   if (!node || definition === null) {
-    here.context.report('reference-missing', here.parentKey, { property: 'filter', target: id });
+    here.context.report('reference-missing', here.parent, { property: 'filter', target: id });
     return null;
   }
   const known = recogniseFilter(node, here.context);
   if (known) return { effects: known, definition };
-  here.context.report('filter-kept', here.parentKey);
+  here.context.report('filter-kept', here.parent);
   return { effects: [{ kind: 'defined', definition, reach: filterReach(node, here) }], definition };
 }
 

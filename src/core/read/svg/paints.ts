@@ -66,13 +66,13 @@ function readPaint(
     const server = id === null ? undefined : here.context.byId.get(id);
     if (id !== null && server && paints(server, here.context))
       return readServer(id, server, opacity, here, box);
-    if (!server) here.context.report('reference-missing', here.parentKey, { property, target: id ?? value });
+    if (!server) here.context.report('reference-missing', here.parent, { property, target: id ?? value });
     const fallback = value.replace(/^url\([^)]*\)\s*/, '');
     return fallback === '' ? null : readPaint(fallback, opacity, here, box, property);
   }
   const colour = value.toLowerCase() === 'currentcolor' ? currentColour(here.computed) : parseColour(value);
   if (!colour) {
-    here.context.report('value-ignored', here.parentKey, { property, value });
+    here.context.report('value-ignored', here.parent, { property, value });
     return property === 'fill' ? { kind: 'solid', colour: fade(BLACK, opacity) } : null;
   }
   const alpha = colour.alpha * opacity;
@@ -89,7 +89,7 @@ function readServer(id: string, server: XmlNode, opacity: number, here: Here, bo
     return gradient && fadePaint(gradient, opacity);
   }
   const definition = keepDefinition(id, here.context);
-  here.context.report('pattern-kept', here.parentKey);
+  here.context.report('pattern-kept', here.parent);
   return definition === null ? null : { kind: 'defined', definition, opacity };
 }
 

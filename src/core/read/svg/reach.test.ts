@@ -23,7 +23,7 @@ async function drawnBox(content: string): Promise<Box> {
 function measuredBox(content: string): Box {
   const reading = readInside(content);
   const measures = measureScreen(reading.mockup.screens[0]!, reading.mockup.faces);
-  return measures.get(only(reading, 'shape').key)!.painted!;
+  return measures.get(only(reading, 'shape').id)!.painted!;
 }
 
 const filtered = (primitives: string, attributes = '') =>

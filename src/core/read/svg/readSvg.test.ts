@@ -1,3 +1,4 @@
+import { idAt } from '../../../../tests/support/ids';
 import {
   codesOf,
   layerNamed,
@@ -231,8 +232,8 @@ describe('structure', () => {
   it('gives like-named layers keys of their own', () => {
     const keys = [
       ...layersOf(readInside('<g><rect width="1" height="1"/><rect width="2" height="2"/></g>').mockup),
-    ].map((layer) => layer.key);
-    expect(keys).toEqual(['/test/group', '/test/group/rect', '/test/group/rect~2']);
+    ].map((layer) => layer.id);
+    expect(keys).toEqual([idAt('/group'), idAt('/group/rect'), idAt('/group/rect~2')]);
   });
 
   it('draws a symbol through use, in the size that use gives', () => {
@@ -409,7 +410,7 @@ describe('mockups that no one here drew', () => {
     ['oc-dartboard-use.svg', 333],
     ['w3c-pservers-grad-09-b.svg', 8],
   ])('%s gives %i layers, each with a key of its own', (name, count) => {
-    const keys = layersOf(readCase(name).mockup).map((layer) => layer.key);
+    const keys = layersOf(readCase(name).mockup).map((layer) => layer.id);
     expect(keys).toHaveLength(count);
     expect(new Set(keys).size).toBe(count);
   });

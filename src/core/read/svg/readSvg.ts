@@ -1,5 +1,6 @@
 import { findingList, type Finding, type Report } from '../../findings/finding';
 import { measureMockup, measureScreen } from '../../mockup/bounds';
+import { SHEET } from '../../mockup/identity';
 import { bareLayer } from '../../mockup/layer';
 import { layersOf } from '../../mockup/walk';
 import { meanScale, multiply, scaling } from '../../mockup/matrix';
@@ -16,7 +17,7 @@ import { computeStyle, ROOT_STYLE } from './computed';
 import type { Here, SvgContext } from './context';
 import { readChildren } from './elements';
 import { readEmbeddedFonts } from './fonts';
-import { keyMaker } from '../keys';
+import { createLayerIds, type LayerIds } from '../layerIds';
 import { parseLength, parseShare } from './lengths';
 import { readHints } from './names';
 import { fitViewBox, parseViewBox } from './viewports';
@@ -58,7 +59,7 @@ export function readSvg(
     definitions: new Map(),
     weights: new Map(),
     stops: new Map(),
-    newKey: keyMaker(),
+    ids: createLayerIds(),
     onLayer,
     progress() {
       done += 1;
@@ -99,25 +100,29 @@ export function readSvg(
   };
   if (!drawsSomething(mockup)) throw new ReadError('nothing-drawn');
   reportReplacedFonts(mockup, report);
-  return { mockup, assets, findings: leadToLayers(findings, mockup), bakes: [], merged: null, book };
+  return {
+    mockup,
+    assets,
+    findings: leadToLayers(findings, mockup, context.ids),
+    bakes: [],
+    merged: null,
+    book,
+  };
 }
 
-/** What draws nothing is no layer in the end: a finding about it leads to the group around it. */
-function leadToLayers(findings: readonly Finding[], mockup: Mockup): Finding[] {
-  const keys = new Set(layersOf(mockup).map((layer) => layer.key));
+/** Moves findings on elements that draw nothing, and so are no layers, to the group around them. */
+function leadToLayers(findings: readonly Finding[], mockup: Mockup, ids: LayerIds): Finding[] {
+  const kept = new Set(layersOf(mockup).map((layer) => layer.id));
   return findings.map((finding) => {
     let layer = finding.layer;
-    while (layer !== null && !keys.has(layer)) {
-      const end = layer.lastIndexOf('/');
-      layer = end > 0 ? layer.slice(0, end) : null;
-    }
+    while (layer !== null && !kept.has(layer)) layer = ids.parentOf(layer) ?? null;
     return { ...finding, layer };
   });
 }
 
 function drawsSomething(mockup: Mockup): boolean {
   const measures = measureMockup(mockup);
-  return mockup.screens.some(({ key }) => measures.get(key)?.get(key)?.painted);
+  return mockup.screens.some(({ id }) => measures.get(id)?.get(id)?.painted);
 }
 
 function countElements(root: XmlNode): number {
@@ -145,18 +150,17 @@ function readScreen(root: XmlNode, name: string, context: SvgContext): Screen {
   const viewport = { x: 0, y: 0, width: said.width ?? UNSAID.width, height: said.height ?? UNSAID.height };
   const { matrix } = fitViewBox(viewBox, viewport, root.attributes.preserveAspectRatio);
   const [width, height] = [wholePx(viewport.width), wholePx(viewport.height)];
-  const key = context.newKey('', name, 'screen');
   const transform = multiply(scaling(width / viewport.width, height / viewport.height), matrix);
   const here: Here = {
     context,
     computed,
-    parentKey: key,
+    parent: SHEET.id,
     viewport: viewBox ?? viewport,
     scale: meanScale(transform),
     using: [],
   };
   const screen: Screen = {
-    key,
+    id: SHEET.id,
     name,
     width,
     height,
@@ -165,7 +169,7 @@ function readScreen(root: XmlNode, name: string, context: SvgContext): Screen {
     ground: null,
     root: {
       kind: 'group',
-      ...bareLayer(key, name),
+      ...bareLayer(SHEET, name),
       transform,
       opacity: parseShare(computed.style.opacity),
       hints: readHints(root),
@@ -207,7 +211,7 @@ function sizeOf(
   context: SvgContext,
 ) {
   if (said.width !== null && said.height !== null) return {};
-  const painted = measureScreen(screen, Object.fromEntries(context.faces)).get(screen.key)?.painted;
+  const painted = measureScreen(screen, Object.fromEntries(context.faces)).get(screen.id)?.painted;
   const reach = (from: number, length: number) =>
     usable(Math.ceil(from + length), 'no size; its content decides');
   return {
@@ -244,7 +248,7 @@ function reportReplacedFonts(mockup: Mockup, report: Report): void {
         continue;
       if (said.has(wished)) continue;
       said.add(wished);
-      report('font-replaced', layer.key, { family: wished, face: face.family });
+      report('font-replaced', layer.id, { family: wished, face: face.family });
     }
   }
 }

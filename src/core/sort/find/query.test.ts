@@ -1,3 +1,6 @@
+import { namesInPath } from '../../mockup/identity';
+import { treeOf } from '../../mockup/tree';
+import { idAt } from '../../../../tests/support/ids';
 import { convertReading, readDemo } from '../../../../tests/support/mockups';
 import type { Finding } from '../../findings/finding';
 import { findLayers, parseQuery, READY_VIEWS } from './query';
@@ -12,7 +15,7 @@ describe('finding', () => {
       decisions,
       findings,
       isTagged: () => false,
-    }).map((key) => key.split('/').at(-1));
+    }).map((id) => namesInPath(treeOf(reading.mockup).layer(id)!.path).at(-1));
   };
 
   it.each([
@@ -39,7 +42,7 @@ describe('finding', () => {
     expect(
       find(
         'finding:half',
-        new Map([['/harbour/hero', [{ code: 'half-pixel', layer: '/harbour/hero', data: {} }]]]),
+        new Map([[idAt('/hero'), [{ code: 'half-pixel', layer: idAt('/hero'), data: {} }]]]),
       ),
     ).toEqual(['hero']);
   });

@@ -1,6 +1,6 @@
 import { layerTitle, wordsOf } from '../../look/layerTitle';
 import type { Finding } from '../../findings/finding';
-import type { Layer, LayerKey } from '../../mockup/layer';
+import type { Layer, LayerId } from '../../mockup/layer';
 import type { Decision } from '../decision';
 import { FACETS } from '../facets/facets';
 
@@ -104,17 +104,17 @@ export function findLayers(
   root: Layer,
   test: Test,
   known: {
-    readonly decisions: ReadonlyMap<LayerKey, Decision>;
-    readonly findings: ReadonlyMap<LayerKey, readonly Finding[]>;
-    readonly isTagged: (key: LayerKey) => boolean;
+    readonly decisions: ReadonlyMap<LayerId, Decision>;
+    readonly findings: ReadonlyMap<LayerId, readonly Finding[]>;
+    readonly isTagged: (key: LayerId) => boolean;
   },
-): readonly LayerKey[] {
-  const found: LayerKey[] = [];
+): readonly LayerId[] {
+  const found: LayerId[] = [];
   const visit = (layer: Layer, around: readonly string[]) => {
-    const decision = known.decisions.get(layer.key);
-    const findings = (known.findings.get(layer.key) ?? []).map(({ code }) => code);
-    if (decision && test({ layer, decision, around, findings, tagged: known.isTagged(layer.key) }))
-      found.push(layer.key);
+    const decision = known.decisions.get(layer.id);
+    const findings = (known.findings.get(layer.id) ?? []).map(({ code }) => code);
+    if (decision && test({ layer, decision, around, findings, tagged: known.isTagged(layer.id) }))
+      found.push(layer.id);
     if (layer.kind !== 'group') return;
     const inside = [...around, layerTitle(layer).text];
     for (const child of layer.layers) visit(child, inside);

@@ -1,3 +1,4 @@
+import { idAt } from '../../../../tests/support/ids';
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { DEMO, readBytes, readDemo } from '../../../../tests/support/mockups';
@@ -58,16 +59,16 @@ describe('tags written into the SVG', () => {
 
   it('are read from the written file, which is otherwise unchanged', () => {
     const tags: Tags = new Map([
-      ['/quay/pier/deck', { outcome: 'picture', note: 'one "plank" & <more>' }],
-      ['/quay/pier/sign', { role: 'heading-2', classes: ['big'] }],
+      [idAt('/pier/deck'), { outcome: 'picture', note: 'one "plank" & <more>' }],
+      [idAt('/pier/sign'), { role: 'heading-2', classes: ['big'] }],
     ]);
     const written = writeTags(bytes, 'quay', book, tags);
     const reading = readBytes(new TextEncoder().encode(written), 'quay.svg');
     expect(namedTags(layersOf(reading.mockup))).toEqual(
       new Map([
         // The file already had the slot.
-        ['/quay/pier/deck', { outcome: 'picture', slot: 'old', note: "one 'plank' & <more>" }],
-        ['/quay/pier/sign', { role: 'heading-2', classes: ['big'] }],
+        [idAt('/pier/deck'), { outcome: 'picture', slot: 'old', note: "one 'plank' & <more>" }],
+        [idAt('/pier/sign'), { role: 'heading-2', classes: ['big'] }],
       ]),
     );
     expect(written.replace(/ data-tags="[^"]*"/g, '')).toBe(
@@ -76,7 +77,7 @@ describe('tags written into the SVG', () => {
   });
 
   it('hold for every layer of the demo', () => {
-    const keys = layersOf(readDemo().mockup).map(({ key }) => key);
+    const keys = layersOf(readDemo().mockup).map(({ id }) => id);
     const tags: Tags = new Map(keys.map((key, at) => [key, { note: `layer ${at}` }]));
     const written = writeTags(readFileSync(DEMO), 'harbour', book, tags);
     const again = namedTags(layersOf(readBytes(new TextEncoder().encode(written), 'harbour.svg').mockup));

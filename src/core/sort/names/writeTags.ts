@@ -1,4 +1,4 @@
-import type { LayerKey } from '../../mockup/layer';
+import type { LayerId } from '../../mockup/layer';
 import { decodeText } from '../../read/decodeText';
 import { readSvg } from '../../read/svg/readSvg';
 import type { XmlNode } from '../../read/xml/node';
@@ -19,7 +19,7 @@ const EARLIER = new RegExp(`\\s${ATTRIBUTE}\\s*=\\s*(?:"[^"]*"|'[^']*')`);
  */
 export function writeTags(bytes: Uint8Array, name: string, book: FontBook, tags: Tags): string {
   const source = fillMarkup(decodeText(bytes));
-  const elements = new Map<LayerKey, XmlNode>();
+  const elements = new Map<LayerId, XmlNode>();
   readSvg(bytes, name, book, undefined, (key, node) => {
     if (!elements.has(key)) elements.set(key, node);
   });

@@ -1,8 +1,9 @@
+import { treeOf } from '../../mockup/tree';
 import { findingList, type Finding } from '../../findings/finding';
 import { splitName } from '../../mockup/layerName';
 import { measureMockup, type Measures } from '../../mockup/bounds';
 import { moveBox, type Box } from '../../mockup/box';
-import type { Layer, LayerKey } from '../../mockup/layer';
+import type { Layer, LayerId } from '../../mockup/layer';
 import type { Mockup } from '../../mockup/mockup';
 import { patternsOf } from '../../mockup/patterns';
 import type { FaceSource } from '../../mockup/type';
@@ -15,7 +16,7 @@ import { reportBeside } from './beside';
 import { reportHalfPixels, reportPastEdge } from './geometry';
 
 export interface ReportedScreen {
-  readonly key: string;
+  readonly id: string;
   readonly name: string;
   readonly width: number;
   readonly height: number;
@@ -31,7 +32,7 @@ export interface ReportedFont {
   readonly source: FaceSource;
   readonly texts: number;
   /** A text in this family. */
-  readonly layer: LayerKey;
+  readonly layer: LayerId;
 }
 
 /** The report on a mockup. */
@@ -49,7 +50,9 @@ export interface ReadingReport {
   /** The sheet that everything is drawn on, px. */
   readonly sheet: { readonly width: number; readonly height: number };
   /** The boxes of the layers that findings name, px on the sheet. */
-  readonly places: Readonly<Record<LayerKey, Box>>;
+  readonly places: Readonly<Record<LayerId, Box>>;
+  /** The paths of those layers. */
+  readonly paths: Readonly<Record<LayerId, string>>;
 }
 
 /** Counts and findings of a mockup with its tags. `found`: the reader's findings. */
@@ -62,11 +65,11 @@ export function readingReport(read: Mockup, found: readonly Finding[], tags: Tag
   let [unnamed, bitmapPictures] = [0, 0];
   for (const layer of layersOf(mockup)) {
     kinds[layer.kind] += 1;
-    const decision = decisions.get(layer.key);
+    const decision = decisions.get(layer.id);
     if (layer.kind === 'bitmap' && decision?.outcome === 'picture') bitmapPictures += 1;
     if (layer.kind !== 'text' && !splitName(layer.sourceName ?? '').bare) unnamed += 1;
     if (decision?.origin === 'beyond-css')
-      report('beyond-css', layer.key, { why: decision.reason.replace(/^[^:]*: /, '') });
+      report('beyond-css', layer.id, { why: decision.reason.replace(/^[^:]*: /, '') });
   }
   reportBeside(read, mockup, report);
   reportPastEdge(mockup, measures, decisions, report);
@@ -82,8 +85,8 @@ export function readingReport(read: Mockup, found: readonly Finding[], tags: Tag
   const [sheet] = read.screens;
   const wanted = new Set([...all, ...fonts].flatMap(({ layer }) => layer ?? []));
   return {
-    screens: mockup.screens.map(({ key, name, width, height, root }) => ({
-      key,
+    screens: mockup.screens.map(({ id, name, width, height, root }) => ({
+      id,
       name,
       width,
       height,
@@ -98,6 +101,7 @@ export function readingReport(read: Mockup, found: readonly Finding[], tags: Tag
     fonts,
     findings: all,
     sheet: { width: sheet?.width ?? 1, height: sheet?.height ?? 1 },
+    paths: { ...pathsOf(read, wanted), ...pathsOf(mockup, wanted) },
     places: {
       ...placesOf(read, measureMockup(read), wanted),
       ...placesOf(mockup, measures, wanted),
@@ -105,14 +109,21 @@ export function readingReport(read: Mockup, found: readonly Finding[], tags: Tag
   };
 }
 
+function pathsOf(mockup: Mockup, wanted: ReadonlySet<LayerId>): Record<LayerId, string> {
+  const tree = treeOf(mockup);
+  return Object.fromEntries(
+    [...wanted].flatMap((id) => (tree.layer(id) ? [[id, tree.layer(id)!.path]] : [])),
+  );
+}
+
 /** The boxes of the given layers on the sheet; layers without a painted box have none. */
 function placesOf(
   mockup: Mockup,
   measures: ReadonlyMap<string, Measures>,
-  wanted: ReadonlySet<LayerKey>,
-): Record<LayerKey, Box> {
-  const places: Record<LayerKey, Box> = {};
-  for (const { key: screen, origin } of mockup.screens) {
+  wanted: ReadonlySet<LayerId>,
+): Record<LayerId, Box> {
+  const places: Record<LayerId, Box> = {};
+  for (const { id: screen, origin } of mockup.screens) {
     for (const [key, { painted }] of measures.get(screen) ?? []) {
       if (painted && wanted.has(key)) places[key] = moveBox(painted, origin.x, origin.y);
     }
@@ -121,14 +132,14 @@ function placesOf(
 }
 
 /** The layers of a screen by their own names, without texts. */
-function namesOf(root: Layer): ReadonlyMap<string, readonly LayerKey[]> {
-  const names = new Map<string, LayerKey[]>();
+function namesOf(root: Layer): ReadonlyMap<string, readonly LayerId[]> {
+  const names = new Map<string, LayerId[]>();
   for (const layer of walk(root)) {
     const name = layer.kind === 'text' ? '' : splitName(layer.sourceName ?? '').bare;
     if (!name || layer === root) continue;
     const keys = names.get(name);
-    if (keys) keys.push(layer.key);
-    else names.set(name, [layer.key]);
+    if (keys) keys.push(layer.id);
+    else names.set(name, [layer.id]);
   }
   return names;
 }
@@ -147,7 +158,7 @@ function fontsOf(mockup: Mockup): ReportedFont[] {
       const { source } = face;
       const state = source === 'known' ? 'missing' : isSame(family, face.family) ? 'present' : 'replaced';
       fonts.set(family, {
-        ...(known ?? { family, state, face: face.family, source, layer: layer.key }),
+        ...(known ?? { family, state, face: face.family, source, layer: layer.id }),
         texts: (known?.texts ?? 0) + 1,
       });
     }

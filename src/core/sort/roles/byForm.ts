@@ -32,7 +32,7 @@ export const byForm: RoleRule = (layer, outcome, facts) => {
     facts,
   );
   if (!words || texts.length > 1 || !box || facts.contents(layer).bitmaps > 0) return null;
-  const text = measureOf(facts, words.key).painted;
+  const text = measureOf(facts, words.id).painted;
   if (!text || words.lines.length > 1 || wordsOf(words).length > MOST_LETTERS || !isFaint(words)) return null;
   const start = text.x - box.x;
   const free = box.x + box.width - (text.x + text.width);
@@ -47,7 +47,7 @@ export const byForm: RoleRule = (layer, outcome, facts) => {
 
 function fieldBox(lowest: Layer | undefined, facts: Facts): Box | null {
   if (lowest?.kind !== 'shape' || boxForm(lowest)?.kind !== 'box' || !isBright(lowest)) return null;
-  const { painted } = measureOf(facts, lowest.key);
+  const { painted } = measureOf(facts, lowest.id);
   if (!painted) return null;
   const { width, height } = painted;
   return height >= LOWEST && height <= HIGHEST && width >= Math.max(NARROWEST, 2.5 * height) ? painted : null;

@@ -50,8 +50,8 @@ export const byLinks: RoleRule = (layer, outcome, facts, around) => {
 const TOP_SHARE = 0.12;
 const TOP_PX = 130;
 
-function isAtTop({ key }: GroupLayer, facts: Facts): boolean {
-  const { painted } = measureOf(facts, key);
+function isAtTop({ id }: GroupLayer, facts: Facts): boolean {
+  const { painted } = measureOf(facts, id);
   return painted !== null && bottom(painted) <= Math.min(TOP_PX, TOP_SHARE * facts.screen.height);
 }
 
@@ -64,7 +64,7 @@ function wordsIn(group: GroupLayer): readonly Layer[] {
 }
 
 function isRow(words: readonly Layer[], facts: Facts): boolean {
-  const boxes = words.flatMap(({ key }) => measureOf(facts, key).painted ?? []);
+  const boxes = words.flatMap(({ id }) => measureOf(facts, id).painted ?? []);
   const [first] = boxes;
   return boxes.length === words.length && first !== undefined && boxes.every((box) => isBeside(first, box));
 }

@@ -40,7 +40,7 @@ export const byLook: RoleRule = (layer, outcome, facts) => {
   const { width, height } = backdrop;
   if (height < LOWEST || height > HIGHEST || width > WIDEST || width < height) return null;
   const said = caption.lines.flatMap((line) => line.runs.map((run) => run.text)).join('');
-  const text = measureOf(facts, caption.key).painted;
+  const text = measureOf(facts, caption.id).painted;
   if (!text || caption.lines.length > 1 || said.length > MOST_LETTERS || !/\p{L}/u.test(said)) return null;
   const off = Math.abs(text.x + text.width / 2 - (backdrop.x + width / 2)) / width;
   // An icon moves the caption off centre.
@@ -60,5 +60,5 @@ function isGlyph(text: TextLayer): boolean {
 function backdropOf(group: GroupLayer, facts: Facts): Box | null {
   const lowest: Layer | undefined = group.layers.find((layer) => layer.visible);
   if (lowest?.kind !== 'shape' || boxForm(lowest)?.kind !== 'box') return null;
-  return measureOf(facts, lowest.key).painted;
+  return measureOf(facts, lowest.id).painted;
 }

@@ -1,3 +1,4 @@
+import { namesInPath } from '../../mockup/identity';
 import type { GroupLayer, Layer } from '../../mockup/layer';
 import { splitName } from '../../mockup/layerName';
 import { memoizeByObject } from '../../mockup/memoize';
@@ -53,12 +54,11 @@ export function namedRole(layer: Layer): Role | undefined {
  * The words of a layer's name that are not repeated from a group around: in `ticket` the layer `ticket foot`
  * is a foot and no ticket (common practice of naming, no source).
  */
-const ownWords = memoizeByObject(({ key, sourceName }: Layer): readonly string[] => {
+const ownWords = memoizeByObject(({ path, sourceName }: Layer): readonly string[] => {
   const words = nameWords(splitName(sourceName ?? '').bare);
   if (words.length < 2) return words;
-  const around = key
-    .split('/')
-    .slice(1, -1)
+  const around = namesInPath(path)
+    .slice(0, -1)
     .map((name) => nameWords(name).filter(isNoNumber));
   const lengths = around
     .filter((names) => names.every((name, at) => name === words[at]))

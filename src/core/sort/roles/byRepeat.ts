@@ -9,7 +9,7 @@ const FEWEST_ITEMS = 3;
 /** A group of only like-built parts with texts is a list, and the parts are its items. */
 export const byRepeat: RoleRule = (layer, outcome, facts, { parent }) => {
   if (outcome !== 'element' || layer.kind !== 'group') return null;
-  const repeat = facts.repeats.get(layer.key);
+  const repeat = facts.repeats.get(layer.id);
   if (repeat && parent === 'ul')
     return { role: 'item', reason: `one of ${repeat.count} parts that are built alike` };
   const items = itemsOf(layer, facts);
@@ -23,8 +23,8 @@ export const byRepeat: RoleRule = (layer, outcome, facts, { parent }) => {
 function itemsOf(group: GroupLayer, { repeats, contents }: Facts): number {
   const parts = group.layers.filter((layer) => layer.visible && layer.kind !== 'shape');
   const [first] = parts;
-  const pattern = first && repeats.get(first.key)?.pattern;
-  const alike = (layer: Layer) => repeats.get(layer.key)?.pattern === pattern && contents(layer).texts > 0;
+  const pattern = first && repeats.get(first.id)?.pattern;
+  const alike = (layer: Layer) => repeats.get(layer.id)?.pattern === pattern && contents(layer).texts > 0;
   // Parts of a single text are words in a row; an item has more.
   // Cards in a row stay cards.
   const other = (layer: Layer) => !['item', 'link', undefined].includes(namedRole(layer));

@@ -6,7 +6,7 @@ import type { Rule } from './rule';
 export const beyondCss: Rule = {
   name: 'beyond-css',
   judge(layer, facts) {
-    const why = cssLimitation(layer, measureOf(facts, layer.key).matrix);
+    const why = cssLimitation(layer, measureOf(facts, layer.id).matrix);
     return why === null ? null : { outcome: 'picture', reason: `vector picture: ${why}` };
   },
 };

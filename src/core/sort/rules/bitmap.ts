@@ -6,7 +6,7 @@ export const bitmap: Rule = {
   name: 'bitmap',
   judge(layer, facts) {
     if (layer.kind !== 'bitmap') return null;
-    const { painted } = measureOf(facts, layer.key);
+    const { painted } = measureOf(facts, layer.id);
     const natural = facts.mockup.bitmaps[layer.bitmap];
     const shown = painted ? `${px(painted.width)}×${px(painted.height)} px` : 'nothing';
     const own = natural ? `, drawn from ${natural.width}×${natural.height}` : '';

@@ -5,7 +5,7 @@ import type { Rule } from './rule';
 export const covered: Rule = {
   name: 'covered',
   judge(layer, facts) {
-    const cover = facts.covered.get(layer.key);
+    const cover = facts.covered.get(layer.id);
     return cover ? { outcome: 'aside', reason: `aside: ${layerTitle(cover).text} covers it wholly` } : null;
   },
 };

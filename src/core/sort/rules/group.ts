@@ -20,10 +20,10 @@ export const group: Rule = {
 /** The share of the group's box covered by its bitmaps, overlaps counted twice, 0–1. */
 function photoShare(group: GroupLayer, facts: Facts): number {
   if (facts.contents(group).bitmaps === 0) return 0;
-  const whole = areaOf(group.key, facts);
+  const whole = areaOf(group.id, facts);
   let covered = 0;
   for (const part of walk(group))
-    if (part.kind === 'bitmap' && part.visible) covered += areaOf(part.key, facts);
+    if (part.kind === 'bitmap' && part.visible) covered += areaOf(part.id, facts);
   return whole === 0 ? 0 : Math.min(1, covered / whole);
 }
 

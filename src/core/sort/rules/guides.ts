@@ -30,7 +30,7 @@ export const guides: Rule = {
     if (word !== undefined) return { outcome: 'aside', reason: `aside: its name says "${word}"` };
     if (layer.kind !== 'group' || layer.layers.length < FEWEST_LINES || !layer.layers.every(isLine))
       return null;
-    const { painted } = measureOf(facts, layer.key);
+    const { painted } = measureOf(facts, layer.id);
     const { width, height } = facts.screen;
     const whole = painted && painted.width >= SPAN * width && painted.height >= SPAN * height;
     if (!whole || !isFaint(layer)) return null;

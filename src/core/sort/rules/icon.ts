@@ -15,7 +15,7 @@ export const icon: Rule = {
   judge(layer, facts) {
     if (layer.kind !== 'group') return null;
     const { texts, bitmaps, shapes } = facts.contents(layer);
-    const { painted } = measureOf(facts, layer.key);
+    const { painted } = measureOf(facts, layer.id);
     if (texts > 0 || bitmaps > 0 || shapes === 0 || !painted) return null;
     const free = countFreeShapes(layer);
     const small = painted.width <= ICON_SIDE && painted.height <= ICON_SIDE;

@@ -5,7 +5,7 @@ import type { Rule } from './rule';
 export const state: Rule = {
   name: 'state',
   judge(layer, facts) {
-    const version = facts.states.get(layer.key);
+    const version = facts.states.get(layer.id);
     if (!version) return null;
     return {
       outcome: 'aside',

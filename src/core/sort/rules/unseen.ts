@@ -8,14 +8,14 @@ export const unseen: Rule = {
   name: 'unseen',
   judge(layer, facts) {
     if (!layer.visible) {
-      const twin = facts.twins.get(layer.key);
+      const twin = facts.twins.get(layer.id);
       const reason = twin
         ? `it is hidden and lies on ${layerTitle(twin).text}; say which state of it`
         : 'it is hidden in the mockup';
       return { outcome: 'aside', reason: `aside: ${reason}` };
     }
     if (layer.opacity === 0) return { outcome: 'aside', reason: 'aside: its opacity is 0' };
-    const { painted } = measureOf(facts, layer.key);
+    const { painted } = measureOf(facts, layer.id);
     if (!painted || painted.width <= 0 || painted.height <= 0)
       return { outcome: 'aside', reason: 'aside: it draws nothing' };
     const screen: Box = { x: 0, y: 0, width: facts.screen.width, height: facts.screen.height };

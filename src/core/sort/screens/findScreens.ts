@@ -1,6 +1,6 @@
 import { measureScreen, type Measures } from '../../mockup/bounds';
 import { area, contains, intersection, touches, transformBox, type Box } from '../../mockup/box';
-import type { GroupLayer, Layer, LayerKey } from '../../mockup/layer';
+import type { GroupLayer, Layer, LayerId } from '../../mockup/layer';
 import { splitName } from '../../mockup/layerName';
 import { multiply } from '../../mockup/matrix';
 import type { Mockup, Screen } from '../../mockup/mockup';
@@ -9,7 +9,7 @@ import type { Tags } from '../tag';
 
 /** A group of a sheet that is, or could be, a screen. */
 export interface ScreenCandidate {
-  readonly layer: LayerKey;
+  readonly layer: LayerId;
   readonly name: string;
   /** Its place on the sheet, px. */
   readonly box: Box;
@@ -54,9 +54,9 @@ export function findScreens(mockup: Mockup, tags: Tags): readonly ScreenCandidat
     measures,
   );
   return framed.map(({ layer, box }) => {
-    const said = tags.get(layer.key)?.screen;
+    const said = tags.get(layer.id)?.screen;
     return {
-      layer: layer.key,
+      layer: layer.id,
       name: splitName(layer.sourceName ?? '').bare || 'screen',
       box,
       isScreen: said ?? (automatic && likely.some((one) => one.layer === layer)),
@@ -90,7 +90,7 @@ function isPlain({ clip, mask, effects, opacity, blend }: GroupLayer): boolean {
 
 /** The box of a screen's group: its clip, else a backdrop that contains everything painted. */
 function frameOf(group: GroupLayer, measures: Measures): Box | null {
-  const measure = measures.get(group.key);
+  const measure = measures.get(group.id);
   const painted = measure?.painted;
   if (!measure || !painted) return null;
   if (group.clip?.kind === 'outline') {
@@ -129,7 +129,7 @@ function areScreens(
   const together = boxes.reduce((sum, box) => sum + area(box), 0);
   const whole = sheet.width * sheet.height;
   const beside = top.reduce((sum, layer) => {
-    const painted = layer.kind === 'group' ? measures.get(layer.key)?.painted : null;
+    const painted = layer.kind === 'group' ? measures.get(layer.id)?.painted : null;
     const inside = painted && boxes.some((box) => contains(box, painted, 1) || contains(painted, box, 1));
     return painted && !inside ? sum + area(painted) : sum;
   }, 0);

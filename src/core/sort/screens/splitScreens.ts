@@ -1,5 +1,5 @@
 import { sameBox, transformBox } from '../../mockup/box';
-import type { GroupLayer, LayerKey } from '../../mockup/layer';
+import type { GroupLayer, LayerId } from '../../mockup/layer';
 import { IDENTITY, multiply, translation, type Matrix } from '../../mockup/matrix';
 import type { Mockup, Screen } from '../../mockup/mockup';
 import { hasRadii, outlineBox } from '../../mockup/outline';
@@ -13,7 +13,7 @@ export function splitScreens(mockup: Mockup, tags: Tags): Mockup {
   const [sheet] = mockup.screens;
   const chosen = findScreens(mockup, tags).filter(({ isScreen }) => isScreen);
   if (!sheet || chosen.length === 0) return mockup;
-  const placed = new Map<LayerKey, { group: GroupLayer; around: Matrix }>();
+  const placed = new Map<LayerId, { group: GroupLayer; around: Matrix }>();
   collect(sheet.root, IDENTITY, new Set(chosen.map(({ layer }) => layer)), placed);
   const screens = chosen.flatMap((candidate) => {
     const found = placed.get(candidate.layer);
@@ -25,13 +25,13 @@ export function splitScreens(mockup: Mockup, tags: Tags): Mockup {
 function collect(
   group: GroupLayer,
   around: Matrix,
-  wanted: ReadonlySet<LayerKey>,
-  into: Map<LayerKey, { group: GroupLayer; around: Matrix }>,
+  wanted: ReadonlySet<LayerId>,
+  into: Map<LayerId, { group: GroupLayer; around: Matrix }>,
 ): void {
   const own = multiply(around, group.transform);
   for (const layer of group.layers) {
     if (layer.kind !== 'group') continue;
-    if (wanted.has(layer.key)) into.set(layer.key, { group: layer, around: own });
+    if (wanted.has(layer.id)) into.set(layer.id, { group: layer, around: own });
     else collect(layer, own, wanted, into);
   }
 }
@@ -51,7 +51,7 @@ function screenOf({ name, box, said }: ScreenCandidate, group: GroupLayer, aroun
   };
   const found = said ? 'said' : 'found';
   return {
-    key: group.key,
+    id: group.id,
     name,
     width: box.width,
     height: box.height,

@@ -14,17 +14,20 @@ export interface BuildRow {
   readonly total: number;
   readonly problem: string | null;
   readonly result: BuildResult | null;
+  /** The blob of its `BuildRecord`; null before it is done, and for builds of an earlier Orden. */
+  readonly record_digest: string | null;
   readonly created_at: Date;
 }
 
-const COLUMNS = 'id, mockup_id, revision_id, options, tags, state, done, total, problem, result, created_at';
+const COLUMNS = `
+  id, mockup_id, revision_id, options, tags, state, done, total, problem, result, record_digest, created_at`;
 const INSERT =
   'insert into builds (mockup_id, revision_id, options, tags) values ($1, $2, $3, $4) returning id';
 const SELECT = `select ${COLUMNS} from builds where id = $1`;
 const NEWEST = `select ${COLUMNS} from builds where mockup_id = $1 order by created_at desc limit $2`;
 const START = `update builds set state = 'running' where id = $1 and state in ('waiting', 'running')`;
 const PROGRESS = `update builds set done = $2, total = $3 where id = $1 and state = 'running' returning id`;
-const FINISH = `update builds set state = 'done', result = $2, finished_at = now() where id = $1 and state = 'running'`;
+const FINISH = `update builds set state = 'done', result = $2, record_digest = $3, finished_at = now() where id = $1 and state = 'running'`;
 const FAIL = `update builds set state = 'failed', problem = $2, finished_at = now() where id = $1 and state = 'running'`;
 const CANCEL = `
   update builds set state = 'cancelled', finished_at = now() where id = $1 and state in ('waiting', 'running')`;
@@ -75,8 +78,13 @@ export async function noteProgress(db: Queryable, id: string, done: number, tota
 }
 
 /** False when the build was cancelled meanwhile: then none of its files are kept. */
-export async function finishBuild(db: Queryable, id: string, result: BuildResult): Promise<boolean> {
-  const { rowCount } = await db.query(FINISH, [id, JSON.stringify(result)]);
+export async function finishBuild(
+  db: Queryable,
+  id: string,
+  result: BuildResult,
+  recordDigest: string,
+): Promise<boolean> {
+  const { rowCount } = await db.query(FINISH, [id, JSON.stringify(result), recordDigest]);
   return rowCount === 1;
 }
 

@@ -19,7 +19,7 @@ const FIND_DEMO = 'select id from projects where demo_digest = $1';
 const SHELF = `
   select p.id as project_id, m.id as mockup_id, p.name, r.file_name, r.layer_count, r.number as revision,
          r.picture_digest as picture, p.created_at,
-         (select count(distinct t.layer_key)::int from tags t where t.mockup_id = m.id) as tagged
+         (select count(distinct t.layer_id)::int from tags t where t.mockup_id = m.id) as tagged
     from projects p
     join mockups m on m.project_id = p.id
     join lateral (select file_name, layer_count, number, picture_digest from revisions

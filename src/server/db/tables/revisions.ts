@@ -2,7 +2,11 @@ import type { Finding } from '../../../core/findings/finding';
 import { TREE_VERSION, type Mockup } from '../../../core/mockup/mockup';
 import type { Queryable } from '../pool';
 
+/** Why a file was read: it is new, fonts were added, or a later Orden reads more of it. */
+export type RevisionCause = 'file' | 'fonts' | 'update';
+
 export interface NewRevision {
+  readonly cause: RevisionCause;
   readonly mockupId: string;
   readonly fileName: string;
   readonly sourceDigest: string;
@@ -33,8 +37,8 @@ export interface RevisionTextRow extends Pick<
 
 const INSERT = `
   insert into revisions
-    (mockup_id, number, file_name, source_digest, picture_digest, tree, findings, layer_count, tree_version)
-  values ($1, (select coalesce(max(number), 0) + 1 from revisions where mockup_id = $1), $2, $3, $4, $5, $6, $7, $8)
+    (mockup_id, number, file_name, source_digest, picture_digest, tree, findings, layer_count, tree_version, cause)
+  values ($1, (select coalesce(max(number), 0) + 1 from revisions where mockup_id = $1), $2, $3, $4, $5, $6, $7, $8, $9)
   returning id`;
 const INSERT_ASSET = 'insert into revision_assets (revision_id, name, digest) values ($1, $2, $3)';
 const NEWEST = `
@@ -47,15 +51,16 @@ const NEWEST_TEXT = `
 const NEWEST_PICTURE =
   'select id, picture_digest from revisions where mockup_id = $1 order by number desc limit 1';
 const OUTDATED = `
-  select id, mockup_id, file_name, source_digest from revisions where tree_version <> $1 order by created_at`;
-const RENEW = `
-  update revisions set picture_digest = $2, tree = $3, findings = $4, layer_count = $5, tree_version = $6 where id = $1`;
-const REMOVE_ASSETS = 'delete from revision_assets where revision_id = $1';
+  select r.mockup_id, r.file_name, r.source_digest
+    from revisions r
+   where r.tree_version <> $1
+     and r.number = (select max(number) from revisions where mockup_id = r.mockup_id)
+   order by r.created_at`;
 const ASSETS = `
   select a.name, b.bytes from revision_assets a join blobs b on b.digest = a.digest where a.revision_id = $1`;
 
 export async function insertRevision(db: Queryable, revision: NewRevision): Promise<string> {
-  const { mockupId, fileName, sourceDigest, pictureDigest, tree, findings, layerCount } = revision;
+  const { mockupId, fileName, sourceDigest, pictureDigest, tree, findings, layerCount, cause } = revision;
   const values = [
     mockupId,
     fileName,
@@ -65,6 +70,7 @@ export async function insertRevision(db: Queryable, revision: NewRevision): Prom
     JSON.stringify(findings),
     layerCount,
     TREE_VERSION,
+    cause,
   ];
   const { rows } = await db.query<{ id: string }>(INSERT, values);
   return rows[0]!.id;
@@ -113,32 +119,13 @@ export async function revisionAssets(
 }
 
 export interface OutdatedRow {
-  readonly id: string;
   readonly mockup_id: string;
   readonly file_name: string;
   readonly source_digest: string;
 }
 
-/** The revisions whose tree has an outdated shape. */
+/** The newest revisions whose tree has an outdated shape. */
 export async function outdatedRevisions(db: Queryable): Promise<readonly OutdatedRow[]> {
   const { rows } = await db.query<OutdatedRow>(OUTDATED, [TREE_VERSION]);
   return rows;
-}
-
-/** Replaces an outdated reading; its assets must be inserted again. */
-export async function renewRevision(
-  db: Queryable,
-  id: string,
-  reading: Pick<NewRevision, 'pictureDigest' | 'tree' | 'findings' | 'layerCount'>,
-): Promise<void> {
-  const { pictureDigest, tree, findings, layerCount } = reading;
-  await db.query(REMOVE_ASSETS, [id]);
-  await db.query(RENEW, [
-    id,
-    pictureDigest,
-    JSON.stringify(tree),
-    JSON.stringify(findings),
-    layerCount,
-    TREE_VERSION,
-  ]);
 }

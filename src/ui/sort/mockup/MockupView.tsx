@@ -171,7 +171,7 @@ function Picture({ shown }: { readonly shown: Exclude<Shown, 'page'> }) {
     );
   }
   const of = shown === 'screen' ? 'all' : shown;
-  const asked = new URLSearchParams({ screen: screen.key, of, reading: picture, edited });
+  const asked = new URLSearchParams({ screen: screen.id, of, reading: picture, edited });
   if (appearance !== 'drawn') asked.set('appearance', appearance);
   for (const key of [...(chosen ?? [])].slice(0, 200)) asked.append('layer', key);
   return (

@@ -17,7 +17,7 @@ export function Readout() {
   const path = cursor === null ? [] : layerPath(screen, cursor);
   const pointed = hovered === null || hovered === cursor ? undefined : layerPath(screen, hovered).at(-1);
   const own = cursor === null ? undefined : boxes?.get(cursor);
-  const other = pointed && boxes?.get(pointed.key);
+  const other = pointed && boxes?.get(pointed.id);
   return (
     <Box
       sx={{
@@ -39,14 +39,14 @@ export function Readout() {
         sx={{ height: 18, overflow: 'hidden' }}
       >
         {path.map((layer, at) => (
-          <span key={layer.key}>
+          <span key={layer.id}>
             {at > 0 && ' / '}
             <MuiLink
               component="button"
               color="inherit"
-              underline={layer.key === cursor ? 'none' : 'hover'}
-              onClick={() => reveal(layer.key)}
-              sx={{ fontSize: 12, verticalAlign: 'baseline', fontWeight: layer.key === cursor ? 700 : 400 }}
+              underline={layer.id === cursor ? 'none' : 'hover'}
+              onClick={() => reveal(layer.id)}
+              sx={{ fontSize: 12, verticalAlign: 'baseline', fontWeight: layer.id === cursor ? 700 : 400 }}
             >
               {layerLabel(layer).text}
             </MuiLink>

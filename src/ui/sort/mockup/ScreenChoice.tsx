@@ -20,13 +20,13 @@ export function ScreenChoice({ screens, screen, onChoose }: ScreenChoiceProps) {
   return (
     <Box sx={{ flex: 1, minWidth: 0, display: 'flex', alignItems: 'center', gap: 1, fontSize: 12 }}>
       <NativeSelect
-        value={screen.key}
+        value={screen.id}
         onChange={(event) => onChoose(event.target.value)}
         inputProps={{ 'aria-label': 'Screen' }}
         sx={{ fontSize: 12, minWidth: 0 }}
       >
-        {screens.map(({ key, name }) => (
-          <option key={key} value={key}>
+        {screens.map(({ id, name }) => (
+          <option key={id} value={id}>
             {name}
           </option>
         ))}

@@ -1,32 +1,32 @@
 import Flatbush from 'flatbush';
 import { bottom, contains, right, type Box } from '../../../core/mockup/box';
-import type { Layer, LayerKey } from '../../../core/mockup/layer';
+import type { Layer, LayerId } from '../../../core/mockup/layer';
 import type { Screen } from '../../../core/mockup/mockup';
 import type { Decision } from '../../../core/sort/decision';
 
 /** A spatial index of the layers of a screen, px. */
 export interface HitIndex {
   /** The layers under a point, the topmost first. */
-  readonly at: (x: number, y: number) => readonly LayerKey[];
+  readonly at: (x: number, y: number) => readonly LayerId[];
   /** The layers completely inside a box, in drawing order. */
-  readonly inside: (box: Box) => readonly LayerKey[];
+  readonly inside: (box: Box) => readonly LayerId[];
 }
 
 /** A picture counts as a whole, a group only by its parts, and a layer off the page not at all. */
 export function hitIndex(
   screen: Screen,
-  boxes: ReadonlyMap<LayerKey, Box>,
-  decisions: ReadonlyMap<LayerKey, Decision>,
+  boxes: ReadonlyMap<LayerId, Box>,
+  decisions: ReadonlyMap<LayerId, Decision>,
 ): HitIndex {
-  const keys: LayerKey[] = [];
+  const keys: LayerId[] = [];
   const places: Box[] = [];
   const visit = (layer: Layer) => {
-    const decision = decisions.get(layer.key);
+    const decision = decisions.get(layer.id);
     if (decision?.outcome === 'aside') return;
-    const box = boxes.get(layer.key);
+    const box = boxes.get(layer.id);
     if (layer.kind === 'group' && decision?.outcome !== 'picture') layer.layers.forEach(visit);
     else if (box) {
-      keys.push(layer.key);
+      keys.push(layer.id);
       places.push(box);
     }
   };

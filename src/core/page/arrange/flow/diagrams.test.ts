@@ -1,3 +1,4 @@
+import { namesInPath } from '../../../mockup/identity';
 import { convertReading, readInside } from '../../../../../tests/support/mockups';
 import { walkNodes } from '../../node';
 
@@ -5,7 +6,7 @@ import { walkNodes } from '../../node';
 function placesIn(content: string): Readonly<Record<string, string>> {
   const { pages } = convertReading(readInside(`<g id="chart">${content}</g>`), 'flow');
   const nodes = walkNodes(pages[0]!.children);
-  return Object.fromEntries(nodes.map(({ layer, place }) => [layer.split('/').at(-1)!, place.kind]));
+  return Object.fromEntries(nodes.map(({ path, place }) => [namesInPath(path).at(-1), place.kind]));
 }
 
 const dot = (at: number, x: number, y: number) =>

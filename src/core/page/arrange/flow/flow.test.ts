@@ -1,3 +1,4 @@
+import { idAt } from '../../../../../tests/support/ids';
 import { convertReading, emitted, readInside, readText } from '../../../../../tests/support/mockups';
 import type { Tag } from '../../../sort/tag';
 import { walkNodes, type BoxNode, type Page } from '../../node';
@@ -20,7 +21,7 @@ function convertedOf(
   const nodes = walkNodes(conversion.pages[0]!.children);
   const node = (name: string): BoxNode => {
     const found = nodes.find(
-      (each) => each.layer.endsWith(`/${name}`) && each.kind === 'box' && !each.anonymous,
+      (each) => each.path.endsWith(`/${name}`) && each.kind === 'box' && !each.anonymous,
     );
     if (found?.kind !== 'box') throw new Error(`There is no box ${name}`);
     return found;
@@ -85,8 +86,8 @@ describe('rows, columns and grids', () => {
     const { page } = converted(
       `${edge}<g id="quay" clip-path="url(#edge)">${piers}</g><rect y="95" width="200" height="5"/>`,
     );
-    const wides = walkNodes(page.children).flatMap(({ layer, place }) =>
-      layer.includes('/pier') && place.kind === 'flow' ? [place.widthMode] : [],
+    const wides = walkNodes(page.children).flatMap(({ path, place }) =>
+      path.includes('/pier') && place.kind === 'flow' ? [place.widthMode] : [],
     );
     expect(wides).toEqual(['rigid', 'rigid', 'rigid']);
   });
@@ -99,7 +100,7 @@ describe('rows, columns and grids', () => {
       `<g id="crew">${crew.join('')}</g><rect y="60" width="200" height="5"/>`,
     );
     expect(node('crew').layout).toMatchObject({ direction: 'row', gap: 0 });
-    const mates = walkNodes(page.children).filter(({ layer }) => layer.includes('/mate'));
+    const mates = walkNodes(page.children).filter(({ path }) => path.includes('/mate'));
     const lefts = mates.map(({ place }) => place.kind === 'flow' && place.margin.left);
     expect(lefts).toEqual([0, -6, -6]);
   });
@@ -146,7 +147,7 @@ describe('rows, columns and grids', () => {
   it('of overlapping parts the one with more words flows', () => {
     const page = `<g id="page"><rect width="200" height="100" fill="#eee"/><g id="body" opacity=".9">${box('words', 0, 0, 200, 90, word(10, 20, 'The first ferry to Sund') + word(10, 60, 'The last ferry to Holm'))}</g><g id="bar">${box('more', 60, 10, 70, 20, word(70, 24, 'More'))}</g></g>`;
     const { page: laid } = converted(page);
-    const kinds = walkNodes(laid.children).map(({ layer, place }) => [layer.split('/').at(-1), place.kind]);
+    const kinds = walkNodes(laid.children).map(({ path, place }) => [path.split('/').at(-1), place.kind]);
     expect(kinds).toContainEqual(['more', 'fixed']);
     expect(kinds.filter(([, kind]) => kind === 'fixed')).toHaveLength(1);
   });
@@ -273,7 +274,7 @@ describe('rows, columns and grids', () => {
     const search = box('search', 20, 60, 100, 20, word(26, 74, 'Holm'));
     const card = box('card', 10, 10, 180, 80, word(20, 30, 'Sailings') + search);
     const { node } = converted(`<g id="all">${card}</g>${box('go', 130, 60, 50, 20, word(140, 74, 'Find'))}`);
-    const inCard = walkNodes(node('card').children).find(({ layer }) => layer.endsWith('/go'));
+    const inCard = walkNodes(node('card').children).find(({ path }) => path.endsWith('/go'));
     expect(inCard?.place.kind).toBe('flow');
   });
 
@@ -284,7 +285,7 @@ describe('rows, columns and grids', () => {
     const list = `<g id="all">${box('card', 10, 10, 180, 80, `<g id="ferries-list">${item(0)}${item(1)}</g>`)}</g>`;
     const { node } = converted(`${list}${photo}`);
     expect(node('ferries-list').role).toBe('list');
-    expect(walkNodes(node('item1').children).map(({ layer }) => layer)).toContain('/test/photo');
+    expect(walkNodes(node('item1').children).map(({ layer }) => layer)).toContain(idAt('/photo'));
   });
 
   it('a part drawn after a group over its content stays outside', () => {
@@ -293,7 +294,7 @@ describe('rows, columns and grids', () => {
     const { node } = converted(
       `<g id="all">${card}${foot}</g>${box('menu', 30, 40, 80, 40, word(40, 64, 'Find'))}`,
     );
-    expect(walkNodes(node('card').children).filter(({ layer }) => layer.includes('/menu'))).toEqual([]);
+    expect(walkNodes(node('card').children).filter(({ path }) => path.includes('/menu'))).toEqual([]);
   });
 
   it('words wrap at the visible width of a box that continues past the screen', () => {
@@ -340,7 +341,7 @@ describe('rows, columns and grids', () => {
       `<g id="quay"><rect id="ground" x="10" y="10" width="150" height="80" fill="#eee"/>
         ${box('berth', 20, 50, 100, 20, word(24, 64, 'Sund'))}<g id="head">${word(20, 18, 'Departures')}</g></g>`,
     );
-    const flowing = node('ground').children.map(({ layer, place }) => [layer.split('/').at(-1), place.kind]);
+    const flowing = node('ground').children.map(({ path, place }) => [path.split('/').at(-1), place.kind]);
     expect(flowing).toEqual([
       ['text', 'flow'],
       ['berth', 'flow'],
@@ -374,7 +375,7 @@ describe('rows, columns and grids', () => {
     const { page } = converted(
       `<g id="quay"><rect width="200" height="90" fill="#eee"/>${box('sign', 20, 10, 158.6, 30, word(30, 30, 'Sund'))}${box('deck', 0, 60, 200, 20, word(10, 74, 'Holm'))}</g>`,
     );
-    const sign = walkNodes(page.children).find(({ layer }) => layer.endsWith('/sign'));
+    const sign = walkNodes(page.children).find(({ path }) => path.endsWith('/sign'));
     expect(sign?.place).toMatchObject({ margin: { left: 0, right: expect.closeTo(1.4) as number } });
   });
 
@@ -382,7 +383,7 @@ describe('rows, columns and grids', () => {
     const { page } = converted(
       `<g id="quay"><rect width="200" height="90" fill="#eee"/>${box('sign', 20, 10, 159.4, 30, word(30, 30, 'Sund'))}${box('deck', 0, 60, 200, 20, word(10, 74, 'Holm'))}</g>`,
     );
-    const sign = walkNodes(page.children).find(({ layer }) => layer.endsWith('/sign'));
+    const sign = walkNodes(page.children).find(({ path }) => path.endsWith('/sign'));
     expect(sign?.place).toMatchObject({ margin: { left: 0, right: expect.closeTo(0.6) as number } });
   });
 
@@ -410,7 +411,7 @@ describe('rows, columns and grids', () => {
         `<g id="ticket"><rect x="20" y="10" width="160" height="80" fill="#eee"/><g id="inside">${words}${box('buy', x, 50, width, 20, word(x + width / 2 - 10, 64, 'Buy'))}</g><rect x="20" y="80" width="160" height="2"/></g>`,
       );
       const { padding, align } = node('inside').layout!;
-      const { place } = walkNodes(page.children).find(({ layer }) => layer.endsWith('/buy'))!;
+      const { place } = walkNodes(page.children).find(({ path }) => path.endsWith('/buy'))!;
       return {
         padding,
         widthMode: 'widthMode' in place && place.widthMode,
@@ -478,8 +479,8 @@ describe('rows, columns and grids', () => {
     const rows = [10, 39].map((y) => [10, 50, 90].map((x) => lined(x, y)).join('')).join('');
     const { css, page } = converted(`<g id="deck">${rows}${[10, 50, 90].map(last).join('')}</g>`);
     expect(css).not.toMatch(/gap: -|gap: \S+ -/);
-    const tops = walkNodes(page.children).flatMap(({ layer, place }) =>
-      layer.endsWith('-39') && place.kind === 'flow' ? [place.margin.top] : [],
+    const tops = walkNodes(page.children).flatMap(({ path, place }) =>
+      path.endsWith('-39') && place.kind === 'flow' ? [place.margin.top] : [],
     );
     expect(tops).toEqual([-1, -1, -1]);
   });
@@ -496,7 +497,7 @@ describe('rows, columns and grids', () => {
           `<g id="go${x}"><rect x="${x}" y="20.5" width="${width}" height="30" fill="#fff" ${line}/>${word(x + 12, 40, 'Sund')}</g>`,
       );
       const { page } = converted(`<g id="deck">${buttons.join('')}</g>`);
-      const all = walkNodes(page.children).filter(({ layer }) => /\/go[^/]*$/.test(layer));
+      const all = walkNodes(page.children).filter(({ path }) => /\/go[^/]*$/.test(path));
       return all.map(({ place }) => place.kind);
     };
     expect(kinds('stroke="#999"')).toEqual(['flow', 'flow', 'flow']);
@@ -537,19 +538,19 @@ describe('layout overrides', () => {
   const pair = `<g id="pair"><rect width="200" height="60" fill="#eee"/>${box('one', 10, 10, 40, 20)}${box('two', 60, 34, 40, 20)}</g>`;
 
   it('direction and gap are kept', () => {
-    const { layout } = converted(pair, { '/test/pair': { contents: 'row', gap: 24 } }).node('pair');
+    const { layout } = converted(pair, { [idAt('/pair')]: { contents: 'row', gap: 24 } }).node('pair');
     expect(layout).toMatchObject({ direction: 'row', gap: 24 });
   });
 
   it('a nested container keeps coordinates inside a page that flows', () => {
-    const { node, html } = converted(pair, { '/test/pair': { contents: 'nested' } });
+    const { node, html } = converted(pair, { [idAt('/pair')]: { contents: 'nested' } });
     expect(node('pair').layout).toBeUndefined();
     expect(node('two/rect').place).toMatchObject({ kind: 'fixed', pins: { x: 'start' } });
     expect(html).toContain('class="pair"');
   });
 
   it('a row can stand inside a page with coordinates', () => {
-    const { node, html, css } = converted(pair, { '/test/pair': { contents: 'row' } }, 'nested');
+    const { node, html, css } = converted(pair, { [idAt('/pair')]: { contents: 'row' } }, 'nested');
     expect(node('pair').place.kind).toBe('fixed');
     expect(node('one/rect').place.kind).toBe('flow');
     expect(html).toContain('pair flow');
@@ -558,8 +559,8 @@ describe('layout overrides', () => {
 
   it('a part set to take the rest takes the free width', () => {
     const { css } = converted(pair, {
-      '/test/pair': { contents: 'row' },
-      '/test/pair/two': { width: 'rest' },
+      [idAt('/pair')]: { contents: 'row' },
+      [idAt('/pair/two')]: { width: 'rest' },
     });
     expect(css).toMatch(/flex: 1;\n {2}min-width: 0/);
   });
@@ -718,7 +719,7 @@ describe('room for longer words', () => {
     const { page } = converted(
       `<g id="card"><rect width="190" height="80" fill="#eee"/>${bar}<g id="note">${stretched(10, 54, 'Berths and lights of the quay', 150)}</g></g>`,
     );
-    const words = walkNodes(page.children).filter(({ layer }) => layer.includes('/bar/'));
+    const words = walkNodes(page.children).filter(({ path }) => path.includes('/bar/'));
     expect(words).toHaveLength(3);
     for (const { place } of words) {
       if (place.kind !== 'flow') throw new Error('The words do not flow.');

@@ -1,5 +1,5 @@
 import { bottom, type Box } from '../../../mockup/box';
-import type { LayerKey } from '../../../mockup/layer';
+import type { LayerId } from '../../../mockup/layer';
 import { placedBox } from '../../placed';
 import { anonymousBox } from '../../anonymousBox';
 import type { Page } from '../../node';
@@ -23,7 +23,7 @@ import { contentOf, type Part } from './parts';
 export function flow(
   page: Page,
   versions: readonly StateNode[] = [],
-  waiting: ReadonlySet<LayerKey> = new Set(),
+  waiting: ReadonlySet<LayerId> = new Set(),
 ): Page {
   const grouped = joinSentences(groupPage(page, versions));
   const grounded = withGround(moveIntoGaps(inferLineHeights(inferTightLineHeights(grouped))));

@@ -1,6 +1,6 @@
 import equal from 'fast-deep-equal';
 import { bottom, right, sameBox, type Box } from '../../../mockup/box';
-import type { LayerKey } from '../../../mockup/layer';
+import type { LayerId } from '../../../mockup/layer';
 import { memoizeLast, memoizeLastBy } from '../../../mockup/memoize';
 import { isAnonymous } from '../../anonymousBox';
 import {
@@ -26,7 +26,7 @@ import { canFitContent, paddingBox } from './widths';
  * @param waiting layers that keep their last result while their content is unchanged, whatever their
  * constraints
  */
-export function layOutExcept(waiting: ReadonlySet<LayerKey>): LayOut {
+export function layOutExcept(waiting: ReadonlySet<LayerId>): LayOut {
   const layOut: LayOut = (part, stand) =>
     lastLaid(part.node, { part, stand, waits: waiting.has(part.node.layer) }, (last) => {
       const made = layOutAnew(part, stand, layOut);

@@ -1,5 +1,5 @@
 import { boxAround, type Box } from '../../../mockup/box';
-import type { LayerKey } from '../../../mockup/layer';
+import type { LayerId } from '../../../mockup/layer';
 import { HEADING_LETTERS } from '../../../sort/facts';
 import { isHeading, type Role } from '../../../sort/vocabulary';
 import { evenBaselines, evenSpacing, shiftToRows } from '../../baselines';
@@ -106,7 +106,7 @@ function lineHeightOf(rows: readonly Baseline[], { type, node }: Piece): number 
   return drawn.every((baseline, at) => isSameLine(baseline, set[at]!)) ? height : null;
 }
 
-function layersOf({ layer, merged = [] }: PageNode): readonly LayerKey[] {
+function layersOf({ layer, merged = [] }: PageNode): readonly LayerId[] {
   return [layer, ...merged];
 }
 

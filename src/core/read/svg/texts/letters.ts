@@ -67,7 +67,7 @@ function flatten(node: XmlNode, here: Here, around: Around, flat: Flat): void {
     else if (child.name === 'tspan' || child.name === 'a' || child.name === 'textPath') {
       flatten(child, here, inner(child, around, here), flat);
     } else if (!['title', 'desc', 'animate', 'set'].includes(child.name) && !child.name.includes(':')) {
-      here.context.report('element-unknown', here.parentKey, { element: child.name });
+      here.context.report('element-unknown', here.parent, { element: child.name });
     }
   }
   applyPositions(node, here, computed, flat, start);
@@ -105,10 +105,10 @@ const UNSET: readonly (readonly [Property, RegExp])[] = [
   ['font-stretch', /^(normal|100%)$/],
 ];
 
-function reportUnsetStyles({ context, parentKey }: Here, { style }: Computed): void {
+function reportUnsetStyles({ context, parent }: Here, { style }: Computed): void {
   for (const [property, plain] of UNSET) {
     if (!plain.test(style[property]))
-      context.report('value-ignored', parentKey, { property, value: style[property] });
+      context.report('value-ignored', parent, { property, value: style[property] });
   }
 }
 

@@ -1,0 +1,57 @@
+import { printCss } from '../../markup/printCss';
+import { printHtml } from '../../markup/printHtml';
+import type { LayerId } from '../../mockup/layer';
+import { pageNodes, walkNodes } from '../../page/node';
+import type { CodePart, Fragment, FragmentInput } from '../target';
+import { classDeclarations } from './declarations';
+import { nodeMarkup } from './pageMarkup';
+import { stateRules } from './stateRules';
+import { rulesInUnit } from './units';
+
+/** The most elements to print: more would slow the view. */
+const MOST_ELEMENTS = 200;
+
+/** The code of one layer as the page has it; the code of the group around a layer that was merged into it. */
+export function layerFragment(input: FragmentInput, layer: LayerId): Fragment {
+  const found = findNode(input, layer);
+  if (!found) return { shown: null, parts: partsOf('', '') };
+  const { node, page } = found;
+  const parts = walkNodes([node]);
+  const shallow = parts.length > MOST_ELEMENTS && node.kind === 'box' ? { ...node, children: [] } : node;
+  const looks = new Set<string>();
+  for (const part of walkNodes([shallow])) {
+    looks.add(input.sheet.classOf(part)?.name ?? '');
+    if (part.kind === 'text') {
+      for (const span of part.lines.flatMap((line) => line.spans))
+        looks.add(input.sheet.classFor(span.look) ?? '');
+    }
+  }
+  const rules = input.sheet.classes
+    .filter(({ name }) => looks.has(name))
+    .flatMap((each) => [
+      { selector: `.${each.name}`, declarations: classDeclarations(each) },
+      ...stateRules(each, input),
+    ]);
+  const markup = printHtml([nodeMarkup(shallow, { ...input, placed: !page.layout })]);
+  return { shown: node.layer, parts: partsOf(markup, printCss(rulesInUnit(rules, input.unit))) };
+}
+
+function partsOf(markup: string, css: string): readonly CodePart[] {
+  return [
+    { title: 'HTML', language: 'html', code: markup },
+    { title: 'CSS', language: 'css', code: css },
+  ];
+}
+
+function findNode({ pages, decisions }: FragmentInput, layer: LayerId) {
+  let wanted = layer;
+  // A part of a merged group lies in both.
+  for (let within = decisions.get(layer)?.within; within; within = decisions.get(within)?.within)
+    wanted = within;
+  for (const page of pages) {
+    for (const node of pageNodes(page)) {
+      if (node.layer === wanted || node.merged?.includes(wanted)) return { node, page };
+    }
+  }
+  return null;
+}
