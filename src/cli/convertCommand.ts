@@ -4,18 +4,17 @@ import { OUTCOME_NAMES, type Outcome } from '../core/sort/vocabulary';
 import { plainFinding } from '../engine/manifest';
 import type { Product } from '../engine/produce';
 import { writeFiles } from '../engine/writeFiles';
-import { convertFile, type ConvertFlags } from './convertFile';
-import { UsageError } from './errors';
+import { convertFile } from './convertFile';
+import type { CommandInput, ConvertFlags } from './input';
 
 /** `orden convert FILE --out DIR`: the whole conversion without a server or a database. */
-export async function convertCommand(files: readonly string[], flags: ConvertFlags): Promise<void> {
-  if (flags.out === undefined) throw new UsageError('Say with --out where the page is to be written.');
+export async function convertCommand(input: CommandInput, { out = '', json }: ConvertFlags): Promise<void> {
   const start = performance.now();
-  const { product, readMs } = await convertFile(files, flags);
-  await writeFiles(flags.out, product.files);
+  const { product, readMs } = await convertFile(input);
+  await writeFiles(out, product.files);
   const summary = summarise(product, readMs, performance.now() - start);
-  if (flags.json) console.log(JSON.stringify(summary));
-  else console.log(summaryText(summary, flags.out));
+  if (json) console.log(JSON.stringify(summary));
+  else console.log(summaryText(summary, out));
 }
 
 function summarise(product: Product, readMs: number, totalMs: number) {

@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util';
 import { ReadError } from '../core/read/readError';
-import type { ConvertFlags } from './convertFile';
+import { readInput, type CommandInput, type ConvertFlags } from './input';
 import { InputError, UsageError } from './errors';
 
 const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json]
@@ -24,7 +24,7 @@ const COMMANDS: Readonly<Record<string, () => Promise<Command>>> = {
   convert: async () => (await import('./convertCommand')).convertCommand,
   proof: async () => (await import('./proofCommand')).proofCommand,
 };
-type Command = (files: readonly string[], flags: ConvertFlags) => Promise<void>;
+type Command = (input: CommandInput, flags: ConvertFlags) => Promise<void>;
 
 async function main(argv: readonly string[]): Promise<number> {
   try {
@@ -50,8 +50,11 @@ async function main(argv: readonly string[]): Promise<number> {
     }
     const load = COMMANDS[command ?? ''];
     if (!load) throw new UsageError(command ? `There is no command "${command}".` : 'Which command?');
+    if (command === 'convert' && values.out === undefined)
+      throw new UsageError('Say with --out where the page is to be written.');
+    const input = await readInput(files, values);
     const run = await load();
-    await run(files, values);
+    await run(input, values);
     return 0;
   } catch (error) {
     return explain(error);

@@ -7,15 +7,16 @@ import { launchChromium } from '../engine/proof/chromium';
 import { proofSheet, pullProof, type ProofSheet, type ScreenProof } from '../engine/proof/proof';
 import { writeFiles } from '../engine/writeFiles';
 import { sheetSvg } from '../engine/sheetSvg';
-import { convertFile, type ConvertedFile, type ConvertFlags } from './convertFile';
+import { convertFile, type ConvertedFile } from './convertFile';
+import type { CommandInput, ConvertFlags } from './input';
 
 /** `orden proof FILE`: builds the page and compares it with the mockup in Chromium. */
-export async function proofCommand(files: readonly string[], flags: ConvertFlags): Promise<void> {
+export async function proofCommand(input: CommandInput, flags: ConvertFlags): Promise<void> {
   // Checked before the work starts.
   const browser = await launchChromium();
   const folder = flags.out ?? (await mkdtemp(path.join(tmpdir(), 'orden-proof-')));
   try {
-    const converted = await convertFile(files, flags);
+    const converted = await convertFile(input);
     await writeFiles(folder, converted.product.files);
     const proofs = await pullProof({
       browser,

@@ -1,0 +1,96 @@
+import { readFile } from 'node:fs/promises';
+import { TARGET_NAMES, type TargetName } from '../core/emit/target';
+import { formatOf } from '../core/read/formats';
+import {
+  ARRANGEMENTS,
+  FRAME_WORDS,
+  plainFrame,
+  UNITS,
+  type Arrangement,
+  type PageFrame,
+  type Unit,
+} from '../core/page/node';
+import type { ConvertOptions } from '../core/convert';
+import { InputError, UsageError } from './errors';
+
+export interface ConvertFlags {
+  readonly out?: string;
+  readonly arrange: string;
+  readonly target: string;
+  readonly tags?: string;
+  readonly unit?: string;
+  /** Words of the page's frame, such as `centred,content`. */
+  readonly frame?: string;
+  readonly join: boolean;
+  readonly json: boolean;
+}
+
+/** A command's input, as far as it can be checked before the conversion is loaded. */
+export interface CommandInput {
+  readonly file: string;
+  readonly bytes: Uint8Array;
+  readonly options: ConvertOptions;
+  /** The file of tags, parsed but not validated; null for none. */
+  readonly tags: { readonly file: string; readonly json: unknown } | null;
+}
+
+/**
+ * Checks the flags and opens the files. It imports little, so that wrong input is answered at once.
+ * @throws UsageError for wrong flags, InputError for files that cannot be used, ReadError for a file that is no mockup
+ */
+export async function readInput(files: readonly string[], flags: ConvertFlags): Promise<CommandInput> {
+  const [file] = files;
+  if (file === undefined || files.length > 1) throw new UsageError('Give one mockup file.');
+  const options = readOptions(flags);
+  const bytes = await open(file);
+  formatOf(bytes);
+  return { file, bytes, options, tags: flags.tags === undefined ? null : await openTags(flags.tags) };
+}
+
+function readOptions({ arrange, target, unit, frame, join }: ConvertFlags): ConvertOptions {
+  const arrangement = oneOf<Arrangement>(arrange, ARRANGEMENTS, '--arrange');
+  return {
+    arrangement,
+    target: oneOf<TargetName>(target, TARGET_NAMES, '--target'),
+    ...(unit !== undefined && { unit: oneOf<Unit>(unit, UNITS, '--unit') }),
+    ...(frame !== undefined && { frame: readFrame(frame, arrangement) }),
+    ...(join && { join: true }),
+  };
+}
+
+function oneOf<T extends string>(value: string, allowed: readonly T[], flag: string): T {
+  const found = allowed.find((candidate) => candidate === value);
+  if (found === undefined) throw new UsageError(`${flag} takes ${allowed.join(' or ')}, not "${value}".`);
+  return found;
+}
+
+function readFrame(words: string, arrangement: Arrangement): PageFrame {
+  const allowed = Object.values(FRAME_WORDS).flat();
+  const given = words.split(',').map((word) => oneOf(word.trim(), allowed, '--frame'));
+  const pick = <K extends keyof PageFrame>(key: K): PageFrame[K] | undefined =>
+    FRAME_WORDS[key].find((word) => given.includes(word)) as PageFrame[K] | undefined;
+  const plain = plainFrame(arrangement);
+  return {
+    stands: pick('stands') ?? plain.stands,
+    edge: pick('edge') ?? plain.edge,
+    reaches: pick('reaches') ?? plain.reaches,
+  };
+}
+
+async function open(file: string): Promise<Uint8Array> {
+  try {
+    return await readFile(file);
+  } catch (error) {
+    const missing = error instanceof Error && 'code' in error && error.code === 'ENOENT';
+    throw new InputError(missing ? `There is no file ${file}.` : `The file ${file} could not be opened.`);
+  }
+}
+
+async function openTags(file: string): Promise<NonNullable<CommandInput['tags']>> {
+  const text = new TextDecoder().decode(await open(file));
+  try {
+    return { file, json: JSON.parse(text) as unknown };
+  } catch {
+    throw new InputError(`The tags file ${file} is no JSON.`);
+  }
+}
