@@ -1,6 +1,6 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import path from 'node:path';
-import { ARRANGEMENTS } from '../src/core/page/node';
+import { ARRANGEMENTS } from '../src/core/page/frame';
 import { createFontBook } from '../src/engine/fonts/fontBook';
 import { readMockup } from '../src/engine/readMockup';
 import { buildInto } from '../tests/support/build';

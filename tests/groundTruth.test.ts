@@ -1,7 +1,8 @@
 import { readdirSync } from 'node:fs';
 import path from 'node:path';
 import type { Browser } from '@playwright/test';
-import { walkNodes, type Layout } from '../src/core/page/node';
+import { walkNodes } from '../src/core/page/walk';
+import type { Layout } from '../src/core/page/layout';
 import { launchChromium } from './support/chromium';
 import { drawPage, type WrittenBox } from './support/drawPage';
 import { convertReading, readBytes } from './support/mockups';

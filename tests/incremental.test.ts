@@ -4,7 +4,7 @@ import { convert, type Conversion } from '../src/core/convert';
 import type { PagePiece } from '../src/core/emit/preview';
 import { TARGETS } from '../src/core/emit/targets';
 import { layersOf } from '../src/core/mockup/walk';
-import { ARRANGEMENTS } from '../src/core/page/node';
+import { ARRANGEMENTS } from '../src/core/page/frame';
 import type { Reading } from '../src/core/read/reading';
 import { applyStructuralTags } from '../src/core/sort/structuralTags';
 import type { Tag, Tags } from '../src/core/sort/tag';

@@ -5,7 +5,7 @@ import { buildInto } from './support/build';
 import { inChromium } from './support/inChromium';
 import { comparePictures } from '../src/engine/proof/compare';
 import { compareFiles, shoot } from './support/likeness';
-import { ARRANGEMENTS } from '../src/core/page/node';
+import { ARRANGEMENTS } from '../src/core/page/frame';
 import { casePath, DEMO, readCase, readDemo, readText } from './support/mockups';
 
 /** The built page in Chromium against the mockup in the same Chromium. */

@@ -3,7 +3,8 @@ import { isAside } from './support/onPage';
 import { cssLimitation } from '../src/core/look/cssSupport';
 import { boxForm } from '../src/core/look/boxForm';
 import { walk } from '../src/core/mockup/walk';
-import { walkNodes, type PageNode } from '../src/core/page/node';
+import { walkNodes } from '../src/core/page/walk';
+import type { PageNode } from '../src/core/page/node';
 
 /** What the code of whole pages is made of. */
 function depthOf(nodes: readonly PageNode[]): number {

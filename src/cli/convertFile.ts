@@ -22,7 +22,12 @@ export interface ConvertedFile {
  * Reads one mockup file and produces its page.
  * @throws InputError for tags with a mistake, ReadError for a mockup that cannot be read
  */
-export async function convertFile({ file, bytes, options, tags: given }: CommandInput): Promise<ConvertedFile> {
+export async function convertFile({
+  file,
+  bytes,
+  options,
+  tags: given,
+}: CommandInput): Promise<ConvertedFile> {
   const start = performance.now();
   const reading = await readMockup(bytes, path.basename(file), { book: createFontBook() });
   const readMs = performance.now() - start;

@@ -9,7 +9,7 @@ import {
   type Arrangement,
   type PageFrame,
   type Unit,
-} from '../core/page/node';
+} from '../core/page/frame';
 import type { ConvertOptions } from '../core/convert';
 import { InputError, UsageError } from './errors';
 

@@ -10,15 +10,9 @@ import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';
 import { joinPages } from './page/join/joinPages';
 import { lower, lowerVersions } from './page/lower';
-import {
-  collectFromNodes,
-  plainFrame,
-  type Arrangement,
-  type Page,
-  type PageFrame,
-  type PageNode,
-  type Unit,
-} from './page/node';
+import { collectFromNodes } from './page/walk';
+import { plainFrame, type Arrangement, type Page, type PageFrame, type Unit } from './page/frame';
+import type { PageNode } from './page/node';
 import { planPictures } from './pictures/planPictures';
 import type { PicturePlan } from './pictures/picture';
 import type { Outliner } from './pictures/standaloneSvg';

@@ -2,7 +2,8 @@ import { flatMap } from './mockup/flatMap';
 import type { Assets, Mockup } from './mockup/mockup';
 import type { FaceId } from './mockup/type';
 import type { FontFile } from './emit/target';
-import { collectFromNodes, type Page } from './page/node';
+import { collectFromNodes } from './page/walk';
+import type { Page } from './page/frame';
 import { safeName } from './sort/outputNames';
 
 /** The font files that the pages' texts need: shipped, embedded and added faces, each once. */

@@ -1,5 +1,5 @@
 import type { Conversion } from '../../src/core/convert';
-import type { Arrangement } from '../../src/core/page/node';
+import type { Arrangement } from '../../src/core/page/frame';
 import type { Reading } from '../../src/core/read/reading';
 import { produce } from '../../src/engine/produce';
 import { writeFiles } from '../../src/engine/writeFiles';

@@ -9,7 +9,9 @@ import { grow as growBox } from '../../src/core/mockup/box';
 import { nested } from '../../src/core/page/arrange/nested';
 import { lower } from '../../src/core/page/lower';
 import { placedBox } from '../../src/core/page/placed';
-import { plainFrame, walkNodes, type PageNode } from '../../src/core/page/node';
+import { plainFrame } from '../../src/core/page/frame';
+import { walkNodes } from '../../src/core/page/walk';
+import type { PageNode } from '../../src/core/page/node';
 
 /** Writes the pages with layer attributes, and opens one at the size of its screen. */
 export async function openKeyed(browser: Browser, folder: string, conversion: Conversion, at: number) {

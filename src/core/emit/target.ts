@@ -1,7 +1,7 @@
 import type { LayerId } from '../mockup/layer';
 import type { Mockup } from '../mockup/mockup';
 import type { FaceId } from '../mockup/type';
-import type { Page, Unit } from '../page/node';
+import type { Page, Unit } from '../page/frame';
 import type { PicturePlan } from '../pictures/picture';
 import type { Decisions } from '../sort/decision';
 import type { StyleSheet } from '../style/styleSheet';

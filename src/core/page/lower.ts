@@ -18,15 +18,10 @@ import { lowerShape } from './lowerShape';
 import { lowerText } from './lowerText';
 import { paintedBox, placedBox } from './placed';
 import type { StateNode } from './states';
-import {
-  walkNodes,
-  type BoxNode,
-  type FixedPlace,
-  type Page,
-  type PageFrame,
-  type PageNode,
-  type PictureNode,
-} from './node';
+import { walkNodes } from './walk';
+import type { BoxNode, PageNode, PictureNode } from './node';
+import type { FixedPlace } from './place';
+import type { Page, PageFrame } from './frame';
 
 export interface LowerContext {
   readonly screen: Screen;

@@ -11,7 +11,8 @@ import { effectsLook, elementClip, scaledShadow } from './layerEffects';
 import { widenHairlines } from './hairlines';
 import { borderFillsBox, strokeAsShadow, transformedStrokeAsShadow } from './strokeAsShadow';
 import type { SharedParts } from './lower';
-import type { BoxNode, Place, LinearTransform } from './node';
+import type { BoxNode } from './node';
+import type { Place, LinearTransform } from './place';
 import { uprightEquivalent } from './unturn';
 
 /** A shape as a box node: its box, and its paints as CSS draws them. */

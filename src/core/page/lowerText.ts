@@ -16,7 +16,8 @@ import {
 } from './baselines';
 import { effectsLook, elementClip } from './layerEffects';
 import type { SharedParts } from './lower';
-import type { Place, TextNode, TextNodeLine, LinearTransform } from './node';
+import type { Place, LinearTransform } from './place';
+import type { TextNode, TextNodeLine } from './node';
 
 /**
  * A text as a text node whose first baseline falls where it was drawn.

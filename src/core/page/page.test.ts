@@ -9,7 +9,9 @@ import {
 import { layersByKey } from '../mockup/walk';
 import type { Tag } from '../sort/tag';
 import { baselineInLine, roundedExtents } from './baselines';
-import { walkNodes, type Arrangement, type BoxNode, type PageNode } from './node';
+import { walkNodes } from './walk';
+import type { Arrangement } from './frame';
+import type { BoxNode, PageNode } from './node';
 
 type Reading = ReturnType<typeof readText>;
 

@@ -2,7 +2,8 @@ import { BLUR_REACH } from '../mockup/bounds';
 import { boxAround, grow, moveBox, transformBox, union, type Box } from '../mockup/box';
 import type { Shadow } from '../mockup/layer';
 import { quadOf, type Quad } from '../mockup/quad';
-import type { PageNode, Place, LinearTransform } from './node';
+import type { PageNode } from './node';
+import type { Place, LinearTransform } from './place';
 
 /** The upright box that a place covers. */
 export function placedBox({ x, y, width, height, linear, subpixelShift = 0 }: Place): Box {

@@ -4,15 +4,11 @@ import { internByText, memoizeByObject } from '../mockup/memoize';
 import { onNarrow } from '../page/join/narrow';
 import { pageClass, WIDTH_CLASSES } from '../page/join/names';
 import { statesKey } from '../page/states';
-import {
-  collectFromNodes,
-  sharedPlacementOf,
-  type Layout,
-  type Page,
-  type PageNode,
-  type SharedPlacement,
-  type StateLook,
-} from '../page/node';
+import { collectFromNodes } from '../page/walk';
+import { sharedPlacementOf, type SharedPlacement } from '../page/sharedPlacement';
+import type { Layout } from '../page/layout';
+import type { Page } from '../page/frame';
+import type { PageNode, StateLook } from '../page/node';
 import type { PlacementCount, StyleClass, StyleSheet } from './styleSheet';
 
 /** The parts of a class. */

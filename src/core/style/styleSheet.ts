@@ -1,5 +1,7 @@
 import type { Look } from '../look/look';
-import type { Layout, PageNode, SharedPlacement, StateLook } from '../page/node';
+import type { Layout } from '../page/layout';
+import type { PageNode, StateLook } from '../page/node';
+import type { SharedPlacement } from '../page/sharedPlacement';
 
 /** A class: a look, and for boxes that may grow, their layout and placement. */
 export interface StyleClass {

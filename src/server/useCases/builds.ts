@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { strToU8, zipSync } from 'fflate';
 import { TARGET_NAMES } from '../../core/emit/target';
 import type { ConvertOptions } from '../../core/convert';
-import { ARRANGEMENTS, FRAME_WORDS, UNITS, type PageFrame } from '../../core/page/node';
+import { ARRANGEMENTS, FRAME_WORDS, UNITS, type PageFrame } from '../../core/page/frame';
 import { pool } from '../db/pool';
 import * as builds from '../db/tables/builds';
 import { newestRevision } from '../db/tables/revisions';

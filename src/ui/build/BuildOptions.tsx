@@ -1,7 +1,7 @@
 'use client';
 import { Box, NativeSelect } from '@mui/material';
 import type { ConvertOptions } from '../../core/convert';
-import { FRAME_WORDS, plainFrame, UNITS, type PageFrame, type Unit } from '../../core/page/node';
+import { FRAME_WORDS, plainFrame, UNITS, type PageFrame, type Unit } from '../../core/page/frame';
 import type { WidthPair } from '../../core/page/join/pairs';
 import { ArrangementToggle } from '../shared/ArrangementToggle';
 

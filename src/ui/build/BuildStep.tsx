@@ -2,7 +2,7 @@
 import { Alert, Box, Button, LinearProgress, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
 import { pairsOf, type WidthPair } from '../../core/page/join/pairs';
-import type { Arrangement } from '../../core/page/node';
+import type { Arrangement } from '../../core/page/frame';
 import { applyStructuralTags } from '../../core/sort/structuralTags';
 import type { BuildView } from '../../server/useCases/builds';
 import type { OpenedMockup } from '../../server/useCases/openMockup';

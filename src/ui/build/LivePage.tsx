@@ -1,7 +1,7 @@
 'use client';
 import { Box } from '@mui/material';
 import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
-import { STATE_SELECTORS } from '../../core/emit/html/stateRules';
+import { STATE_SELECTORS } from '../../core/emit/css/stateRules';
 import type { State } from '../../core/sort/vocabulary';
 
 export interface LivePageHandle {

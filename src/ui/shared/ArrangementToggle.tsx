@@ -1,7 +1,7 @@
 'use client';
 import { ToggleButton, ToggleButtonGroup } from '@mui/material';
 import { memo } from 'react';
-import { ARRANGEMENTS, type Arrangement } from '../../core/page/node';
+import { ARRANGEMENTS, type Arrangement } from '../../core/page/frame';
 
 interface ArrangementToggleProps {
   readonly value: Arrangement;

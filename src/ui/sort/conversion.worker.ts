@@ -9,7 +9,7 @@ import { findingList, type Finding } from '../../core/findings/finding';
 import { touches, type Box } from '../../core/mockup/box';
 import type { LayerId } from '../../core/mockup/layer';
 import type { Mockup } from '../../core/mockup/mockup';
-import type { Arrangement } from '../../core/page/node';
+import type { Arrangement } from '../../core/page/frame';
 import type { Decided, Decision, Decisions } from '../../core/sort/decision';
 import { decide } from '../../core/sort/decide';
 import { reportMerges } from '../../core/sort/merges';

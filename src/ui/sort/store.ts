@@ -4,7 +4,7 @@ import type { Box } from '../../core/mockup/box';
 import type { Layer, LayerId } from '../../core/mockup/layer';
 import { walk } from '../../core/mockup/walk';
 import type { Mockup, Screen } from '../../core/mockup/mockup';
-import type { Arrangement } from '../../core/page/node';
+import type { Arrangement } from '../../core/page/frame';
 import type { DrawingKind } from '../../core/pictures/drawings';
 import { applyChanges, type Change } from '../../core/sort/change';
 import { COPIED_FACETS, type Facet, type FacetValue } from '../../core/sort/facets/facets';

@@ -5,7 +5,7 @@ import { TARGETS } from '../../core/emit/targets';
 import { treeOf } from '../../core/mockup/tree';
 import { measureMockup } from '../../core/mockup/bounds';
 import type { LayerId } from '../../core/mockup/layer';
-import { ARRANGEMENTS, type Arrangement } from '../../core/page/node';
+import { ARRANGEMENTS, type Arrangement } from '../../core/page/frame';
 import { decide } from '../../core/sort/decide';
 import { applyStructuralTags } from '../../core/sort/structuralTags';
 import type { Tag, Tags } from '../../core/sort/tag';

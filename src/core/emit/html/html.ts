@@ -2,18 +2,18 @@ import { element } from '../../markup/element';
 import { printCss, type CssRule } from '../../markup/printCss';
 import { printHtmlWithSpans, type PrintedSpan } from '../../markup/printHtml';
 import type { SourceSpan } from '../sourceMap';
-import type { Page } from '../../page/node';
+import type { Page } from '../../page/frame';
 import { safeName } from '../../sort/outputNames';
 import { quoteFamily } from '../../markup/families';
 import type { EmitInput, FontFile, Target, TargetOutput } from '../target';
-import { baseRules } from './base';
-import { classDeclarations } from './declarations';
+import { baseRules } from '../css/base';
+import { classDeclarations } from '../css/declarations';
 import { layerFragment } from './layerFragment';
-import { pageMarkup } from './pageMarkup';
+import { pageMarkup } from '../markup/pageMarkup';
 import { pagePieces } from './pagePieces';
-import { rulesInUnit } from './units';
-import { stateRules } from './stateRules';
-import { widthRules } from './widthRules';
+import { rulesInUnit } from '../css/units';
+import { stateRules } from '../css/stateRules';
+import { widthRules } from '../css/widthRules';
 
 /** HTML and CSS: a file a screen, one style sheet for all. */
 export const html = {

@@ -1,12 +1,12 @@
 import { printCss } from '../../markup/printCss';
 import { printHtml } from '../../markup/printHtml';
 import type { LayerId } from '../../mockup/layer';
-import { pageNodes, walkNodes } from '../../page/node';
+import { pageNodes, walkNodes } from '../../page/walk';
 import type { CodePart, Fragment, FragmentInput } from '../target';
-import { classDeclarations } from './declarations';
-import { nodeMarkup } from './pageMarkup';
-import { stateRules } from './stateRules';
-import { rulesInUnit } from './units';
+import { classDeclarations } from '../css/declarations';
+import { nodeMarkup } from '../markup/nodeMarkup';
+import { stateRules } from '../css/stateRules';
+import { rulesInUnit } from '../css/units';
 
 /** The most elements to print: more would slow the view. */
 const MOST_ELEMENTS = 200;

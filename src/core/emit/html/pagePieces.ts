@@ -1,22 +1,18 @@
 import { printCss } from '../../markup/printCss';
 import { printAround, printHtml } from '../../markup/printHtml';
 import { memoizeLast, memoizeByObject } from '../../mockup/memoize';
-import { type BoxNode, type Page, type PageNode } from '../../page/node';
+import type { BoxNode, PageNode } from '../../page/node';
+import type { Page } from '../../page/frame';
 import { pictureNamed } from '../../pictures/picture';
 import type { StyleClass } from '../../style/styleSheet';
 import type { PagePiece, PagePieces } from '../preview';
 import type { EmitInput } from '../target';
-import { commonPlacement } from './sharedPlacement';
+import { commonPlacement } from '../css/sharedPlacement';
 import { sheetOf } from './html';
-import {
-  emptyBoxMarkup,
-  FLOW,
-  insideOf,
-  nodeMarkup,
-  pageMarkup,
-  type Inside,
-  type MarkupContext,
-} from './pageMarkup';
+import { emptyBoxMarkup, nodeMarkup } from '../markup/nodeMarkup';
+import { FLOW, insideOf, type Inside } from '../markup/elementNames';
+import { pageMarkup } from '../markup/pageMarkup';
+import type { MarkupContext } from '../markup/context';
 
 /** A box with more elements is a piece around others. */
 const LARGE = 60;

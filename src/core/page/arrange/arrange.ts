@@ -1,5 +1,5 @@
 import type { LayerId } from '../../mockup/layer';
-import type { Arrangement, Page } from '../node';
+import type { Arrangement, Page } from '../frame';
 import type { StateNode } from '../states';
 import { fixed } from './fixed';
 import { flow } from './flow/flow';

@@ -1,5 +1,5 @@
 import { convertReading, emitted, readInside } from '../../../../tests/support/mockups';
-import { walkNodes } from '../node';
+import { walkNodes } from '../walk';
 
 function built(content: string) {
   const conversion = convertReading(readInside(content), 'nested');

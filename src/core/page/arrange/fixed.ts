@@ -1,4 +1,5 @@
-import type { Page, PageNode } from '../node';
+import type { Page } from '../frame';
+import type { PageNode } from '../node';
 import { isPurposeless } from './semantics';
 import { layOutOverrides } from './flow/overrides';
 import { withStates, type StateNode } from '../states';

@@ -1,7 +1,9 @@
 import { mapBoxes, withChildren } from '../mapBoxes';
 import { isAnonymous, anonymousBox } from '../anonymousBox';
 import { placedBox } from '../placed';
-import { NO_MARGIN, type BoxNode, type Page, type PageNode, type Place } from '../node';
+import { NO_MARGIN, type Place } from '../place';
+import type { BoxNode, PageNode } from '../node';
+import type { Page } from '../frame';
 import { COLUMN_LAYOUT } from './flow/sizing';
 
 /**

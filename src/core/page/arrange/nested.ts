@@ -1,6 +1,7 @@
 import { flatMap } from '../../mockup/flatMap';
 import { memoizeByObject } from '../../mockup/memoize';
-import type { BoxNode, Page, PageNode } from '../node';
+import type { BoxNode, PageNode } from '../node';
+import type { Page } from '../frame';
 import { withStates, type StateNode } from '../states';
 import { edgeBarsToBorders, mergeDecorations, clippedBarsToBorders } from './mergeDecorations';
 import { layOutOverrides } from './flow/overrides';

@@ -2,7 +2,8 @@ import { edgeContrast, isSeen } from '../../look/contrast';
 import { isPlain, wholeBorderWidth, type Border, type Look } from '../../look/look';
 import { bottom, distanceToWholePx, right } from '../../mockup/box';
 import type { Colour } from '../../mockup/paint';
-import type { PageNode, Place } from '../node';
+import type { PageNode } from '../node';
+import type { Place } from '../place';
 
 /**
  * Browsers snap the edges of boxes to whole px; SVG draws an edge between two px as it is. Where the

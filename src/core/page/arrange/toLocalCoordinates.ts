@@ -3,14 +3,9 @@ import { borderInsets, type Look } from '../../look/look';
 import type { Point } from '../../mockup/matrix';
 import type { Colour } from '../../mockup/paint';
 import { memoizeLast } from '../../mockup/memoize';
-import {
-  hasStretchedLines,
-  type Page,
-  type PageNode,
-  type Place,
-  type TextNode,
-  type TextNodeLine,
-} from '../node';
+import { hasStretchedLines, type PageNode, type TextNode, type TextNodeLine } from '../node';
+import type { Page } from '../frame';
+import type { Place } from '../place';
 import { withChildren } from '../mapBoxes';
 import { snapCompensatedPlace } from './pixelSnapCompensation';
 

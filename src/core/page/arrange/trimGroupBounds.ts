@@ -2,7 +2,9 @@ import { isPlain } from '../../look/look';
 import { bottom, boxAround, grow, right, type Box } from '../../mockup/box';
 import { memoizeLast } from '../../mockup/memoize';
 import { placedBox } from '../placed';
-import type { Page, PageNode, Place } from '../node';
+import type { Page } from '../frame';
+import type { PageNode } from '../node';
+import type { Place } from '../place';
 import { withChildren } from '../mapBoxes';
 
 /**

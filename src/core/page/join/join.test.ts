@@ -1,7 +1,9 @@
 import { convertReading, emitted, readText } from '../../../../tests/support/mockups';
 import type { Conversion } from '../../convert';
 import type { Screen } from '../../mockup/mockup';
-import { walkNodes, type Arrangement, type PageNode } from '../node';
+import { walkNodes } from '../walk';
+import type { Arrangement } from '../frame';
+import type { PageNode } from '../node';
 import { pairsOf, widthBetween } from './pairs';
 
 function screens(...named: readonly (readonly [string, number])[]): readonly Screen[] {

@@ -2,15 +2,9 @@ import { namesInPath } from '../../mockup/identity';
 import { diffArrays } from 'diff';
 import { isHeading, type Role } from '../../sort/vocabulary';
 import { isAnonymous } from '../anonymousBox';
-import {
-  lineText,
-  sharedPlacementOf,
-  type BoxNode,
-  type FlowPlace,
-  type PageNode,
-  type TextNode,
-  type Width,
-} from '../node';
+import { lineText, type BoxNode, type PageNode, type TextNode, type Width } from '../node';
+import { sharedPlacementOf } from '../sharedPlacement';
+import type { FlowPlace } from '../place';
 import { asNarrow } from './narrow';
 
 /** A node of the joined page, and the page that it came from. */

@@ -1,5 +1,5 @@
 import type { Screen } from '../../mockup/mockup';
-import type { Page } from '../node';
+import type { Page } from '../frame';
 import { joinChildren } from './joinNodes';
 import { nameOfPage, pairsOf, widthBetween } from './pairs';
 

@@ -1,5 +1,6 @@
 import { safeName } from '../../sort/outputNames';
-import type { Page, Shared, Width } from '../node';
+import type { Page } from '../frame';
+import type { Shared, Width } from '../node';
 
 /** Classes of nodes that are shown on one screen only, and of containers that exist on one screen only. */
 const WIDTH_CLASS: Readonly<Record<'only' | 'box', Readonly<Record<Width, string>>>> = {

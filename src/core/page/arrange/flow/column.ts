@@ -1,5 +1,6 @@
 import { boxAround, bottom, right, type Box } from '../../../mockup/box';
-import type { Align, HeightMode, Layout, Margin, WidthMode } from '../../node';
+import type { Align, HeightMode, Margin, WidthMode } from '../../place';
+import type { Layout } from '../../layout';
 import { shareColumns } from './sharedColumns';
 import { standsAtStart, wrapTexts } from './textWrapping';
 import { columnPadding, isPadded, spans } from './columnSides';

@@ -1,5 +1,5 @@
 import { bottom, type Box } from '../../../mockup/box';
-import type { Align } from '../../node';
+import type { Align } from '../../place';
 import { baselineOf } from './baselines';
 import type { Part } from './parts';
 import { roundedLength } from './spacing';

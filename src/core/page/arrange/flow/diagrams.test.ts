@@ -1,6 +1,6 @@
 import { namesInPath } from '../../../mockup/identity';
 import { convertReading, readInside } from '../../../../../tests/support/mockups';
-import { walkNodes } from '../../node';
+import { walkNodes } from '../../walk';
 
 /** The kind of place of each child of a group, by name. */
 function placesIn(content: string): Readonly<Record<string, string>> {

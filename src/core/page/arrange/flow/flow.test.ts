@@ -1,7 +1,9 @@
 import { idAt } from '../../../../../tests/support/ids';
 import { convertReading, emitted, readInside, readText } from '../../../../../tests/support/mockups';
 import type { Tag } from '../../../sort/tag';
-import { walkNodes, type BoxNode, type Page } from '../../node';
+import { walkNodes } from '../../walk';
+import type { BoxNode } from '../../node';
+import type { Page } from '../../frame';
 
 const box = (id: string, x: number, y: number, width: number, height: number, inside = '') =>
   `<g id="${id}"><rect x="${x}" y="${y}" width="${width}" height="${height}" fill="#fff"/>${inside}</g>`;

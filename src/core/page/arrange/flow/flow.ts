@@ -2,7 +2,7 @@ import { bottom, type Box } from '../../../mockup/box';
 import type { LayerId } from '../../../mockup/layer';
 import { placedBox } from '../../placed';
 import { anonymousBox } from '../../anonymousBox';
-import type { Page } from '../../node';
+import type { Page } from '../../frame';
 import type { StateNode } from '../../states';
 import { groupPage } from '../nested';
 import { joinSentences } from '../sentences/joinSentences';

@@ -1,14 +1,8 @@
 import { boxAround, bottom, right, type Box } from '../../../mockup/box';
 import { flatMap } from '../../../mockup/flatMap';
-import {
-  NO_MARGIN,
-  type BoxNode,
-  type Layout,
-  type Margin,
-  type PageNode,
-  type Track,
-  type WidthMode,
-} from '../../node';
+import { NO_MARGIN, type Margin, type WidthMode } from '../../place';
+import type { BoxNode, PageNode } from '../../node';
+import type { Layout, Track } from '../../layout';
 import { anonymousBox } from '../../anonymousBox';
 import { alignLine, commonAlign } from './crossAxis';
 import { wrapTexts } from './textWrapping';

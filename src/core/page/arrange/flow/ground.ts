@@ -1,7 +1,8 @@
 import { contains } from '../../../mockup/box';
 import type { Colour } from '../../../mockup/paint';
 import { placedBox } from '../../placed';
-import type { BoxNode, Page, PageNode } from '../../node';
+import type { BoxNode, PageNode } from '../../node';
+import type { Page } from '../../frame';
 import { hasSemantics } from '../semantics';
 
 /** Moves the plain box behind all content into the page's ground. */

@@ -3,14 +3,8 @@ import { bottom, right, sameBox, type Box } from '../../../mockup/box';
 import type { LayerId } from '../../../mockup/layer';
 import { memoizeLast, memoizeLastBy } from '../../../mockup/memoize';
 import { isAnonymous } from '../../anonymousBox';
-import {
-  hasStretchedLines,
-  type FlowPlace,
-  type HeightMode,
-  type Pin,
-  type Margin,
-  type PageNode,
-} from '../../node';
+import { hasStretchedLines, type PageNode } from '../../node';
+import type { FlowPlace, HeightMode, Pin, Margin } from '../../place';
 import { placedBox } from '../../placed';
 import { layOutColumn } from './column';
 import { layOutGrid } from './grid';

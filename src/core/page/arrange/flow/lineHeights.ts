@@ -3,7 +3,9 @@ import { memoizeLast, memoizeByObject } from '../../../mockup/memoize';
 import { isPlain, type TypeLook } from '../../../look/look';
 import { placedBox } from '../../placed';
 import { withChildren } from '../../mapBoxes';
-import { collectFromNodes, type BoxNode, type Page, type PageNode, type TextNode } from '../../node';
+import { collectFromNodes } from '../../walk';
+import type { BoxNode, PageNode, TextNode } from '../../node';
+import type { Page } from '../../frame';
 
 /** The line heights of paragraphs, px by family and size, and as a share of the size where all agree. */
 interface ParagraphLineHeights {

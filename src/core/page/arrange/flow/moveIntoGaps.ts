@@ -1,7 +1,8 @@
 import { contains, overlaps } from '../../../mockup/box';
 import { memoizeLast } from '../../../mockup/memoize';
 import { placedBox } from '../../placed';
-import type { BoxNode, Page, PageNode } from '../../node';
+import type { BoxNode, PageNode } from '../../node';
+import type { Page } from '../../frame';
 import { mapBoxes, withChildren } from '../../mapBoxes';
 import { nodeBoxes } from './nodeBoxes';
 import { canHold, isOpen } from './parts';

@@ -1,5 +1,5 @@
 import { mapBoxes, withChildren } from '../../mapBoxes';
-import type { Page } from '../../node';
+import type { Page } from '../../frame';
 import { layOut } from './layOut';
 import { partOf } from './parts';
 import { FILL_CONTAINER } from './sizing';

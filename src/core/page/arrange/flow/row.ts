@@ -1,5 +1,7 @@
 import { bottom, boxAround, right, type Box } from '../../../mockup/box';
-import type { Layout, TextNode, WidthMode } from '../../node';
+import type { Layout } from '../../layout';
+import type { TextNode } from '../../node';
+import type { WidthMode } from '../../place';
 import { alignLine } from './crossAxis';
 import { wrapTexts, measuringError } from './textWrapping';
 import { layOutGrid } from './grid';

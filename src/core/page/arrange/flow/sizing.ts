@@ -1,5 +1,7 @@
-import type { FlowPlace, Layout, PageNode } from '../../node';
-import { NO_MARGIN } from '../../node';
+import type { FlowPlace } from '../../place';
+import type { Layout } from '../../layout';
+import type { PageNode } from '../../node';
+import { NO_MARGIN } from '../../place';
 import type { Part } from './parts';
 
 /** Px by which edges may differ and still form one line. */

@@ -1,6 +1,6 @@
 import { boxAround, bottom, right, type Box, type Edges } from '../../../mockup/box';
 import { isAnonymous } from '../../anonymousBox';
-import type { FlowPlace } from '../../node';
+import type { FlowPlace } from '../../place';
 import { toQuarters } from '../lengths';
 import { HALF_A_LINE, isCutBelow, isText, type Part } from './parts';
 import { paddingBox } from './widths';

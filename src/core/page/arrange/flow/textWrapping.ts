@@ -1,13 +1,6 @@
 import { memoizeLast } from '../../../mockup/memoize';
-import {
-  breaksWord,
-  lineText,
-  type Align,
-  type FlowPlace,
-  type PageNode,
-  type TextNode,
-  type WidthMode,
-} from '../../node';
+import { breaksWord, lineText, type PageNode, type TextNode } from '../../node';
+import type { Align, FlowPlace, WidthMode } from '../../place';
 import type { Part } from './parts';
 
 /** The width that the container gives to its texts. */

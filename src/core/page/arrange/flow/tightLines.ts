@@ -1,7 +1,9 @@
 import { bottom, right, type Box } from '../../../mockup/box';
 import { memoizeLast } from '../../../mockup/memoize';
 import { placedBox } from '../../placed';
-import { collectFromNodes, type Page, type PageNode, type TextNode } from '../../node';
+import { collectFromNodes } from '../../walk';
+import type { Page } from '../../frame';
+import type { PageNode, TextNode } from '../../node';
 import { withLineHeight, withLines } from './lineHeights';
 
 /** Common practice, no source: the smallest line height of headlines, as a share of their size. */

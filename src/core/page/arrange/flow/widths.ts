@@ -1,6 +1,6 @@
 import { boxAround, right } from '../../../mockup/box';
 import { placedBox } from '../../placed';
-import type { WidthMode } from '../../node';
+import type { WidthMode } from '../../place';
 import { innerBox, isAvatar, isText, type Content, type Part } from './parts';
 import { hasWords } from './nodePredicates';
 

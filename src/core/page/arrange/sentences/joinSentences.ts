@@ -1,7 +1,8 @@
 import { boxAround } from '../../../mockup/box';
 import { isPlain } from '../../../look/look';
 import { placedBox } from '../../placed';
-import type { BoxNode, Page, PageNode } from '../../node';
+import type { BoxNode, PageNode } from '../../node';
+import type { Page } from '../../frame';
 import { mapBoxes, withChildren } from '../../mapBoxes';
 import { unwrapTextGroup } from '../unwrapTextGroup';
 import { pieceOf, type Piece } from './pieces';

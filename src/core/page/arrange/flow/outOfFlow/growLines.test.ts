@@ -1,5 +1,6 @@
 import { convertReading, readInside } from '../../../../../../tests/support/mockups';
-import { walkNodes, type TextNode } from '../../../node';
+import { walkNodes } from '../../../walk';
+import type { TextNode } from '../../../node';
 
 /** Words at a point of a drawing; 10 px of Commissioner, about 5 px a letter. */
 const label = (x: number, y: number, text: string, more = '') =>

@@ -1,6 +1,8 @@
 import { boxAround, contains, intersection, type Box } from '../../../../mockup/box';
 import { memoizeLast, memoizeByObject } from '../../../../mockup/memoize';
-import type { BoxNode, Page, PageNode, Place, TextNode } from '../../../node';
+import type { BoxNode, PageNode, TextNode } from '../../../node';
+import type { Page } from '../../../frame';
+import type { Place } from '../../../place';
 import { withChildren } from '../../../mapBoxes';
 import { placedBox } from '../../../placed';
 import { touchingIndex } from '../nodeBoxes';

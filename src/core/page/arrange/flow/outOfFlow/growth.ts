@@ -1,5 +1,6 @@
 import { SHARE_BEFORE } from '../../../../mockup/type';
-import { lineText, type FixedPlace, type TextNode } from '../../../node';
+import { lineText, type TextNode } from '../../../node';
+import type { FixedPlace } from '../../../place';
 import { COLUMN_LAYOUT } from '../sizing';
 
 /** An out-of-flow line of words in a page that flows. */

@@ -1,7 +1,8 @@
 import { boxAround, intersection, overlaps, type Box } from '../../../../mockup/box';
 import { quadsOverlap } from '../../../../mockup/quad';
 import { memoizeByObject } from '../../../../mockup/memoize';
-import type { BoxNode, PageNode, Place } from '../../../node';
+import type { BoxNode, PageNode } from '../../../node';
+import type { Place } from '../../../place';
 import { placedBox, placedQuad } from '../../../placed';
 import { touchingIndex } from '../nodeBoxes';
 import { innerBox } from '../parts';

@@ -2,17 +2,9 @@ import type { Edges } from '../../mockup/box';
 import type { Point } from '../../mockup/matrix';
 import { formatNumber, px, verticalPx } from '../../markup/numbers';
 import type { Declaration } from '../../markup/printCss';
-import type {
-  Align,
-  SnapCompensation,
-  HeightMode,
-  Pin,
-  Layout,
-  Place,
-  SharedPlacement,
-  Track,
-  LinearTransform,
-} from '../../page/node';
+import type { Align, SnapCompensation, HeightMode, Pin, Place, LinearTransform } from '../../page/place';
+import type { Layout, Track } from '../../page/layout';
+import type { SharedPlacement } from '../../page/sharedPlacement';
 
 /** The declarations of fixed coordinates. */
 export function placeDeclarations(place: Place): Declaration[] {

@@ -1,6 +1,8 @@
 import type { CssRule, Declaration } from '../../markup/printCss';
 import { pageClass, widthClass } from '../../page/join/names';
-import { pageNodes, type Page, type Width } from '../../page/node';
+import { pageNodes } from '../../page/walk';
+import type { Page } from '../../page/frame';
+import type { Width } from '../../page/node';
 import type { EmitInput } from '../target';
 import { commonGround } from './base';
 import { declarationDiff } from './declarationDiff';

@@ -2,7 +2,7 @@ import { printColour } from '../../markup/colours';
 import type { Colour } from '../../mockup/paint';
 import { px } from '../../markup/numbers';
 import type { Declaration } from '../../markup/printCss';
-import type { Page } from '../../page/node';
+import type { Page } from '../../page/frame';
 import { layoutDeclarations } from './placing';
 
 /**

@@ -1,7 +1,8 @@
 import { px } from '../../markup/numbers';
 import type { Declaration } from '../../markup/printCss';
 import { memoizeByObject } from '../../mockup/memoize';
-import { sharedPlacementOf, type PageNode } from '../../page/node';
+import { sharedPlacementOf } from '../../page/sharedPlacement';
+import type { PageNode } from '../../page/node';
 import type { PlacementCount, StyleClass } from '../../style/styleSheet';
 import { declarationDiff } from './declarationDiff';
 import { placeDeclarations, placementDeclarations } from './placing';

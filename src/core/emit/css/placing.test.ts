@@ -1,4 +1,5 @@
-import type { Pin, SharedPlacement } from '../../page/node';
+import type { Pin } from '../../page/place';
+import type { SharedPlacement } from '../../page/sharedPlacement';
 import { placementDeclarations } from './placing';
 
 /** A box of 100 px, pinned in a parent. */

@@ -2,7 +2,8 @@ import { printColour } from '../../markup/colours';
 import type { CssRule } from '../../markup/printCss';
 import type { Colour } from '../../mockup/paint';
 import { memoizeByObject } from '../../mockup/memoize';
-import type { Page, PageNode } from '../../page/node';
+import type { Page } from '../../page/frame';
+import type { PageNode } from '../../page/node';
 
 /** Rules for pages with fixed coordinates. */
 const FIXED_RULES: readonly CssRule[] = [

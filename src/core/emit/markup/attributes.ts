@@ -1,0 +1,61 @@
+import type { MarkupElement } from '../../markup/element';
+import type { Declaration } from '../../markup/printCss';
+import type { PageNode } from '../../page/node';
+import { widthClass } from '../../page/join/names';
+import { ownPlacement } from '../css/sharedPlacement';
+import { type MarkupContext, inline } from './context';
+
+export function withNote({ note }: PageNode, markup: MarkupElement): MarkupElement {
+  return note === undefined ? markup : { ...markup, note };
+}
+
+/** The element of a node, with its layers as origin. */
+export function ofNode(node: PageNode, markup: MarkupElement): MarkupElement {
+  if (node.kind === 'box' && node.anonymous) return markup;
+  return { ...markup, origin: { layer: node.layer, merged: node.merged ?? [] } };
+}
+
+export function sharedAttributes(node: PageNode, { sheet, keyed, placed }: MarkupContext) {
+  const own = sheet.classOf(node)?.name;
+  const flows = placed && node.kind === 'box' && node.layout !== undefined;
+  const width = widthClass(node.shared);
+  const classes = [
+    ...new Set([
+      ...node.classes,
+      ...(own === undefined ? [] : [own]),
+      ...(flows ? ['flow'] : []),
+      ...(width === null ? [] : [width]),
+    ]),
+  ];
+  const link = node.role === 'link' || node.kind === 'picture' ? node.href : undefined;
+  return {
+    class: classes.length > 0 ? classes.join(' ') : null,
+    href: node.role === 'link' ? (node.href ?? '#') : link,
+    type: node.role === 'button' && node.href === undefined ? 'button' : null,
+    'data-slot': node.slot,
+    'data-layer': keyed && !(node.kind === 'box' && node.anonymous) ? node.layer : undefined,
+    hidden: node.hidden,
+  };
+}
+
+/** Elements without a role may have no accessible name; a box with one becomes a group (ARIA in HTML, §4). */
+const NAMELESS: ReadonlySet<string> = new Set(['div', 'span', 'p', 'label']);
+
+export function nameAttributes({ label, kind }: PageNode, name: string) {
+  if (label === undefined) return {};
+  if (!NAMELESS.has(name)) return { 'aria-label': label };
+  return kind === 'box' && name !== 'label' ? { role: 'group', 'aria-label': label } : {};
+}
+
+/**
+ * The place of a node, as far as its class does not hold it.
+ * @param isSized whether attributes of its element give its size
+ */
+export function placeStyle(
+  node: PageNode,
+  context: MarkupContext,
+  others: readonly Declaration[] = [],
+  isSized = false,
+): string | null {
+  return inline([...ownPlacement(node, context.sheet.classOf(node), isSized), ...others], context);
+}

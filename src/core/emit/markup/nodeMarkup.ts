@@ -1,0 +1,51 @@
+import { element, type MarkupElement } from '../../markup/element';
+import type { Declaration } from '../../markup/printCss';
+import type { BoxNode, PageNode } from '../../page/node';
+import type { Scroll } from '../../sort/vocabulary';
+import type { MarkupContext } from './context';
+import { type Inside, FLOW, insideOf, elementName } from './elementNames';
+import { withNote, placeStyle, sharedAttributes, nameAttributes, ofNode } from './attributes';
+import { textMarkup } from './textMarkup';
+import { pictureMarkup } from './pictureMarkup';
+import { isInput, inputMarkup } from './fieldMarkup';
+
+/** One node as HTML elements. */
+export function nodeMarkup(node: PageNode, context: MarkupContext, inside: Inside = FLOW): MarkupElement {
+  switch (node.kind) {
+    case 'box':
+      return boxMarkup(node, context, inside);
+    case 'text':
+      return withNote(node, textMarkup(node, context, inside));
+    case 'picture':
+      return withNote(node, pictureMarkup(node, context));
+  }
+}
+
+function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
+  const around = emptyBoxMarkup(node, context, inside);
+  const within = insideOf(node, inside);
+  const children = node.children.map((child) =>
+    around.name === 'label' && isInput(child)
+      ? withNote(child, inputMarkup(child, context, node.place))
+      : nodeMarkup(child, context, within),
+  );
+  return { ...around, children };
+}
+
+/** The element of a box without its children. */
+export function emptyBoxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
+  const name = elementName(node.role, inside);
+  const style = placeStyle(node, context, node.children.length === 0 ? [] : scrollDeclarations(node.scroll));
+  const attributes = { ...sharedAttributes(node, context), ...nameAttributes(node, name), style };
+  return withNote(node, ofNode(node, element(name, attributes)));
+}
+
+const OVERFLOWS: Readonly<Record<Scroll, Declaration>> = {
+  x: ['overflow', 'auto hidden'],
+  y: ['overflow', 'hidden auto'],
+  both: ['overflow', 'auto'],
+};
+
+function scrollDeclarations(scroll: Scroll | undefined): Declaration[] {
+  return scroll === undefined ? [] : [OVERFLOWS[scroll]];
+}

@@ -1,0 +1,50 @@
+import type { Colour } from '../mockup/paint';
+import type { Layout } from './layout';
+import type { PageNode } from './node';
+
+/** How a page stands in its window. */
+export interface PageFrame {
+  /** From the left edge, or centred and no wider than the mockup. */
+  readonly stands: 'left' | 'centred';
+  /** Whether content past the screen's edges is clipped or spills. */
+  readonly edge: 'clipped' | 'spilling';
+  /** As high as the mockup's screen, or as its content. */
+  readonly reaches: 'screen' | 'content';
+}
+
+export const FRAME_WORDS = {
+  stands: ['left', 'centred'],
+  edge: ['clipped', 'spilling'],
+  reaches: ['screen', 'content'],
+} as const satisfies { readonly [K in keyof PageFrame]: readonly PageFrame[K][] };
+
+export interface Page {
+  readonly screen: string;
+  readonly name: string;
+  readonly width: number;
+  readonly height: number;
+  readonly ground: Colour | null;
+  /** Class names that a person gave to the box that is its ground. */
+  readonly classes?: readonly string[];
+  readonly frame: PageFrame;
+  /** Absent where everything stands at its coordinates. */
+  readonly layout?: Layout;
+  readonly children: readonly PageNode[];
+  /** The second screen of the page, for windows of up to `below` px. */
+  readonly narrow?: Omit<Page, 'children' | 'narrow'> & { readonly below: number };
+}
+
+/** How nodes are placed. */
+export const ARRANGEMENTS = ['fixed', 'nested', 'flow'] as const;
+
+export type Arrangement = (typeof ARRANGEMENTS)[number];
+
+/** The default frame: a page in the flow is as high as its content. */
+export function plainFrame(arrangement: Arrangement): PageFrame {
+  return { stands: 'left', edge: 'clipped', reaches: arrangement === 'flow' ? 'content' : 'screen' };
+}
+
+/** The length that sizes are written in; `rem` follows the reader's own type size. */
+export const UNITS = ['px', 'rem'] as const;
+
+export type Unit = (typeof UNITS)[number];

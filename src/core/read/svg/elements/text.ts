@@ -1,0 +1,54 @@
+import { textBox } from '../../../mockup/bounds';
+import type { Layer, LayerId, TextLayer } from '../../../mockup/layer';
+import type { XmlNode } from '../../xml/node';
+import type { Here } from '../context';
+import { keepAsDrawn } from '../definitions';
+import { readFill, readStroke } from '../paints';
+import { layText } from '../texts/layText';
+import type { PlainLine } from '../texts/runs';
+import { base } from './base';
+import { isStrokeFirst } from './shape';
+
+/** The stretches of a line that are seen; hidden letters leave their room. */
+function visibleParts(line: PlainLine): PlainLine[] {
+  const parts: PlainLine[] = [];
+  let x = line.x;
+  let open = false;
+  for (const run of line.runs) {
+    const width = run.width * line.stretch;
+    const visible = run.computed.style.visibility === 'visible';
+    const last = parts.at(-1);
+    if (visible && open && last)
+      parts[parts.length - 1] = { ...last, width: last.width + width, runs: [...last.runs, run] };
+    else if (visible) parts.push({ ...line, x, width, runs: [run] });
+    open = visible;
+    x += width;
+  }
+  return parts;
+}
+
+export function readText(node: XmlNode, here: Here, id: LayerId): Layer | null {
+  const laid = layText(node, here);
+  if (laid.lines.length === 0) return null;
+  const plain = { lines: laid.lines } as unknown as TextLayer;
+  const box = () => textBox(plain, Object.fromEntries(here.context.faces));
+  const lines = laid.lines.flatMap(visibleParts).map((line) => ({
+    ...line,
+    runs: line.runs.map(({ computed, ...run }) => {
+      const inRun = { ...here, computed };
+      return { ...run, fill: readFill(inRun, box), stroke: readStroke(inRun, box) };
+    }),
+  }));
+  if (lines.length === 0) return null;
+  for (const what of laid.oddities) here.context.report('text-oddity', id, { what });
+  return {
+    kind: 'text',
+    ...base(node, here, id, box),
+    align: laid.align,
+    rightToLeft: laid.rightToLeft,
+    strokeFirst: isStrokeFirst(here),
+    lines,
+    oddities: laid.oddities,
+    asDrawn: laid.oddities.length > 0 ? keepAsDrawn(id, node, here.computed, here.context) : null,
+  };
+}
