@@ -1,9 +1,10 @@
+import { TARGETS } from '../src/core/emit/targets';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { measureMockup } from '../src/core/mockup/bounds';
 import type { Reading } from '../src/core/read/reading';
-import { decide } from '../src/core/sort/decide';
+import { decide } from '../src/core/sort/decide/decide';
 import { applyStructuralTags } from '../src/core/sort/structuralTags';
 import { pathFinder } from '../src/core/sort/tagPaths';
 import { casePath, readCase, readDemo } from './support/mockups';
@@ -35,7 +36,7 @@ function readLabels(file: string): readonly string[] {
 function score(file: string): Score {
   const reading = readNamed(file.replace(/\.tsv.*$/, ''));
   const mockup = applyStructuralTags(reading.mockup, NOBODY);
-  const decisions = decide(mockup, measureMockup(mockup), NOBODY);
+  const decisions = decide(mockup, measureMockup(mockup), NOBODY, TARGETS.html.capabilities);
   const lines = readLabels(file);
   const find = pathFinder(mockup);
   let [outcomes, elements, roles] = [0, 0, 0];

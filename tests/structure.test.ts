@@ -1,6 +1,7 @@
 import { convertReading, PAGE_MOCKUPS } from './support/mockups';
 import { isAside } from './support/onPage';
-import { cssLimitation } from '../src/core/look/cssSupport';
+import { TARGETS } from '../src/core/emit/targets';
+import { limitation } from '../src/core/look/neededFeatures';
 import { boxForm } from '../src/core/look/boxForm';
 import { walk } from '../src/core/mockup/walk';
 import { walkNodes } from '../src/core/page/walk';
@@ -50,7 +51,7 @@ describe.each(PAGE_MOCKUPS)('$name', ({ read }) => {
         !matrix ||
         isIcon ||
         !boxForm(layer) ||
-        cssLimitation(layer, matrix) !== null
+        limitation(layer, matrix, TARGETS.html.capabilities) !== null
       )
         continue;
       sayable += 1;

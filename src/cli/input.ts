@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { TARGET_NAMES, type TargetName } from '../core/emit/target';
+import type { TargetName } from '../core/emit/targets';
 import { formatOf } from '../core/read/formats';
 import {
   ARRANGEMENTS,
@@ -16,7 +16,8 @@ import { InputError, UsageError } from './errors';
 export interface ConvertFlags {
   readonly out?: string;
   readonly arrange: string;
-  readonly target: string;
+  /** Absent for HTML. */
+  readonly target?: string;
   readonly tags?: string;
   readonly unit?: string;
   /** Words of the page's frame, such as `centred,content`. */
@@ -41,21 +42,27 @@ export interface CommandInput {
 export async function readInput(files: readonly string[], flags: ConvertFlags): Promise<CommandInput> {
   const [file] = files;
   if (file === undefined || files.length > 1) throw new UsageError('Give one mockup file.');
-  const options = readOptions(flags);
+  const options = await readOptions(flags);
   const bytes = await open(file);
   formatOf(bytes);
   return { file, bytes, options, tags: flags.tags === undefined ? null : await openTags(flags.tags) };
 }
 
-function readOptions({ arrange, target, unit, frame, join }: ConvertFlags): ConvertOptions {
+async function readOptions({ arrange, target, unit, frame, join }: ConvertFlags): Promise<ConvertOptions> {
   const arrangement = oneOf<Arrangement>(arrange, ARRANGEMENTS, '--arrange');
   return {
     arrangement,
-    target: oneOf<TargetName>(target, TARGET_NAMES, '--target'),
+    target: target === undefined ? 'html' : await readTarget(target),
     ...(unit !== undefined && { unit: oneOf<Unit>(unit, UNITS, '--unit') }),
     ...(frame !== undefined && { frame: readFrame(frame, arrangement) }),
     ...(join && { join: true }),
   };
+}
+
+/** The names of targets are known by the targets alone, which take a while to load. */
+async function readTarget(target: string): Promise<TargetName> {
+  const { TARGET_NAMES } = await import('../core/emit/targets');
+  return oneOf<TargetName>(target, TARGET_NAMES, '--target');
 }
 
 function oneOf<T extends string>(value: string, allowed: readonly T[], flag: string): T {

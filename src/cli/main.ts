@@ -34,7 +34,7 @@ async function main(argv: readonly string[]): Promise<number> {
       options: {
         out: { type: 'string' },
         arrange: { type: 'string', default: 'nested' },
-        target: { type: 'string', default: 'html' },
+        target: { type: 'string' },
         tags: { type: 'string' },
         unit: { type: 'string' },
         frame: { type: 'string' },

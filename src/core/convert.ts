@@ -1,9 +1,10 @@
 import { distanceToWholePx } from './mockup/box';
 import { findingList, type Finding, type Report } from './findings/finding';
 import { emit, type Emission } from './emit/emit';
-import { TARGETS } from './emit/targets';
-import type { FontFile, TargetName } from './emit/target';
+import { TARGETS, type TargetName } from './emit/targets';
+import type { FontFile, Target } from './emit/target';
 import { fontFiles } from './fontFiles';
+import type { Capabilities } from './look/features';
 import { measureMockup, type Measures } from './mockup/bounds';
 import type { LayerId } from './mockup/layer';
 import type { Assets, Mockup } from './mockup/mockup';
@@ -16,7 +17,8 @@ import type { PageNode } from './page/node';
 import { planPictures } from './pictures/planPictures';
 import type { PicturePlan } from './pictures/picture';
 import type { Outliner } from './pictures/standaloneSvg';
-import { decide, decideVersions } from './sort/decide';
+import { decide } from './sort/decide/decide';
+import { decideVersions } from './sort/decide/stateVersions';
 import { reportBeside } from './sort/report/beside';
 import { reportPastEdge } from './sort/report/geometry';
 import { reportStates } from './sort/report/states';
@@ -79,22 +81,30 @@ export type ConvertedPages = Omit<Conversion, 'emission'>;
 
 /** The whole conversion after reading: decisions, pictures, pages, classes, files. */
 export function convert(input: ConvertInput): Conversion {
-  const shaped = pagesOf(input);
+  return convertFor(TARGETS[input.options.target], input);
+}
+
+/** The same for any target, whatever the options name. */
+export function convertFor(target: Target, input: ConvertInput): Conversion {
+  const shaped = pagesOf(input, target.capabilities);
   const clock = stopwatch();
-  const { target, unit = 'px' } = input.options;
-  const emission = emit(TARGETS[target], { ...shaped, unit });
+  const { unit = 'px' } = input.options;
+  const emission = emit(target, { ...shaped, unit });
   clock.lap('emit');
   return { ...shaped, emission, ms: addTimes(shaped.ms, clock.ms) };
 }
 
 /** The conversion up to the pages and their classes. */
-function pagesOf({ mockup: read, assets, tags, options, outliner }: ConvertInput): ConvertedPages {
+function pagesOf(
+  { mockup: read, assets, tags, options, outliner }: ConvertInput,
+  capabilities: Capabilities,
+): ConvertedPages {
   const { findings, report } = findingList();
   const clock = stopwatch();
   const mockup = applyStructuralTags(read, tags);
   const measures = measureMockup(mockup);
   reportBeside(read, mockup, report);
-  const decisions = decide(mockup, measures, tags);
+  const decisions = decide(mockup, measures, tags, capabilities);
   reportPastEdge(mockup, measures, decisions, report);
   reportStates(decisions, tags, report);
   reportMerges(mockup, measures, decisions, report);
@@ -103,6 +113,7 @@ function pagesOf({ mockup: read, assets, tags, options, outliner }: ConvertInput
     { mockup, measures, decisions },
     { assets, tags, options, outliner },
     report,
+    capabilities,
   );
   return { ...shaped, findings, ms: addTimes(shaped.ms, clock.ms) };
 }
@@ -112,6 +123,7 @@ export function pagesFromDecisions(
   decided: Decided,
   { assets, tags, options, outliner, waiting }: Omit<ConvertInput, 'mockup'>,
   report: Report,
+  capabilities = TARGETS[options.target].capabilities,
 ): Omit<ConvertedPages, 'findings'> {
   const clock = stopwatch();
   const { decisions } = decided;
@@ -119,7 +131,7 @@ export function pagesFromDecisions(
   const mockup = applySamples(decided, samples, null);
   const measures = mockup === decided.mockup ? decided.measures : measureMockup(mockup);
   clock.lap('style');
-  const versions = decideVersions(mockup, measures, tags, decisions);
+  const versions = decideVersions(mockup, measures, tags, decisions, capabilities);
   clock.lap('sort');
   const shown =
     versions.length === 0

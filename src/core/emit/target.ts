@@ -1,3 +1,4 @@
+import type { Capabilities } from '../look/features';
 import type { LayerId } from '../mockup/layer';
 import type { Mockup } from '../mockup/mockup';
 import type { FaceId } from '../mockup/type';
@@ -58,7 +59,8 @@ export interface TargetOutput {
 
 /** A kind of output. */
 export interface Target {
-  readonly name: TargetName;
+  readonly name: string;
+  readonly capabilities: Capabilities;
   readonly emit: (input: EmitInput) => TargetOutput;
   /** The file of a page. */
   readonly pageFile: (pages: readonly Page[], at: number) => string;
@@ -71,6 +73,3 @@ export interface Target {
 export type FragmentInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'unit'> & {
   readonly decisions: Decisions;
 };
-
-export const TARGET_NAMES = ['html'] as const;
-export type TargetName = (typeof TARGET_NAMES)[number];

@@ -1,5 +1,8 @@
 import { html } from './html/html';
-import type { Target, TargetName } from './target';
+import type { Target } from './target';
 
 /** Every kind of output. Adding one is a folder and a line here. */
-export const TARGETS = { html } as const satisfies Readonly<Record<TargetName, Target>>;
+export const TARGETS = { html } as const satisfies Readonly<Record<string, Target>>;
+
+export type TargetName = keyof typeof TARGETS;
+export const TARGET_NAMES = Object.keys(TARGETS) as readonly TargetName[];

@@ -142,10 +142,10 @@ export const WORDING = {
     severity: 'note',
     text: '{count} layers of the screen are named {name}.',
   },
-  'beyond-css': {
-    title: 'What CSS cannot say',
+  'beyond-target': {
+    title: 'What the target cannot draw',
     severity: 'note',
-    text: 'CSS cannot say this layer, so it is a picture: {why}.',
+    text: 'This layer is a picture: {why}.',
   },
   'past-edge': {
     title: 'Layers past the edge of the screen',

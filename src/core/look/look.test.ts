@@ -7,7 +7,8 @@ import { boxForm } from './boxForm';
 import { fillOf } from './fills';
 import { formName } from './formName';
 import { pathForm } from './pathForm';
-import { cssLimitation } from './cssSupport';
+import { CSS_CAPABILITIES } from '../emit/css/capabilities';
+import { limitation } from './neededFeatures';
 
 function shape(content: string): ShapeLayer {
   return only(readInside(content), 'shape');
@@ -140,10 +141,10 @@ describe('what CSS cannot draw', () => {
     ],
     [
       '<filter id="f"><feTurbulence/></filter><rect width="9" height="9" filter="url(#f)"/>',
-      'its filter has no CSS',
+      'it has a filter of more than shadows, blur and colours',
     ],
   ])('%s: %s', (content, why) => {
-    expect(cssLimitation(shape(content), IDENTITY)).toBe(why);
+    expect(limitation(shape(content), IDENTITY, CSS_CAPABILITIES)).toBe(`${why}, which CSS cannot draw`);
   });
 
   it('draws boxes, circles, rules and gradients', () => {
@@ -153,7 +154,7 @@ describe('what CSS cannot draw', () => {
       '<line x2="9" y1="5" y2="5" stroke="red" stroke-dasharray="2 1"/>',
       '<linearGradient id="g" gradientTransform="rotate(30)"><stop/><stop offset="1" stop-color="red"/></linearGradient><rect width="9" height="9" fill="url(#g)"/>',
     ]) {
-      expect(cssLimitation(shape(content), rotation(20))).toBeNull();
+      expect(limitation(shape(content), rotation(20), CSS_CAPABILITIES)).toBeNull();
     }
   });
 });

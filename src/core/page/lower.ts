@@ -11,9 +11,11 @@ import { memoizeLast } from '../mockup/memoize';
 import { shadowBearer } from '../look/boxShadows';
 import { isPlain } from '../look/look';
 import type { PicturePlan } from '../pictures/picture';
-import type { Version } from '../sort/decide';
+import type { Version } from '../sort/decide/stateVersions';
 import type { Decision, Decisions } from '../sort/decision';
 import { effectsLook, groupClip } from './layerEffects';
+import { meaningOf, type Meaning } from './meaning';
+import { treeOf } from '../mockup/tree';
 import { lowerShape } from './lowerShape';
 import { lowerText } from './lowerText';
 import { paintedBox, placedBox } from './placed';
@@ -108,13 +110,15 @@ function lowerAnew(layer: Layer, context: LowerContext, lowered: Lowered): PageN
   const decision = context.decisions.get(layer.id);
   const measure = context.measures.get(layer.id);
   if (!decision || !measure || decision.outcome === 'aside' || decision.outcome === 'sample') return null;
+  const { mockup } = context;
+  const first = decision.repeat ? treeOf(mockup).layer(decision.repeat.pattern) : undefined;
   if (decision.outcome === 'picture') {
     const placed = context.plan.placed.get(layer.id);
-    return lastNode(layer, [decision, measure, placed?.picture], () =>
-      lowerPicture(layer, decision, measure.matrix, context.plan),
+    return lastNode(layer, [decision, measure, first, placed?.picture], () =>
+      lowerPicture(layer, decision, measure.matrix, context),
     );
   }
-  const shared = () => sharedParts(layer, decision);
+  const shared = () => sharedParts(layer, decision, context.mockup);
   switch (layer.kind) {
     case 'group': {
       // The shadows of a group around a single box become that box's own.
@@ -123,7 +127,7 @@ function lowerAnew(layer: Layer, context: LowerContext, lowered: Lowered): PageN
         bearer ? [bearer] : layer.layers,
         (part) => lowerLayer(part, context, lowered) ?? [],
       );
-      return lastNode(layer, [decision, measure, ...children], () =>
+      return lastNode(layer, [decision, measure, first, ...children], () =>
         lowerGroup(
           bearer ? { ...layer, effects: [] } : layer,
           measure.matrix,
@@ -134,15 +138,15 @@ function lowerAnew(layer: Layer, context: LowerContext, lowered: Lowered): PageN
       );
     }
     case 'shape':
-      return lastNode(layer, [decision, measure], () => lowerShape(layer, measure.matrix, shared()));
+      return lastNode(layer, [decision, measure, first], () => lowerShape(layer, measure.matrix, shared()));
     case 'text': {
       const { faces } = context.mockup;
-      return lastNode(layer, [decision, measure, faces, context.flows], () =>
+      return lastNode(layer, [decision, measure, first, faces, context.flows], () =>
         lowerText(layer, measure.matrix, shared(), faces, context.flows),
       );
     }
     case 'bitmap':
-      return lastNode(layer, [decision, measure], () => lowerSlot(measure, shared()));
+      return lastNode(layer, [decision, measure, first], () => lowerSlot(measure, shared()));
   }
 }
 
@@ -165,12 +169,11 @@ export type SharedParts = Pick<
   | 'scroll'
   | 'note'
   | 'layoutOverride'
+  | keyof Meaning
 >;
 
-function sharedParts(layer: Layer, decision: Decision): SharedParts {
-  const { outputName: name, named, role, classes, hidden, furniture } = decision;
-  const shared = furniture ? `Furniture: the same on ${furniture.count} screens.` : '';
-  const note = [decision.note ?? '', shared].filter((part) => part !== '').join(' ');
+function sharedParts(layer: Layer, decision: Decision, mockup: Mockup): SharedParts {
+  const { outputName: name, named, role, classes, hidden, note } = decision;
   return {
     layer: layer.id,
     path: layer.path,
@@ -184,7 +187,8 @@ function sharedParts(layer: Layer, decision: Decision): SharedParts {
     ...(decision.slot !== null && { slot: decision.slot }),
     ...(decision.scroll !== null && { scroll: decision.scroll }),
     ...(Object.keys(decision.layoutOverride).length > 0 && { layoutOverride: decision.layoutOverride }),
-    ...(note !== '' && { note }),
+    ...(note !== null && { note }),
+    ...meaningOf(layer, decision, mockup),
   };
 }
 
@@ -201,7 +205,7 @@ function lowerPicture(
   layer: Layer,
   decision: Decision,
   matrix: Matrix,
-  plan: PicturePlan,
+  { plan, mockup }: LowerContext,
 ): PictureNode | null {
   const placed = plan.placed.get(layer.id);
   if (!placed) return null;
@@ -214,7 +218,7 @@ function lowerPicture(
     (decision.named ? splitName(layer.sourceName ?? '').bare.replace(/[-_]+/g, ' ') : '');
   return {
     kind: 'picture',
-    ...sharedParts(layer, decision),
+    ...sharedParts(layer, decision, mockup),
     place,
     look,
     picture: placed.picture,

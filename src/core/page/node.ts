@@ -1,3 +1,4 @@
+import type { Meaning } from './meaning';
 import type { Look } from '../look/look';
 import type { LayerId } from '../mockup/layer';
 import type { FaceId } from '../mockup/type';
@@ -40,7 +41,7 @@ export type Shared =
   /** A container on one of them; what is inside is on both. */
   | { readonly kind: 'box'; readonly on: Width };
 
-interface NodeBase {
+interface NodeBase extends Meaning {
   /** The layer that it comes from. */
   readonly layer: LayerId;
   /** The path of that layer, for people; empty for an anonymous box. */

@@ -1,5 +1,5 @@
 import { layerTitle, wordsOf } from '../look/layerTitle';
-import type { Layer } from '../mockup/layer';
+import type { Layer, LayerId } from '../mockup/layer';
 import type { Paint } from '../mockup/paint';
 
 /** The kind of difference between a part of a layer and its counterpart. */
@@ -8,6 +8,10 @@ export type DifferenceKind = 'words' | 'colour' | 'picture' | 'form' | 'missing'
 export interface Difference {
   /** The part's title. */
   readonly part: string;
+  /** The part in this layer; null for one that is missing. */
+  readonly layer: LayerId | null;
+  /** The same part in the other layer; null for one that only this layer has. */
+  readonly other: LayerId | null;
   readonly kind: DifferenceKind;
 }
 
@@ -32,10 +36,14 @@ export function sayDifferences(differences: readonly Difference[], most = 4): st
  * repeat.
  */
 export function differencesOf(one: Layer, other: Layer): readonly Difference[] {
-  if (one.kind !== other.kind) return [{ part: layerTitle(one).text, kind: 'form' }];
+  if (one.kind !== other.kind) return [differenceAt(one, other, 'form')];
   if (one.kind === 'group' && other.kind === 'group') return groupDifferences(one.layers, other.layers);
   const kind = leafDifference(one, other);
-  return kind ? [{ part: layerTitle(one).text, kind }] : [];
+  return kind ? [differenceAt(one, other, kind)] : [];
+}
+
+function differenceAt(one: Layer, other: Layer, kind: DifferenceKind): Difference {
+  return { part: layerTitle(one).text, layer: one.id, other: other.id, kind };
 }
 
 /** Parts correspond when they have the same name or, without one, the same kind in the same order. */
@@ -46,10 +54,11 @@ function groupDifferences(ones: readonly Layer[], others: readonly Layer[]): rea
   for (const [mark, part] of left) {
     const match = right.get(mark);
     if (match) differences.push(...differencesOf(part, match));
-    else differences.push({ part: layerTitle(part).text, kind: 'added' });
+    else differences.push({ part: layerTitle(part).text, layer: part.id, other: null, kind: 'added' });
   }
   for (const [mark, part] of right)
-    if (!left.has(mark)) differences.push({ part: layerTitle(part).text, kind: 'missing' });
+    if (!left.has(mark))
+      differences.push({ part: layerTitle(part).text, layer: null, other: part.id, kind: 'missing' });
   return differences;
 }
 

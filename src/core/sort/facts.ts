@@ -1,3 +1,4 @@
+import type { Capabilities } from '../look/features';
 import type { Measure, Measures } from '../mockup/bounds';
 import { touches } from '../mockup/box';
 import { wordsOf } from '../look/layerTitle';
@@ -13,6 +14,8 @@ import { findStates, findTwins, type StatesOf } from './states';
 /** The facts that rules may use. */
 export interface Facts {
   readonly screen: Screen;
+  /** What the target can draw as an element. */
+  readonly capabilities: Capabilities;
   readonly mockup: Mockup;
   readonly measures: Measures;
   /** Most frequent text size, px of the screen. */
@@ -51,7 +54,7 @@ export function measureOf(facts: Facts, key: LayerId): Measure {
 }
 
 /** The facts that tags do not change, by screen: an edit decides on the whole screen again. */
-const known = new WeakMap<Screen, Omit<Facts, 'covered'>>();
+const known = new WeakMap<Screen, Omit<Facts, 'covered' | 'capabilities'>>();
 
 /** @param isOff whether a layer was put aside by a person or its own name */
 export function gatherFacts(
@@ -60,10 +63,11 @@ export function gatherFacts(
   measures: Measures,
   isOff: (key: LayerId) => boolean,
   furniture: Repeats,
+  capabilities: Capabilities,
 ): Facts {
   const facts = known.get(screen) ?? gatherStaticFacts(mockup, screen, measures, furniture);
   known.set(screen, facts);
-  return { ...facts, covered: findCovered(screen, measures, isOff) };
+  return { ...facts, capabilities, covered: findCovered(screen, measures, isOff) };
 }
 
 function gatherStaticFacts(
@@ -71,7 +75,7 @@ function gatherStaticFacts(
   screen: Screen,
   measures: Measures,
   furniture: Repeats,
-): Omit<Facts, 'covered'> {
+): Omit<Facts, 'covered' | 'capabilities'> {
   const contents = new Map<LayerId, Contents>();
   countContents(screen.root, contents);
   const places = findPlaces(screen, measures, furniture);

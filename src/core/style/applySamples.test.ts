@@ -1,3 +1,4 @@
+import { TARGETS } from '../emit/targets';
 import { idAt } from '../../../tests/support/ids';
 import { convertReading, readDemo, readInside } from '../../../tests/support/mockups';
 import type { Layer, ShapeLayer, TextLayer } from '../mockup/layer';
@@ -5,14 +6,14 @@ import { layersByKey } from '../mockup/walk';
 import { measureMockup } from '../mockup/bounds';
 import { printColour } from '../markup/colours';
 import { applyStructuralTags } from '../sort/structuralTags';
-import { decide } from '../sort/decide';
+import { decide } from '../sort/decide/decide';
 import { findSamples, themesOf } from './samples';
 import { applySamples } from './applySamples';
 
 function dressed(content: string, theme: string | null = null) {
   const mockup = applyStructuralTags(readInside(content).mockup, new Map());
   const measures = measureMockup(mockup);
-  const decisions = decide(mockup, measures, new Map());
+  const decisions = decide(mockup, measures, new Map(), TARGETS.html.capabilities);
   const decided = { mockup, measures, decisions };
   const samples = findSamples(decided);
   const layers = layersByKey(applySamples(decided, samples, theme));
@@ -108,7 +109,11 @@ describe("a layer with a sample's class", () => {
   it('stays as it is drawn without a sample of its class', () => {
     const plain = readInside('<rect id="a" data-tags=".card" width="9" height="9"/>').mockup;
     const measures = measureMockup(plain);
-    const decided = { mockup: plain, measures, decisions: decide(plain, measures, new Map()) };
+    const decided = {
+      mockup: plain,
+      measures,
+      decisions: decide(plain, measures, new Map(), TARGETS.html.capabilities),
+    };
     expect(applySamples(decided, findSamples(decided), 'fog')).toBe(plain);
   });
 });
@@ -117,7 +122,7 @@ it('the wheelhouse looks as drawn in its own samples, and different in each them
   const { mockup: read } = readDemo('wheelhouse.svg');
   const mockup = applyStructuralTags(read, new Map());
   const measures = measureMockup(mockup);
-  const decisions = decide(mockup, measures, new Map());
+  const decisions = decide(mockup, measures, new Map(), TARGETS.html.capabilities);
   const paints = (theme: string | null) => {
     const decided = { mockup, measures, decisions };
     const layers = layersByKey(applySamples(decided, findSamples(decided), theme));

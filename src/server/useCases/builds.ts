@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { strToU8, zipSync } from 'fflate';
-import { TARGET_NAMES } from '../../core/emit/target';
+import { TARGET_NAMES } from '../../core/emit/targets';
 import type { ConvertOptions } from '../../core/convert';
 import { ARRANGEMENTS, FRAME_WORDS, UNITS, type PageFrame } from '../../core/page/frame';
 import { pool } from '../db/pool';

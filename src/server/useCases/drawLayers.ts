@@ -1,3 +1,4 @@
+import { TARGETS } from '../../core/emit/targets';
 import { LRUCache } from 'lru-cache';
 import Joi from 'joi';
 import sharp from 'sharp';
@@ -15,7 +16,7 @@ import {
   type DrawingKind,
 } from '../../core/pictures/drawings';
 import type { Outliner, StandaloneOptions } from '../../core/pictures/standaloneSvg';
-import { decide } from '../../core/sort/decide';
+import { decide } from '../../core/sort/decide/decide';
 import type { Decisions } from '../../core/sort/decision';
 import { structureKey, applyStructuralTags } from '../../core/sort/structuralTags';
 import type { Tags } from '../../core/sort/tag';
@@ -73,7 +74,9 @@ export async function drawScreen(mockupId: string, query: DrawingQuery): Promise
   const { drawable, tags } = await open(mockupId);
   const { assets, outliner } = drawable;
   const decisions =
-    query.appearance || query.of === 'pictures' ? decide(drawable.mockup, drawable.measures, tags) : null;
+    query.appearance || query.of === 'pictures'
+      ? decide(drawable.mockup, drawable.measures, tags, TARGETS.html.capabilities)
+      : null;
   const { mockup, measures } =
     query.appearance && decisions ? withAppearance(drawable, decisions, query.appearance) : drawable;
   const screen = mockup.screens.find(({ id }) => id === query.screen);

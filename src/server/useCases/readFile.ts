@@ -1,3 +1,4 @@
+import { TARGETS } from '../../core/emit/targets';
 import { readingReport, type ReadingReport } from '../../core/sort/report/readingReport';
 import type { ReadWithPicture } from '../../engine/readWithPicture';
 import { inTransaction, pool } from '../db/pool';
@@ -99,5 +100,6 @@ async function requireReading(id: string): Promise<ReadingRow> {
 }
 
 function viewOf({ id, file_name: fileName, tree, findings }: ReadingRow): ReadingView {
-  return { id, fileName, name: tree.name, report: readingReport(tree, findings, new Map()) };
+  const report = readingReport(tree, findings, new Map(), TARGETS.html.capabilities);
+  return { id, fileName, name: tree.name, report };
 }

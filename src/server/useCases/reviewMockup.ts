@@ -1,3 +1,4 @@
+import { TARGETS } from '../../core/emit/targets';
 import { randomUUID } from 'node:crypto';
 import { readingReport, type ReadingReport } from '../../core/sort/report/readingReport';
 import { inTransaction, pool } from '../db/pool';
@@ -20,7 +21,8 @@ export async function reviewMockup(id: string): Promise<ReviewedMockup> {
   const db = pool();
   const [mockup, revision] = [await getMockup(db, id), await newestRevision(db, id)];
   if (!mockup || !revision) throw NOT_FOUND('This mockup');
-  const report = readingReport(revision.tree, revision.findings, await currentTags(db, id));
+  const { capabilities } = TARGETS.html;
+  const report = readingReport(revision.tree, revision.findings, await currentTags(db, id), capabilities);
   return { name: mockup.name, fileName: revision.file_name, report };
 }
 

@@ -11,7 +11,7 @@ import type { LayerId } from '../../core/mockup/layer';
 import type { Mockup } from '../../core/mockup/mockup';
 import type { Arrangement } from '../../core/page/frame';
 import type { Decided, Decision, Decisions } from '../../core/sort/decision';
-import { decide } from '../../core/sort/decide';
+import { decide } from '../../core/sort/decide/decide';
 import { reportMerges } from '../../core/sort/merges';
 import { reportSharedNames } from '../../core/sort/sharedNames';
 import type { Tags } from '../../core/sort/tag';
@@ -167,7 +167,10 @@ function loadedNow(): Loaded {
 
 function currentDecisions(): PendingRun {
   const { mockup, measures } = loadedNow();
-  pending ??= { ...input, decided: { mockup, measures, decisions: decide(mockup, measures, input.tags) } };
+  pending ??= {
+    ...input,
+    decided: { mockup, measures, decisions: decide(mockup, measures, input.tags, TARGET.capabilities) },
+  };
   return pending;
 }
 

@@ -6,7 +6,7 @@ import { treeOf } from '../../core/mockup/tree';
 import { measureMockup } from '../../core/mockup/bounds';
 import type { LayerId } from '../../core/mockup/layer';
 import { ARRANGEMENTS, type Arrangement } from '../../core/page/frame';
-import { decide } from '../../core/sort/decide';
+import { decide } from '../../core/sort/decide/decide';
 import { applyStructuralTags } from '../../core/sort/structuralTags';
 import type { Tag, Tags } from '../../core/sort/tag';
 import { viewportFirst, type ViewportFirst } from './viewportFirst';
@@ -26,7 +26,7 @@ const { mockup: read } = readText(
 );
 const mockup = applyStructuralTags(read, new Map());
 const measures = measureMockup(mockup);
-const before = decide(mockup, measures, new Map());
+const before = decide(mockup, measures, new Map(), TARGETS.html.capabilities);
 /** Behind the words of the first berth. */
 const plate = idEnding(mockup, '/berth-0/rect');
 const pathOf = (id: LayerId) => treeOf(mockup).layer(id)!.path;
@@ -59,7 +59,7 @@ function shown(made: ReturnType<typeof shape>) {
   return { code: TARGETS.html.fragment({ ...made, unit: 'px' }, plate), seen: new Map(seen) };
 }
 
-const afterEdit = (tag: Tag) => decide(mockup, measures, new Map([[plate, tag]]));
+const afterEdit = (tag: Tag) => decide(mockup, measures, new Map([[plate, tag]]), TARGETS.html.capabilities);
 
 describe.each(ARRANGEMENTS)('arranged %s', (arrangement) => {
   it.each<Tag>([{ outcome: 'aside' }, { outcome: 'picture' }, { role: 'button' }])(
@@ -102,7 +102,12 @@ it('the page is built once when little could wait, or a layer is new', () => {
 
 it('a layer that absorbs others does not wait', () => {
   const berths = idEnding(mockup, '/berths');
-  const after = decide(mockup, measures, new Map([[berths, { outcome: 'picture' }]]));
+  const after = decide(
+    mockup,
+    measures,
+    new Map([[berths, { outcome: 'picture' }]]),
+    TARGETS.html.capabilities,
+  );
   expect(after.get(plate)?.within).toBe(berths);
   expect(viewportFirst({ mockup, decisions: after }, before, isSeen)).toBeNull();
 });

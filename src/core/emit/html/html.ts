@@ -1,3 +1,4 @@
+import { CSS_CAPABILITIES } from '../css/capabilities';
 import { element } from '../../markup/element';
 import { printCss, type CssRule } from '../../markup/printCss';
 import { printHtmlWithSpans, type PrintedSpan } from '../../markup/printHtml';
@@ -18,6 +19,7 @@ import { widthRules } from '../css/widthRules';
 /** HTML and CSS: a file a screen, one style sheet for all. */
 export const html = {
   name: 'html',
+  capabilities: CSS_CAPABILITIES,
   emit(input: EmitInput): TargetOutput {
     const pages = input.pages.map((page, at) => ({
       path: pageFile(input.pages, at),

@@ -5,8 +5,10 @@ import { widthClass } from '../../page/join/names';
 import { ownPlacement } from '../css/sharedPlacement';
 import { type MarkupContext, inline } from './context';
 
-export function withNote({ note }: PageNode, markup: MarkupElement): MarkupElement {
-  return note === undefined ? markup : { ...markup, note };
+export function withNote({ note, furniture }: PageNode, markup: MarkupElement): MarkupElement {
+  const shared = furniture ? `Furniture: the same on ${furniture.screens} screens.` : undefined;
+  const notes = [note, shared].filter((each) => each !== undefined);
+  return notes.length === 0 ? markup : { ...markup, note: notes.join(' ') };
 }
 
 /** The element of a node, with its layers as origin. */

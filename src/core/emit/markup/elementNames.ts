@@ -1,7 +1,5 @@
-import { element } from '../../markup/element';
 import type { BoxNode } from '../../page/node';
 import { roleEntry, type Role } from '../../sort/vocabulary';
-import { inline } from './context';
 
 /** The content model of the surrounding elements (HTML, §3.2.5.2). */
 export interface Inside {

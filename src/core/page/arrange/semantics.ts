@@ -12,6 +12,7 @@ export function hasSemantics(node: PageNode): boolean {
     node.slot !== undefined ||
     node.scroll !== undefined ||
     node.note !== undefined ||
+    node.furniture !== undefined ||
     node.states !== undefined ||
     node.layoutOverride !== undefined
   );

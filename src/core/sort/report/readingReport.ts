@@ -1,3 +1,4 @@
+import type { Capabilities } from '../../look/features';
 import { treeOf } from '../../mockup/tree';
 import { findingList, type Finding } from '../../findings/finding';
 import { splitName } from '../../mockup/layerName';
@@ -8,7 +9,7 @@ import type { Mockup } from '../../mockup/mockup';
 import { patternsOf } from '../../mockup/patterns';
 import type { FaceSource } from '../../mockup/type';
 import { layersOf, walk } from '../../mockup/walk';
-import { decide } from '../decide';
+import { decide } from '../decide/decide';
 import { findScreens, type ScreenCandidate } from '../screens/findScreens';
 import { applyStructuralTags } from '../structuralTags';
 import type { Tags } from '../tag';
@@ -56,10 +57,15 @@ export interface ReadingReport {
 }
 
 /** Counts and findings of a mockup with its tags. `found`: the reader's findings. */
-export function readingReport(read: Mockup, found: readonly Finding[], tags: Tags): ReadingReport {
+export function readingReport(
+  read: Mockup,
+  found: readonly Finding[],
+  tags: Tags,
+  capabilities: Capabilities,
+): ReadingReport {
   const mockup = applyStructuralTags(read, tags);
   const measures = measureMockup(mockup);
-  const decisions = decide(mockup, measures, tags);
+  const decisions = decide(mockup, measures, tags, capabilities);
   const { findings, report } = findingList();
   const kinds = { group: 0, shape: 0, text: 0, bitmap: 0 };
   let [unnamed, bitmapPictures] = [0, 0];
@@ -68,8 +74,8 @@ export function readingReport(read: Mockup, found: readonly Finding[], tags: Tag
     const decision = decisions.get(layer.id);
     if (layer.kind === 'bitmap' && decision?.outcome === 'picture') bitmapPictures += 1;
     if (layer.kind !== 'text' && !splitName(layer.sourceName ?? '').bare) unnamed += 1;
-    if (decision?.origin === 'beyond-css')
-      report('beyond-css', layer.id, { why: decision.reason.replace(/^[^:]*: /, '') });
+    if (decision?.origin === 'beyond-target')
+      report('beyond-target', layer.id, { why: decision.reason.replace(/^[^:]*: /, '') });
   }
   reportBeside(read, mockup, report);
   reportPastEdge(mockup, measures, decisions, report);

@@ -2,12 +2,15 @@ import { formName } from '../../look/formName';
 import type { ShapeLayer } from '../../mockup/layer';
 import type { Rule } from './rule';
 
-/** Boxes, rules, circles and borders that CSS draws exactly are elements. */
+/** Boxes, rules, circles and borders that the target draws exactly are elements. */
 export const box: Rule = {
   name: 'box',
-  judge(layer) {
+  judge(layer, { capabilities }) {
     if (layer.kind !== 'shape') return null;
-    return { outcome: 'element', reason: `element: ${describe(layer)}, CSS says this exactly` };
+    return {
+      outcome: 'element',
+      reason: `element: ${describe(layer)}, ${capabilities.name} says this exactly`,
+    };
   },
 };
 

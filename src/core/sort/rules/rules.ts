@@ -1,4 +1,4 @@
-import { beyondCss } from './beyondCss';
+import { beyondTarget } from './beyondTarget';
 import { bitmap } from './bitmap';
 import { box } from './box';
 import { covered } from './covered';
@@ -18,7 +18,7 @@ export const RULES: readonly Rule[] = [
   covered,
   bitmap,
   icon,
-  beyondCss,
+  beyondTarget,
   text,
   box,
   group,

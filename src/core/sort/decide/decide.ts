@@ -1,0 +1,66 @@
+import type { Capabilities } from '../../look/features';
+import type { Measures } from '../../mockup/bounds';
+import type { LayerId } from '../../mockup/layer';
+import type { Mockup } from '../../mockup/mockup';
+import { withEntries, changedKeys, withAncestors } from '../../mockup/changedKeys';
+import type { Decisions } from '../decision';
+import type { Tags } from '../tag';
+import { screenContexts, type ScreenContext } from './screenContext';
+import { type DecisionRun, decideLayer, areSameSharedFacets } from './decideLayer';
+import { type Surroundings, ROOT_SURROUNDINGS } from './surroundings';
+
+/**
+ * Decides what every layer becomes: a person's tag first, then the tag in the layer's name, then the first
+ * rule with a verdict. The target's capabilities decide what has to be a picture. Layers whose inputs did not change keep their decision.
+ */
+export function decide(
+  mockup: Mockup,
+  measures: ReadonlyMap<string, Measures>,
+  tags: Tags,
+  capabilities: Capabilities,
+): Decisions {
+  const last = lastDecisions.get(mockup);
+  const now = [...screenContexts(mockup, measures, tags, capabilities)];
+  const made: DecisionRun = {
+    decided: new Map(),
+    insides: last?.insides ?? new Map<LayerId, Surroundings>(),
+  };
+  // The run mutates the stored maps. Drop the entry first, so that an exception cannot leave half-updated
+  // state behind.
+  lastDecisions.delete(mockup);
+  for (const [at, judge] of now.entries()) {
+    const changed = changedLayers(judge, last?.judges[at]);
+    for (const layer of judge.screen.root.layers) decideLayer(layer, ROOT_SURROUNDINGS, judge, changed, made);
+  }
+  const decisions = last ? withEntries(last.decisions, made.decided) : made.decided;
+  lastDecisions.set(mockup, { judges: now, decisions, insides: made.insides });
+  return decisions;
+}
+
+/** The last run for each mockup. */
+const lastDecisions = new WeakMap<
+  Mockup,
+  {
+    readonly judges: readonly ScreenContext[];
+    readonly decisions: Decisions;
+    readonly insides: DecisionRun['insides'];
+  }
+>();
+
+/** The layers whose facts or tags differ from the last run, with the groups around them; null for all. */
+function changedLayers(
+  { screen, facts, sources }: ScreenContext,
+  last: ScreenContext | undefined,
+): ReadonlySet<LayerId> | null {
+  if (facts.capabilities !== last?.facts.capabilities) return null;
+  if (facts.contents !== last.facts.contents || sources.name !== last.sources.name) return null;
+  return withAncestors(screen, [
+    ...changedKeys(last.sources.person, sources.person),
+    ...changedKeys(last.sources.alike, sources.alike, areSameSharedFacets),
+    ...changedKeys(last.facts.covered, facts.covered),
+    ...changedKeys(last.facts.states, facts.states),
+    ...changedKeys(last.facts.merges, facts.merges),
+    ...[...facts.opened].filter((key) => !last.facts.opened.has(key)),
+    ...[...last.facts.opened].filter((key) => !facts.opened.has(key)),
+  ]);
+}
