@@ -7,6 +7,7 @@ import { fontFiles } from './fontFiles';
 import type { Capabilities } from './look/features';
 import { measureMockup, type Measures } from './mockup/bounds';
 import type { LayerId } from './mockup/layer';
+import { createMemo, usingMemo } from './mockup/memoize';
 import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';
 import { joinPages } from './page/join/joinPages';
@@ -52,9 +53,7 @@ export interface ConvertInput {
   readonly options: ConvertOptions;
   /** Converts text inside pictures to outlines. Null keeps it as text. */
   readonly outliner: Outliner;
-  /**
-   * Layers whose next change is on its way: they need no places or classes of their own yet. Absent for none.
-   */
+  /** Layers that get no class yet, since their next change is on its way. Absent for none. */
   readonly waiting?: ReadonlySet<LayerId>;
 }
 
@@ -79,13 +78,20 @@ export interface Conversion {
 /** A conversion without the output of a target: the input of every printer. */
 export type ConvertedPages = Omit<Conversion, 'emission'>;
 
-/** The whole conversion after reading: decisions, pictures, pages, classes, files. */
-export function convert(input: ConvertInput): Conversion {
-  return convertFor(TARGETS[input.options.target], input);
+/**
+ * The whole conversion after reading: decisions, pictures, pages, classes, files.
+ * @param memo makes a further run on the same mockup fast; the result does not depend on it
+ */
+export function convert(input: ConvertInput, memo = createMemo()): Conversion {
+  return convertFor(TARGETS[input.options.target], input, memo);
 }
 
 /** The same for any target, whatever the options name. */
-export function convertFor(target: Target, input: ConvertInput): Conversion {
+export function convertFor(target: Target, input: ConvertInput, memo = createMemo()): Conversion {
+  return usingMemo(memo, () => convertNow(target, input));
+}
+
+function convertNow(target: Target, input: ConvertInput): Conversion {
   const shaped = pagesOf(input, target.capabilities);
   const clock = stopwatch();
   const { unit = 'px' } = input.options;
@@ -145,7 +151,7 @@ export function pagesFromDecisions(
     const flows = options.arrangement === 'flow';
     const context = { screen, mockup, measures: measured, decisions, plan, flows };
     const page = lower(context, options.frame ?? plainFrame(options.arrangement));
-    const arranged = arrange(page, options.arrangement, lowerVersions(versions, context, report), waiting);
+    const arranged = arrange(page, options.arrangement, lowerVersions(versions, context, report));
     reportInexactBorders(arranged, report);
     return arranged;
   });

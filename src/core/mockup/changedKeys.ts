@@ -1,13 +1,13 @@
 import type { LayerId } from './layer';
 import type { Screen } from './mockup';
-import { memoizeByObject } from './memoize';
+import { memoizeByObject, MemoSlot } from './memoize';
 import { walk } from './walk';
 
 /**
  * For each map made by `withEntries`: the map that it was made from and the keys that differ. An edit changes
  * few of thousands of entries, and several stages ask which.
  */
-const origins = new WeakMap<object, { readonly from: unknown; readonly keys: readonly unknown[] }>();
+const originOf = new MemoSlot<object, { readonly from: unknown; readonly keys: readonly unknown[] } | null>();
 
 /**
  * A copy of the map with some entries replaced. `changedKeys` then finds the difference without a comparison.
@@ -21,8 +21,8 @@ export function withEntries<Key, Value>(
   from.forEach((value, key) => changed.set(key, value));
   changes.forEach((value, key) => changed.set(key, value));
   // Drops the older record: otherwise each map would keep all maps before it alive.
-  origins.delete(from);
-  origins.set(changed, { from, keys: [...changes.keys()] });
+  originOf.set(from, null);
+  originOf.set(changed, { from, keys: [...changes.keys()] });
   return changed;
 }
 
@@ -33,7 +33,7 @@ export function changedKeys<Key, Value>(
   isSame: (value: Value, last: Value) => boolean = Object.is,
 ): readonly Key[] {
   if (before === now) return [];
-  const origin = isSame === Object.is ? origins.get(now) : undefined;
+  const origin = isSame === Object.is ? originOf.get(now) : undefined;
   if (origin?.from === before)
     return (origin.keys as readonly Key[]).filter((key) => !Object.is(before.get(key), now.get(key)));
   const keys: Key[] = [];

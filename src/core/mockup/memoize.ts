@@ -31,28 +31,51 @@ export function internByText<Made>(): (text: string, make: () => Made) => Made {
 }
 
 /**
- * Results memoized for an object, in a hidden property as pairs of memo and result. Browsers find these
- * faster than WeakMap entries, and the collector does not scan them.
+ * The results that one owner keeps from run to run: for each object, pairs of function and result. A result
+ * lives as long as its object and the memo. No result depends on what a memo holds.
  */
-const MEMO = Symbol('made of it');
-
-interface Memoized {
-  [MEMO]?: unknown[];
+export interface Memo {
+  readonly results: WeakMap<object, unknown[]>;
 }
 
-/** The results of one function by object; a result lives as long as its object. */
-class ObjectMemo<Key extends object, Made extends NonNullable<unknown> | null> {
+export function createMemo(): Memo {
+  return { results: new WeakMap() };
+}
+
+/** The memo of the work under way; null between runs. */
+let current: Memo | null = null;
+
+/**
+ * Does synchronous work with a memo: every memoized function that it calls keeps its results there. Without
+ * one, the outermost memoized call has a memo of its own.
+ */
+export function usingMemo<Result>(memo: Memo, work: () => Result): Result {
+  const outer = current;
+  current = memo;
+  try {
+    return work();
+  } finally {
+    current = outer;
+  }
+}
+
+function withAnyMemo<Result>(work: () => Result): Result {
+  return current ? work() : usingMemo(createMemo(), work);
+}
+
+/** The results of one function by object, in the memo of the work under way; nothing is kept between runs. */
+export class MemoSlot<Key extends object, Made extends NonNullable<unknown> | null> {
   get(key: Key): Made | undefined {
-    const kept = (key as Memoized)[MEMO];
+    const kept = current?.results.get(key);
     if (!kept) return undefined;
     for (let at = 0; at < kept.length; at += 2) if (kept[at] === this) return kept[at + 1] as Made;
     return undefined;
   }
 
   set(key: Key, made: Made): void {
-    const kept = (key as Memoized)[MEMO];
+    const kept = current?.results.get(key);
     if (!kept) {
-      Object.defineProperty(key, MEMO, { value: [this, made] });
+      current?.results.set(key, [this, made]);
       return;
     }
     for (let at = 0; at < kept.length; at += 2)
@@ -64,18 +87,19 @@ class ObjectMemo<Key extends object, Made extends NonNullable<unknown> | null> {
   }
 }
 
-/** Memoizes a pure function of an object, as long as the object lives. `null` is a valid answer. */
+/** Memoizes a pure function of an object. `null` is a valid answer. */
 export function memoizeByObject<Key extends object, Answer extends NonNullable<unknown> | null>(
   answer: (key: Key) => Answer,
 ): (key: Key) => Answer {
-  const known = new ObjectMemo<Key, Answer>();
-  return (key) => {
+  const known = new MemoSlot<Key, Answer>();
+  const find = (key: Key): Answer => {
     const kept = known.get(key);
     if (kept !== undefined) return kept;
     const value = answer(key);
     known.set(key, value);
     return value;
   };
+  return (key) => (current ? find(key) : withAnyMemo(() => find(key)));
 }
 
 /**
@@ -90,14 +114,32 @@ export function memoizeLast<Key extends object, Made>() {
 export function memoizeLastBy<Key extends object, From extends object, Made>(
   isSame: (from: From, last: From) => boolean,
 ) {
-  const known = new ObjectMemo<Key, { readonly from: From; readonly made: Made }>();
-  return (key: Key, from: From, make: (last: Made | undefined) => Made): Made => {
+  const known = new MemoSlot<Key, { readonly from: From; readonly made: Made }>();
+  const find = (key: Key, from: From, make: (last: Made | undefined) => Made): Made => {
     const last = known.get(key);
     if (last && isSame(from, last.from)) return last.made;
     const made = make(last?.made);
     known.set(key, { from, made });
     return made;
   };
+  return (key: Key, from: From, make: (last: Made | undefined) => Made): Made =>
+    current ? find(key, from, make) : withAnyMemo(() => find(key, from, make));
+}
+
+/**
+ * Keeps what the last run on an object left, for a run that changes it in place. A run that throws leaves
+ * nothing: half-changed state would spoil the next one.
+ */
+export function continueLast<Key extends object, State extends object>() {
+  const known = new MemoSlot<Key, State | null>();
+  const run = (key: Key, work: (last: State | null) => State): State => {
+    const last = known.get(key) ?? null;
+    known.set(key, null);
+    const state = work(last);
+    known.set(key, state);
+    return state;
+  };
+  return (key: Key, work: (last: State | null) => State): State => withAnyMemo(() => run(key, work));
 }
 
 function areIdentical(from: readonly unknown[], last: readonly unknown[]): boolean {

@@ -7,7 +7,7 @@ import type { GroupLayer, Layer, LayerId } from '../mockup/layer';
 import { splitName } from '../mockup/layerName';
 import type { Matrix } from '../mockup/matrix';
 import type { Mockup, Screen } from '../mockup/mockup';
-import { memoizeLast } from '../mockup/memoize';
+import { continueLast, memoizeLast } from '../mockup/memoize';
 import { shadowBearer } from '../look/boxShadows';
 import { isPlain } from '../look/look';
 import type { PicturePlan } from '../pictures/picture';
@@ -41,15 +41,14 @@ export interface LowerContext {
  */
 export function lower(context: LowerContext, frame: PageFrame): Page {
   const { id, name, width, height, ground, root } = context.screen;
-  const last = lastLowered.get(context.screen);
-  const lowered: Lowered = {
-    changed: last ? changedLayers(context, last.context) : null,
-    nodes: last?.nodes ?? new Map<LayerId, PageNode | null>(),
-  };
-  // They are changed in place: the last ones hold no longer if this comes to no end.
-  lastLowered.delete(context.screen);
-  const children = flatMap(root.layers, (layer) => lowerLayer(layer, context, lowered) ?? []);
-  lastLowered.set(context.screen, { context, nodes: lowered.nodes });
+  const { children } = continueLowering(context.screen, (last) => {
+    const lowered: Lowered = {
+      changed: last ? changedLayers(context, last.context) : null,
+      nodes: last?.nodes ?? new Map<LayerId, PageNode | null>(),
+    };
+    const nodes = flatMap(root.layers, (layer) => lowerLayer(layer, context, lowered) ?? []);
+    return { context, nodes: lowered.nodes, children: nodes };
+  });
   return { screen: id, name, width, height, ground, frame, children };
 }
 
@@ -60,9 +59,13 @@ interface Lowered {
   readonly nodes: Map<LayerId, PageNode | null>;
 }
 
-const lastLowered = new WeakMap<
+const continueLowering = continueLast<
   Screen,
-  { readonly context: LowerContext; readonly nodes: Lowered['nodes'] }
+  {
+    readonly context: LowerContext;
+    readonly nodes: Lowered['nodes'];
+    readonly children: readonly PageNode[];
+  }
 >();
 
 /** The layers whose inputs changed since the last run, with the groups around them; null for all. */

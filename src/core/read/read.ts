@@ -1,5 +1,6 @@
 import type { FontBook } from '../type/fontBook';
 import { readFlat } from './flat/readFlat';
+import { createMemo, usingMemo } from '../mockup/memoize';
 import { formatOf, type Format } from './formats';
 import { readOpenRaster } from './openraster/readOpenRaster';
 import type { OnProgress, Reading } from './reading';
@@ -23,7 +24,9 @@ const READERS: Readonly<Record<Format, Reader>> = {
  * @throws ReadError with one sentence when the file cannot be read
  */
 export function read(bytes: Uint8Array, fileName: string, book: FontBook, onProgress?: OnProgress): Reading {
-  return READERS[formatOf(bytes)](bytes, screenName(fileName), book, onProgress);
+  return usingMemo(createMemo(), () =>
+    READERS[formatOf(bytes)](bytes, screenName(fileName), book, onProgress),
+  );
 }
 
 function screenName(fileName: string): string {

@@ -4,7 +4,7 @@ import { touches } from '../mockup/box';
 import { wordsOf } from '../look/layerTitle';
 import type { Layer, LayerId, TextLayer } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
-import { memoizeByObject } from '../mockup/memoize';
+import { memoizeByObject, memoizeLast } from '../mockup/memoize';
 import { walk } from '../mockup/walk';
 import { findCovered } from './covered';
 import { findPlaces, type PlaceRole } from './places';
@@ -53,8 +53,8 @@ export function measureOf(facts: Facts, key: LayerId): Measure {
   return measure;
 }
 
-/** The facts that tags do not change, by screen: an edit decides on the whole screen again. */
-const known = new WeakMap<Screen, Omit<Facts, 'covered' | 'capabilities'>>();
+/** The facts that tags do not change. */
+const lastFacts = memoizeLast<Screen, Omit<Facts, 'covered' | 'capabilities'>>();
 
 /** @param isOff whether a layer was put aside by a person or its own name */
 export function gatherFacts(
@@ -65,8 +65,9 @@ export function gatherFacts(
   furniture: Repeats,
   capabilities: Capabilities,
 ): Facts {
-  const facts = known.get(screen) ?? gatherStaticFacts(mockup, screen, measures, furniture);
-  known.set(screen, facts);
+  const facts = lastFacts(screen, [mockup, measures, furniture], () =>
+    gatherStaticFacts(mockup, screen, measures, furniture),
+  );
   return { ...facts, capabilities, covered: findCovered(screen, measures, isOff) };
 }
 

@@ -1,6 +1,7 @@
 import type { Measures } from '../mockup/bounds';
 import { bottom, type Box } from '../mockup/box';
 import type { GroupLayer, LayerId } from '../mockup/layer';
+import { memoizeLast } from '../mockup/memoize';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { buildOf, isAlike, TELLING_PARTS, type Build, type Repeat, type Repeats } from './repeats';
 import { blocksOf } from './places';
@@ -13,16 +14,18 @@ interface Block extends Build {
   readonly fromBottom: number;
 }
 
-/** Furniture does not depend on tags. */
-const known = new WeakMap<Mockup, Repeats>();
-
 /**
  * The furniture of a mockup: like-built blocks of equal size at the same place on several screens, measured
  * from the top or the bottom.
  */
 export function findFurniture(mockup: Mockup, measures: ReadonlyMap<string, Measures>): Repeats {
-  const ready = known.get(mockup);
-  if (ready) return ready;
+  return lastFurniture(mockup, [measures], () => matchBlocks(mockup, measures));
+}
+
+/** Furniture does not depend on tags. */
+const lastFurniture = memoizeLast<Mockup, Repeats>();
+
+function matchBlocks(mockup: Mockup, measures: ReadonlyMap<string, Measures>): Repeats {
   const patterns: Block[][] = [];
   for (const screen of mockup.screens) {
     const measured = measures.get(screen.id);
@@ -45,7 +48,6 @@ export function findFurniture(mockup: Mockup, measures: ReadonlyMap<string, Meas
       furniture.set(layer.id, { pattern: first.layer.id, index, count: pattern.length, certain: false }),
     );
   }
-  known.set(mockup, furniture);
   return furniture;
 }
 

@@ -34,7 +34,7 @@ const RESERVED = ['screen', 'run', 'flow', ...WIDTH_CLASSES];
  * Gives every look one class, shared by all nodes with equal look and layout, named after the layers that use
  * it.
  * @param samples classes that have a sample: they name its look
- * @param waiting layers that get none
+ * @param waiting layers that get no class yet, since their next change is on its way
  */
 export function factorClasses(
   pages: readonly Page[],

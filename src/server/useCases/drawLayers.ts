@@ -5,6 +5,7 @@ import sharp from 'sharp';
 import { measureMockup, type Measures } from '../../core/mockup/bounds';
 import type { Layer, LayerId } from '../../core/mockup/layer';
 import type { Assets, Mockup } from '../../core/mockup/mockup';
+import { createMemo, usingMemo, type Memo } from '../../core/mockup/memoize';
 import { layersByKey } from '../../core/mockup/walk';
 import {
   DRAWINGS,
@@ -62,6 +63,8 @@ interface Drawable {
   readonly layers: ReadonlyMap<LayerId, Layer>;
   readonly measures: ReadonlyMap<string, Measures>;
   readonly outliner: Outliner;
+  /** What is kept from drawing to drawing. */
+  readonly memo: Memo;
   /** Its bitmaps as data URIs, scaled down for a row of the worksheet. */
   readonly small: Map<string, Promise<string>>;
 }
@@ -72,6 +75,10 @@ const drawables = new LRUCache<string, Promise<Drawable>>({ max: 3 });
 /** A screen of a mockup as SVG: whole with content past its edge, or a selection on empty ground. */
 export async function drawScreen(mockupId: string, query: DrawingQuery): Promise<string> {
   const { drawable, tags } = await open(mockupId);
+  return usingMemo(drawable.memo, () => draw(drawable, tags, query));
+}
+
+function draw(drawable: Drawable, tags: Tags, query: DrawingQuery): string {
   const { assets, outliner } = drawable;
   const decisions =
     query.appearance || query.of === 'pictures'
@@ -123,11 +130,13 @@ export async function drawLayer(mockupId: string, key: LayerId): Promise<SmallDr
 async function drawSmall(drawable: Drawable, key: LayerId): Promise<string | null> {
   const layer = drawable.layers.get(key);
   if (!layer) throw NOT_FOUND('This layer');
-  const { mockup, measures, outliner } = drawable;
+  const { mockup, measures, outliner, memo } = drawable;
   const measured = [...measures.values()].find((one) => one.has(key));
   const names = new Set<string>();
   const drawn = (bitmapAddress: StandaloneOptions['bitmapAddress']) =>
-    measured ? layerDrawing(layer, measured, { mockup, outliner, bitmapAddress, decimals: 1 }) : null;
+    measured
+      ? usingMemo(memo, () => layerDrawing(layer, measured, { mockup, outliner, bitmapAddress, decimals: 1 }))
+      : null;
   // The first drawing lists the bitmaps that it needs.
   const first = drawn((name) => {
     names.add(name);
@@ -183,6 +192,7 @@ async function prepare(revisionId: string, tags: Tags): Promise<Drawable> {
     layers: layersByKey(mockup),
     measures: measureMockup(mockup),
     outliner: outlinerOf(book),
+    memo: createMemo(),
     small: new Map(),
   };
 }

@@ -1,6 +1,5 @@
 'use client';
-import type { Mockup } from '../../core/mockup/mockup';
-import { treeOf } from '../../core/mockup/tree';
+import { treeOf, type LayerTree } from '../../core/mockup/tree';
 import { Box, Link as MuiLink, Typography } from '@mui/material';
 import { useMemo } from 'react';
 import type { LayerId } from '../../core/mockup/layer';
@@ -18,10 +17,10 @@ const COUNTED: Readonly<Record<Outcome, string>> = {
 /** The number of like-built layers that share the tags of this layer, or of the part that it is in. */
 function countAlike(
   cursor: LayerId | null,
-  mockup: Mockup,
+  tree: LayerTree,
   decisions: ReadonlyMap<LayerId, Decision> | undefined,
 ): number {
-  const line = cursor === null ? [] : treeOf(mockup).lineage(cursor);
+  const line = cursor === null ? [] : tree.lineage(cursor);
   return line.map((id) => decisions?.get(id)?.repeat?.count).find((count) => count !== undefined) ?? 0;
 }
 
@@ -78,7 +77,9 @@ function Counts() {
 /** The size of the selection, and how far its tags reach. */
 function Chosen() {
   const selected = useSort((state) => state.selection.size);
-  const alike = useSort((state) => countAlike(state.cursor, state.mockup, state.result?.decisions));
+  const mockup = useSort((state) => state.mockup);
+  const tree = useMemo(() => treeOf(mockup), [mockup]);
+  const alike = useSort((state) => countAlike(state.cursor, tree, state.result?.decisions));
   return (
     <>
       {selected > 1 && <b>{selected} chosen</b>}

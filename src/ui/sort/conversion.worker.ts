@@ -8,6 +8,7 @@ import { measureMockup, type Measures } from '../../core/mockup/bounds';
 import { findingList, type Finding } from '../../core/findings/finding';
 import { touches, type Box } from '../../core/mockup/box';
 import type { LayerId } from '../../core/mockup/layer';
+import { createMemo, usingMemo } from '../../core/mockup/memoize';
 import type { Mockup } from '../../core/mockup/mockup';
 import type { Arrangement } from '../../core/page/frame';
 import type { Decided, Decision, Decisions } from '../../core/sort/decision';
@@ -95,6 +96,8 @@ const TARGET = TARGETS.html;
 
 const NO_INPUT: TagInput = { tags: new Map(), arrangement: 'nested' };
 
+/** What is kept from edit to edit; a new mockup begins with nothing. */
+let memo = createMemo();
 let loaded: Loaded | null = null;
 let input = NO_INPUT;
 /** Null until the first request. */
@@ -110,7 +113,8 @@ let lastSentPage: SentPage | null = null;
 const api = {
   /** Loads the mockup after structural tags. */
   load(mockup: Mockup, address: string): void {
-    loaded = { address, mockup, measures: measureMockup(mockup) };
+    memo = createMemo();
+    loaded = { address, mockup, measures: usingMemo(memo, () => measureMockup(mockup)) };
     input = NO_INPUT;
     pending = null;
     lastSentDecisions = null;
@@ -126,39 +130,47 @@ const api = {
 
   /** The decisions since the last message. */
   settle(): SortResultDelta {
-    const { mockup, measures, decisions } = currentDecisions().decided;
-    const { findings, report } = findingList();
-    reportMerges(mockup, measures, decisions, report);
-    reportSharedNames(decisions, treeOf(mockup), report);
-    const samples = findSamples({ mockup, decisions });
-    const boxes = lastSentDecisions ? null : paintedBoxes(measures);
-    const changed = new Map<LayerId, Decision>();
-    for (const [key, decision] of decisions)
-      if (lastSentDecisions?.get(key) !== decision) changed.set(key, decision);
-    lastSentDecisions = decisions;
-    return { changed, boxes, findings, themes: samples.length > 0 ? themesOf(samples) : null };
+    return usingMemo(memo, decisionDelta);
   },
 
   /** The current code of a layer, and the page around it. */
-  show({ cursor, screen, isPaged, areas }: CodeQuery): ShownCodeDelta {
-    if (cursor === null && !isPaged) return { code: null, page: null, isWhole: true };
-    const now = currentDecisions();
-    const { decided } = now;
-    const measured = decided.measures.get(screen);
-    const isSeen = (layer: LayerId) => {
-      const here = measured?.get(layer);
-      const painted = here?.painted;
-      return areas === null || (!!here && (!painted || areas.some((area) => touches(painted, area))));
-    };
-    const isCurrent = lastPages?.decisions === decided.decisions;
-    const hasty = lastPages && !isCurrent ? viewportFirst(decided, lastPages.decisions, isSeen) : null;
-    const made = lastPages && isCurrent ? lastPages : currentPages(now, hasty);
-    if (!hasty) lastPages = made;
-    const page = isPaged ? pageDeltaOf(screen, isSeen, made) : null;
-    const code = cursor === null ? null : TARGET.fragment({ ...made, unit: 'px' }, cursor);
-    return { code, page, isWhole: !hasty && page?.isWhole !== false };
+  show(query: CodeQuery): ShownCodeDelta {
+    return usingMemo(memo, () => codeDelta(query));
   },
 };
+
+function decisionDelta(): SortResultDelta {
+  const { mockup, measures, decisions } = currentDecisions().decided;
+  const { findings, report } = findingList();
+  reportMerges(mockup, measures, decisions, report);
+  reportSharedNames(decisions, treeOf(mockup), report);
+  const samples = findSamples({ mockup, decisions });
+  const boxes = lastSentDecisions ? null : paintedBoxes(measures);
+  const changed = new Map<LayerId, Decision>();
+  for (const [key, decision] of decisions)
+    if (lastSentDecisions?.get(key) !== decision) changed.set(key, decision);
+  lastSentDecisions = decisions;
+  return { changed, boxes, findings, themes: samples.length > 0 ? themesOf(samples) : null };
+}
+
+function codeDelta({ cursor, screen, isPaged, areas }: CodeQuery): ShownCodeDelta {
+  if (cursor === null && !isPaged) return { code: null, page: null, isWhole: true };
+  const now = currentDecisions();
+  const { decided } = now;
+  const measured = decided.measures.get(screen);
+  const isSeen = (layer: LayerId) => {
+    const here = measured?.get(layer);
+    const painted = here?.painted;
+    return areas === null || (!!here && (!painted || areas.some((area) => touches(painted, area))));
+  };
+  const isCurrent = lastPages?.decisions === decided.decisions;
+  const hasty = lastPages && !isCurrent ? viewportFirst(decided, lastPages.decisions, isSeen) : null;
+  const made = lastPages && isCurrent ? lastPages : currentPages(now, hasty);
+  if (!hasty) lastPages = made;
+  const page = isPaged ? pageDeltaOf(screen, isSeen, made) : null;
+  const code = cursor === null ? null : TARGET.fragment({ ...made, unit: 'px' }, cursor);
+  return { code, page, isWhole: !hasty && page?.isWhole !== false };
+}
 
 function loadedNow(): Loaded {
   if (!loaded) throw new Error('No mockup is loaded.');

@@ -4,6 +4,7 @@ import { pagesFromDecisions } from '../../core/convert';
 import { TARGETS } from '../../core/emit/targets';
 import { treeOf } from '../../core/mockup/tree';
 import { measureMockup } from '../../core/mockup/bounds';
+import { createMemo, usingMemo } from '../../core/mockup/memoize';
 import type { LayerId } from '../../core/mockup/layer';
 import { ARRANGEMENTS, type Arrangement } from '../../core/page/frame';
 import { decide } from '../../core/sort/decide/decide';
@@ -26,7 +27,11 @@ const { mockup: read } = readText(
 );
 const mockup = applyStructuralTags(read, new Map());
 const measures = measureMockup(mockup);
-const before = decide(mockup, measures, new Map(), TARGETS.html.capabilities);
+const memo = createMemo();
+/** As in the worker: decisions that an edit does not change stay the same. */
+const decideOn = (tags: Tags) =>
+  usingMemo(memo, () => decide(mockup, measures, tags, TARGETS.html.capabilities));
+const before = decideOn(new Map());
 /** Behind the words of the first berth. */
 const plate = idEnding(mockup, '/berth-0/rect');
 const pathOf = (id: LayerId) => treeOf(mockup).layer(id)!.path;
@@ -40,10 +45,12 @@ function shape(
   arrangement: Arrangement,
 ) {
   const options = { arrangement, target: 'html' } as const;
-  return pagesFromDecisions(
-    { mockup, measures, decisions },
-    { assets: new Map(), tags, options, outliner: null, waiting },
-    () => {},
+  return usingMemo(memo, () =>
+    pagesFromDecisions(
+      { mockup, measures, decisions },
+      { assets: new Map(), tags, options, outliner: null, waiting },
+      () => {},
+    ),
   );
 }
 
@@ -59,7 +66,7 @@ function shown(made: ReturnType<typeof shape>) {
   return { code: TARGETS.html.fragment({ ...made, unit: 'px' }, plate), seen: new Map(seen) };
 }
 
-const afterEdit = (tag: Tag) => decide(mockup, measures, new Map([[plate, tag]]), TARGETS.html.capabilities);
+const afterEdit = (tag: Tag) => decideOn(new Map([[plate, tag]]));
 
 describe.each(ARRANGEMENTS)('arranged %s', (arrangement) => {
   it.each<Tag>([{ outcome: 'aside' }, { outcome: 'picture' }, { role: 'button' }])(
@@ -102,12 +109,7 @@ it('the page is built once when little could wait, or a layer is new', () => {
 
 it('a layer that absorbs others does not wait', () => {
   const berths = idEnding(mockup, '/berths');
-  const after = decide(
-    mockup,
-    measures,
-    new Map([[berths, { outcome: 'picture' }]]),
-    TARGETS.html.capabilities,
-  );
+  const after = decideOn(new Map([[berths, { outcome: 'picture' }]]));
   expect(after.get(plate)?.within).toBe(berths);
   expect(viewportFirst({ mockup, decisions: after }, before, isSeen)).toBeNull();
 });

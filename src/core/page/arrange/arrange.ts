@@ -1,4 +1,3 @@
-import type { LayerId } from '../../mockup/layer';
 import type { Arrangement, Page } from '../frame';
 import type { StateNode } from '../states';
 import { fixed } from './fixed';
@@ -9,22 +8,13 @@ import { inlineTextIntoBoxes } from './inlineText';
 import { toLocalCoordinates } from './toLocalCoordinates';
 
 /** The function for each arrangement. Adding one is a file and a line here. */
-const ARRANGE: Readonly<
-  Record<Arrangement, (page: Page, versions: readonly StateNode[], waiting: ReadonlySet<LayerId>) => Page>
-> = {
+const ARRANGE: Readonly<Record<Arrangement, (page: Page, versions: readonly StateNode[]) => Page>> = {
   fixed,
   nested,
   flow,
 };
 
 /** Arranges a page. Places are px of the screen before, and px of the parent's padding box afterwards. */
-export function arrange(
-  page: Page,
-  arrangement: Arrangement,
-  versions: readonly StateNode[] = [],
-  waiting: ReadonlySet<LayerId> = new Set(),
-): Page {
-  return toLocalCoordinates(
-    inlineTextIntoBoxes(wrapListItems(ARRANGE[arrangement](page, versions, waiting))),
-  );
+export function arrange(page: Page, arrangement: Arrangement, versions: readonly StateNode[] = []): Page {
+  return toLocalCoordinates(inlineTextIntoBoxes(wrapListItems(ARRANGE[arrangement](page, versions))));
 }

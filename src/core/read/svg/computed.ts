@@ -1,4 +1,5 @@
 import type { Cascade, ComputedStyle, Declared } from './cascade';
+import { memoizeByObject, memoizeLast } from '../../mockup/memoize';
 import { parseLength } from './lengths';
 import { GEOMETRY, PROPERTIES, isProperty, type Property } from './properties';
 import type { XmlNode } from '../xml/node';
@@ -30,17 +31,15 @@ export const ROOT_STYLE: Computed = {
   passedOn: () => INITIAL,
 };
 
-const inPlace = new WeakMap<XmlNode, Computed>();
-
 /** The style that the element has where it stands in the file: definitions inherit from there, not from where they are used. */
 export function styleInPlace(node: XmlNode, cascade: Cascade): Computed {
-  const known = inPlace.get(node);
-  if (known) return known;
-  const parent = node.parent ? styleInPlace(node.parent, cascade) : ROOT_STYLE;
-  const computed = computeStyle(node, parent, cascade);
-  inPlace.set(node, computed);
-  return computed;
+  return lastInPlace(node, [cascade], () => {
+    const parent = node.parent ? styleInPlace(node.parent, cascade) : ROOT_STYLE;
+    return computeStyle(node, parent, cascade);
+  });
 }
+
+const lastInPlace = memoizeLast<XmlNode, Computed>();
 
 /** Inheritance, `inherit`, `initial`, `unset`, `currentColor`-free: colours are settled where they are used. */
 export function computeStyle(node: XmlNode, parent: Computed, cascade: Cascade): Computed {
@@ -60,7 +59,7 @@ export function computeStyle(node: XmlNode, parent: Computed, cascade: Cascade):
 }
 
 /** Computed styles by file, inherited style and declarations, so that equal elements share one. */
-const settled = new WeakMap<Cascade, WeakMap<ComputedStyle, Map<string, Computed>>>();
+const settledIn = memoizeByObject((_: Cascade) => new WeakMap<ComputedStyle, Map<string, Computed>>());
 
 /**
  * The cache of the styles of elements with equal declarations; null for an element with unique ones. Drawings
@@ -80,9 +79,9 @@ function alikeStyles(
     mark += `${property}:${value};`;
   }
   const passed = parent.passedOn();
-  const ofFile = settled.get(cascade) ?? new WeakMap<ComputedStyle, Map<string, Computed>>();
+  const ofFile = settledIn(cascade);
   const styles = ofFile.get(passed) ?? new Map<string, Computed>();
-  settled.set(cascade, ofFile.set(passed, styles));
+  ofFile.set(passed, styles);
   return { styles, mark };
 }
 

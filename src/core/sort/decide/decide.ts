@@ -3,6 +3,7 @@ import type { Measures } from '../../mockup/bounds';
 import type { LayerId } from '../../mockup/layer';
 import type { Mockup } from '../../mockup/mockup';
 import { withEntries, changedKeys, withAncestors } from '../../mockup/changedKeys';
+import { continueLast } from '../../mockup/memoize';
 import type { Decisions } from '../decision';
 import type { Tags } from '../tag';
 import { screenContexts, type ScreenContext } from './screenContext';
@@ -11,7 +12,8 @@ import { type Surroundings, ROOT_SURROUNDINGS } from './surroundings';
 
 /**
  * Decides what every layer becomes: a person's tag first, then the tag in the layer's name, then the first
- * rule with a verdict. The target's capabilities decide what has to be a picture. Layers whose inputs did not change keep their decision.
+ * rule with a verdict. The target's capabilities decide what has to be a picture. Layers whose inputs did not
+ * change keep their decision.
  */
 export function decide(
   mockup: Mockup,
@@ -19,26 +21,23 @@ export function decide(
   tags: Tags,
   capabilities: Capabilities,
 ): Decisions {
-  const last = lastDecisions.get(mockup);
-  const now = [...screenContexts(mockup, measures, tags, capabilities)];
-  const made: DecisionRun = {
-    decided: new Map(),
-    insides: last?.insides ?? new Map<LayerId, Surroundings>(),
-  };
-  // The run mutates the stored maps. Drop the entry first, so that an exception cannot leave half-updated
-  // state behind.
-  lastDecisions.delete(mockup);
-  for (const [at, judge] of now.entries()) {
-    const changed = changedLayers(judge, last?.judges[at]);
-    for (const layer of judge.screen.root.layers) decideLayer(layer, ROOT_SURROUNDINGS, judge, changed, made);
-  }
-  const decisions = last ? withEntries(last.decisions, made.decided) : made.decided;
-  lastDecisions.set(mockup, { judges: now, decisions, insides: made.insides });
-  return decisions;
+  return continueDecisions(mockup, (last) => {
+    const judges = [...screenContexts(mockup, measures, tags, capabilities)];
+    const made: DecisionRun = {
+      decided: new Map(),
+      insides: last?.insides ?? new Map<LayerId, Surroundings>(),
+    };
+    for (const [at, judge] of judges.entries()) {
+      const changed = changedLayers(judge, last?.judges[at]);
+      for (const layer of judge.screen.root.layers)
+        decideLayer(layer, ROOT_SURROUNDINGS, judge, changed, made);
+    }
+    const decisions = last ? withEntries(last.decisions, made.decided) : made.decided;
+    return { judges, decisions, insides: made.insides };
+  }).decisions;
 }
 
-/** The last run for each mockup. */
-const lastDecisions = new WeakMap<
+const continueDecisions = continueLast<
   Mockup,
   {
     readonly judges: readonly ScreenContext[];

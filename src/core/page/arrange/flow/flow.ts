@@ -1,5 +1,4 @@
 import { bottom, type Box } from '../../../mockup/box';
-import type { LayerId } from '../../../mockup/layer';
 import { placedBox } from '../../placed';
 import { anonymousBox } from '../../anonymousBox';
 import type { Page } from '../../frame';
@@ -9,22 +8,15 @@ import { joinSentences } from '../sentences/joinSentences';
 import { moveIntoGaps } from './moveIntoGaps';
 import { withGround } from './ground';
 import { inferLineHeights } from './lineHeights';
-import { layOutExcept } from './layOut';
+import { layOut } from './layOut';
 import { growOutOfFlowLines } from './outOfFlow/growLines';
 import { limitToVisibleRoom } from './visibleRoom';
 import { COLUMN_LAYOUT, FILL_CONTAINER } from './sizing';
 import { inferTightLineHeights } from './tightLines';
 import { contentOf, type Part } from './parts';
 
-/**
- * Rows, columns and grids as the boxes stand. Intended overlaps are out of flow in their nearest container.
- * @param waiting layers that need no new layout yet
- */
-export function flow(
-  page: Page,
-  versions: readonly StateNode[] = [],
-  waiting: ReadonlySet<LayerId> = new Set(),
-): Page {
+/** Rows, columns and grids as the boxes stand. Intended overlaps are out of flow in their nearest container. */
+export function flow(page: Page, versions: readonly StateNode[] = []): Page {
   const grouped = joinSentences(groupPage(page, versions));
   const grounded = withGround(moveIntoGaps(inferLineHeights(inferTightLineHeights(grouped))));
   const screen = pageBox(grounded);
@@ -37,7 +29,7 @@ export function flow(
       { layer: page.screen },
     ),
   };
-  const whole = layOutExcept(waiting)(root, FILL_CONTAINER);
+  const whole = layOut(root, FILL_CONTAINER);
   if (whole.kind !== 'box') return grounded;
   const laid = page.frame.edge === 'clipped' ? limitToVisibleRoom(whole, page.width) : whole;
   return growOutOfFlowLines(

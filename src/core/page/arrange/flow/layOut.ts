@@ -1,6 +1,5 @@
 import equal from 'fast-deep-equal';
 import { bottom, right, sameBox, type Box } from '../../../mockup/box';
-import type { LayerId } from '../../../mockup/layer';
 import { memoizeLast, memoizeLastBy } from '../../../mockup/memoize';
 import { isAnonymous } from '../../anonymousBox';
 import { hasStretchedLines, type PageNode } from '../../node';
@@ -15,31 +14,22 @@ import { heightModeOf } from './spacing';
 import { canFitContent, paddingBox } from './widths';
 
 /**
- * A function that lays out a part in the flow with all of its content. An unchanged part with unchanged
- * constraints keeps its result, and an equal result keeps its node.
- * @param waiting layers that keep their last result while their content is unchanged, whatever their
- * constraints
+ * Lays out a part in the flow with all of its content. An unchanged part with unchanged constraints keeps its
+ * result, and an equal result keeps its node.
  */
-export function layOutExcept(waiting: ReadonlySet<LayerId>): LayOut {
-  const layOut: LayOut = (part, stand) =>
-    lastLaid(part.node, { part, stand, waits: waiting.has(part.node.layer) }, (last) => {
-      const made = layOutAnew(part, stand, layOut);
-      return last && isLaidAlike(last, made) ? last : made;
-    });
-  return layOut;
-}
-
-/** The same without waiting layers. */
-export const layOut = layOutExcept(new Set());
+export const layOut: LayOut = (part, stand) =>
+  lastLaid(part.node, { part, stand }, (last) => {
+    const made = layOutAnew(part, stand);
+    return last && isLaidAlike(last, made) ? last : made;
+  });
 
 interface Laying {
   readonly part: Part;
   readonly stand: SizingConstraints;
-  readonly waits: boolean;
 }
 
-const lastLaid = memoizeLastBy<PageNode, Laying, PageNode>(({ part, stand, waits }, last) =>
-  waits ? part.content === last.part.content : isSamePart(part, last.part) && isSameStand(stand, last.stand),
+const lastLaid = memoizeLastBy<PageNode, Laying, PageNode>(
+  ({ part, stand }, last) => isSamePart(part, last.part) && isSameStand(stand, last.stand),
 );
 
 function isSamePart(one: Part, other: Part): boolean {
@@ -78,17 +68,17 @@ function isLaidAlike(one: PageNode, other: PageNode): boolean {
   );
 }
 
-function layOutAnew(part: Part, stand: SizingConstraints, layOut: LayOut): PageNode {
+function layOutAnew(part: Part, stand: SizingConstraints): PageNode {
   const { node, content } = part;
   const place = flowPlace(part, stand);
   if (node.kind !== 'box') return { ...node, place };
   const loose = [...part.below, ...part.above];
-  if (!content) return { ...node, place, children: loose.map((each) => pinned(each, part, layOut)) };
+  if (!content) return { ...node, place, children: loose.map((each) => pinned(each, part)) };
   const laid = LAY_OUT[content.direction](part, content, stand.isWidthGiven, layOut);
   const children = [
-    ...part.below.map((each) => pinned(each, part, layOut)),
+    ...part.below.map((each) => pinned(each, part)),
     ...laid.children,
-    ...part.above.map((each) => pinned(each, part, layOut)),
+    ...part.above.map((each) => pinned(each, part)),
   ];
   return { ...node, place, layout: laid.layout, children };
 }
@@ -127,7 +117,7 @@ function flowPlace(
 }
 
 /** Pins an out-of-flow node to the edges that it is near to. */
-function pinned(node: PageNode, around: Part, layOut: LayOut): PageNode {
+function pinned(node: PageNode, around: Part): PageNode {
   const box = placedBox(node.place);
   const inner = paddingBox(around);
   // The corner of a transformed node is somewhere else.

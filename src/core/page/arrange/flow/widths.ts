@@ -1,4 +1,5 @@
 import { boxAround, right } from '../../../mockup/box';
+import { memoizeByObject } from '../../../mockup/memoize';
 import { placedBox } from '../../placed';
 import type { WidthMode } from '../../place';
 import { innerBox, isAvatar, isText, type Content, type Part } from './parts';
@@ -13,17 +14,8 @@ export function isIntrinsic(part: Part): boolean {
   return part.content === null || isAvatar(part.node) || canFitContent(part);
 }
 
-/** True for a box with even padding whose content gives its width. */
-export function canFitContent(part: Part): boolean {
-  const before = known.get(part);
-  if (before !== undefined) return before;
-  const found = findWhetherFits(part);
-  known.set(part, found);
-  return found;
-}
-
-/** Memoized: every container around asks. */
-const known = new WeakMap<Part, boolean>();
+/** True for a box with even padding whose content gives its width. Every container around asks. */
+export const canFitContent = memoizeByObject(findWhetherFits);
 
 function findWhetherFits(part: Part): boolean {
   const { node, content } = part;

@@ -1,5 +1,5 @@
 import type { TextLine, TextRun } from '../../../mockup/layer';
-import { memoizeText } from '../../../mockup/memoize';
+import { memoizeByObject, memoizeText } from '../../../mockup/memoize';
 import type { TypeStyle } from '../../../mockup/type';
 import { smallCapsParts } from '../../../type/smallCaps';
 import type { FontQuery } from '../../../type/fontBook';
@@ -60,15 +60,12 @@ export function measureRun(piece: Piece, context: SvgContext, extraSpacing: numb
   return { text, style, face: face.id, width, baselineShift, ...(href !== undefined && { href }), computed };
 }
 
-const typeStyles = new WeakMap<Computed, TypeStyle>();
-
 export function typeStyle(computed: Computed, extraSpacing: number): TypeStyle {
-  const known = typeStyles.get(computed) ?? plainTypeStyle(computed);
-  typeStyles.set(computed, known);
+  const known = plainTypeStyle(computed);
   return extraSpacing === 0 ? known : { ...known, letterSpacing: known.letterSpacing + extraSpacing };
 }
 
-function plainTypeStyle({ style, fontSize }: Computed): TypeStyle {
+const plainTypeStyle = memoizeByObject(({ style, fontSize }: Computed): TypeStyle => {
   const lines = style['text-decoration'];
   const spacing = (value: string) => parseLength(value, { fontSize, percentOf: fontSize }) ?? 0;
   return {
@@ -82,7 +79,7 @@ function plainTypeStyle({ style, fontSize }: Computed): TypeStyle {
     smallCaps: style['font-variant'] === 'small-caps',
     exact: style['text-rendering'].toLowerCase() === 'geometricprecision',
   };
-}
+});
 
 /** What the style asks of a face. */
 export function faceWish({ style }: Pick<Computed, 'style'>): FontQuery {
