@@ -1,5 +1,6 @@
 import type { Colour } from '../mockup/paint';
 import type { Layout } from './layout';
+import type { RewriteTrace } from './rewrite/rewrite';
 import type { PageNode } from './node';
 
 /** How a page stands in its window. */
@@ -30,6 +31,8 @@ export interface Page {
   /** Absent where everything stands at its coordinates. */
   readonly layout?: Layout;
   readonly children: readonly PageNode[];
+  /** What was rewritten before the nodes were arranged. Absent where nothing was. */
+  readonly rewrites?: readonly RewriteTrace[];
   /** The second screen of the page, for windows of up to `below` px. */
   readonly narrow?: Omit<Page, 'children' | 'narrow'> & { readonly below: number };
 }

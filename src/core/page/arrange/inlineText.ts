@@ -7,7 +7,7 @@ import type { FlowPlace, Margin } from '../place';
 import type { Page } from '../frame';
 import { roundedDownLength } from './flow/spacing';
 import { COLUMN_LAYOUT } from './flow/sizing';
-import { hasSemanticsBesidesLink } from './semantics';
+import { hasSemanticsBesidesLink } from '../semantics';
 
 /**
  * In the flow, a box that holds only a text becomes a text with padding: a button, a badge or a cell is one

@@ -3,7 +3,7 @@ import type { Colour } from '../../../mockup/paint';
 import { placedBox } from '../../placed';
 import type { BoxNode, PageNode } from '../../node';
 import type { Page } from '../../frame';
-import { hasSemantics } from '../semantics';
+import { hasSemantics } from '../../semantics';
 
 /** Moves the plain box behind all content into the page's ground. */
 export function withGround(page: Page): Page {

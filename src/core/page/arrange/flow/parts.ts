@@ -6,7 +6,7 @@ import { lineText, type BoxNode, type PageNode, type TextNode } from '../../node
 import { lettersIn } from '../letters';
 import { anonymousBox } from '../../anonymousBox';
 import { hasWords, isLeafWithoutText, TOUCH } from './nodePredicates';
-import { borderAsShadow } from '../borderAsShadow';
+import { borderAsShadow } from '../../rewrite/borderAsShadow';
 import { nodeBoxes, coreOf } from './nodeBoxes';
 import { xyCut, type Cut } from './xyCut';
 import { keepAsDrawn, isDiagram, isDrawing, isOverlappingRow, isNetwork, isPlot } from './diagrams';

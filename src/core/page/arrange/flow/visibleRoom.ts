@@ -1,21 +1,30 @@
 import { right } from '../../../mockup/box';
 import { memoizeLast } from '../../../mockup/memoize';
+import { anonymousBox } from '../../anonymousBox';
+import type { Page } from '../../frame';
 import type { BoxNode, PageNode } from '../../node';
 import { withChildren } from '../../mapBoxes';
+import { contentBox } from './contentBox';
 
 /**
  * Limits columns of words to the visible width when their box continues past the screen's right edge, so that
  * longer words wrap there. Scroll areas, and one of several equal boxes beside each other, keep their width.
  * Places are px of the screen.
  */
-export function limitToVisibleRoom(node: BoxNode, width: number): BoxNode {
+export function limitToVisibleRoom(page: Page): Page {
+  if (page.frame.edge !== 'clipped') return page;
+  const { children, layout, width } = page;
+  const root = anonymousBox(page.name, page.screen, contentBox(page));
+  return { ...page, children: limitBox({ ...root, children, ...(layout && { layout }) }, width).children };
+}
+
+function limitBox(node: BoxNode, width: number): BoxNode {
   return lastNarrowed(node, [width], () => {
     if (clipsAtScreen(node, width)) return node;
     const { children, layout } = node;
     const runsOut = layout?.direction === 'column' && right(node.place) > width + 1;
     const narrow = (child: PageNode) => {
-      if (child.kind === 'box')
-        return hasTwin(child, children, width) ? child : limitToVisibleRoom(child, width);
+      if (child.kind === 'box') return hasTwin(child, children, width) ? child : limitBox(child, width);
       return runsOut ? narrowTo(child, width) : child;
     };
     return withChildren(node, children.map(narrow));

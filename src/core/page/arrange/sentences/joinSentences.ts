@@ -4,7 +4,7 @@ import { placedBox } from '../../placed';
 import type { BoxNode, PageNode } from '../../node';
 import type { Page } from '../../frame';
 import { mapBoxes, withChildren } from '../../mapBoxes';
-import { unwrapTextGroup } from '../unwrapTextGroup';
+import { unwrapTextGroup } from '../../rewrite/unwrapTextGroup';
 import { pieceOf, type Piece } from './pieces';
 import { sentencesOf } from './sentence';
 

@@ -5,7 +5,7 @@ import { isHeading } from '../../../sort/vocabulary';
 import { placedBox } from '../../placed';
 import type { BoxNode, Extents, PageNode, TextNode, TextSpan } from '../../node';
 import { innerBox } from '../flow/parts';
-import { hasSemanticsBesidesLink } from '../semantics';
+import { hasSemanticsBesidesLink } from '../../semantics';
 import { toQuarters, toThousandths } from '../lengths';
 
 /** A piece of a sentence. */

@@ -5,6 +5,7 @@ import type { Page } from '../../../frame';
 import type { Place } from '../../../place';
 import { withChildren } from '../../../mapBoxes';
 import { placedBox } from '../../../placed';
+import { contentBox } from '../contentBox';
 import { touchingIndex } from '../nodeBoxes';
 import { innerBox } from '../parts';
 import { TOUCH } from '../nodePredicates';
@@ -14,12 +15,11 @@ import { applyGrowth, grownPlace, growthsOf, type OutOfFlowLine, type Growth } f
 /**
  * Gives every out-of-flow line a way to grow with its words: where a longer line would run over a neighbour,
  * it grows to another free side, or wraps. Places are px of the screen.
- * @param height of all content of the page, px
  */
-export function growOutOfFlowLines(page: Page, height: number): Page {
+export function growOutOfFlowLines(page: Page): Page {
   const { children, frame } = page;
   if (!children.some(holdsOutOfFlowLine)) return page;
-  const seen = frame.edge === 'clipped' ? { x: 0, y: 0, width: page.width, height } : EVERYWHERE;
+  const seen = frame.edge === 'clipped' ? contentBox(page) : EVERYWHERE;
   const growing = visibleNodes(children, seen).map(({ line, clip }) => growthChoice(line, clip, children));
   const found = new Map(resolveConflicts(growing).map(({ line, ways, at }) => [line, ways[at]] as const));
   const rewrite = (node: PageNode): PageNode => {

@@ -7,7 +7,7 @@ import { contentStrokeAsShadow } from '../strokeAsShadow';
  * of the screen.
  */
 export function borderAsShadow(node: BoxNode): BoxNode {
-  if (node.children.length === 0 || node.place.linear || node.look.sides) return node;
+  if (node.look.sides) return node;
   const ring = contentStrokeAsShadow(placedBox(node.place), node.look);
   if (!ring) return node;
   const { border: _, radii: __, ...look } = node.look;

@@ -3,7 +3,7 @@ import { placedBox } from '../placed';
 import { edgeContrast, isSeen, PAPER } from '../../look/contrast';
 import { isEdgeLine } from '../../look/look';
 import type { BoxNode, PageNode } from '../node';
-import { hasSemantics } from './semantics';
+import { hasSemantics } from '../semantics';
 
 /**
  * Merges a group with its backdrop: a lowest child that is a box around all the others. The group takes its

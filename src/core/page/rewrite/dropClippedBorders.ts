@@ -11,7 +11,7 @@ import { isPlainBox } from './clippedStroke';
  */
 export function dropClippedBorders(group: BoxNode): BoxNode {
   const [lowest, ...others] = group.children;
-  if (group.look.clip?.kind !== 'box' || group.place.linear || !lowest || !isPlainBox(lowest)) return group;
+  if (!lowest || !isPlainBox(lowest)) return group;
   const { border, shadows = [], fills, sides } = lowest.look;
   if (!fills || sides || shadows.some(({ inset }) => inset)) return group;
   const clip = placedBox(group.place);

@@ -2,7 +2,7 @@ import { isPlain } from '../../look/look';
 import { sameBox } from '../../mockup/box';
 import type { BoxNode, PageNode } from '../node';
 import { placedBox } from '../placed';
-import { hasSemantics } from './semantics';
+import { hasSemantics } from '../semantics';
 
 /** The only child of a group. */
 function onlyChild({ children: [only, ...more] }: BoxNode): PageNode | null {
@@ -38,7 +38,7 @@ export function applyGroupOpacity(group: BoxNode): PageNode {
  */
 export function adoptChildClip(group: BoxNode): BoxNode {
   const only = onlyChild(group);
-  if (only?.kind !== 'box' || hasSemantics(only) || group.place.linear || only.place.linear) return group;
+  if (only?.kind !== 'box' || hasSemantics(only) || only.place.linear) return group;
   const { clip, radii, ...others } = only.look;
   const { look } = group;
   if (isPlain(look)) return group;

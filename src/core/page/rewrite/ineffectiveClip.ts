@@ -3,7 +3,7 @@ import { boxAround, intersection, overlaps, type Box } from '../../mockup/box';
 import { containsRounded, NO_RADII } from '../../mockup/outline';
 import type { BoxNode, PageNode } from '../node';
 import { paintedBox, placedBox } from '../placed';
-import { nodeBoxes } from './flow/nodeBoxes';
+import { nodeBoxes } from '../arrange/flow/nodeBoxes';
 
 /**
  * Drops a clip that cuts nothing off; a group without a look then has the size of its content. Scroll areas
@@ -11,7 +11,7 @@ import { nodeBoxes } from './flow/nodeBoxes';
  */
 export function dropIneffectiveClip(group: BoxNode): BoxNode {
   const { clip, ...look } = group.look;
-  if (clip?.kind !== 'box' || group.scroll || group.place.linear) return group;
+  if (clip === undefined || group.scroll) return group;
   const box = placedBox(group.place);
   const radii = look.radii ?? NO_RADII;
   if (!group.children.every((child) => containsRounded(box, radii, paintedBox(child)))) return group;
@@ -26,7 +26,7 @@ export function dropIneffectiveClip(group: BoxNode): BoxNode {
  * are in drawing order, places are px of the screen.
  */
 export function shrinkClips(children: readonly PageNode[]): readonly PageNode[] {
-  if (children.length < 2 || !children.some(isInvisibleClip)) return children;
+  if (!children.some(isInvisibleClip)) return children;
   const { boxes, touching } = nodeBoxes(children);
   return children.map((child, at) => {
     const tight = isInvisibleClip(child) ? tightBox(child) : null;

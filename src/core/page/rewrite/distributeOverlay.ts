@@ -2,7 +2,7 @@ import { isPlain, type LookFill } from '../../look/look';
 import { right, type Box } from '../../mockup/box';
 import { placedBox } from '../placed';
 import type { BoxNode, PageNode } from '../node';
-import { hasSemantics } from './semantics';
+import { hasSemantics } from '../semantics';
 
 /**
  * An overlay across adjacent boxes, uniform along them, is painted by each of the boxes, as the shine over a

@@ -1,7 +1,7 @@
 import { isPlain } from '../../look/look';
 import { isHeading } from '../../sort/vocabulary';
 import type { BoxNode, TextNode } from '../node';
-import { hasSemanticsBesidesLink } from './semantics';
+import { hasSemanticsBesidesLink } from '../semantics';
 
 /** Group roles that a text can take over. */
 const TEXT_ROLES: ReadonlySet<string> = new Set(['box', 'paragraph', 'link', 'item']);
@@ -15,7 +15,7 @@ function canBeText({ role }: BoxNode): boolean {
 export function unwrapTextGroup(group: BoxNode): TextNode | null {
   const [text, ...more] = group.children;
   if (text?.kind !== 'text' || more.length > 0 || !PLAIN.has(text.role) || !canBeText(group)) return null;
-  if (hasSemanticsBesidesLink(group) || !isPlain(group.look) || group.place.linear) return null;
+  if (hasSemanticsBesidesLink(group) || !isPlain(group.look)) return null;
   return {
     ...text,
     merged: [...(text.merged ?? []), group.layer, ...(group.merged ?? [])],

@@ -1,15 +1,14 @@
 import { isPlain, type LookFilter, type TextShadow } from '../../look/look';
 import { lineText, type PageNode, type TextNode } from '../node';
 import { NO_TURN } from '../placed';
-import { hasSemantics } from './semantics';
-import { toThousandths } from './lengths';
+import { hasSemantics } from '../semantics';
+import { toThousandths } from '../arrange/lengths';
 
 /**
  * The same words drawn once more beneath, in another colour, blurred or offset, become the shadow of the
  * words above (CSS Text Decoration 3, §4). Children are in drawing order, places are px of the screen.
  */
 export function duplicateTextToShadow(children: readonly PageNode[]): readonly PageNode[] {
-  if (!children.some(({ kind }) => kind === 'text')) return children;
   const merged: PageNode[] = [];
   for (const child of children) {
     let top = child;

@@ -1,5 +1,5 @@
-import { isPlain } from '../../look/look';
-import type { BoxNode, PageNode } from '../node';
+import { isPlain } from '../look/look';
+import type { BoxNode, PageNode } from './node';
 
 /** True for a node with a meaning of its own: it can neither be merged into another node nor be dropped. */
 export function hasSemantics(node: PageNode): boolean {

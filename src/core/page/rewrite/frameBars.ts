@@ -1,7 +1,7 @@
 import { bottom, boxAround, right, type Box } from '../../mockup/box';
 import { placedBox } from '../placed';
 import type { BoxNode, PageNode } from '../node';
-import { hasSemantics } from './semantics';
+import { hasSemantics } from '../semantics';
 import { solidFillOnly } from './solidFill';
 
 /** The number of bars of a frame. */

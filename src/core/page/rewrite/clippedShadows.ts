@@ -5,9 +5,9 @@ import { contains, largestEdgeDistance, intersection, moveBox, sameBox, type Box
 import { hasRadii, NO_RADII } from '../../mockup/outline';
 import { placedBox } from '../placed';
 import type { BoxNode, PageNode } from '../node';
-import { shadowOn } from './mergeDecorations';
+import { shadowOn } from './shapeShadow';
 import { isRoundedBy } from './dropClippedBorders';
-import { hasSemantics } from './semantics';
+import { hasSemantics } from '../semantics';
 
 /**
  * A blurred shape, clipped to the outside of the box that casts it, becomes that box's shadow: CSS draws none
@@ -20,7 +20,7 @@ export function shadowFromClippedShape(group: BoxNode): BoxNode {
   if (clip?.kind !== 'path' || !isPlain(others)) return group;
   if (shade?.kind !== 'box' || shade.children.length > 0 || more.length > 0 || hasSemantics(group))
     return group;
-  if (shade.place.linear || group.place.linear) return group;
+  if (shade.place.linear) return group;
   const rects = outlineRects(clip) ?? [];
   const [outer, hole, ...further] = rects.toSorted((one, other) => other.box.width - one.box.width);
   if (!outer || !hole || further.length > 0 || hasRadii(outer.radii)) return group;
@@ -48,7 +48,6 @@ const MISPLACED = 0.5;
  * px of the screen.
  */
 export function attachShadows(children: readonly PageNode[]): readonly PageNode[] {
-  if (!children.some(isShadowOnly)) return children;
   const kept: PageNode[] = [];
   for (const child of children) {
     const under = kept.at(-1);
@@ -80,7 +79,6 @@ function shadowsFor(under: BoxNode, over: PageNode): Look['shadows'] | null {
 
 /** Drops the shadows of which a group's clip leaves nothing visible. Places are px of the screen. */
 export function dropClippedShadows(group: BoxNode): BoxNode {
-  if (group.look.clip?.kind !== 'box' || group.place.linear) return group;
   const clip = placedBox(group.place);
   const cut = group.children.filter(
     (child) => isShadowOnly(child) && isRoundedBy(group, child, 0) && isCutOff(child, clip),

@@ -11,7 +11,7 @@ import type { BoxNode, PageNode } from '../node';
  */
 export function clippedStrokeToBorder(group: BoxNode): BoxNode {
   const [lowest, ...others] = group.children;
-  if (group.look.clip?.kind !== 'box' || !lowest || !isPlainBox(lowest)) return group;
+  if (!lowest || !isPlainBox(lowest)) return group;
   const stroke = strokeOf(lowest);
   const clip = placedBox(group.place);
   if (!stroke || !sameBox(stroke.middle, clip)) return group;

@@ -1,0 +1,11 @@
+import type { Page } from '../frame';
+import type { StateNode } from '../states';
+
+/** One pass of an arrangement over a page. */
+export interface Pass {
+  readonly name: string;
+  /** What the page is after it, in one sentence. */
+  readonly gives: string;
+  /** @param versions the states of layers, for the pass that makes them looks of their nodes */
+  readonly apply: (page: Page, versions: readonly StateNode[]) => Page;
+}

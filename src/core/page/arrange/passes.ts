@@ -1,0 +1,104 @@
+import type { Arrangement } from '../frame';
+import { rewritePage } from '../rewrite/rewritePage';
+import { flattenGroups } from './flattenGroups';
+import { withGround } from './flow/ground';
+import { layOutPage } from './flow/layOutPage';
+import { inferLineHeights } from './flow/lineHeights';
+import { moveIntoGaps } from './flow/moveIntoGaps';
+import { growOutOfFlowLines } from './flow/outOfFlow/growLines';
+import { layOutOverrides } from './flow/overrides';
+import { inferTightLineHeights } from './flow/tightLines';
+import { limitToVisibleRoom } from './flow/visibleRoom';
+import { inlineTextIntoBoxes } from './inlineText';
+import { wrapListItems } from './listItems';
+import type { Pass } from './pass';
+import { joinSentences } from './sentences/joinSentences';
+import { toLocalCoordinates } from './toLocalCoordinates';
+
+const FLATTEN: Pass = {
+  name: 'flatten-groups',
+  gives: 'Groups stay only where they affect their content.',
+  apply: flattenGroups,
+};
+
+const REWRITE: Pass = {
+  name: 'rewrite',
+  gives: 'What several layers draw together is one node, and wrappers without a purpose are gone.',
+  apply: rewritePage,
+};
+
+const OVERRIDES: Pass = {
+  name: 'lay-out-overrides',
+  gives: 'Containers that a person set to be a row or a column are laid out.',
+  apply: layOutOverrides,
+};
+
+const FLOW: readonly Pass[] = [
+  REWRITE,
+  {
+    name: 'join-sentences',
+    gives: 'Texts that continue each other are one text.',
+    apply: joinSentences,
+  },
+  {
+    name: 'tight-line-heights',
+    gives: 'Single lines are as high as the room that they have.',
+    apply: inferTightLineHeights,
+  },
+  {
+    name: 'line-heights',
+    gives: 'Lines of one type have one line height.',
+    apply: inferLineHeights,
+  },
+  {
+    name: 'move-into-gaps',
+    gives: 'Nodes drawn over a gap between others stand in it.',
+    apply: moveIntoGaps,
+  },
+  {
+    name: 'ground',
+    gives: 'The plain box behind all content is the ground of the page.',
+    apply: withGround,
+  },
+  {
+    name: 'lay-out',
+    gives: 'Every container is a row, a column or a grid; intended overlaps are out of flow.',
+    apply: layOutPage,
+  },
+  {
+    name: 'visible-room',
+    gives: 'Columns of words end at the edge of the screen.',
+    apply: limitToVisibleRoom,
+  },
+  {
+    name: 'grow-lines',
+    gives: 'Lines out of flow have a side to which longer words grow.',
+    apply: growOutOfFlowLines,
+  },
+];
+
+/** What printers expect of every page. */
+const FINISH: readonly Pass[] = [
+  {
+    name: 'list-items',
+    gives: 'Members of a list that cannot be items themselves stand in items.',
+    apply: wrapListItems,
+  },
+  {
+    name: 'inline-text',
+    gives: 'A box with one text holds its words itself.',
+    apply: inlineTextIntoBoxes,
+  },
+  {
+    name: 'local-coordinates',
+    gives: 'Places are px of the padding box of the parent.',
+    apply: toLocalCoordinates,
+  },
+];
+
+/** The passes of each arrangement in their order. Adding one is a file and an entry here. */
+export const PASSES: Readonly<Record<Arrangement, readonly Pass[]>> = {
+  fixed: [FLATTEN, OVERRIDES, ...FINISH],
+  nested: [REWRITE, OVERRIDES, ...FINISH],
+  flow: [...FLOW, ...FINISH],
+};

@@ -1,0 +1,128 @@
+import type { LayerId } from '../../mockup/layer';
+import { memoizeByObject } from '../../mockup/memoize';
+import type { Page } from '../frame';
+import type { BoxNode, PageNode } from '../node';
+import { withStates, type StateNode } from '../states';
+import { mergeBackdrop } from './mergeBackdrop';
+import type { Rewrite, RewriteTrace } from './rewrite';
+import { REWRITES } from './rewrites';
+import { trimGroupBounds } from './trimGroupBounds';
+
+/** Nodes with all rewrites that made them. */
+interface Rewritten {
+  readonly nodes: readonly PageNode[];
+  readonly trace: readonly RewriteTrace[];
+}
+
+/**
+ * The page by its groups after all rewrites, with the trace of what they did. Places are px of the screen.
+ * @param versions the states of layers; they become looks of their nodes
+ */
+export function rewritePage(page: Page, versions: readonly StateNode[] = []): Page {
+  const inside = rewriteAll(page.children);
+  const { siblings, trace } = rewriteSiblings(inside.nodes, page.screen);
+  const shaped = versions.flatMap(({ node, ...version }) =>
+    rewriteNode(node).nodes.map((each) => ({
+      ...version,
+      node: each.kind === 'box' ? mergeBackdrop(each, true) : each,
+    })),
+  );
+  const rewrites = [...inside.trace, ...trace];
+  return trimGroupBounds({ ...page, children: withStates(siblings, shaped), rewrites });
+}
+
+function rewriteAll(nodes: readonly PageNode[]): Rewritten {
+  const parts = nodes.map(rewriteNode);
+  return { nodes: parts.flatMap((part) => part.nodes), trace: parts.flatMap((part) => part.trace) };
+}
+
+function rewriteNode(node: PageNode): Rewritten {
+  return node.kind === 'box' ? rewriteGroup(node) : { nodes: [node], trace: [] };
+}
+
+const rewriteGroup = memoizeByObject((group: BoxNode): Rewritten => {
+  const inside = rewriteAll(group.children);
+  const trace: RewriteTrace[] = [...inside.trace];
+  let now: BoxNode = { ...group, children: inside.nodes };
+  for (const rewrite of REWRITES) {
+    const nodes = applyTo(now, rewrite);
+    if (!nodes) continue;
+    trace.push(...traceOf(rewrite, now, nodes));
+    if (rewrite.scope === 'unwrap') return { nodes, trace };
+    now = nodes[0] as BoxNode;
+  }
+  return { nodes: [now], trace };
+});
+
+/** What a rewrite makes of a group; null where nothing changes. */
+function applyTo(group: BoxNode, rewrite: Rewrite): readonly PageNode[] | null {
+  switch (rewrite.scope) {
+    case 'group': {
+      if (rewrite.guard?.(group) === false) return null;
+      const made = rewrite.apply(group);
+      return made === group ? null : [made];
+    }
+    case 'siblings': {
+      const children = changedSiblings(group.children, rewrite);
+      return children && [{ ...group, children }];
+    }
+    case 'unwrap':
+      return rewrite.guard?.(group) === false ? null : rewrite.apply(group);
+  }
+}
+
+function changedSiblings(
+  siblings: readonly PageNode[],
+  { guard, apply }: Extract<Rewrite, { scope: 'siblings' }>,
+): readonly PageNode[] | null {
+  if (guard?.(siblings) === false) return null;
+  const made = apply(siblings);
+  const isSame = made.length === siblings.length && made.every((node, at) => node === siblings[at]);
+  return isSame ? null : made;
+}
+
+function rewriteSiblings(nodes: readonly PageNode[], around: LayerId) {
+  const trace: RewriteTrace[] = [];
+  let siblings = nodes;
+  for (const rewrite of REWRITES) {
+    const made = rewrite.scope === 'siblings' ? changedSiblings(siblings, rewrite) : null;
+    if (!made) continue;
+    trace.push(...traceSiblings(rewrite.name, siblings, made, around));
+    siblings = made;
+  }
+  return { siblings, trace };
+}
+
+function traceOf({ name, scope }: Rewrite, before: BoxNode, after: readonly PageNode[]): RewriteTrace[] {
+  const [first] = after;
+  if (scope === 'unwrap')
+    return after.length === 1 && first
+      ? [{ rewrite: name, layer: first.layer, absorbed: [before.layer] }]
+      : [{ rewrite: name, layer: before.layer, absorbed: [] }];
+  const children = first?.kind === 'box' ? first.children : [];
+  if (scope === 'siblings') return traceSiblings(name, before.children, children, before.layer);
+  return [{ rewrite: name, layer: before.layer, absorbed: goneFrom(before.children, children) }];
+}
+
+/** The changed siblings, each with the layers that it absorbed; the rest goes to what is around them. */
+function traceSiblings(
+  rewrite: string,
+  before: readonly PageNode[],
+  after: readonly PageNode[],
+  around: LayerId,
+): RewriteTrace[] {
+  const kept = new Set(before);
+  const gone = new Set(goneFrom(before, after));
+  const entries = after
+    .filter((node) => !kept.has(node))
+    .map(({ layer, merged = [] }) => {
+      const absorbed = merged.filter((each) => gone.delete(each));
+      return { rewrite, layer, absorbed };
+    });
+  return gone.size > 0 ? [...entries, { rewrite, layer: around, absorbed: [...gone] }] : entries;
+}
+
+function goneFrom(before: readonly PageNode[], after: readonly PageNode[]): readonly LayerId[] {
+  const left = new Set(after.map(({ layer }) => layer));
+  return before.flatMap(({ layer }) => (left.has(layer) ? [] : [layer]));
+}
