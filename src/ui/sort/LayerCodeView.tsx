@@ -2,6 +2,7 @@
 import { Box, Typography } from '@mui/material';
 import type { LayerId } from '../../core/mockup/layer';
 import type { Screen } from '../../core/mockup/mockup';
+import type { Explanation } from '../../core/page/explain';
 import type { Decision } from '../../core/sort/decision';
 import { differencesOf, sayDifferences } from '../../core/sort/differences';
 import { ArrangementToggle } from '../shared/ArrangementToggle';
@@ -50,6 +51,7 @@ export function LayerCodeView() {
         </Typography>
         <ArrangementChoice />
       </Box>
+      <Explanations />
       <Box
         sx={{
           flex: 1,
@@ -84,6 +86,45 @@ function Why() {
       {nothing && decision.outcome === 'element' && ' It adds nothing of its own, so it has no code.'}
     </>
   );
+}
+
+/** Why the layer's element is as it is: what was merged into it, and its layout. */
+function Explanations() {
+  const explanations = useSort((state) => state.code.explanations);
+  const screen = useSort((state) => state.screen);
+  if (explanations.length === 0) return null;
+  return (
+    <Box
+      component="ul"
+      aria-label="Reasons for the element"
+      tabIndex={0}
+      sx={{
+        m: 0,
+        px: 1,
+        py: 0.5,
+        maxHeight: 64,
+        overflowY: 'auto',
+        listStyle: 'none',
+        fontSize: 12.5,
+        color: 'text.secondary',
+        borderBottom: 1,
+        borderColor: 'divider',
+        columnWidth: 420,
+      }}
+    >
+      {explanations.map((each, at) => (
+        <li key={at}>{explanationWords(each, screen)}</li>
+      ))}
+    </Box>
+  );
+}
+
+function explanationWords({ sentence, layers }: Explanation, screen: Screen): string {
+  const labels = layers.flatMap((id) => {
+    const layer = layerPath(screen, id).at(-1);
+    return layer ? [layerLabel(layer).text] : [];
+  });
+  return labels.length === 0 ? sentence : `${sentence} From: ${labels.join(', ')}.`;
 }
 
 function ArrangementChoice() {

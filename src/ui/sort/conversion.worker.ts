@@ -10,6 +10,7 @@ import { touches, type Box } from '../../core/mockup/box';
 import type { LayerId } from '../../core/mockup/layer';
 import { createMemo, usingMemo } from '../../core/mockup/memoize';
 import type { Mockup } from '../../core/mockup/mockup';
+import { explainLayer, type Explanation } from '../../core/page/explain';
 import type { Arrangement } from '../../core/page/frame';
 import type { Decided, Decision, Decisions } from '../../core/sort/decision';
 import { decide } from '../../core/sort/decide/decide';
@@ -60,12 +61,13 @@ export interface CodeQuery {
 /** The code of a layer, and the page around it. */
 export interface ShownCode {
   readonly code: Fragment | null;
+  /** Why the layer's element is as it is; empty without a layer. */
+  readonly explanations: readonly Explanation[];
   readonly page: ShownPage | null;
 }
 
 /** The same, with the page as a difference from the last message. */
-export interface ShownCodeDelta {
-  readonly code: Fragment | null;
+export interface ShownCodeDelta extends Pick<ShownCode, 'code' | 'explanations'> {
   readonly page: PageDelta | null;
   /** False when more may follow: the requested areas are up to date, all others may not be. */
   readonly isWhole: boolean;
@@ -154,7 +156,7 @@ function decisionDelta(): SortResultDelta {
 }
 
 function codeDelta({ cursor, screen, isPaged, areas }: CodeQuery): ShownCodeDelta {
-  if (cursor === null && !isPaged) return { code: null, page: null, isWhole: true };
+  if (cursor === null && !isPaged) return { code: null, explanations: [], page: null, isWhole: true };
   const now = currentDecisions();
   const { decided } = now;
   const measured = decided.measures.get(screen);
@@ -169,7 +171,8 @@ function codeDelta({ cursor, screen, isPaged, areas }: CodeQuery): ShownCodeDelt
   if (!hasty) lastPages = made;
   const page = isPaged ? pageDeltaOf(screen, isSeen, made) : null;
   const code = cursor === null ? null : TARGET.fragment({ ...made, unit: 'px' }, cursor);
-  return { code, page, isWhole: !hasty && page?.isWhole !== false };
+  const explanations = cursor === null ? [] : explainLayer(made.pages, made.decisions, cursor);
+  return { code, explanations, page, isWhole: !hasty && page?.isWhole !== false };
 }
 
 function loadedNow(): Loaded {

@@ -235,7 +235,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       tags,
       findings: findingsByLayer(opened.findings),
       result: null,
-      code: { code: null, page: null },
+      code: { code: null, explanations: [], page: null },
       visibleArea: null,
       arrangement: 'nested',
       folded,

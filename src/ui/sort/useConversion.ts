@@ -62,9 +62,9 @@ function connect(store: SortStore): () => void {
   );
   const show = latestOnly(
     (wanted: CodeQuery) => remote.show(wanted),
-    ({ code, page: news, isWhole }: ShownCodeDelta, isLast) => {
+    ({ code, explanations, page: news, isWhole }: ShownCodeDelta, isLast) => {
       page = news ? applyPageDelta(page, news) : page;
-      store.getState().take({ code, page: news && page });
+      store.getState().take({ code, explanations, page: news && page });
       if (!isLast) return;
       // The worksheet already shows the optimistic result. The code would wait while thousands of rows
       // render.

@@ -1,7 +1,8 @@
 import { printCss } from '../../markup/printCss';
 import { printHtml } from '../../markup/printHtml';
 import type { LayerId } from '../../mockup/layer';
-import { pageNodes, walkNodes } from '../../page/walk';
+import { findNode } from '../../page/findNode';
+import { walkNodes } from '../../page/walk';
 import type { CodePart, Fragment, FragmentInput } from '../target';
 import { classDeclarations } from '../css/declarations';
 import { nodeMarkup } from '../markup/nodeMarkup';
@@ -13,7 +14,7 @@ const MOST_ELEMENTS = 200;
 
 /** The code of one layer as the page has it; the code of the group around a layer that was merged into it. */
 export function layerFragment(input: FragmentInput, layer: LayerId): Fragment {
-  const found = findNode(input, layer);
+  const found = findNode(input.pages, input.decisions, layer);
   if (!found) return { shown: null, parts: partsOf('', '') };
   const { node, page } = found;
   const parts = walkNodes([node]);
@@ -41,17 +42,4 @@ function partsOf(markup: string, css: string): readonly CodePart[] {
     { title: 'HTML', language: 'html', code: markup },
     { title: 'CSS', language: 'css', code: css },
   ];
-}
-
-function findNode({ pages, decisions }: FragmentInput, layer: LayerId) {
-  let wanted = layer;
-  // A part of a merged group lies in both.
-  for (let within = decisions.get(layer)?.within; within; within = decisions.get(within)?.within)
-    wanted = within;
-  for (const page of pages) {
-    for (const node of pageNodes(page)) {
-      if (node.layer === wanted || node.merged?.includes(wanted)) return { node, page };
-    }
-  }
-  return null;
 }
