@@ -1,3 +1,4 @@
+import { COMPUTED, MEASURED } from './tolerances';
 import type { FaceMetrics } from '../mockup/type';
 import type { Extents } from './node';
 
@@ -57,16 +58,12 @@ export function shiftToRows(set: readonly number[], drawn: readonly number[]): L
 }
 
 function areWhole(baselines: readonly number[]): boolean {
-  return baselines.every((baseline) => Math.abs(baseline - Math.round(baseline)) <= WHOLE);
+  return baselines.every((baseline) => Math.abs(baseline - Math.round(baseline)) <= COMPUTED.wholePx);
 }
 
-/** Px by which lines may differ from a regular paragraph. */
-export const STRAY = 0.6;
 /** Common practice, no source: line heights are multiples of a twentieth of the size, or of a quarter of a px. */
 const SHARE_STEP = 1 / 20;
 const PX_STEP = 1 / 4;
-/** Px within which a coordinate counts as whole. */
-const WHOLE = 0.01;
 
 /**
  * Px between even baselines; null when they are not even. Tools that record rendered positions give baselines
@@ -78,7 +75,7 @@ export function evenSpacing(baselines: readonly number[], size: number): number 
   if (plain === undefined || steps.some((step) => step <= 0)) return null;
   const strayAt = (spacing: number) =>
     baselines.map((baseline, at) => baseline - baselines[0]! - spacing * at);
-  if (strayAt(plain).every((stray) => Math.abs(stray) <= STRAY)) return plain;
+  if (strayAt(plain).every((stray) => Math.abs(stray) <= MEASURED.baseline)) return plain;
   if (!areWhole(baselines)) return null;
   const fits = (spacing: number) => {
     const strays = strayAt(spacing);

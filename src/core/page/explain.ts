@@ -124,7 +124,9 @@ function paddingReasons({ padding: { top, right, bottom, left } }: Layout): read
   const edges = [top, right, bottom, left];
   if (edges.every((edge) => edge === 0)) return [];
   const isEven = edges.every((edge) => edge === top);
-  return [`Padding ${isEven ? px(top) : `${edges.map(formatNumber).join(' ')} px`}: from its edges to its content.`];
+  return [
+    `Padding ${isEven ? px(top) : `${edges.map(formatNumber).join(' ')} px`}: from its edges to its content.`,
+  ];
 }
 
 function growReasons(flowing: readonly PageNode[]): readonly string[] {

@@ -1,3 +1,4 @@
+import { MEASURED } from './tolerances';
 import type { Look, TypeLook } from '../look/look';
 import type { Faces } from '../mockup/bounds';
 import type { TextLayer, TextLine, TextRun } from '../mockup/layer';
@@ -11,7 +12,6 @@ import {
   shiftToRows,
   type LineShift,
   roundedExtents,
-  STRAY,
   NO_SHIFT,
 } from './baselines';
 import { effectsLook, elementClip } from './layerEffects';
@@ -92,9 +92,6 @@ export function lowerText(
   };
 }
 
-/** Px by which the length of a line may be off without being visible. */
-const INVISIBLE = 0.25;
-
 /**
  * The scale of the letters' size, and the horizontal stretch beyond it, when both go into the type; null when
  * a transform does it.
@@ -110,7 +107,7 @@ function scalingOf(
   const [line, ...more] = lines;
   if (!flows || !line || more.length > 0 || !isUpright(matrix)) return null;
   const [across, down] = [matrix[0], matrix[3]];
-  const isSame = Math.abs(across - down) * line.width <= INVISIBLE;
+  const isSame = Math.abs(across - down) * line.width <= MEASURED.lineLength;
   return isSame ? { scale: across, across: 1 } : { scale: down, across: across / down };
 }
 
@@ -194,7 +191,7 @@ function regularSpacing(layer: TextLayer, counted: 0 | 1, size: number): number 
   const share = SHARE_BEFORE[layer.align];
   const fromLeft = layer.rightToLeft ? 1 - share : share;
   const anchor = (line: TextLine) => line.x + (line.width + counted * line.trailingSpace) * fromLeft;
-  const aligned = layer.lines.every((line) => Math.abs(anchor(line) - anchor(first)) <= STRAY);
+  const aligned = layer.lines.every((line) => Math.abs(anchor(line) - anchor(first)) <= MEASURED.baseline);
   return aligned
     ? evenSpacing(
         layer.lines.map(({ baseline }) => baseline),

@@ -1,3 +1,4 @@
+import { SNAPPED } from './tolerances';
 import type { Look } from '../look/look';
 import type { LayerId } from '../mockup/layer';
 import type { State } from '../sort/vocabulary';
@@ -45,9 +46,6 @@ function otherPicture(base: PageNode, version: PageNode): StateLook['picture'] |
   return { name: version.picture, wrapped: isWrapped(base) };
 }
 
-/** Px up to which a version counts as standing at the same place. */
-const SAME_PLACE = 0.5;
-
 function pair(
   base: PageNode,
   version: PageNode,
@@ -57,7 +55,7 @@ function pair(
 ): PageNode {
   // A version as a whole stands at the place of its base.
   const [x, y] = [version.place.x - base.place.x, version.place.y - base.place.y];
-  const isMoved = within !== null && (Math.abs(x) > SAME_PLACE || Math.abs(y) > SAME_PLACE);
+  const isMoved = within !== null && (Math.abs(x) > SNAPPED || Math.abs(y) > SNAPPED);
   const picture = otherPicture(base, version);
   const look: StateLook = {
     state,

@@ -1,3 +1,4 @@
+import { MEASURED } from '../tolerances';
 import { isPlain, type Look } from '../../look/look';
 import type { Edges } from '../../mockup/box';
 import { mapBoxes, withChildren } from '../mapBoxes';
@@ -87,12 +88,9 @@ function withMargin(padding: Edges, { top, right, bottom, left }: Margin): Edges
   return Math.min(sum.top, sum.right, sum.bottom, sum.left) < 0 ? null : sum;
 }
 
-/** Px by which centred words may be off: they are measured to fractions of a px. */
-const MISCENTRED = 0.35;
-
 /** Equal padding on both sides of centred words. */
 function evenSides(padding: Edges): Edges {
-  if (padding.left === 0 || Math.abs(padding.left - padding.right) > MISCENTRED) return padding;
+  if (padding.left === 0 || Math.abs(padding.left - padding.right) > MEASURED.centre) return padding;
   const side = roundedDownLength((padding.left + padding.right) / 2);
   return { ...padding, left: side, right: side };
 }

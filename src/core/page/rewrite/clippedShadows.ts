@@ -1,3 +1,4 @@
+import { SNAPPED } from '../tolerances';
 import { contrast, isSeen, PAPER } from '../../look/contrast';
 import { outlineRects } from '../../look/boxForm';
 import { isPlain, type Look } from '../../look/look';
@@ -40,9 +41,6 @@ export function isShadowOnly(node: PageNode): node is BoxNode {
   return shadows.length > 0 && isPlain(others) && shadows.every(({ inset }) => !inset);
 }
 
-/** Px by which the box that casts a shadow may be off the one that gets it. */
-const MISPLACED = 0.5;
-
 /**
  * Gives a shadow to the box or picture drawn over it that casts it. Children are in drawing order, places are
  * px of the screen.
@@ -67,7 +65,7 @@ function shadowsFor(under: BoxNode, over: PageNode): Look['shadows'] | null {
   if (over.kind === 'text' || isDressed || over.hidden) return null;
   const [from, to] = [placedBox(under.place), placedBox(over.place)];
   const corner = under.look.radii?.[0].x ?? 0;
-  if (!sameBox(from, to, MISPLACED) || Math.abs(corner - radii[0].x) > MISPLACED) return null;
+  if (!sameBox(from, to, SNAPPED) || Math.abs(corner - radii[0].x) > SNAPPED) return null;
   const move = { dx: from.x - to.x, dy: from.y - to.y };
   const moved = under.look.shadows!.map((each) => ({
     ...each,
@@ -97,5 +95,5 @@ function isCutOff({ place, look: { shadows = [] } }: PageNode, clip: Box): boole
   if (!shared) return false;
   const left = largestEdgeDistance(clip, shared);
   const strength = Math.max(...shadows.map(({ colour }) => contrast(colour, PAPER)));
-  return left <= MISPLACED && !isSeen(left, strength);
+  return left <= SNAPPED && !isSeen(left, strength);
 }

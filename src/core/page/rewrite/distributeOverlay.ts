@@ -1,3 +1,4 @@
+import { EXACT } from '../tolerances';
 import { isPlain, type LookFill } from '../../look/look';
 import { right, type Box } from '../../mockup/box';
 import { placedBox } from '../placed';
@@ -44,12 +45,9 @@ function isCover(node: PageNode): boolean {
   if (!isTile(node)) return false;
   return node.look.fills!.every((fill) => {
     if (fill.kind !== 'linear') return fill.kind === 'solid' && fill.colour.alpha < 1;
-    return Math.abs(fill.from.x - fill.to.x) < MISALIGNED;
+    return Math.abs(fill.from.x - fill.to.x) < EXACT;
   });
 }
-
-/** Px by which edges may differ. */
-const MISALIGNED = 0.02;
 
 /** The boxes directly before an overlay that it covers from edge to edge; none where they leave a gap. */
 function tilesUnder(cover: PageNode, laid: readonly PageNode[]): readonly BoxNode[] {
@@ -62,11 +60,11 @@ function tilesUnder(cover: PageNode, laid: readonly PageNode[]): readonly BoxNod
     const boxes = tiles.map(({ place }) => placedBox(place)).toSorted((one, other) => one.x - other.x);
     const ends = [around.x, ...boxes.map(right)];
     const starts = [...boxes.map(({ x }) => x), right(around)];
-    if (starts.every((start, index) => Math.abs(start - ends[index]!) <= MISALIGNED)) return tiles;
+    if (starts.every((start, index) => Math.abs(start - ends[index]!) <= EXACT)) return tiles;
   }
   return [];
 }
 
 function isAsHigh(box: Box, around: Box): boolean {
-  return Math.abs(box.y - around.y) <= MISALIGNED && Math.abs(box.height - around.height) <= MISALIGNED;
+  return Math.abs(box.y - around.y) <= EXACT && Math.abs(box.height - around.height) <= EXACT;
 }

@@ -1,3 +1,4 @@
+import { EXACT } from '../tolerances';
 import { contrast, isSeen, PAPER } from '../../look/contrast';
 import { isPlain, type Sides } from '../../look/look';
 import { bottom, distanceToWholePx, overlaps, right, type Box } from '../../mockup/box';
@@ -73,7 +74,7 @@ function isBarAt(
   side: Side,
   thickest = THICKEST_BAR,
 ): boolean {
-  const near = (one: number, other: number) => Math.abs(one - other) <= EDGE_TOLERANCE;
+  const near = (one: number, other: number) => Math.abs(one - other) <= EXACT;
   const [bar, box] = [placedBox(place), placedBox(around)];
   // A border bar lies along three edges of its group and away from the fourth.
   const isAlong = SIDES.every(
@@ -126,5 +127,3 @@ export function isLeafBox(node: PageNode): node is BoxNode {
 
 /** Px: thicker bars are boxes of their own. */
 export const THICKEST_SIDE = 8;
-
-export const EDGE_TOLERANCE = 0.02;

@@ -1,3 +1,4 @@
+import { EXACT } from '../tolerances';
 import { bottom, boxAround, right, type Box } from '../../mockup/box';
 import { placedBox } from '../placed';
 import type { BoxNode, PageNode } from '../node';
@@ -6,8 +7,6 @@ import { solidFillOnly } from './solidFill';
 
 /** The number of bars of a frame. */
 const SIDES = 4;
-/** Px by which bars may miss the edges that they lie on. */
-const MISALIGNED = 0.02;
 
 /**
  * Four bars of one colour along the edges of a box become its border. Children are in drawing order, places
@@ -52,11 +51,9 @@ function isBar(node: PageNode): node is BoxNode {
 
 /** The side along which a bar of this width lies; a corner may belong to either side. */
 function sideOf(bar: Box, around: Box, width: number): string | null {
-  const near = (one: number, other: number, slack = MISALIGNED) => Math.abs(one - other) <= slack;
-  const across =
-    near(bar.x, around.x, width + MISALIGNED) && near(right(bar), right(around), width + MISALIGNED);
-  const down =
-    near(bar.y, around.y, width + MISALIGNED) && near(bottom(bar), bottom(around), width + MISALIGNED);
+  const near = (one: number, other: number, slack = EXACT) => Math.abs(one - other) <= slack;
+  const across = near(bar.x, around.x, width + EXACT) && near(right(bar), right(around), width + EXACT);
+  const down = near(bar.y, around.y, width + EXACT) && near(bottom(bar), bottom(around), width + EXACT);
   if (across && near(bar.height, width)) {
     if (near(bar.y, around.y)) return 'top';
     return near(bottom(bar), bottom(around)) ? 'bottom' : null;

@@ -1,3 +1,4 @@
+import { BY_HAND } from '../tolerances';
 import { isPlain } from '../../look/look';
 import { boxAround, intersection, overlaps, type Box } from '../../mockup/box';
 import { containsRounded, NO_RADII } from '../../mockup/outline';
@@ -33,14 +34,13 @@ export function shrinkClips(children: readonly PageNode[]): readonly PageNode[] 
     if (!tight) return child;
     const isFreed = touching(at).some((other) => {
       const [box, beside] = [boxes[at]!, boxes[other]!];
-      return other !== at && overlaps(box, beside, SMALL_OVERLAP) && !overlaps(tight, beside, SMALL_OVERLAP);
+      return (
+        other !== at && overlaps(box, beside, BY_HAND.overlap) && !overlaps(tight, beside, BY_HAND.overlap)
+      );
     });
     return isFreed ? { ...child, place: { ...child.place, ...tight } } : child;
   });
 }
-
-/** Px by which touching nodes may overlap. */
-const SMALL_OVERLAP = 1;
 
 /** True for a clip by a sharp box without a look. */
 function isInvisibleClip(node: PageNode): node is BoxNode {

@@ -1,3 +1,4 @@
+import { EXACT } from '../tolerances';
 import { isPlain, type Border, type Look, type LookShadow, type Sides } from '../../look/look';
 import { bottom, grow, right, sameBox } from '../../mockup/box';
 import { NO_RADII } from '../../mockup/outline';
@@ -5,7 +6,7 @@ import { placedBox } from '../placed';
 import type { BoxNode, PageNode } from '../node';
 import { hasSemantics } from '../semantics';
 import { solidFillOnly } from './solidFill';
-import { isLeafBox, EDGE_TOLERANCE, THICKEST_SIDE, type Side, SIDES, isUpright } from './edgeBars';
+import { isLeafBox, THICKEST_SIDE, type Side, SIDES, isUpright } from './edgeBars';
 import { shadowOn } from './shapeShadow';
 
 /**
@@ -94,7 +95,7 @@ function cornersOf(under: BoxNode, over: BoxNode): Sides | null {
 function areNear(one = NO_RADII, other = NO_RADII): boolean {
   return one.every(({ x, y }, at) => {
     const { x: across, y: down } = other[at]!;
-    return Math.abs(x - across) <= EDGE_TOLERANCE && Math.abs(y - down) <= EDGE_TOLERANCE;
+    return Math.abs(x - across) <= EXACT && Math.abs(y - down) <= EXACT;
   });
 }
 
@@ -103,7 +104,7 @@ function sidesOf(under: BoxNode, over: BoxNode): Sides | null {
   const colour = solidFillOnly(over.look);
   if (!colour || !isSolid(under.look) || under.look.border) return null;
   const [box, bar] = [placedBox(under.place), placedBox(over.place)];
-  const near = (one: number, other: number) => Math.abs(one - other) <= EDGE_TOLERANCE;
+  const near = (one: number, other: number) => Math.abs(one - other) <= EXACT;
   const across = near(bar.x, box.x) && near(right(bar), right(box)) && bar.height <= THICKEST_SIDE;
   const down = near(bar.y, box.y) && near(bottom(bar), bottom(box)) && bar.width <= THICKEST_SIDE;
   if (across && bar.height * 2 >= box.height) return null;

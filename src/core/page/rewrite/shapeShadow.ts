@@ -1,13 +1,8 @@
+import { BY_HAND, EXACT, SNAPPED } from '../tolerances';
 import { isPlain, type LookShadow } from '../../look/look';
 import type { Box } from '../../mockup/box';
 import { NO_RADII } from '../../mockup/outline';
 import type { BoxNode } from '../node';
-import { EDGE_TOLERANCE } from './edgeBars';
-
-/** Px by which the spread may differ between the axes, and the corners from those of the box. */
-const SPREAD_TOLERANCE = 0.5;
-
-const CORNER_TOLERANCE = 2;
 
 /** Px: a sharp shape that sticks out further is an element of its own. */
 const FARTHEST_SHADOW = 12;
@@ -25,7 +20,7 @@ export function shadowOn(under: BoxNode, box: Box, radii = NO_RADII): LookShadow
   if (fill?.kind !== 'solid' || fills.length > 1 || !isPlain(others)) return null;
   const shade = under.place;
   const spread = (shade.width - box.width) / 2;
-  if (Math.abs(spread - (shade.height - box.height) / 2) > SPREAD_TOLERANCE) return null;
+  if (Math.abs(spread - (shade.height - box.height) / 2) > SNAPPED) return null;
   const shadow = {
     inset: false,
     dx: shade.x + shade.width / 2 - box.x - box.width / 2,
@@ -37,11 +32,11 @@ export function shadowOn(under: BoxNode, box: Box, radii = NO_RADII): LookShadow
   const own = radii[0].x;
   const off = Math.abs(corners[0].x - (own > 0 ? Math.max(0, own + spread) : 0));
   const isSharp = !blur && shadow.colour.alpha > FAINT_SHADOW;
-  return off <= (isSharp ? EDGE_TOLERANCE : CORNER_TOLERANCE) && (blur || isNear(shadow)) ? shadow : null;
+  return off <= (isSharp ? EXACT : BY_HAND.corner) && (blur || isNear(shadow)) ? shadow : null;
 }
 
 /** True for a sharp shadow close enough to read as one: around the box, or slightly beside it. */
 function isNear({ dx, dy, spread }: LookShadow): boolean {
   const reach = Math.max(Math.abs(dx), Math.abs(dy)) + spread;
-  return spread >= 0 && reach > EDGE_TOLERANCE && reach <= FARTHEST_SHADOW;
+  return spread >= 0 && reach > EXACT && reach <= FARTHEST_SHADOW;
 }

@@ -1,3 +1,4 @@
+import { MEASURED, SNAPPED } from '../../tolerances';
 import { boxAround, bottom, right, type Box } from '../../../mockup/box';
 import type { Align, HeightMode, Margin, WidthMode } from '../../place';
 import type { Layout } from '../../layout';
@@ -7,7 +8,6 @@ import { columnPadding, isPadded, spans } from './columnSides';
 import { isCutBelow, isAvatar, isText, type Content, type Part } from './parts';
 import {
   commonGap,
-  DOWN_SLACK,
   roundedDownLength,
   heightModeOf,
   insets,
@@ -15,7 +15,7 @@ import {
   spaceOut,
   overhangMargin,
 } from './spacing';
-import { EDGE, MIDDLE, centreTolerance, type LayoutResult, type LayOut } from './sizing';
+import { centreTolerance, type LayoutResult, type LayOut } from './sizing';
 import { canFitContent, rigidWidthMode, isIntrinsic, fillsRow, hasNoLook, paddingBox } from './widths';
 
 /** Lays out parts as a column. */
@@ -36,7 +36,7 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
   const defines =
     widened.some((each) => spans(each.box, room) && isIntrinsic(each) && each.content !== null) ||
     widened.some((each) => isText(each) && spans(each.box, room));
-  const spaces = said === undefined ? spaceOut(gaps, gap, DOWN_SLACK) : gaps.map(() => 0);
+  const spaces = said === undefined ? spaceOut(gaps, gap, MEASURED.down) : gaps.map(() => 0);
   const isCut = isCutBelow(part, inside);
   const children = widened.map((each, at) => {
     const top = at === 0 ? vertical.over.top : spaces[at - 1]!;
@@ -53,7 +53,7 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
     const widthMode = columnWide(each, stretched, wanted === 'middle', given, defines, room);
     const [before, after] = [each.box.x - room.x, right(room) - right(each.box)];
     const isBroad = each.box.width >= READ_SHARE * room.width;
-    const isMoved = each.node.kind === 'box' || Math.abs(before - after) > MIDDLE * 1.5;
+    const isMoved = each.node.kind === 'box' || Math.abs(before - after) > MEASURED.middle * 1.5;
     const aside = wanted === 'middle' && isMoved ? offCentre(before - after, isBroad) : 0;
     // Half-line overhangs and the whole px of pictures do not widen the container.
     const sticks = widthMode === 'drawn' || widthMode === 'rigid';
@@ -106,7 +106,7 @@ function rigidHeight(part: Part): HeightMode {
  * @param isBroad true for a box that takes most of the room: all its content would land between px
  */
 function offCentre(difference: number, isBroad: boolean): number {
-  return Math.abs(difference) > 2 * EDGE || isBroad ? roundedDownLength(difference) : 0;
+  return Math.abs(difference) > 2 * SNAPPED || isBroad ? roundedDownLength(difference) : 0;
 }
 
 /**
@@ -116,7 +116,7 @@ function offCentre(difference: number, isBroad: boolean): number {
  */
 function trimToRoom(part: Part, room: Box): Part {
   if (!part.content || !(hasNoLook(part) || spans(part.box, room))) return part;
-  const at = (edge: number, wanted: number) => (Math.abs(edge - wanted) <= EDGE ? wanted : edge);
+  const at = (edge: number, wanted: number) => (Math.abs(edge - wanted) <= SNAPPED ? wanted : edge);
   const x = at(part.box.x, room.x);
   return { ...part, box: { ...part.box, x, width: at(right(part.box), right(room)) - x } };
 }
@@ -129,9 +129,9 @@ function widenToRoom(part: Part, room: Box, given: boolean): Part {
   const { node, box } = part;
   if (!given || node.kind !== 'box' || !hasNoLook(part) || !part.content) return part;
   const [before, after] = [box.x - room.x, right(room) - right(box)];
-  if (before < -EDGE || after < -EDGE) return part;
+  if (before < -SNAPPED || after < -SNAPPED) return part;
   const isWhole = node.anonymous || isPadded(part.content.parts, box, room);
-  if (!isWhole && (before > EDGE || (isIntrinsic(part) && !isOfLines(part, room)))) return part;
+  if (!isWhole && (before > SNAPPED || (isIntrinsic(part) && !isOfLines(part, room)))) return part;
   const x = isWhole ? room.x : box.x;
   return { ...part, box: { ...box, x, width: right(room) - x } };
 }
@@ -167,15 +167,15 @@ function tendency(part: Part, room: Box, middle: number): Tendency {
   if (spans(part.box, room)) return isText(part) ? 'any' : 'stretch';
   // Right-to-left letters start at the other edge.
   const begins = isText(part) && !part.node.look.type?.rightToLeft;
-  if (Math.abs(before) <= EDGE) return begins ? 'text' : 'start';
+  if (Math.abs(before) <= SNAPPED) return begins ? 'text' : 'start';
   if (Math.abs(before - after) <= middle) {
     // A part that nearly fills the room is centred by chance, unless it is a line that may come out wider.
-    const isByChance = before + after <= MIDDLE * 1.5 && Math.abs(before - after) > EDGE;
+    const isByChance = before + after <= MEASURED.middle * 1.5 && Math.abs(before - after) > SNAPPED;
     const isLoose = isText(part) && part.node.lines.length === 1 && Math.min(before, after) > 0;
     const isCentred = isLoose || (isText(part) && part.node.look.type?.align === 'middle');
     return isByChance && !isCentred ? 'off' : 'middle';
   }
-  if (Math.abs(after) <= EDGE) return 'end';
+  if (Math.abs(after) <= SNAPPED) return 'end';
   return 'off';
 }
 
@@ -211,12 +211,12 @@ function columnWide(
 ): WidthMode {
   const { node, content } = part;
   if (node.kind === 'picture')
-    return stretched && given && part.box.width >= 120 && Math.abs(part.box.width - room.width) <= EDGE
+    return stretched && given && part.box.width >= 120 && Math.abs(part.box.width - room.width) <= SNAPPED
       ? 'full'
       : 'rigid';
   if (isAvatar(node)) return 'rigid';
   // A part wider than the room would shrink to it.
-  if (content && part.box.width > room.width + EDGE) return 'drawn';
+  if (content && part.box.width > room.width + SNAPPED) return 'drawn';
   if (stretched)
     return given || defines || canFitContent(part) || node.layoutOverride?.width === 'rest' ? 'fit' : 'drawn';
   if (!content) return rigidWidthMode(part);

@@ -1,6 +1,7 @@
+import { BY_HAND, MEASURED, SNAPPED } from '../../tolerances';
 import { right, type Box } from '../../../mockup/box';
 import { isAvatar, type Part } from './parts';
-import { EDGE, MIDDLE, centreTolerance } from './sizing';
+import { centreTolerance } from './sizing';
 import { canFitContent, hasNoLook, TOGETHER } from './widths';
 
 /** The space beside the parts of a column, px. */
@@ -11,8 +12,6 @@ interface Sides {
 
 /** Space at the right that is this many times the space at the left is free space. */
 const FREE_RATIO = 3;
-/** Px beside centred words that count as padding regardless of the space above. */
-const CENTRED_SLACK = 8;
 /** Common practice, no source: px that keep a page's body off the edges of a narrow window. */
 const GUTTER = 16;
 
@@ -36,7 +35,7 @@ export function columnPadding(
   const isFree =
     rest > left * FREE_RATIO && (rest > inside.width || (rest > TOGETHER && broad.every(isInvisible)));
   // Much more space at the sides than above is free space, not padding.
-  const isWide = least > Math.max(top, below) * 2 + CENTRED_SLACK;
+  const isWide = least > Math.max(top, below) * 2 + BY_HAND.centredWords;
   const isCentred = Math.abs(left - rest) <= centreTolerance(part) && left > 0;
   if (!isFree && broad.length > 0) {
     const isBody = isWide && isCentred && parts.length === 1 && least > TOGETHER;
@@ -47,7 +46,7 @@ export function columnPadding(
     const both = isFreeAround ? 0 : least;
     return { left: both, right: both };
   }
-  if (rest < left && rest >= 0 && parts.every(({ box }) => Math.abs(right(box) - right(inside)) <= EDGE))
+  if (rest < left && rest >= 0 && parts.every(({ box }) => Math.abs(right(box) - right(inside)) <= SNAPPED))
     return { left: rest, right: rest };
   return { left, right: Math.min(Math.max(0, left), rest) };
 }
@@ -73,18 +72,18 @@ const FILLING_SHARE = 0.5;
  */
 export function isPadded(parts: readonly Part[], inside: Box, room: Box): boolean {
   const [before, after] = [inside.x - room.x, right(room) - right(inside)];
-  if (Math.abs(before - after) > PADDING_SLACK || before < PADDING_STEP || before > MOST_PADDING + EDGE)
+  if (Math.abs(before - after) > PADDING_SLACK || before < PADDING_STEP || before > MOST_PADDING + SNAPPED)
     return false;
   const off = Math.abs(before - Math.round(before / PADDING_STEP) * PADDING_STEP);
   if (off > PADDING_SLACK || inside.width < FILLING_SHARE * room.width) return false;
   return parts.some(({ node, box }, at) => {
     const isShown = node.kind === 'box' && !hasNoLook(parts[at]!);
-    const isAside = Math.abs(box.x - inside.x - (right(inside) - right(box))) > MIDDLE * 1.5;
+    const isAside = Math.abs(box.x - inside.x - (right(inside) - right(box))) > MEASURED.middle * 1.5;
     return isAside || (isShown && spans(box, inside));
   });
 }
 
 /** True for a box as wide as the room. */
 export function spans(box: Box, room: Box): boolean {
-  return Math.abs(box.x - room.x) <= EDGE && Math.abs(right(box) - right(room)) <= EDGE;
+  return Math.abs(box.x - room.x) <= SNAPPED && Math.abs(right(box) - right(room)) <= SNAPPED;
 }

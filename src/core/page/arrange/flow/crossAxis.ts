@@ -1,9 +1,9 @@
+import { BY_HAND, MEASURED, SNAPPED } from '../../tolerances';
 import { bottom, type Box } from '../../../mockup/box';
 import type { Align } from '../../place';
 import { baselineOf } from './baselines';
 import type { Part } from './parts';
 import { roundedLength } from './spacing';
-import { EDGE, MIDDLE } from './sizing';
 
 /** The share of a line that a tall part leaves free by chance. */
 const BY_CHANCE = 0.02;
@@ -12,12 +12,12 @@ const BY_CHANCE = 0.02;
 function crossAlign(parts: readonly Part[], line: Box): Align {
   const found = parts.map(({ box, node }): Align | null => {
     const [above, below] = [box.y - line.y, bottom(line) - bottom(box)];
-    const isWhole = Math.abs(above) <= EDGE && Math.abs(below) <= EDGE;
+    const isWhole = Math.abs(above) <= SNAPPED && Math.abs(below) <= SNAPPED;
     // A part that nearly fills the line is centred by chance.
     if (isWhole || above + below <= BY_CHANCE * line.height) return node.kind === 'box' ? 'stretch' : null;
-    if (Math.abs(above - below) <= MIDDLE * 1.2) return 'middle';
-    if (Math.abs(above) <= EDGE) return 'start';
-    return Math.abs(below) <= EDGE ? 'end' : null;
+    if (Math.abs(above - below) <= MEASURED.middle * 1.2) return 'middle';
+    if (Math.abs(above) <= SNAPPED) return 'start';
+    return Math.abs(below) <= SNAPPED ? 'end' : null;
   });
   return commonAlign(found);
 }
@@ -67,7 +67,9 @@ function plainLine(parts: readonly Part[], inside: Box, wanted: Align | null): L
   const short = inside.height - height;
   const above = align === 'middle' ? short / 2 : align === 'end' ? short : 0;
   const line = { ...inside, y: inside.y + above, height };
-  const isOff = parts.some(({ box }, at) => Math.abs(topIn(line, box, owns[at]!, align) - box.y) > MISPLACED);
+  const isOff = parts.some(
+    ({ box }, at) => Math.abs(topIn(line, box, owns[at]!, align) - box.y) > BY_HAND.step,
+  );
   if (!isOff) return { align, line, owns };
   const own = wanted === null || wanted === 'start' ? null : 'start';
   const tops = parts.map(({ box }): OwnAlign => ({ align: own, top: roundedLength(box.y - inside.y) }));
@@ -80,21 +82,19 @@ function changesRowOfPx(words: Part, y: number): boolean {
   return Math.round(baseline) !== Math.round(baseline + y - words.box.y);
 }
 
-/** Px by which the baselines of a row may differ. */
-const ON_BASELINE = 0.6;
-
 /** A row whose words share a baseline (CSS Box Alignment 3, §9.3); null when most do not. */
 function baselineLine(parts: readonly Part[], inside: Box): Line | null {
   const baselines = parts.map(baselineOf);
   const known = baselines.filter((baseline) => baseline !== null);
   const common = known.find(
-    (one) => known.filter((other) => Math.abs(one - other) <= ON_BASELINE).length * 2 > parts.length,
+    (one) => known.filter((other) => Math.abs(one - other) <= MEASURED.baseline).length * 2 > parts.length,
   );
   if (common === undefined || known.length < 2) return null;
-  const isOn = (at: number) => baselines[at] !== null && Math.abs(baselines[at]! - common) <= ON_BASELINE;
+  const isOn = (at: number) =>
+    baselines[at] !== null && Math.abs(baselines[at]! - common) <= MEASURED.baseline;
   const on = parts.filter((_, at) => isOn(at)).map(({ box }) => box);
   const top = Math.min(...on.map(({ y }) => y));
-  if (on.length < 2 || Math.abs(top - inside.y) > EDGE) return null;
+  if (on.length < 2 || Math.abs(top - inside.y) > SNAPPED) return null;
   const owns = parts.map(({ box }, at): OwnAlign => {
     if (isOn(at)) return { align: null, top: 0 };
     const own = ownAlign(box, inside, 'baseline');
@@ -103,11 +103,8 @@ function baselineLine(parts: readonly Part[], inside: Box): Line | null {
   const height =
     Math.max(...on.map(bottom), ...parts.map(({ box }, at) => inside.y + box.height + owns[at]!.top)) -
     inside.y;
-  return Math.abs(height - inside.height) <= EDGE ? { align: 'baseline', line: inside, owns } : null;
+  return Math.abs(height - inside.height) <= SNAPPED ? { align: 'baseline', line: inside, owns } : null;
 }
-
-/** Px by which a part may be misplaced before all parts get margins. */
-const MISPLACED = 0.75;
 
 /** The top edge that the browser gives a part, px of the screen. */
 function topIn(line: Box, { height }: Box, own: OwnAlign, common: Align): number {
@@ -129,14 +126,14 @@ function ownAlign(
   common: Align,
 ): { readonly align: Align | null; readonly top: number } {
   const [above, below] = [box.y - line.y, bottom(line) - bottom(box)];
-  const whole = Math.abs(above) <= EDGE && Math.abs(below) <= EDGE;
+  const whole = Math.abs(above) <= SNAPPED && Math.abs(below) <= SNAPPED;
   if (whole) return { align: null, top: 0 };
   const fits: Readonly<Record<Align, boolean>> = {
     stretch: false,
     baseline: false,
-    middle: Math.abs(above - below) <= MIDDLE * 1.2,
-    start: Math.abs(above) <= EDGE,
-    end: Math.abs(below) <= EDGE,
+    middle: Math.abs(above - below) <= MEASURED.middle * 1.2,
+    start: Math.abs(above) <= SNAPPED,
+    end: Math.abs(below) <= SNAPPED,
   };
   if (fits[common]) return { align: null, top: 0 };
   const other = (['start', 'middle', 'end'] as const).find((align) => fits[align]);

@@ -1,11 +1,12 @@
+import { BY_HAND } from '../../tolerances';
 import { isPlain } from '../../../look/look';
 import { area, bottom, grow, overlaps, right, sameBox, type Box } from '../../../mockup/box';
 import { memoizeByObject } from '../../../mockup/memoize';
 import { placedBox } from '../../placed';
 import type { PageNode } from '../../node';
 import { nodeBoxes } from './nodeBoxes';
-import { ANCHORS, xyCut, ALIGNED } from './xyCut';
-import { hasWords, isLeafWithoutText, TOUCH } from './nodePredicates';
+import { ANCHORS, xyCut } from './xyCut';
+import { hasWords, isLeafWithoutText } from './nodePredicates';
 
 /** Common practice, no source: the largest covered share of parts that overlap like cards in a hand. */
 const MOST_COVERED = 0.6;
@@ -17,13 +18,13 @@ export function isOverlappingRow(children: readonly PageNode[]): boolean {
   const first = boxes[0]!;
   const alike = children.every(({ kind, hidden, place }, at) => {
     const isFlat = kind !== 'text' && !hidden && !place.linear;
-    return isFlat && sameBox({ ...boxes[at]!, x: first.x }, first, TOUCH);
+    return isFlat && sameBox({ ...boxes[at]!, x: first.x }, first, BY_HAND.overlap);
   });
   return (
     alike &&
     boxes.slice(1).every((box, at) => {
       const covered = right(boxes[at]!) - box.x;
-      return covered > TOUCH && covered <= MOST_COVERED * box.width;
+      return covered > BY_HAND.overlap && covered <= MOST_COVERED * box.width;
     })
   );
 }
@@ -33,7 +34,7 @@ export function isDrawing(children: readonly PageNode[]): boolean {
   if (children.length < 2 || children.some(hasWords)) return false;
   const { boxes, touching } = nodeBoxes(children);
   return boxes.some((box, at) =>
-    touching(at).some((other) => other > at && overlaps(box, boxes[other]!, TOUCH)),
+    touching(at).some((other) => other > at && overlaps(box, boxes[other]!, BY_HAND.overlap)),
   );
 }
 
@@ -81,6 +82,7 @@ function isConnector(node: PageNode): boolean {
 
 /** Fewer points may be unaligned by chance. */
 const FEWEST_POINTS = 5;
+
 /** True for single parts of which most align with no other on either axis, as the points of a chart. */
 export function isPlot(children: readonly PageNode[]): boolean {
   if (
@@ -106,6 +108,6 @@ function sharedLengths(lengths: readonly number[]): readonly number[] {
   const order = lengths.map((_, at) => at).toSorted((one, other) => lengths[one]! - lengths[other]!);
   return order.slice(1).flatMap((next, at) => {
     const last = order[at]!;
-    return lengths[next]! - lengths[last]! <= ALIGNED ? [last, next] : [];
+    return lengths[next]! - lengths[last]! <= BY_HAND.size ? [last, next] : [];
   });
 }

@@ -1,3 +1,4 @@
+import { MEASURED, SNAPPED } from '../../tolerances';
 import { boxAround, bottom, right, type Box } from '../../../mockup/box';
 import { flatMap } from '../../../mockup/flatMap';
 import { NO_MARGIN, type Margin, type WidthMode } from '../../place';
@@ -16,7 +17,7 @@ import {
   padded,
   reachesEnd,
 } from './spacing';
-import { EDGE, MIDDLE, type LayoutResult, type LayOut } from './sizing';
+import { type LayoutResult, type LayOut } from './sizing';
 import { rigidWidthMode, paddingBox, TOGETHER } from './widths';
 
 /** Lays out parts as a grid. */
@@ -156,13 +157,13 @@ function acrossCell(
   const [before, after] = [box.x - track.x, right(track) - right(box)];
   if (Math.abs(before) <= 1 && Math.abs(after) <= 1) return { stretch: true, margin: { left: 0, right: 0 } };
   // Words start at the start of their cell, whatever its width.
-  if (Math.abs(before) <= EDGE)
+  if (Math.abs(before) <= SNAPPED)
     return { stretch: false, margin: { left: 0, right: node.kind === 'box' ? null : 0 } };
-  if (Math.abs(before - after) <= MIDDLE * 1.5)
+  if (Math.abs(before - after) <= MEASURED.middle * 1.5)
     return { stretch: false, margin: { left: null, right: null } };
   // An overhang over the edge lies on the border of the next cell.
-  if (after >= -1 && after <= EDGE)
-    return { stretch: false, margin: { left: null, right: after < -EDGE ? after : 0 } };
+  if (after >= -1 && after <= SNAPPED)
+    return { stretch: false, margin: { left: null, right: after < -SNAPPED ? after : 0 } };
   return { stretch: false, margin: { left: roundedDownLength(before), right: null } };
 }
 

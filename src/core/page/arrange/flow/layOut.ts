@@ -1,3 +1,4 @@
+import { MEASURED, SNAPPED } from '../../tolerances';
 import equal from 'fast-deep-equal';
 import { bottom, right, sameBox, type Box } from '../../../mockup/box';
 import { memoizeLast, memoizeLastBy } from '../../../mockup/memoize';
@@ -9,7 +10,7 @@ import { layOutColumn } from './column';
 import { layOutGrid } from './grid';
 import { isText, partOf, type Content, type Part } from './parts';
 import { layOutRow } from './row';
-import { MIDDLE, FILL_CONTAINER, type LayoutResult, type LayOut, type SizingConstraints } from './sizing';
+import { FILL_CONTAINER, type LayoutResult, type LayOut, type SizingConstraints } from './sizing';
 import { heightModeOf } from './spacing';
 import { canFitContent, paddingBox } from './widths';
 
@@ -174,11 +175,8 @@ const LONGER_SHARE = 0.5;
  */
 function hasRoom(box: Box, hold: Pin, inner: Box): boolean {
   const room = { start: right(inner) - box.x, end: right(box) - inner.x, middle: inner.width, both: 0 };
-  return box.width <= room[hold] + DRAWN_SLACK;
+  return box.width <= room[hold] + SNAPPED;
 }
-
-/** Px by which drawn positions may be off. */
-const DRAWN_SLACK = 0.5;
 
 /** True where nothing stands near on the sides to which a box with content width grows. */
 function isFreeBeside(box: Box, hold: Pin, { node }: Part): boolean {
@@ -204,6 +202,6 @@ function pinnedHeight(part: Part): HeightMode {
 
 function pinAlong(before: number, after: number, length: number): Pin {
   if (Math.abs(before) + Math.abs(after) <= length * 0.04 + 1) return 'both';
-  if (Math.abs(before - after) <= MIDDLE) return 'middle';
+  if (Math.abs(before - after) <= MEASURED.middle) return 'middle';
   return before <= after ? 'start' : 'end';
 }

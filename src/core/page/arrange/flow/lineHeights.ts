@@ -1,3 +1,4 @@
+import { SNAPPED } from '../../tolerances';
 import { boxAround, contains, overlaps, type Box } from '../../../mockup/box';
 import { memoizeLast, memoizeByObject } from '../../../mockup/memoize';
 import { isPlain, type TypeLook } from '../../../look/look';
@@ -71,16 +72,13 @@ function inferAll(nodes: readonly PageNode[], around: Box, shown: ParagraphLineH
     const box = placedBox(raised.place);
     const meets = boxes.some(
       (other, index) =>
-        index !== at && overlaps(other, box, OVERLAP) && !overlaps(other, boxes[at]!, OVERLAP),
+        index !== at && overlaps(other, box, SNAPPED) && !overlaps(other, boxes[at]!, SNAPPED),
     );
     if (meets || !contains(around, box, 0.5)) return node;
     boxes[at] = box;
     return raised;
   });
 }
-
-/** Px by which boxes may overlap without colliding. */
-const OVERLAP = 0.5;
 
 function withInferredLines(node: PageNode, around: Box, shown: ParagraphLineHeights): PageNode {
   if (node.kind === 'text') return inferText(node, shown);

@@ -1,3 +1,4 @@
+import { BY_HAND } from '../../tolerances';
 import { contains, overlaps } from '../../../mockup/box';
 import { memoizeLast } from '../../../mockup/memoize';
 import { placedBox } from '../../placed';
@@ -6,7 +7,7 @@ import type { Page } from '../../frame';
 import { mapBoxes, withChildren } from '../../mapBoxes';
 import { nodeBoxes } from './nodeBoxes';
 import { canHold, isOpen } from './parts';
-import { hasWords, isLeafWithoutText, TOUCH } from './nodePredicates';
+import { hasWords, isLeafWithoutText } from './nodePredicates';
 
 /**
  * Moves nodes that are drawn after a container, but stand in a gap of it, into that gap. Mockups draw parts
@@ -30,7 +31,7 @@ function fillGaps(children: readonly PageNode[]): readonly PageNode[] {
     if (child.hidden) return;
     const box = boxes[at]!;
     const under = touching(at).filter(
-      (other) => other < at && kept[other] && overlaps(boxes[other]!, box, TOUCH),
+      (other) => other < at && kept[other] && overlaps(boxes[other]!, box, BY_HAND.overlap),
     );
     const around = under.at(-1);
     const put = around === undefined ? null : putInto(kept[around]!, child);
@@ -58,13 +59,16 @@ const lastPut = memoizeLast<PageNode, BoxNode | null>();
 function putInto(node: PageNode, child: PageNode): BoxNode | null {
   if (!hasGaps(node)) return null;
   const box = placedBox(child.place);
-  if (!contains(placedBox(node.place), box, TOUCH)) return null;
+  if (!contains(placedBox(node.place), box, BY_HAND.overlap)) return null;
   return lastPut(node, [child], () => {
     const under = node.children.filter(
-      (other) => !other.hidden && overlaps(placedBox(other.place), box, TOUCH),
+      (other) => !other.hidden && overlaps(placedBox(other.place), box, BY_HAND.overlap),
     );
     const last = under.at(-1);
-    if (!last || (canHold(last) && isLeafWithoutText(last) && contains(placedBox(last.place), box, TOUCH)))
+    if (
+      !last ||
+      (canHold(last) && isLeafWithoutText(last) && contains(placedBox(last.place), box, BY_HAND.overlap))
+    )
       return isList(node) ? null : { ...node, children: [...node.children, child] };
     const put = putInto(last, child);
     return put && { ...node, children: node.children.map((other) => (other === last ? put : other)) };

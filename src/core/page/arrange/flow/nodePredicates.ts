@@ -1,9 +1,6 @@
 import { memoizeByObject } from '../../../mockup/memoize';
 import type { BoxNode, PageNode } from '../../node';
 
-/** Px by which adjacent boxes may overlap. */
-export const TOUCH = 1;
-
 /** True for a text, and for a box that holds one. */
 export function hasWords(node: PageNode): boolean {
   return node.kind === 'text' || (node.kind === 'box' && boxHasWords(node));

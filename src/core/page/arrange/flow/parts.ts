@@ -1,3 +1,4 @@
+import { BY_HAND } from '../../tolerances';
 import { area, bottom, boxAround, contains, overlaps, right, type Box } from '../../../mockup/box';
 import { borderInsets } from '../../../look/look';
 import { memoizeByObject } from '../../../mockup/memoize';
@@ -5,7 +6,7 @@ import { placedBox } from '../../placed';
 import { lineText, type BoxNode, type PageNode, type TextNode } from '../../node';
 import { lettersIn } from '../letters';
 import { anonymousBox } from '../../anonymousBox';
-import { hasWords, isLeafWithoutText, TOUCH } from './nodePredicates';
+import { hasWords, isLeafWithoutText } from './nodePredicates';
 import { borderAsShadow } from '../../rewrite/borderAsShadow';
 import { nodeBoxes, coreOf } from './nodeBoxes';
 import { xyCut, type Cut } from './xyCut';
@@ -38,9 +39,6 @@ export interface Content {
   readonly pitch?: boolean;
 }
 
-/** Px: a smaller overhang is half a line, and does not widen the box. */
-export const HALF_A_LINE = 2;
-
 /** Roles that may take in nodes that lie on them: containers without a meaning for single words. */
 const HOLDERS: ReadonlySet<string> = new Set([
   ...['box', 'article', 'section', 'item', 'main', 'header', 'footer', 'figure', 'navigation'],
@@ -72,9 +70,14 @@ const LARGEST_AVATAR = 96;
 export function isAvatar(node: PageNode): boolean {
   const { place, look } = node;
   const { width, height } = place;
-  if (node.kind !== 'box' || !look.radii || Math.abs(width - height) > TOUCH || width > LARGEST_AVATAR)
+  if (
+    node.kind !== 'box' ||
+    !look.radii ||
+    Math.abs(width - height) > BY_HAND.overlap ||
+    width > LARGEST_AVATAR
+  )
     return false;
-  return look.radii.every(({ x, y }) => Math.min(x, y) * 2 >= width - TOUCH) && hasLetters(node);
+  return look.radii.every(({ x, y }) => Math.min(x, y) * 2 >= width - BY_HAND.overlap) && hasLetters(node);
 }
 
 function hasLetters(node: PageNode): boolean {
@@ -167,7 +170,7 @@ function smallestOf(parts: readonly Part[]): readonly Part[] {
 
 /** True for a part whose content continues below its clip. */
 export function isCutBelow({ node, box }: Part, inside: Box): boolean {
-  return node.look.clip?.kind === 'box' && bottom(inside) > bottom(box) + TOUCH;
+  return node.look.clip?.kind === 'box' && bottom(inside) > bottom(box) + BY_HAND.overlap;
 }
 
 function contentFromCut(cut: Cut, parts: readonly Part[], around: { readonly layer: string }): Content {
@@ -217,11 +220,12 @@ function reparentContained(children: readonly PageNode[]): readonly PageNode[] {
         (other) =>
           canHold(children[other]!) &&
           area(boxes[other]!) > area(box) &&
-          (contains(boxes[other]!, box, TOUCH) || (hasWords(child) && beginsAt(boxes[other]!, box))),
+          (contains(boxes[other]!, box, BY_HAND.overlap) ||
+            (hasWords(child) && beginsAt(boxes[other]!, box))),
       )
       .at(-1);
     if (holds === undefined) return null;
-    const between = under.filter((other) => other > holds && overlaps(boxes[other]!, box, TOUCH));
+    const between = under.filter((other) => other > holds && overlaps(boxes[other]!, box, BY_HAND.overlap));
     return between.every((other) => isHeldBy(other, holds)) ? holds : null;
   };
   children.forEach((child, at) => holder.push(holderOf(child, at)));
@@ -241,7 +245,7 @@ function reparentContained(children: readonly PageNode[]): readonly PageNode[] {
 /** True for a node that starts at a box's top edge, with the leading of its first line above it. */
 function beginsAt(box: Box, inside: Box): boolean {
   return (
-    inside.y >= box.y - HALF_A_LINE &&
+    inside.y >= box.y - BY_HAND.overhang &&
     contains({ ...box, y: inside.y, height: bottom(box) - inside.y }, inside)
   );
 }
@@ -276,7 +280,7 @@ function separate(children: readonly PageNode[], frame: Box, cuts: boolean): Sep
   const { boxes, cores, touching } = nodeBoxes(children);
   const loose = new Map<number, Layer>();
   children.forEach((child, at) => {
-    const fits = contains(frame, boxes[at]!, HALF_A_LINE) || (cuts && runsOut(child, boxes[at]!, frame));
+    const fits = contains(frame, boxes[at]!, BY_HAND.overhang) || (cuts && runsOut(child, boxes[at]!, frame));
     if (!fits || isTransformed(child) || child.hidden) loose.set(at, at === 0 ? 'below' : 'above');
   });
   for (const [lower, low] of boxes.entries()) {
@@ -284,15 +288,15 @@ function separate(children: readonly PageNode[], frame: Box, cuts: boolean): Sep
       if (upper <= lower) continue;
       if (loose.has(lower)) break;
       const high = boxes[upper]!;
-      if (loose.has(upper) || !overlaps(cores[lower]!, cores[upper]!, TOUCH)) continue;
+      if (loose.has(upper) || !overlaps(cores[lower]!, cores[upper]!, BY_HAND.overlap)) continue;
       const isGround =
-        contains(low, high, TOUCH) &&
+        contains(low, high, BY_HAND.overlap) &&
         isGroundBox(children[lower]!, children[upper]!, area(low) * 2 >= area(frame));
       // A frame over all of a node lies on it.
-      const isFrame = contains(high, low, TOUCH) && isLeafWithoutText(children[upper]!);
+      const isFrame = contains(high, low, BY_HAND.overlap) && isLeafWithoutText(children[upper]!);
       if (isGround) loose.set(lower, 'below');
       else if (isFrame) loose.set(upper, 'above');
-      else if (contains(low, high, TOUCH) || area(high) <= area(low)) loose.set(upper, 'above');
+      else if (contains(low, high, BY_HAND.overlap) || area(high) <= area(low)) loose.set(upper, 'above');
       else loose.set(lower, 'below');
     }
   }
@@ -311,7 +315,8 @@ function keepDrawnOrder(children: readonly PageNode[], loose: Map<number, Layer>
   const rank = (at: number) => ({ below: 0, flows: 1, above: 2 })[loose.get(at) ?? 'flows'];
   const under = (at: number) =>
     touching(at).filter(
-      (other) => other < at && !children[other]!.hidden && overlaps(cores[other]!, cores[at]!, TOUCH),
+      (other) =>
+        other < at && !children[other]!.hidden && overlaps(cores[other]!, cores[at]!, BY_HAND.overlap),
     );
   children.forEach((child, upper) => {
     if (child.hidden) return;
@@ -331,7 +336,7 @@ function runsOut(node: PageNode, box: Box, frame: Box): boolean {
   const room = right(frame) - box.x;
   const rest = { ...box, width: Math.min(box.width, room) };
   const list = { ...frame, height: Math.max(frame.height, bottom(box) - frame.y) };
-  return room > 0 && contains(list, rest, TOUCH) && hasWords(node);
+  return room > 0 && contains(list, rest, BY_HAND.overlap) && hasWords(node);
 }
 
 /**

@@ -1,3 +1,4 @@
+import { BY_HAND, MEASURED, SNAPPED } from '../../tolerances';
 import { bottom, boxAround, right, type Box } from '../../../mockup/box';
 import type { Layout } from '../../layout';
 import type { TextNode } from '../../node';
@@ -9,7 +10,6 @@ import { isAvatar, isText, type Content, type Part } from './parts';
 import { hasWords } from './nodePredicates';
 import {
   roundedDownLength,
-  ACROSS_SLACK,
   commonGap,
   roundedLength,
   gapsBetween,
@@ -20,7 +20,7 @@ import {
   spaceOut,
   overhangMargin,
 } from './spacing';
-import { EDGE, MIDDLE, centreTolerance, type LayoutResult, type LayOut } from './sizing';
+import { centreTolerance, type LayoutResult, type LayOut } from './sizing';
 import { canFitContent, rigidWidthMode, fillsRow, hasNoLook, paddingBox, TOGETHER } from './widths';
 
 /** Lays out parts as a row. */
@@ -37,7 +37,7 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
     said?.gap !== undefined ||
     drawn.some(({ node }) => node.layoutOverride?.width);
   // A part that overlaps its predecessor shares no columns with it.
-  const isFanned = drawnGaps.some((gap) => gap < -SAME_STEP);
+  const isFanned = drawnGaps.some((gap) => gap < -BY_HAND.step);
   const isEven = () =>
     areEquallyWide(drawn, drawnGaps, inner, before, after) || areCells(drawn, drawnGaps, before, after);
   if (!isSaid && !isFanned && (pitch || (given && isEven())))
@@ -61,12 +61,12 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
   const gap = said?.gap ?? (isNarrow ? Math.min(PLAIN_GAP, ...gaps) : common);
   const { align, line, owns } = alignLine(parts, inside);
   const vertical = insets(part, line);
-  const spaces = said?.gap === undefined ? spaceOut(gaps, gap, ACROSS_SLACK) : gaps.map(() => 0);
+  const spaces = said?.gap === undefined ? spaceOut(gaps, gap, SNAPPED) : gaps.map(() => 0);
   const last = parts.at(-1);
-  const isFilled = !filled && after < WRAP_SLACK;
+  const isFilled = !filled && after < MEASURED.width;
   // Extra width would move the last part of a row that has room.
   const isUnsure = free === null && last && (isStretched(last) || (isFilled && hasWords(last.node)));
-  const more = isUnsure && given && !isFull && justify === 'start' ? WRAP_SLACK : 0;
+  const more = isUnsure && given && !isFull && justify === 'start' ? MEASURED.width : 0;
   const children = parts.map((each, at) => {
     const widthMode = isFull && widthModes[at] === 'drawn' ? 'rigid' : widthModes[at]!;
     const own = owns[at]!;
@@ -109,7 +109,7 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
               !given || filled || free !== null || justify === 'between'
                 ? after
                 : // A row without any room to spare would wrap its words.
-                  Math.max(0, Math.min(after - WRAP_SLACK, before)),
+                  Math.max(0, Math.min(after - MEASURED.width, before)),
           };
   const layout: Layout = {
     direction: 'row',
@@ -140,7 +140,7 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
 
 /** The padding that moves visibly off-centre content to where it was drawn, px. */
 function offCentrePadding(difference: number): number {
-  return difference > MIDDLE * 1.5 ? difference : 0;
+  return difference > MEASURED.middle * 1.5 ? difference : 0;
 }
 
 function gapsOf(parts: readonly Part[]): readonly number[] {
@@ -180,13 +180,10 @@ function hasRaggedEnd(part: Part): boolean {
 }
 
 function beginsWith(part: Part, { x, width }: Box): boolean {
-  if (Math.abs(part.box.x - x) > EDGE) return false;
+  if (Math.abs(part.box.x - x) > SNAPPED) return false;
   if (isText(part)) return part.node.look.type?.align === 'start';
-  return part.box.width < width - EDGE || hasRaggedEnd(part);
+  return part.box.width < width - SNAPPED || hasRaggedEnd(part);
 }
-
-/** Px by which the browser may measure letters wider than their room, which would wrap the last word. */
-const WRAP_SLACK = 1;
 
 function isStretched(part: Part): boolean {
   return isText(part) && (part.node.place.linear !== null || hasSpacedLetters(part.node));
@@ -208,9 +205,6 @@ const MAIN_SHARE = 0.3;
  */
 const LONG_LINE = 0.6;
 
-/** Px by which boxes of equal width may differ: borders reach past some of them by half their width. */
-const SAME_WIDTH = 1.5;
-
 /** True for boxes of equal width that share a row. */
 function areEquallyWide(
   parts: readonly Part[],
@@ -221,8 +215,8 @@ function areEquallyWide(
 ): boolean {
   const first = parts[0]!.box.width;
   const alike =
-    parts.every(({ box, node }) => node.kind === 'box' && Math.abs(box.width - first) <= SAME_WIDTH) &&
-    gaps.every((gap) => Math.abs(gap - gaps[0]!) <= SAME_WIDTH);
+    parts.every(({ box, node }) => node.kind === 'box' && Math.abs(box.width - first) <= BY_HAND.size) &&
+    gaps.every((gap) => Math.abs(gap - gaps[0]!) <= BY_HAND.size);
   const filling = parts.reduce((sum, { box }) => sum + box.width, 0) >= inner.width * 0.5;
   return parts.length > 1 && alike && filling && reachesEnd(before, after);
 }
@@ -234,17 +228,14 @@ const NARROWEST_CELL = 8;
 
 /** True for adjacent boxes that fill their row, most of equal width whatever they hold: cells of a table. */
 function areCells(parts: readonly Part[], gaps: readonly number[], before: number, after: number): boolean {
-  if (parts.length <= MOST_BY_CHANCE || [before, after, ...gaps].some((gap) => Math.abs(gap) > SAME_STEP))
+  if (parts.length <= MOST_BY_CHANCE || [before, after, ...gaps].some((gap) => Math.abs(gap) > BY_HAND.step))
     return false;
   if (!parts.every(({ node, box }) => node.kind === 'box' && box.width >= NARROWEST_CELL && !isAvatar(node)))
     return false;
   const isCommon = ({ box }: Part) =>
-    parts.filter((other) => Math.abs(other.box.width - box.width) <= SAME_WIDTH).length * 2 > parts.length;
+    parts.filter((other) => Math.abs(other.box.width - box.width) <= BY_HAND.size).length * 2 > parts.length;
   return parts.some(isCommon);
 }
-
-/** Px by which the steps between parts may differ. */
-const SAME_STEP = 0.75;
 
 /** True for words that start at even steps, whatever their length: columns, not gaps. */
 function haveEvenSteps(parts: readonly Part[], gaps: readonly number[]): boolean {
@@ -253,7 +244,7 @@ function haveEvenSteps(parts: readonly Part[], gaps: readonly number[]): boolean
   return (
     first !== undefined &&
     steps.length > 1 &&
-    steps.every((step) => Math.abs(step - first) <= SAME_STEP) &&
+    steps.every((step) => Math.abs(step - first) <= BY_HAND.step) &&
     gaps.some((gap) => Math.abs(gap - gaps[0]!) > 1)
   );
 }
@@ -290,9 +281,6 @@ function isButton({ node }: Part): boolean {
   return node.role === 'button';
 }
 
-/** Px by which the spaces between justified parts may differ: words are measured to fractions of a px. */
-const SAME_SPACE = 1;
-
 function justifyRow(
   gaps: readonly number[],
   before: number,
@@ -304,7 +292,7 @@ function justifyRow(
     const isTight = gaps.every((gap) => gap <= TOGETHER);
     if (isTight && before > Math.max(16, inner.height * 0.5)) return 'middle';
   }
-  const isEven = gaps.every((gap) => gap > TOGETHER && Math.abs(gap - gaps[0]!) <= SAME_SPACE);
+  const isEven = gaps.every((gap) => gap > TOGETHER && Math.abs(gap - gaps[0]!) <= MEASURED.width);
   if (gaps.length > 0 && isEven && after <= Math.max(before * 1.5, 40)) return 'between';
   const isAtEnd = after >= -1 && after * 2 < before && before > TOGETHER;
   if (isAtEnd && gaps.every((gap) => gap < before)) return 'end';

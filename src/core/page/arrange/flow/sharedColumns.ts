@@ -1,5 +1,6 @@
+import { BY_HAND } from '../../tolerances';
 import { boxAround, right, type Box } from '../../../mockup/box';
-import { areAligned, ALIGNED } from './xyCut';
+import { areAligned } from './xyCut';
 import type { Content, Part } from './parts';
 import { gapsBetween } from './spacing';
 import { hasNoLook, TOGETHER } from './widths';
@@ -63,7 +64,7 @@ function endWithWords(rows: readonly Row[]): boolean {
   return rows.every(
     ({ part, row }) =>
       hasNoLook(part) &&
-      row.content!.parts.every(({ box }, at) => Math.abs(box.x - first[at]!.box.x) <= ALIGNED),
+      row.content!.parts.every(({ box }, at) => Math.abs(box.x - first[at]!.box.x) <= BY_HAND.size),
   );
 }
 

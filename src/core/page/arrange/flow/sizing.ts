@@ -1,22 +1,13 @@
+import { MEASURED } from '../../tolerances';
 import type { FlowPlace } from '../../place';
 import type { Layout } from '../../layout';
 import type { PageNode } from '../../node';
 import { NO_MARGIN } from '../../place';
 import type { Part } from './parts';
 
-/** Px by which edges may differ and still form one line. */
-export const EDGE = 0.5;
-/** The same for middles, which browsers round. */
-export const MIDDLE = 1;
-/**
- * The same for the words of a button. Common practice, no source: they are centred, whatever their measured
- * width.
- */
-const MIDDLE_OF_BUTTON = 4;
-
 /** Px by which the space before and after centred content may differ. */
 export function centreTolerance({ node }: Part): number {
-  return (node.role === 'button' ? MIDDLE_OF_BUTTON : MIDDLE) * 1.5;
+  return (node.role === 'button' ? MEASURED.buttonWords : MEASURED.middle) * 1.5;
 }
 
 /** The sizing and alignment that a part gets from its container. */

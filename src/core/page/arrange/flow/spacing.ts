@@ -1,8 +1,9 @@
+import { BY_HAND, COMPUTED, SNAPPED } from '../../tolerances';
 import { boxAround, bottom, right, type Box, type Edges } from '../../../mockup/box';
 import { isAnonymous } from '../../anonymousBox';
 import type { FlowPlace } from '../../place';
 import { toQuarters } from '../lengths';
-import { HALF_A_LINE, isCutBelow, isText, type Part } from './parts';
+import { isCutBelow, isText, type Part } from './parts';
 import { paddingBox } from './widths';
 
 /** Padding below that exceeds this many times the padding above is free space. */
@@ -61,10 +62,6 @@ export function reachesEnd(before: number, after: number): boolean {
   return after >= -1 && after <= Math.max(before * 1.5, 32);
 }
 
-/** Px by which a part may be off before it gets a margin. */
-export const ACROSS_SLACK = 0.5;
-export const DOWN_SLACK = 0.3;
-
 /** The excess of each gap over the common one; small differences are left out until they add up. */
 export function spaceOut(gaps: readonly number[], common: number, slack: number): readonly number[] {
   let off = 0;
@@ -89,15 +86,12 @@ export function roundedLength(length: number): number {
 /** The same for horizontal lengths, never rounded up: words that just fit would wrap. */
 export function roundedDownLength(length: number): number {
   const written = roundedLength(length);
-  return written - length > COMPUTING_ERROR && written !== 0 ? length : written;
+  return written - length > COMPUTED.length && written !== 0 ? length : written;
 }
-
-/** Px by which computed lengths are off. */
-const COMPUTING_ERROR = 0.001;
 
 /** The negative margin of an overhang of half a line, px; 0 for any other. */
 export function overhangMargin(room: number): number {
-  return room < 0 && room >= -HALF_A_LINE ? roundedDownLength(room) : 0;
+  return room < 0 && room >= -BY_HAND.overhang ? roundedDownLength(room) : 0;
 }
 
 /** The spaces between boxes beside each other, px; negative where they overlap. */
@@ -105,15 +99,13 @@ export function gapsBetween(boxes: readonly Box[]): readonly number[] {
   return boxes.slice(1).map(({ x }, at) => x - right(boxes[at]!));
 }
 
-/** Px by which equal gaps may differ. */
-const SAME_GAP = 0.5;
 /** The smallest share of gaps that have the common length. */
 const COMMON_SHARE = 0.6;
 
 /** The gap that most have, else the smallest; never negative. */
 export function commonGap(gaps: readonly number[]): number {
   if (gaps.length === 0) return 0;
-  const counts = gaps.map((gap) => gaps.filter((other) => Math.abs(other - gap) <= SAME_GAP).length);
+  const counts = gaps.map((gap) => gaps.filter((other) => Math.abs(other - gap) <= SNAPPED).length);
   const most = Math.max(...counts);
   const gap = most >= COMMON_SHARE * gaps.length ? gaps[counts.indexOf(most)]! : Math.min(...gaps);
   return Math.max(0, roundedDownLength(gap));

@@ -1,3 +1,4 @@
+import { MEASURED } from '../../tolerances';
 import { memoizeLast } from '../../../mockup/memoize';
 import { breaksWord, lineText, type PageNode, type TextNode } from '../../node';
 import type { Align, FlowPlace, WidthMode } from '../../place';
@@ -56,7 +57,7 @@ function wrapText(node: TextNode, place: FlowPlace, room: TextWidth): PageNode {
   }
   const isWhole = width >= available - 0.01 && !(isUnconstrained && place.widthMode === 'fit');
   // In a row, width that the words do not need would push the next part.
-  const own = narrowed === 'drawn' ? Math.min(width, place.width + MEASURED_SLACK) : width;
+  const own = narrowed === 'drawn' ? Math.min(width, place.width + MEASURED.plainWidth) : width;
   return { ...node, wraps: 'freely', place: isWhole ? place : { ...place, width: own, widthMode: narrowed } };
 }
 
@@ -112,7 +113,7 @@ export function measuringError({ box }: Part): number {
 }
 
 function measuringErrorOf(width: number): number {
-  return MEASURED_SLACK + width * STRETCH_ERROR;
+  return MEASURED.plainWidth + width * MEASURED.share;
 }
 
 /** The width of a line's first word is estimated from its letters; this share of the estimate is trusted. */
@@ -121,10 +122,7 @@ const TRUSTED_SHARE = 0.75;
  * Px by which a browser's letters may be wider or narrower, and the extra width of a paragraph beyond its
  * longest line.
  */
-const MEASURED_SLACK = 0.4;
 const PARAGRAPH_ROOM = 6;
-/** The share by which a stretched or specially spaced line may come out wider. */
-const STRETCH_ERROR = 0.005;
 /** Scripts without spaces between words (CSS Text 3, §5.2). */
 const WITHOUT_SPACES = /[\u2E80-\u9FFF\uAC00-\uD7AF\uF900-\uFAFF\u3040-\u30FF]/u;
 
@@ -145,8 +143,8 @@ function freeWidth({ lines, place }: TextNode, available: number): number | null
     const guess = (line.width * (word.length + 1)) / Math.max(1, text.length);
     return (lines[at]?.width ?? 0) + guess * TRUSTED_SHARE;
   });
-  const most = Math.min(...breaks) - MEASURED_SLACK;
-  if (available >= longest + MEASURED_SLACK && available <= most) return available;
+  const most = Math.min(...breaks) - MEASURED.plainWidth;
+  if (available >= longest + MEASURED.plainWidth && available <= most) return available;
   const width = longest + Math.min(PARAGRAPH_ROOM, (most - longest) / 2);
-  return most - longest >= 2 * MEASURED_SLACK && width <= available ? width : null;
+  return most - longest >= 2 * MEASURED.plainWidth && width <= available ? width : null;
 }

@@ -1,3 +1,4 @@
+import { BY_HAND } from '../../tolerances';
 import { bottom, right, type Box } from '../../../mockup/box';
 import { memoizeLast } from '../../../mockup/memoize';
 import { placedBox } from '../../placed';
@@ -8,9 +9,6 @@ import { withLineHeight, withLines } from './lineHeights';
 
 /** Common practice, no source: the smallest line height of headlines, as a share of their size. */
 const TIGHTEST_SHARE = 0.9;
-
-/** Px by which lines may overlap. */
-const SMALL_OVERLAP = 1;
 
 /**
  * Headlines are set tighter than the height of their letters. When their lines are separate texts, the line
@@ -56,7 +54,7 @@ function excessHeights(texts: readonly Line[]): ReadonlyMap<PageNode, number> {
       const lower = lines[next]!;
       const shared = sharedHeight(upper, lower);
       const [above, below] = [leadingOf(upper), leadingOf(lower)];
-      if (shared <= SMALL_OVERLAP || above + below < shared) continue;
+      if (shared <= BY_HAND.overlap || above + below < shared) continue;
       const own = Math.min(above, Math.max(shared / 2, shared - below));
       noteExcess(less, upper, 2 * own);
       noteExcess(less, lower, 2 * (shared - own));
@@ -71,7 +69,7 @@ function noteExcess(less: Map<PageNode, number>, { node }: Line, by: number): vo
 
 /** The overlap of a line with the one below, px; 0 for a line beside it or on it. */
 function sharedHeight({ box }: Line, { box: under }: Line): number {
-  const isBeside = Math.min(right(box), right(under)) - Math.max(box.x, under.x) <= SMALL_OVERLAP;
+  const isBeside = Math.min(right(box), right(under)) - Math.max(box.x, under.x) <= BY_HAND.overlap;
   return isBeside || under.y - box.y < box.height / 2 ? 0 : bottom(box) - under.y;
 }
 

@@ -1,12 +1,10 @@
+import { BY_HAND } from '../../tolerances';
 import { boxAround, right } from '../../../mockup/box';
 import { memoizeByObject } from '../../../mockup/memoize';
 import { placedBox } from '../../placed';
 import type { WidthMode } from '../../place';
 import { innerBox, isAvatar, isText, type Content, type Part } from './parts';
 import { hasWords } from './nodePredicates';
-
-/** Px by which equal paddings may differ. */
-const EVEN_PADDING = 1.5;
 
 /** True when the part gets its drawn width from its content. */
 export function isIntrinsic(part: Part): boolean {
@@ -51,7 +49,7 @@ function isEven(part: Part, content: Content): boolean {
   const inner = paddingBox(part);
   const [before, after] = [inside.x - inner.x, right(inner) - right(inside)];
   // An overlap over the borders would widen the box.
-  return Math.abs(before - after) <= EVEN_PADDING && before + after >= -EVEN_PADDING;
+  return Math.abs(before - after) <= BY_HAND.size && before + after >= -BY_HAND.size;
 }
 
 /** True where an overlay at an end, such as a badge, takes the space that the content leaves there. */
@@ -59,15 +57,15 @@ function endsWithOverlay(part: Part, content: Content): boolean {
   const inside = boxAround(content.parts.map((each) => each.box));
   const inner = paddingBox(part);
   const [before, after] = [inside.x - inner.x, right(inner) - right(inside)];
-  if (Math.min(before, after) < -EVEN_PADDING || Math.min(before, after) > EVEN_PADDING) return false;
+  if (Math.min(before, after) < -BY_HAND.size || Math.min(before, after) > BY_HAND.size) return false;
   return [...part.below, ...part.above].some((node) => {
     const box = placedBox(node.place);
     const [start, end] = [box.x - inner.x, right(inner) - right(box)];
     // An overlay over the whole box is a background.
-    if (Math.max(start, end) <= EVEN_PADDING) return false;
+    if (Math.max(start, end) <= BY_HAND.size) return false;
     return after > before
-      ? Math.abs(end) <= EVEN_PADDING && box.x <= right(inside) + EVEN_PADDING
-      : Math.abs(start) <= EVEN_PADDING && right(box) >= inside.x - EVEN_PADDING;
+      ? Math.abs(end) <= BY_HAND.size && box.x <= right(inside) + BY_HAND.size
+      : Math.abs(start) <= BY_HAND.size && right(box) >= inside.x - BY_HAND.size;
   });
 }
 

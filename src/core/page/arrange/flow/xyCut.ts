@@ -1,3 +1,4 @@
+import { BY_HAND } from '../../tolerances';
 import { bottom, right, type Box } from '../../../mockup/box';
 
 /** The arrangement of boxes; numbers are indices into the list of boxes. */
@@ -7,10 +8,6 @@ export type Cut =
   /** Rows of cells, each with as many as there are columns; null for an empty one. */
   | { readonly kind: 'grid'; readonly rows: readonly (readonly (number | null)[])[] };
 
-/** Px by which neighbours may overlap: adjacent borders that coincide. */
-const LARGEST_OVERLAP = 1.01;
-/** Px by which the starts, middles or ends of a column's cells may differ. */
-export const ALIGNED = 1.5;
 interface Axis {
   readonly start: (box: Box) => number;
   readonly end: (box: Box) => number;
@@ -103,7 +100,9 @@ export const ANCHORS: readonly ((box: Box) => number)[] = [
 export function areAligned(boxes: readonly Box[]): boolean {
   const [first] = boxes;
   if (!first) return false;
-  return ANCHORS.some((anchor) => boxes.every((box) => Math.abs(anchor(box) - anchor(first)) <= ALIGNED));
+  return ANCHORS.some((anchor) =>
+    boxes.every((box) => Math.abs(anchor(box) - anchor(first)) <= BY_HAND.size),
+  );
 }
 
 /** A grid of cells that each stand in one row and one column. */
@@ -148,7 +147,7 @@ function split(items: readonly Item[], { start, end: endOf }: Axis): readonly (r
     const from = start(item.box);
     const to = endOf(item.box);
     const group = groups.at(-1);
-    if (group && from < end - Math.min(LARGEST_OVERLAP, (to - from) / 2)) group.push(item);
+    if (group && from < end - Math.min(BY_HAND.border, (to - from) / 2)) group.push(item);
     else groups.push([item]);
     end = Math.max(end, to);
   }

@@ -1,3 +1,4 @@
+import { BY_HAND, MEASURED } from '../../tolerances';
 import { bottom, right, type Edges } from '../../../mockup/box';
 import { isPlain, type TypeLook } from '../../../look/look';
 import { SHARE_BEFORE } from '../../../mockup/type';
@@ -35,9 +36,6 @@ export interface Fragment {
 }
 
 const ROLES: ReadonlySet<string> = new Set(['text', 'paragraph', 'link']);
-
-/** Px by which baselines of one line may differ. */
-export const SAME_LINE = 1;
 
 /** The node as a piece of a sentence; null when it cannot be one. */
 export function pieceOf(node: PageNode): Piece | null {
@@ -83,11 +81,8 @@ function linkedPiece(piece: Piece, node: BoxNode): Piece {
 /** True for words that start within a line and continue at the start of the next. */
 function isContinued({ lines }: Piece): boolean {
   const [first, next] = lines;
-  return first !== undefined && next !== undefined && next.x < first.x - SAME_LINE;
+  return first !== undefined && next !== undefined && next.x < first.x - BY_HAND.overlap;
 }
-
-/** Px by which letters may stick out of the box around them. */
-const OVERHANG = 0.5;
 
 /** The padding between letters and their box; null when they stick out. */
 function roomAround(node: BoxNode, line: Fragment, { ascent, descent }: Extents): Edges | null {
@@ -98,16 +93,13 @@ function roomAround(node: BoxNode, line: Fragment, { ascent, descent }: Extents)
     bottom(inner) - line.baseline - descent,
     line.x - inner.x,
   ];
-  if (sides.some((side) => side < -OVERHANG)) return null;
+  if (sides.some((side) => side < -MEASURED.overhang)) return null;
   const [top, end, below, left] = sides.map(roundedPadding) as [number, number, number, number];
   return { top, right: end, bottom: below, left };
 }
 
-/** Px by which measured padding is off its quarter px. */
-const MEASURING_ERROR = 0.06;
-
 function roundedPadding(length: number): number {
-  return Math.max(0, toThousandths(toQuarters(length, MEASURING_ERROR)));
+  return Math.max(0, toThousandths(toQuarters(length, MEASURED.padding)));
 }
 
 function textPiece(node: TextNode): Piece | null {

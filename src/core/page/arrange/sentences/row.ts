@@ -1,3 +1,4 @@
+import { MEASURED, SNAPPED } from '../../tolerances';
 import { boxAround, type Box, type Edges } from '../../../mockup/box';
 import { borderInsets, type Look, type TypeLook } from '../../../look/look';
 import type { TextSpan } from '../../node';
@@ -19,18 +20,6 @@ export interface Row {
 }
 
 /**
- * Px by which gaps between pieces may differ from a space or nothing. Parts of a single line may have a gap
- * of their own; paragraphs and stretched letters are less exact.
- */
-const EXACT = 0.2;
-const APPROXIMATE = 0.35;
-const ROUGH = 1.5;
-/** Px by which the edges of boxes are drawn off their place, at whole px. */
-const SNAPPED = 0.5;
-/** Px by which words may move in a line whose pieces have different stretches. */
-const DRIFT = 3;
-
-/**
  * The pieces of a line as its spans, with the spaces between them; null when their gaps are no word spaces.
  * @param main the piece whose look the sentence has
  * @param isLine true for a sentence of one line
@@ -40,7 +29,8 @@ export function joinRow(fragments: readonly Placed[], main: Piece, isLine: boole
   const starts: number[] = [];
   let natural = 0;
   const isDrawn = fragments.every(({ stretch }) => stretch === 1);
-  const exact = isDrawn ? (isLine ? EXACT : APPROXIMATE) : isLine ? APPROXIMATE : ROUGH;
+  const { inLine, inParagraph, inStretchedParagraph } = MEASURED.gap;
+  const exact = isDrawn ? (isLine ? inLine : inParagraph) : isLine ? inParagraph : inStretchedParagraph;
   const common = [commonStretch(fragments, main), 1].find((stretch) => isReadable(fragments, stretch));
   if (common === undefined) return null;
   for (const [at, fragment] of fragments.entries()) {
@@ -67,9 +57,9 @@ export function joinRow(fragments: readonly Placed[], main: Piece, isLine: boole
   }
   const box = boxAround(fragments.map(({ x, width, baseline }) => ({ x, width, y: baseline, height: 0 })));
   const whole = box.width / natural;
-  const stretch = isDrawn || Math.abs(whole - 1) * box.width <= APPROXIMATE ? 1 : whole;
+  const stretch = isDrawn || Math.abs(whole - 1) * box.width <= MEASURED.gap.inParagraph ? 1 : whole;
   const drift = fragments.map(({ x }, at) => Math.abs(box.x + starts[at]! * stretch - x));
-  return Math.max(...drift) > DRIFT
+  return Math.max(...drift) > MEASURED.drift
     ? null
     : { box, stretch, trailingSpace: fragments.at(-1)?.trailingSpace ?? 0, spans: merged(spans) };
 }
@@ -96,7 +86,7 @@ function gapBetween(before: Placed, after: Placed, common: number, exact: number
   const isSpace = gap >= Math.min(...spaces) - slack && gap <= Math.max(...spaces) + slack;
   if (!isSpace && Math.abs(gap) > slack) return null;
   const isOff = (each: Placed) =>
-    Math.abs(each.piece.node.space - gap) > SAME_SPACE || ownSpacing(each, common) !== 0;
+    Math.abs(each.piece.node.space - gap) > MEASURED.space || ownSpacing(each, common) !== 0;
   return { padding, isSpace, off: { last: isOff(before), next: isOff(after) } };
 }
 
@@ -110,7 +100,7 @@ function paddingBetween(before: Placed, after: Placed, gap: number): number {
   if (!before.piece.beneath && !after.piece.beneath) return 0;
   const isGlued = WITHOUT_SPACE.test(after.spans[0]?.text ?? '');
   const padding = isGlued ? gap : gap - Math.min(before.piece.node.space, after.piece.node.space);
-  return padding > SAME_SPACE && padding <= PADDING ? toThousandths(padding) : 0;
+  return padding > MEASURED.space && padding <= PADDING ? toThousandths(padding) : 0;
 }
 
 /** Adds padding to the last word before it or to the next one after it. */
@@ -159,25 +149,18 @@ function isReadable(fragments: readonly Placed[], common: number): boolean {
     // In short words, a space of the other width is a large share.
     const { node, type } = each.piece;
     return (
-      spacing <= type.size * LARGEST_SPACING ||
-      spacing * lettersOf(each.spans) <= node.space + WIDTH_TOLERANCE
+      spacing <= type.size * LARGEST_SPACING || spacing * lettersOf(each.spans) <= node.space + MEASURED.width
     );
   });
 }
-
-/** Px by which a piece may come out wider or narrower before its letters are spaced. */
-const WIDTH_TOLERANCE = 1;
 
 /** The letter spacing, px, that keeps the width of a piece whose stretch differs from the rest of its row. */
 function ownSpacing(fragment: Fragment, common: number): number {
   const { stretch } = fragment;
   const width = lettersWidth(fragment);
-  if (Math.abs(width - (width / stretch) * common) <= WIDTH_TOLERANCE) return 0;
+  if (Math.abs(width - (width / stretch) * common) <= MEASURED.width) return 0;
   return toThousandths((width / common - width / stretch) / lettersOf(fragment.spans));
 }
-
-/** Px by which a space may be wider than its gap. */
-const SAME_SPACE = 0.5;
 
 /**
  * The letters that a space between two pieces belongs to: the last ones, the next ones, or the sentence's

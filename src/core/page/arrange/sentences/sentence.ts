@@ -1,3 +1,4 @@
+import { BY_HAND } from '../../tolerances';
 import { boxAround, type Box } from '../../../mockup/box';
 import type { LayerId } from '../../../mockup/layer';
 import { HEADING_LETTERS } from '../../../sort/facts';
@@ -6,7 +7,7 @@ import { evenBaselines, evenSpacing, shiftToRows } from '../../baselines';
 import { uprightPlace } from '../../lowerText';
 import type { PageNode, TextNode, TextNodeLine } from '../../node';
 import { lettersIn } from '../letters';
-import { hasBox, isLink, SAME_LINE, type Fragment, type Piece } from './pieces';
+import { hasBox, isLink, type Fragment, type Piece } from './pieces';
 import { joinRow, type Placed, type Row } from './row';
 
 /** Common practice, no source: the largest ratio of letter sizes in one sentence. */
@@ -61,7 +62,7 @@ function sentenceOf(pieces: readonly Piece[]): TextNode | null {
 
 /** True for baselines of one line. */
 function isSameLine(one: number, other: number): boolean {
-  return Math.abs(one - other) <= SAME_LINE;
+  return Math.abs(one - other) <= BY_HAND.overlap;
 }
 
 interface Baseline {
@@ -81,7 +82,7 @@ function wrapsToNext(
   const [first, last] = [fragments[0]!, fragments.at(-1)!];
   const text = spans.map((span) => span.text).join('');
   const [word = ''] = text.trimStart().split(/\s/);
-  const isBelow = x >= first.x - SAME_LINE && x <= first.x + space + SAME_LINE;
+  const isBelow = x >= first.x - BY_HAND.overlap && x <= first.x + space + BY_HAND.overlap;
   if (/^\p{Lu}/u.test(word) || !isBelow || fragments.length < 2) return false;
   return last.x + last.width + (width * word.length) / text.length > edge;
 }
@@ -122,7 +123,7 @@ interface Aligned {
 function alignRows(rows: readonly Row[], space: number): Aligned | null {
   const bare = rows.map((row) => ({ ...row, trailingSpace: 0 }));
   const left = Math.min(...rows.map(({ box }) => box.x));
-  const begins = ({ box }: Row) => (box.x - left <= space + SAME_LINE ? left : box.x);
+  const begins = ({ box }: Row) => (box.x - left <= space + BY_HAND.overlap ? left : box.x);
   if (areInLine(rows, begins)) return { rows: bare, align: 'start' };
   const middle = ({ box, trailingSpace }: Row) => box.x + (box.width + trailingSpace) / 2;
   const centred = [bare, rows].find((each) => areInLine(each, middle));
@@ -130,7 +131,7 @@ function alignRows(rows: readonly Row[], space: number): Aligned | null {
 }
 
 function areInLine(rows: readonly Row[], anchor: (row: Row) => number): boolean {
-  return rows.every((row) => Math.abs(anchor(row) - anchor(rows[0]!)) <= SAME_LINE);
+  return rows.every((row) => Math.abs(anchor(row) - anchor(rows[0]!)) <= BY_HAND.overlap);
 }
 
 /** The role of the sentence: a heading when a part of it is one and it is short enough. */
@@ -155,7 +156,7 @@ function textOf(
   const [first] = rows;
   // A single line is stretched as a whole.
   const alone = rows.length === 1 && first ? first.stretch : 1;
-  const begins = (own: Box) => align !== 'start' || own.x - box.x <= SAME_LINE;
+  const begins = (own: Box) => align !== 'start' || own.x - box.x <= BY_HAND.overlap;
   const isEven =
     alone !== 1 ||
     rows.every(({ stretch, trailingSpace, box: own }) => stretch === 1 && trailingSpace === 0 && begins(own));

@@ -1,3 +1,4 @@
+import { BY_HAND } from '../../../tolerances';
 import { boxAround, contains, intersection, type Box } from '../../../../mockup/box';
 import { memoizeLast, memoizeByObject } from '../../../../mockup/memoize';
 import type { BoxNode, PageNode, TextNode } from '../../../node';
@@ -8,7 +9,7 @@ import { placedBox } from '../../../placed';
 import { contentBox } from '../contentBox';
 import { touchingIndex } from '../nodeBoxes';
 import { innerBox } from '../parts';
-import { TOUCH } from '../nodePredicates';
+
 import { clipsContent, overlapsPlace, placesOverlap, leavesIn } from './neighbours';
 import { applyGrowth, grownPlace, growthsOf, type OutOfFlowLine, type Growth } from './growth';
 
@@ -87,13 +88,14 @@ function growthChoice(line: OutOfFlowLine, within: Box, all: readonly PageNode[]
   const seen = boxAround([within, own]);
   const free = ways.filter(
     ({ room }) =>
-      contains(seen, placedBox(room), TOUCH) && beside.every((thing) => !overlapsPlace(thing, room)),
+      contains(seen, placedBox(room), BY_HAND.overlap) &&
+      beside.every((thing) => !overlapsPlace(thing, room)),
   );
   const grounds = things
     .map(({ node }) => (node.kind === 'text' ? own : placedBox(node.place)))
-    .filter((box) => contains(box, own, TOUCH));
+    .filter((box) => contains(box, own, BY_HAND.overlap));
   const inside = free.filter(({ room }) =>
-    grounds.every((ground) => contains(ground, placedBox(room), TOUCH)),
+    grounds.every((ground) => contains(ground, placedBox(room), BY_HAND.overlap)),
   );
   const found = inside.length > 0 ? inside : free;
   return { line, ways: found.map(({ way }) => way), rooms: found.map(({ room }) => room), at: 0 };

@@ -1,3 +1,4 @@
+import { MEASURED } from '../../../tolerances';
 import { SHARE_BEFORE } from '../../../../mockup/type';
 import { lineText, type TextNode } from '../../../node';
 import type { FixedPlace } from '../../../place';
@@ -24,9 +25,6 @@ type Anchor = keyof typeof SHARE_BEFORE;
 /** Common practice, no source: the extra length of words in another language, as a share and in letters. */
 const LONGER_SHARE = 0.4;
 const LONGER_LETTERS = 2.5;
-/** Px, and a share of the width, by which letters may be wider in a browser than measured. */
-const MEASURED_SLACK = 1;
-const MEASURED_SHARE = 0.005;
 
 /** The ways in which a line may grow, the plainest first. */
 export function growthsOf({ place, lines, anchor, keepsPlace }: OutOfFlowLine): readonly Growth[] {
@@ -42,7 +40,7 @@ export function growthsOf({ place, lines, anchor, keepsPlace }: OutOfFlowLine): 
   const anchored = anchor ? [grown(more, anchor)] : [];
   // The anchor in the drawing comes first.
   const first = keepsPlace === true || linear !== null ? [...anchored, asHeld] : [asHeld, ...anchored];
-  const slack = MEASURED_SLACK + MEASURED_SHARE * width;
+  const slack = MEASURED.width + MEASURED.share * width;
   const wider = [0.5, 0].map((share) => ({ ...grown(slack + share * more, anchor ?? 'start'), lines: 2 }));
   // Spans in a flexible box would each become a line of their own.
   const rises = lines[0]!.spans.length === 1 ? [0, 0.5, 1] : [0];

@@ -1,3 +1,4 @@
+import { BY_HAND } from '../../../tolerances';
 import { boxAround, intersection, overlaps, type Box } from '../../../../mockup/box';
 import { quadsOverlap } from '../../../../mockup/quad';
 import { memoizeByObject } from '../../../../mockup/memoize';
@@ -6,7 +7,6 @@ import type { Place } from '../../../place';
 import { placedBox, placedQuad } from '../../../placed';
 import { touchingIndex } from '../nodeBoxes';
 import { innerBox } from '../parts';
-import { TOUCH } from '../nodePredicates';
 
 /** A leaf node, and its visible box, px of the screen. */
 export interface Leaf {
@@ -23,7 +23,7 @@ export function leavesIn(area: Box, nodes: readonly PageNode[], seen: Box = area
   return touching(area).flatMap((at): readonly Leaf[] => {
     const node = nodes[at]!;
     const shown = intersection(reaches[at]!, seen);
-    if (node.hidden || !shown || !overlaps(shown, area, TOUCH)) return [];
+    if (node.hidden || !shown || !overlaps(shown, area, BY_HAND.overlap)) return [];
     if (node.kind !== 'box' || node.children.length === 0) return [{ node, shown }];
     const inside = clipsContent(node) ? intersection(seen, innerBox(node)) : seen;
     return inside ? leavesIn(area, node.children, inside) : [];
@@ -37,13 +37,13 @@ export function clipsContent({ look, scroll }: BoxNode): boolean {
 
 /** True where the visible part of a leaf and a place overlap. */
 export function overlapsPlace({ node, shown }: Leaf, place: Place): boolean {
-  if (!overlaps(shown, placedBox(place), TOUCH)) return false;
+  if (!overlaps(shown, placedBox(place), BY_HAND.overlap)) return false;
   return (!node.place.linear && !place.linear) || placesOverlap(node.place, place);
 }
 
 export function placesOverlap(one: Place, other: Place): boolean {
-  if (!overlaps(placedBox(one), placedBox(other), TOUCH)) return false;
-  return (!one.linear && !other.linear) || quadsOverlap(placedQuad(one), placedQuad(other), TOUCH);
+  if (!overlaps(placedBox(one), placedBox(other), BY_HAND.overlap)) return false;
+  return (!one.linear && !other.linear) || quadsOverlap(placedQuad(one), placedQuad(other), BY_HAND.overlap);
 }
 
 interface Extents {
