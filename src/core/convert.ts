@@ -17,7 +17,7 @@ import { plainFrame, type Arrangement, type Page, type PageFrame, type Unit } fr
 import type { PageNode } from './page/node';
 import { planPictures } from './pictures/planPictures';
 import type { PicturePlan } from './pictures/picture';
-import type { Outliner } from './pictures/standaloneSvg';
+import type { Outliner } from './pictures/standaloneOptions';
 import { decide } from './sort/decide/decide';
 import { decideVersions } from './sort/decide/stateVersions';
 import { reportBeside } from './sort/report/beside';

@@ -5,7 +5,7 @@ import { findingList, type Finding } from '../core/findings/finding';
 import type { LayerId } from '../core/mockup/layer';
 import type { Assets, Mockup } from '../core/mockup/mockup';
 import type { PictureFormat } from '../core/pictures/picture';
-import type { Outliner } from '../core/pictures/standaloneSvg';
+import type { Outliner } from '../core/pictures/standaloneOptions';
 import type { Tags } from '../core/sort/tag';
 import type { FontBook } from '../core/type/fontBook';
 import { smallCapsParts } from '../core/type/smallCaps';

@@ -5,7 +5,8 @@ import { IDENTITY } from '../mockup/matrix';
 import type { Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
 import type { Decisions } from '../sort/decision';
-import { asPicture, bare, standaloneSvg, type PlacedLayer, type StandaloneOptions } from './standaloneSvg';
+import { asPicture, bare, standaloneSvg, type PlacedLayer } from './standaloneSvg';
+import type { StandaloneOptions } from './standaloneOptions';
 
 /** The kinds of drawings of a screen. */
 export const DRAWINGS = ['all', 'hidden', 'pictures', 'layers'] as const;

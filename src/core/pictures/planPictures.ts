@@ -15,7 +15,8 @@ import {
   type PicturePlan,
   type PictureSource,
 } from './picture';
-import { asPicture, standaloneSvg, type Outliner, type PlacedLayer } from './standaloneSvg';
+import { asPicture, standaloneSvg, type PlacedLayer } from './standaloneSvg';
+import type { Outliner } from './standaloneOptions';
 
 /** Px of a raster file's longest side; larger pictures have 1x only. */
 const LARGEST_SIDE = 8192;

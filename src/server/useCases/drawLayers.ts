@@ -16,7 +16,7 @@ import {
   screenDrawing,
   type DrawingKind,
 } from '../../core/pictures/drawings';
-import type { Outliner, StandaloneOptions } from '../../core/pictures/standaloneSvg';
+import type { Outliner, StandaloneOptions } from '../../core/pictures/standaloneOptions';
 import { decide } from '../../core/sort/decide/decide';
 import type { Decisions } from '../../core/sort/decision';
 import { structureKey, applyStructuralTags } from '../../core/sort/structuralTags';

@@ -5,7 +5,7 @@ import type { FacetChoice } from '../../core/sort/facets/facet';
 import { facetEntry, type FacetValue } from '../../core/sort/facets/facets';
 import type { Decision } from '../../core/sort/decision';
 import { editorOf, parseLine, printLine } from './facets';
-import type { CellFacet } from './store';
+import type { CellFacet } from './store/state';
 import { MONO } from '../shared/theme';
 
 export interface Editing {

@@ -13,7 +13,7 @@ import { useState } from 'react';
 import { collidingNames, NO_RENAMING, renamed, type Renaming } from '../../core/sort/rename';
 import { MONO } from '../shared/theme';
 import { useSort } from './SortContext';
-import type { SortState } from './store';
+import type { SortState } from './store/state';
 
 const FIELDS: readonly (readonly [keyof Renaming, string])[] = [
   ['find', 'Find'],

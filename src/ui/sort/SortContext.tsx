@@ -1,7 +1,7 @@
 'use client';
 import { createContext, useContext } from 'react';
 import { useStore } from 'zustand';
-import type { SortState, SortStore } from './store';
+import type { SortState, SortStore } from './store/state';
 
 export const SortContext = createContext<SortStore | null>(null);
 

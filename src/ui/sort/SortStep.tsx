@@ -15,7 +15,7 @@ import { SortContext, useSort } from './SortContext';
 import { RenameDialog } from './RenameDialog';
 import { Conflicts } from './Conflicts';
 import { WhoDialog } from './WhoDialog';
-import { createSortStore } from './store';
+import { createSortStore } from './store/store';
 import { Tally } from './Tally';
 import { SummaryDialog } from './SummaryDialog';
 import { useConversion } from './useConversion';

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState, type MouseEvent } from 'react
 import { CellEditor, type Editing } from './CellEditor';
 import type { Row } from './rows';
 import { useSort, useSortStore } from './SortContext';
-import { COLUMNS, type Column } from './store';
+import { COLUMNS, type Column } from './store/state';
 import { facetOf, useWorksheetKeys } from './useWorksheetKeys';
 import { ROW_HEIGHT, Sheet } from './sheetLook';
 import { cellId, WorksheetRow } from './WorksheetRow';

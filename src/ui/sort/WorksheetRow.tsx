@@ -6,7 +6,7 @@ import type { Tag } from '../../core/sort/tag';
 import { OUTCOMES } from '../../core/sort/vocabulary';
 import { layerLabel } from './layerLabel';
 import type { Row } from './rows';
-import { COLUMNS, type Column } from './store';
+import { COLUMNS, type Column } from './store/state';
 import { facetOf } from './useWorksheetKeys';
 
 interface WorksheetRowProps {

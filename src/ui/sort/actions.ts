@@ -1,7 +1,7 @@
 import { OUTCOMES, OUTCOME_NAMES } from '../../core/sort/vocabulary';
 import { READY_VIEWS } from '../../core/sort/find/query';
 import { focusFind, focusTags } from './focus';
-import type { SortState } from './store';
+import type { SortState } from './store/state';
 
 /** An action of the Sort step, with its keys in the worksheet. */
 export interface Action {

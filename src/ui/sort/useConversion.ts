@@ -14,7 +14,7 @@ import type {
 import { applyPageDelta, type ShownPage } from './pageDelta';
 import { useSortStore } from './SortContext';
 import { tagDelta } from './tagDelta';
-import type { SortState, SortStore } from './store';
+import type { SortState, SortStore } from './store/state';
 
 /** Sends tag changes to the worker, and its results to the store. */
 export function useConversion(): void {

@@ -3,7 +3,7 @@ import type { Outcome } from '../../core/sort/vocabulary';
 
 import { ACTIONS } from './actions';
 import { useSort, useSortStore } from './SortContext';
-import { COLUMNS, type CellFacet, type Column } from './store';
+import { COLUMNS, type CellFacet, type Column } from './store/state';
 
 const OUTCOME_KEYS: Readonly<Record<string, Outcome>> = {
   e: 'element',

@@ -5,7 +5,7 @@ import type { KeyboardEvent, PointerEvent, ReactNode } from 'react';
 import { union, type Box as Rectangle } from '../../../core/mockup/box';
 import type { Point } from '../../../core/mockup/matrix';
 import { useSort, useSortStore } from '../SortContext';
-import type { SortState } from '../store';
+import type { SortState } from '../store/state';
 import { hitIndex, type HitIndex } from './hitIndex';
 import { paintMarks } from './overlay';
 import { boxScale, clampScale, MARGIN, steppedScale, wholeScale, type Zoom, type ZoomCommand } from './zoom';

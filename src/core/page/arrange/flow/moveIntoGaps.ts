@@ -6,7 +6,7 @@ import type { BoxNode, PageNode } from '../../node';
 import type { Page } from '../../frame';
 import { mapBoxes, withChildren } from '../../mapBoxes';
 import { nodeBoxes } from './nodeBoxes';
-import { canHold, isOpen } from './parts';
+import { canHold, isOpen } from './reparent';
 import { hasWords, isLeafWithoutText } from './nodePredicates';
 
 /**

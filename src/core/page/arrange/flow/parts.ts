@@ -1,16 +1,16 @@
 import { BY_HAND } from '../../tolerances';
-import { area, bottom, boxAround, contains, overlaps, right, type Box } from '../../../mockup/box';
+import { area, bottom, boxAround, type Box } from '../../../mockup/box';
 import { borderInsets } from '../../../look/look';
 import { memoizeByObject } from '../../../mockup/memoize';
 import { placedBox } from '../../placed';
 import { lineText, type BoxNode, type PageNode, type TextNode } from '../../node';
-import { lettersIn } from '../letters';
 import { anonymousBox } from '../../anonymousBox';
-import { hasWords, isLeafWithoutText } from './nodePredicates';
-import { borderAsShadow } from '../../rewrite/borderAsShadow';
-import { nodeBoxes, coreOf } from './nodeBoxes';
+import { hasWords } from './nodePredicates';
+import { coreOf } from './nodeBoxes';
 import { xyCut, type Cut } from './xyCut';
 import { keepAsDrawn, isDiagram, isDrawing, isOverlappingRow, isNetwork, isPlot } from './diagrams';
+import { reparentContained } from './reparent';
+import { separate } from './outOfFlow/separate';
 
 /**
  * A node with its content sorted into parts in the flow and out-of-flow nodes. Boxes are px of the screen.
@@ -38,11 +38,6 @@ export interface Content {
   /** True for a row whose parts start at even steps. */
   readonly pitch?: boolean;
 }
-
-/** Roles that may take in nodes that lie on them: containers without a meaning for single words. */
-const HOLDERS: ReadonlySet<string> = new Set([
-  ...['box', 'article', 'section', 'item', 'main', 'header', 'footer', 'figure', 'navigation'],
-]);
 
 /** A node as a part with sorted content. */
 export const partOf = memoizeByObject(sortParts);
@@ -200,158 +195,6 @@ function partFromCut(cut: Cut, parts: readonly Part[], around: { readonly layer:
 function anonymousPart(content: Content, { layer }: { readonly layer: string }): Part {
   const box = boxAround(content.parts.map((part) => part.box));
   return { node: anonymousBox(content.direction, layer, box), box, content, below: [], above: [] };
-}
-
-/** Moves nodes into the boxes that they are drawn on, unless that changes their order with a node between. */
-function reparentContained(children: readonly PageNode[]): readonly PageNode[] {
-  if (!children.some(canHold)) return children;
-  const { boxes, touching } = nodeBoxes(children);
-  const holder: (number | null)[] = [];
-  const isHeldBy = (held: number, by: number): boolean => {
-    const next = holder[held] ?? null;
-    return next !== null && (next === by || isHeldBy(next, by));
-  };
-  const holderOf = (child: PageNode, at: number): number | null => {
-    if (child.hidden) return null;
-    const box = boxes[at]!;
-    const under = touching(at).filter((other) => other < at);
-    const holds = under
-      .filter(
-        (other) =>
-          canHold(children[other]!) &&
-          area(boxes[other]!) > area(box) &&
-          (contains(boxes[other]!, box, BY_HAND.overlap) ||
-            (hasWords(child) && beginsAt(boxes[other]!, box))),
-      )
-      .at(-1);
-    if (holds === undefined) return null;
-    const between = under.filter((other) => other > holds && overlaps(boxes[other]!, box, BY_HAND.overlap));
-    return between.every((other) => isHeldBy(other, holds)) ? holds : null;
-  };
-  children.forEach((child, at) => holder.push(holderOf(child, at)));
-  if (holder.every((at) => at === null)) return children;
-  const inside = children.map((): number[] => []);
-  holder.forEach((at, child) => at !== null && inside[at]!.push(child));
-  const build = (at: number): PageNode => {
-    const node = children[at]!;
-    const taken = inside[at]!;
-    return node.kind === 'box' && taken.length > 0
-      ? borderAsShadow({ ...node, children: [...node.children, ...taken.map(build)] })
-      : node;
-  };
-  return children.flatMap((_, at) => (holder[at] === null ? build(at) : []));
-}
-
-/** True for a node that starts at a box's top edge, with the leading of its first line above it. */
-function beginsAt(box: Box, inside: Box): boolean {
-  return (
-    inside.y >= box.y - BY_HAND.overhang &&
-    contains({ ...box, y: inside.y, height: bottom(box) - inside.y }, inside)
-  );
-}
-
-export function canHold(node: PageNode): boolean {
-  const { fills, border, sides, shadows, clip } = node.look;
-  return isOpen(node) && (fills ?? border ?? sides ?? shadows ?? clip) !== undefined;
-}
-
-/** True for a container in which nodes look as they do outside. */
-export function isOpen(node: PageNode): node is BoxNode {
-  if (node.kind !== 'box' || node.place.linear || node.hidden || !HOLDERS.has(node.role)) return false;
-  const { opacity, filters, blend, clip, fillInset } = node.look;
-  const isDressed = [fillInset, opacity, filters, blend].some((each) => each !== undefined);
-  return !isDressed && clip?.kind !== 'path';
-}
-
-/** Whether an out-of-flow node is painted beneath or above the parts in the flow. */
-type Layer = 'below' | 'above';
-
-interface Separated {
-  readonly flowing: readonly PageNode[];
-  readonly below: readonly PageNode[];
-  readonly above: readonly PageNode[];
-}
-
-/**
- * Takes intended overlaps out of the flow: nodes beneath most of the box, nodes that stick out, and the
- * smaller of two.
- */
-function separate(children: readonly PageNode[], frame: Box, cuts: boolean): Separated {
-  const { boxes, cores, touching } = nodeBoxes(children);
-  const loose = new Map<number, Layer>();
-  children.forEach((child, at) => {
-    const fits = contains(frame, boxes[at]!, BY_HAND.overhang) || (cuts && runsOut(child, boxes[at]!, frame));
-    if (!fits || isTransformed(child) || child.hidden) loose.set(at, at === 0 ? 'below' : 'above');
-  });
-  for (const [lower, low] of boxes.entries()) {
-    for (const upper of touching(lower)) {
-      if (upper <= lower) continue;
-      if (loose.has(lower)) break;
-      const high = boxes[upper]!;
-      if (loose.has(upper) || !overlaps(cores[lower]!, cores[upper]!, BY_HAND.overlap)) continue;
-      const isGround =
-        contains(low, high, BY_HAND.overlap) &&
-        isGroundBox(children[lower]!, children[upper]!, area(low) * 2 >= area(frame));
-      // A frame over all of a node lies on it.
-      const isFrame = contains(high, low, BY_HAND.overlap) && isLeafWithoutText(children[upper]!);
-      if (isGround) loose.set(lower, 'below');
-      else if (isFrame) loose.set(upper, 'above');
-      else if (contains(low, high, BY_HAND.overlap) || area(high) <= area(low)) loose.set(upper, 'above');
-      else loose.set(lower, 'below');
-    }
-  }
-  keepDrawnOrder(children, loose);
-  const pick = (where: Layer | undefined) => children.filter((_, at) => loose.get(at) === where);
-  return { flowing: pick(undefined), below: pick('below'), above: pick('above') };
-}
-
-/**
- * Of two overlapping nodes the later is painted above: the other one goes beneath with it, or where it
- * cannot, the later one above.
- */
-function keepDrawnOrder(children: readonly PageNode[], loose: Map<number, Layer>): void {
-  if (loose.size === 0) return;
-  const { cores, touching } = nodeBoxes(children);
-  const rank = (at: number) => ({ below: 0, flows: 1, above: 2 })[loose.get(at) ?? 'flows'];
-  const under = (at: number) =>
-    touching(at).filter(
-      (other) =>
-        other < at && !children[other]!.hidden && overlaps(cores[other]!, cores[at]!, BY_HAND.overlap),
-    );
-  children.forEach((child, upper) => {
-    if (child.hidden) return;
-    for (const lower of under(upper)) {
-      if (rank(lower) <= rank(upper)) continue;
-      if (under(lower).every((other) => rank(other) === 0)) loose.set(lower, 'below');
-      else loose.set(upper, 'above');
-    }
-  });
-}
-
-/**
- * True for words of a line that continues past the right edge of a clipping box, or of a list that continues
- * below it.
- */
-function runsOut(node: PageNode, box: Box, frame: Box): boolean {
-  const room = right(frame) - box.x;
-  const rest = { ...box, width: Math.min(box.width, room) };
-  const list = { ...frame, height: Math.max(frame.height, bottom(box) - frame.y) };
-  return room > 0 && contains(list, rest, BY_HAND.overlap) && hasWords(node);
-}
-
-/**
- * True for a background of other nodes: an empty box, or among nodes that take most of the parent, pictures
- * and nodes with fewer words than those above.
- */
-function isGroundBox(node: PageNode, over: PageNode, isMost: boolean): boolean {
-  if (!isMost) return node.kind === 'box' && isLeafWithoutText(node);
-  return node.kind !== 'text' && lettersIn(node) <= lettersIn(over);
-}
-
-/** Stretched letters flow; rotated or skewed nodes do not. */
-function isTransformed({ place }: PageNode): boolean {
-  const { linear } = place;
-  return linear !== null && !(linear[1] === 0 && linear[2] === 0 && linear[0] > 0 && linear[3] > 0);
 }
 
 export function isText(part: Part): part is Part & { readonly node: TextNode } {

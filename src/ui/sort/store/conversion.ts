@@ -1,0 +1,28 @@
+import type { Finding } from '../../../core/findings/finding';
+import type { LayerId } from '../../../core/mockup/layer';
+import { refind } from './search';
+import type { ConversionSlice, MakeSlice } from './state';
+
+export const conversionSlice: MakeSlice<ConversionSlice> = (set, get, opened) => ({
+  findings: findingsByLayer(opened.findings),
+  result: null,
+  code: { code: null, explanations: [], page: null },
+  visibleArea: null,
+  arrangement: 'nested',
+  settle: (result) =>
+    set(refind({ result, findings: findingsByLayer([...opened.findings, ...result.findings]) })),
+  take: (code) => set({ code }),
+  setVisibleArea: (visibleArea) => set({ visibleArea }),
+  arrangeBy: (arrangement) => set({ arrangement }),
+});
+
+function findingsByLayer(all: readonly Finding[]): ReadonlyMap<LayerId, readonly Finding[]> {
+  const findings = new Map<LayerId, Finding[]>();
+  for (const finding of all) {
+    if (finding.layer === null) continue;
+    const known = findings.get(finding.layer);
+    if (known) known.push(finding);
+    else findings.set(finding.layer, [finding]);
+  }
+  return findings;
+}
