@@ -1,20 +1,12 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { expectAccessible } from './support/axe';
 import { openDemo, readMockup, svgOf } from './support/shelf';
+import { row, saved } from './support/worksheet';
 
 const PIER =
   svgOf(`<g id="pier"><rect id="deck" y="100" width="400" height="40" fill="#864"/><path id="gull" d="M10 10q10 -10 20 0q10 -10 20 0" fill="none" stroke="#222"/>
   <text id="sign" x="20" y="200" font-family="Commissioner" font-size="20">Mind the gap</text></g>`);
-
-/** The row of a layer, and its cells by column. */
-function row(page: Page, name: string) {
-  return page.getByRole('row').filter({ has: page.getByRole('rowheader', { name, exact: true }) });
-}
-
-async function saved(page: Page): Promise<void> {
-  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
-}
 
 test('shows the outcome of every layer with its reason', async ({ page }) => {
   await openDemo(page);
@@ -105,34 +97,6 @@ test('groups fold, and the arrows lead to parents', async ({ page }) => {
   await expect(row(page, 'Mind the gap')).toHaveAttribute('aria-selected', 'true');
   await keyboard.press('ArrowLeft');
   await expect(row(page, 'pier')).toHaveAttribute('aria-selected', 'true');
-});
-
-test('worksheet and mockup light each other up', async ({ page }) => {
-  await openDemo(page);
-  const mockup = page.getByAltText('The mockup harbour');
-  const box = (await mockup.boundingBox())!;
-  const scale = box.width / 1280;
-  // The button in the header: its label lies on top, the box beneath.
-  await page.mouse.click(box.x + 1160 * scale, box.y + 36 * scale);
-  await expect(row(page, 'Book a crossing')).toHaveAttribute('aria-selected', 'true');
-  await page.mouse.click(box.x + 1160 * scale, box.y + 36 * scale);
-  await expect(page.getByLabel('HTML code')).toContainText('<button class="book-button"');
-  // The name in the header lights up its row.
-  const before = await row(page, 'Ternholm Ferries').evaluate(
-    (element) => getComputedStyle(element).backgroundColor,
-  );
-  await page.mouse.move(box.x + 180 * scale, box.y + 38 * scale);
-  await expect(row(page, 'Ternholm Ferries')).not.toHaveCSS('background-color', before);
-});
-
-test('the code follows the arrangement', async ({ page }) => {
-  await openDemo(page);
-  await page.getByRole('treegrid').focus();
-  await page.keyboard.press('ArrowDown');
-  await expect(page.getByLabel('HTML code')).toContainText('class="hero"');
-  await page.getByRole('button', { name: 'fixed' }).click();
-  await expect(page.getByLabel('HTML code')).toContainText('class="hero"');
-  await expectAccessible(page);
 });
 
 test('thousands of layers: few rows in the document, and the last one is a key away', async ({ page }) => {
@@ -316,27 +280,6 @@ test('two people who set the same are both heard', async ({ page, context }) => 
   await expect(row(page, 'deck')).toContainText('aside: you said so', { timeout: 3000 });
 });
 
-test('the mockup is zoomed by keyboard, shows the selection alone, and its outcomes in figures', async ({
-  page,
-}) => {
-  await openDemo(page);
-  const width = async () => (await page.getByAltText('The mockup harbour').boundingBox())!.width;
-  const whole = await width();
-  await page.getByRole('group', { name: 'Mockup' }).focus();
-  await page.keyboard.press('1');
-  await expect(page.getByText('100%', { exact: true })).toBeVisible();
-  expect(await width()).toBeCloseTo(1280, 0);
-  await page.keyboard.press('0');
-  await expect.poll(width).toBeCloseTo(whole, 0);
-  await page.getByRole('treegrid').focus();
-  await page.keyboard.press('i');
-  await expect(page.getByLabel('What the mockup shows')).toHaveValue('layers');
-  await expect(page.getByAltText('The mockup harbour')).toHaveAttribute('src', /of=layers/);
-  await page.keyboard.press('f');
-  await expect(page.getByRole('table', { name: 'Layers and area by outcome' })).toContainText('element');
-  await expectAccessible(page);
-});
-
 test('a query is kept as a view, and dropped again', async ({ page }) => {
   await readMockup(page, 'pier.svg', PIER);
   await page.getByLabel('Find layers').fill('kind:text role:text');
@@ -348,60 +291,4 @@ test('a query is kept as a view, and dropped again', async ({ page }) => {
   await expect(page.getByText('1 found')).toBeVisible();
   await page.getByRole('button', { name: 'Drop this view' }).click();
   await expect(page.getByRole('button', { name: 'Keep as a view' })).toBeVisible();
-});
-
-test('the mockup is shown in the looks of its samples and in every theme, as its tags are now', async ({
-  page,
-}) => {
-  const samples = `<g data-name="Samples [style]"><rect id="plank" x="500" width="9" height="9" fill="#00f"/>
-    <g data-name=".fog"><rect id="plank" x="500" y="20" width="9" height="9" fill="#888"/></g></g>`;
-  await readMockup(page, 'pier.svg', PIER.replace('</svg>', `${samples}</svg>`));
-  const looks = page.getByLabel('Looks of the mockup');
-  const picture = page.getByRole('img', { name: /^The mockup/ });
-  await expect(looks).toHaveValue('drawn');
-  await page.getByRole('treegrid').focus();
-  await page.keyboard.press('y');
-  await expect(looks).toHaveValue('all');
-  await page.keyboard.press('y');
-  await expect(looks).toHaveValue('.fog');
-  const fill = async () => {
-    const address = await picture.getAttribute('src');
-    const drawn = await page.request.get(address ?? '');
-    return /width="400" height="40"[^>]*fill="(#\w+)"/.exec(await drawn.text())?.[1];
-  };
-  await expect.poll(fill).toBe('#864');
-  // The deck wears the plank as soon as a person says so.
-  await looks.focus();
-  await page.getByRole('treegrid').focus();
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('t');
-  await page.getByRole('textbox', { name: 'Classes' }).fill('plank');
-  await page.keyboard.press('Enter');
-  await expect.poll(fill, { timeout: 5000 }).toBe('#888');
-  await page.getByRole('treegrid').focus();
-  await page.keyboard.press('y');
-  await expect(looks).toHaveValue('drawn');
-});
-
-test('the page is live, and an edit changes only its own part', async ({ page }) => {
-  await readMockup(page, 'pier.svg', PIER);
-  await page.getByRole('treegrid').focus();
-  await page.keyboard.press('l');
-  await expect(page.getByLabel('What the mockup shows')).toHaveValue('page');
-  const shown = page.frameLocator('iframe[title="The page of pier"]');
-  await expect(shown.getByText('Mind the gap')).toBeVisible();
-  await expect(shown.locator('.deck')).toHaveCSS('background-color', 'rgb(136, 102, 68)');
-  const gull = shown.locator('img');
-  await expect.poll(() => gull.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(10);
-  // What stays is the same element, not one like it.
-  const sign = shown.getByText('Mind the gap');
-  await sign.evaluate((text) => Object.assign(text, { isSeen: true }));
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('ArrowRight');
-  await page.keyboard.press('-');
-  await expect(shown.locator('.deck')).toHaveCount(0);
-  expect(await sign.evaluate((text) => 'isSeen' in text)).toBe(true);
-  await page.keyboard.press('l');
-  await expect(page.getByLabel('What the mockup shows')).toHaveValue('screen');
-  await expectAccessible(page);
 });

@@ -38,26 +38,3 @@ export function applyChanges(
   }
   return next;
 }
-
-/** The edits that undo and redo would revert, from the trail of edits in order. */
-export function historyState(
-  trail: readonly {
-    readonly id: string;
-    readonly kind: 'set' | 'undo' | 'redo';
-    readonly about: string | null;
-  }[],
-): { readonly undo: string | null; readonly redo: string | null } {
-  const done: string[] = [];
-  const undone: string[] = [];
-  for (const edit of trail) {
-    if (edit.kind === 'set') {
-      done.push(edit.id);
-      undone.length = 0;
-    } else {
-      const [from, to] = edit.kind === 'undo' ? [done, undone] : [undone, done];
-      const moved = from.pop();
-      if (moved !== undefined) to.push(moved);
-    }
-  }
-  return { undo: done.at(-1) ?? null, redo: undone.at(-1) ?? null };
-}

@@ -1,7 +1,7 @@
 import { idAt, idEnding } from '../../../tests/support/ids';
 import fc from 'fast-check';
 import { convertReading, readDemo, readInside, type readText } from '../../../tests/support/mockups';
-import { applyChanges, historyState, reverse, type Change } from './change';
+import { applyChanges, reverse, type Change } from './change';
 import type { Decision } from './decision';
 import { safeName } from './outputNames';
 import type { Tag } from './tag';
@@ -188,17 +188,5 @@ describe('edits', () => {
     expect(
       applyChanges(new Map([['a', { role: 'box' }]]), [{ layer: 'a', facet: 'role', after: null }]).size,
     ).toBe(0);
-  });
-
-  it('lead back and forth along their trail', () => {
-    const set = (id: string) => ({ id, kind: 'set' as const, about: null });
-    const undo = (id: string, about: string) => ({ id, kind: 'undo' as const, about });
-    expect(historyState([])).toEqual({ undo: null, redo: null });
-    expect(historyState([set('1'), set('2')])).toEqual({ undo: '2', redo: null });
-    expect(historyState([set('1'), set('2'), undo('3', '2')])).toEqual({ undo: '1', redo: '2' });
-    expect(historyState([set('1'), set('2'), undo('3', '2'), { id: '4', kind: 'redo', about: '2' }])).toEqual(
-      { undo: '2', redo: null },
-    );
-    expect(historyState([set('1'), undo('2', '1'), set('3')])).toEqual({ undo: '3', redo: null });
   });
 });

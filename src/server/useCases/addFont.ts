@@ -1,8 +1,13 @@
+import Joi from 'joi';
 import { readFontFile } from '../../engine/fonts/readFontFile';
 import { inTransaction } from '../db/pool';
 import { putBlob } from '../db/tables/blobs';
 import { putFont, type FontRow } from '../db/tables/fonts';
 import { Refusal } from '../http';
+
+export const addedFontSchema = Joi.object<{ readonly name: string }>({
+  name: Joi.string().max(200).truncate().empty('').default('font'),
+});
 
 /** Adds a font file for every later reading. */
 export function addFont(fileName: string, bytes: Uint8Array): Promise<FontRow> {

@@ -56,6 +56,10 @@ export const drawingSchema = Joi.object<DrawingQuery>({
   appearance: Joi.string().pattern(/^(all|\.[\w-]{1,64})$/),
 });
 
+export const layerPictureSchema = Joi.object<{ readonly layer: LayerId }>({
+  layer: Joi.string().allow('').max(2000).default(''),
+});
+
 /** A mockup prepared for drawings. */
 interface Drawable {
   readonly mockup: Mockup;

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { historyState, reverse, type Change } from '../../core/sort/change';
+import { reverse, type Change } from '../../core/sort/change';
 import { FACET_NAMES, type Facet, type FacetValue } from '../../core/sort/facets/facets';
 import type { Tag } from '../../core/sort/tag';
 import { tagSchema } from '../../core/sort/tagSchema';
@@ -8,7 +8,8 @@ import { inTransaction, type Queryable } from '../db/pool';
 import {
   editChanges,
   editsAfter,
-  editTrail,
+  editHistory,
+  historyFlags,
   insertEdit,
   type Editor,
   type NewEdit,
@@ -155,7 +156,7 @@ function step(
   nothing: string,
 ): Promise<Edited> {
   return editing(mockupId, async (client) => {
-    const about = historyState(await editTrail(client, mockupId))[kind];
+    const about = (await editHistory(client, mockupId))[kind];
     if (about === null) throw new Refusal(409, nothing);
     const made = await editChanges(client, about);
     const changes = kind === 'undo' ? reverse(made) : made;
@@ -171,8 +172,7 @@ function editing(
   return inTransaction(async (client) => {
     if (!(await lockMockup(client, mockupId))) throw NOT_FOUND('This mockup');
     const done = await work(client);
-    const state = historyState(await editTrail(client, mockupId));
-    return { ...done, canUndo: state.undo !== null, canRedo: state.redo !== null };
+    return { ...done, ...historyFlags(await editHistory(client, mockupId)) };
   });
 }
 

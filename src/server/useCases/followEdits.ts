@@ -1,6 +1,7 @@
-import { historyState, type Change } from '../../core/sort/change';
+import Joi from 'joi';
+import type { Change } from '../../core/sort/change';
 import { pool } from '../db/pool';
-import { editsAfter, editTrail } from '../db/tables/edits';
+import { editHistory, editsAfter, historyFlags } from '../db/tables/edits';
 import { getMockup } from '../db/tables/mockups';
 import { NOT_FOUND } from '../http';
 
@@ -9,20 +10,28 @@ export interface Followed {
   /** The newest edit, for the next request. */
   readonly lastEdit: string;
   readonly changes: readonly Change[];
-  readonly canUndo: boolean;
-  readonly canRedo: boolean;
+  /** Absent while there are no changes. */
+  readonly canUndo?: boolean;
+  readonly canRedo?: boolean;
 }
+
+export const followSchema = Joi.object<{ readonly after: string }>({
+  after: Joi.string()
+    .pattern(/^\d{1,18}$/)
+    .default('0'),
+});
 
 /** @param after the id of the last known edit, `0` for none */
 export async function followEdits(mockupId: string, after: string): Promise<Followed> {
   const db = pool();
   if (!(await getMockup(db, mockupId))) throw NOT_FOUND('This mockup');
   const edits = await editsAfter(db, mockupId, after);
-  const { undo, redo } = historyState(await editTrail(db, mockupId));
+  const newest = edits.at(-1);
+  // Windows ask every few seconds: without news nothing else is looked up.
+  if (!newest) return { lastEdit: after, changes: [] };
   return {
-    lastEdit: edits.at(-1)?.id ?? after,
+    lastEdit: newest.id,
     changes: edits.flatMap(({ changes }) => changes),
-    canUndo: undo !== null,
-    canRedo: redo !== null,
+    ...historyFlags(await editHistory(db, mockupId)),
   };
 }

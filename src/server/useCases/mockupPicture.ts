@@ -1,8 +1,16 @@
+import Joi from 'joi';
 import { LRUCache } from 'lru-cache';
 import sharp from 'sharp';
 import { pool } from '../db/pool';
 import { getBlob } from '../db/tables/blobs';
 import { NOT_FOUND } from '../http';
+
+export const pictureSchema = Joi.object<{
+  /** Present for the picture on the shelf. */
+  readonly small?: string;
+  /** The digest of the picture that the address stands for. */
+  readonly reading?: string;
+}>({ small: Joi.string().allow('').max(9), reading: Joi.string().allow('').max(200) });
 
 /** The picture of a reading as SVG. */
 export async function wholePicture(digest: string): Promise<Uint8Array> {

@@ -1,12 +1,11 @@
 import type { Finding } from '../../core/findings/finding';
 import type { Mockup } from '../../core/mockup/mockup';
-import { historyState } from '../../core/sort/change';
 import type { Tag } from '../../core/sort/tag';
 import { NOT_FOUND } from '../http';
 import { pool } from '../db/pool';
 import { getMockup } from '../db/tables/mockups';
 import { newestRevisionText } from '../db/tables/revisions';
-import { editTrail } from '../db/tables/edits';
+import { editHistory, historyFlags } from '../db/tables/edits';
 import { keptViews } from '../db/tables/views';
 import { currentTags } from './currentTags';
 
@@ -33,8 +32,7 @@ export async function openMockup(id: string): Promise<string> {
   const db = pool();
   const [row, revision] = [await getMockup(db, id), await newestRevisionText(db, id)];
   if (!row || !revision) throw NOT_FOUND('This mockup');
-  const trail = await editTrail(db, id);
-  const { undo, redo } = historyState(trail);
+  const history = await editHistory(db, id);
   const opened: Omit<OpenedMockup, 'mockup'> = {
     id,
     projectId: row.project_id,
@@ -43,10 +41,9 @@ export async function openMockup(id: string): Promise<string> {
     picture: revision.picture_digest,
     findings: revision.findings,
     tags: Object.fromEntries(await currentTags(db, id)),
-    lastEdit: trail.at(-1)?.id ?? '0',
+    lastEdit: history.newest,
     views: await keptViews(db, id),
-    canUndo: undo !== null,
-    canRedo: redo !== null,
+    ...historyFlags(history),
   };
   return `{"mockup":${revision.tree},${JSON.stringify(opened).slice(1)}`;
 }

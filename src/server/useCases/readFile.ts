@@ -1,3 +1,4 @@
+import Joi from 'joi';
 import { TARGETS } from '../../core/emit/targets';
 import { readingReport, type ReadingReport } from '../../core/sort/report/readingReport';
 import type { ReadWithPicture } from '../../engine/readWithPicture';
@@ -22,6 +23,11 @@ export interface ReadingView {
   readonly name: string;
   readonly report: ReadingReport;
 }
+
+export const readingSchema = Joi.object<{ readonly name: string; readonly id?: string }>({
+  name: Joi.string().max(200).truncate().empty('').default('mockup.svg'),
+  id: Joi.string().max(200),
+});
 
 /**
  * Reads a file and stores the reading until it is put on the shelf or removed. An aborted request stores

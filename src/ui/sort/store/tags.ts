@@ -123,7 +123,11 @@ export const tagSlice: MakeSlice<TagSlice> = (set, get, opened) => {
       if (!news || get().pending > 0 || queue.added() !== before || news.lastEdit === get().lastEdit) return;
       // One's own edits come back too, without a difference.
       retag((state) => applyChanges(state.tags, news.changes));
-      set({ lastEdit: news.lastEdit, canUndo: news.canUndo, canRedo: news.canRedo });
+      set(({ canUndo, canRedo }) => ({
+        lastEdit: news.lastEdit,
+        canUndo: news.canUndo ?? canUndo,
+        canRedo: news.canRedo ?? canRedo,
+      }));
     },
     async resolve(conflict, choice) {
       // The other value must be known first, or it would conflict again.

@@ -1,14 +1,6 @@
-import { respond, parseId } from '@/server/http';
+import { route } from '@/server/route';
 import { getBuildView, cancelBuild } from '@/server/useCases/builds';
 
-interface Context {
-  readonly params: Promise<{ build: string }>;
-}
+export const GET = route({ id: 'build' }, ({ id }) => getBuildView(id));
 
-export function GET(_: Request, { params }: Context): Promise<Response> {
-  return respond(async () => getBuildView(parseId((await params).build, 'This build')));
-}
-
-export function DELETE(_: Request, { params }: Context): Promise<Response> {
-  return respond(async () => cancelBuild(parseId((await params).build, 'This build')));
-}
+export const DELETE = route({ id: 'build' }, ({ id }) => cancelBuild(id));

@@ -1,9 +1,8 @@
-import { respond, parseId } from '@/server/http';
+import { route } from '@/server/route';
 import { openMockup } from '@/server/useCases/openMockup';
 
-export function GET(_: Request, { params }: { params: Promise<{ mockup: string }> }): Promise<Response> {
-  return respond(async () => {
-    const text = await openMockup(parseId((await params).mockup, 'This mockup'));
-    return new Response(text, { headers: { 'content-type': 'application/json; charset=utf-8' } });
-  });
-}
+export const GET = route(
+  { id: 'mockup' },
+  async ({ id }) =>
+    new Response(await openMockup(id), { headers: { 'content-type': 'application/json; charset=utf-8' } }),
+);

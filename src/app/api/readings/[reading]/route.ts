@@ -1,14 +1,6 @@
-import { respond, parseId } from '@/server/http';
+import { route } from '@/server/route';
 import { removeReading, getReadingView } from '@/server/useCases/readFile';
 
-interface Context {
-  readonly params: Promise<{ reading: string }>;
-}
+export const GET = route({ id: 'reading' }, ({ id }) => getReadingView(id));
 
-export function GET(_: Request, { params }: Context): Promise<Response> {
-  return respond(async () => getReadingView(parseId((await params).reading, 'This reading')));
-}
-
-export function DELETE(_: Request, { params }: Context): Promise<Response> {
-  return respond(async () => removeReading(parseId((await params).reading, 'This reading')));
-}
+export const DELETE = route({ id: 'reading' }, ({ id }) => removeReading(id));

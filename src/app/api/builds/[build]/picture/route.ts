@@ -1,14 +1,8 @@
 import { fileResponse } from '@/server/fileResponse';
-import { parseId, respond } from '@/server/http';
+import { route } from '@/server/route';
 import { buildPicture } from '@/server/useCases/buildRecords';
 
-interface Context {
-  readonly params: Promise<{ build: string }>;
-}
-
 /** The sheet of the revision that was built, as SVG. */
-export function GET(_: Request, { params }: Context): Promise<Response> {
-  return respond(async () =>
-    fileResponse('picture.svg', await buildPicture(parseId((await params).build, 'This build'))),
-  );
-}
+export const GET = route({ id: 'build' }, async ({ id }) =>
+  fileResponse('picture.svg', await buildPicture(id)),
+);

@@ -1,14 +1,6 @@
-import { respond, parseId } from '@/server/http';
+import { route } from '@/server/route';
 import { orderProof, getProofView } from '@/server/useCases/proofs';
 
-interface Context {
-  readonly params: Promise<{ build: string }>;
-}
+export const GET = route({ id: 'build' }, ({ id }) => getProofView(id));
 
-export function GET(_: Request, { params }: Context): Promise<Response> {
-  return respond(async () => getProofView(parseId((await params).build, 'This build')));
-}
-
-export function POST(_: Request, { params }: Context): Promise<Response> {
-  return respond(async () => orderProof(parseId((await params).build, 'This build')));
-}
+export const POST = route({ id: 'build' }, ({ id }) => orderProof(id));

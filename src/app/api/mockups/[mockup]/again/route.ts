@@ -1,9 +1,4 @@
-import { respond, parseId } from '@/server/http';
+import { route } from '@/server/route';
 import { rereadMockup } from '@/server/useCases/reviewMockup';
 
-export function POST(
-  request: Request,
-  { params }: { params: Promise<{ mockup: string }> },
-): Promise<Response> {
-  return respond(async () => rereadMockup(parseId((await params).mockup, 'This mockup'), request.signal));
-}
+export const POST = route({ id: 'mockup' }, ({ id, request }) => rereadMockup(id, request.signal));

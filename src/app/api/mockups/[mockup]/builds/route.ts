@@ -1,17 +1,6 @@
-import { respond, body, parseId } from '@/server/http';
+import { route } from '@/server/route';
 import { buildSchema, listBuilds, orderBuild } from '@/server/useCases/builds';
 
-interface Context {
-  readonly params: Promise<{ mockup: string }>;
-}
+export const GET = route({ id: 'mockup' }, async ({ id }) => ({ builds: await listBuilds(id) }));
 
-export function GET(_: Request, { params }: Context): Promise<Response> {
-  return respond(async () => ({ builds: await listBuilds(parseId((await params).mockup, 'This mockup')) }));
-}
-
-export function POST(request: Request, { params }: Context): Promise<Response> {
-  return respond(async () => {
-    const id = parseId((await params).mockup, 'This mockup');
-    return orderBuild(id, await body(request, buildSchema));
-  });
-}
+export const POST = route({ id: 'mockup', body: buildSchema }, ({ id, body }) => orderBuild(id, body));

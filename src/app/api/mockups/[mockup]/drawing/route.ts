@@ -1,15 +1,8 @@
 import { fileResponse } from '@/server/fileResponse';
-import { respond, parseId, query } from '@/server/http';
+import { route } from '@/server/route';
 import { drawingSchema, drawScreen } from '@/server/useCases/drawLayers';
 
 /** A screen or a selection of its layers as SVG; the query parameters select. */
-export function GET(
-  request: Request,
-  { params }: { params: Promise<{ mockup: string }> },
-): Promise<Response> {
-  return respond(async () => {
-    const id = parseId((await params).mockup, 'This mockup');
-    const asked = query(request, drawingSchema);
-    return fileResponse('drawing.svg', new TextEncoder().encode(await drawScreen(id, asked)));
-  });
-}
+export const GET = route({ id: 'mockup', query: drawingSchema }, async ({ id, query }) =>
+  fileResponse('drawing.svg', new TextEncoder().encode(await drawScreen(id, query))),
+);

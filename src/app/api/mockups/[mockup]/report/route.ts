@@ -1,6 +1,4 @@
-import { respond, parseId } from '@/server/http';
+import { route } from '@/server/route';
 import { reviewMockup } from '@/server/useCases/reviewMockup';
 
-export function GET(_: Request, { params }: { params: Promise<{ mockup: string }> }): Promise<Response> {
-  return respond(async () => reviewMockup(parseId((await params).mockup, 'This mockup')));
-}
+export const GET = route({ id: 'mockup' }, ({ id }) => reviewMockup(id));

@@ -1,12 +1,4 @@
-import { respond, body, parseId } from '@/server/http';
+import { route } from '@/server/route';
 import { stepSchema, undo } from '@/server/useCases/editTags';
 
-export function POST(
-  request: Request,
-  { params }: { params: Promise<{ mockup: string }> },
-): Promise<Response> {
-  return respond(async () => {
-    const id = parseId((await params).mockup, 'This mockup');
-    return undo(id, (await body(request, stepSchema)).editor);
-  });
-}
+export const POST = route({ id: 'mockup', body: stepSchema }, ({ id, body }) => undo(id, body.editor));

@@ -1,9 +1,4 @@
-import { respond, parseId } from '@/server/http';
+import { route } from '@/server/route';
 import { readAgain } from '@/server/useCases/readFile';
 
-export function POST(
-  request: Request,
-  { params }: { params: Promise<{ reading: string }> },
-): Promise<Response> {
-  return respond(async () => readAgain(parseId((await params).reading, 'This reading'), request.signal));
-}
+export const POST = route({ id: 'reading' }, ({ id, request }) => readAgain(id, request.signal));

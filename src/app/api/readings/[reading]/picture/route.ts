@@ -1,10 +1,7 @@
-import { respond, parseId } from '@/server/http';
 import { fileResponse } from '@/server/fileResponse';
+import { route } from '@/server/route';
 import { readingPicture } from '@/server/useCases/readFile';
 
-export function GET(_: Request, { params }: { params: Promise<{ reading: string }> }): Promise<Response> {
-  return respond(async () => {
-    const id = parseId((await params).reading, 'This reading');
-    return fileResponse('picture.svg', await readingPicture(id));
-  });
-}
+export const GET = route({ id: 'reading' }, async ({ id }) =>
+  fileResponse('picture.svg', await readingPicture(id)),
+);

@@ -1,10 +1,5 @@
-import { respond, parseId } from '@/server/http';
 import { readingProgress } from '@/server/jobs/readingProgress';
+import { route } from '@/server/route';
 
 /** How many layers are read; nothing known counts as nothing read. */
-export function GET(_: Request, { params }: { params: Promise<{ reading: string }> }): Promise<Response> {
-  return respond(async () => {
-    const id = parseId((await params).reading, 'This reading');
-    return readingProgress(id) ?? { done: 0, total: 0 };
-  });
-}
+export const GET = route({ id: 'reading' }, ({ id }) => readingProgress(id) ?? { done: 0, total: 0 });

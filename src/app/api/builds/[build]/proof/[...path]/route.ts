@@ -1,15 +1,7 @@
-import { respond, parseId } from '@/server/http';
 import { fileResponse } from '@/server/fileResponse';
+import { route } from '@/server/route';
 import { getProofPicture } from '@/server/useCases/proofs';
 
-interface Context {
-  readonly params: Promise<{ build: string; path: string[] }>;
-}
-
-export function GET(_: Request, { params }: Context): Promise<Response> {
-  return respond(async () => {
-    const { build, path } = await params;
-    const file = path.map(decodeURIComponent).join('/');
-    return fileResponse(file, await getProofPicture(parseId(build, 'This build'), file));
-  });
-}
+export const GET = route({ id: 'build' }, async ({ id, path }) =>
+  fileResponse(path, await getProofPicture(id, path)),
+);

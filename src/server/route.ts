@@ -1,0 +1,57 @@
+import type Joi from 'joi';
+import { body, parseId, query, respond } from './http';
+
+/** The kinds of ids in addresses, and the words for one that is not there. */
+const IDS = {
+  build: 'This build',
+  mockup: 'This mockup',
+  project: 'This project',
+  reading: 'This reading',
+} as const;
+
+/** What a route takes from a request; what is absent is not looked at. */
+interface RouteParts<Body, Query> {
+  /** The part of the address that is an id. */
+  readonly id?: keyof typeof IDS;
+  readonly body?: Joi.ObjectSchema<Body>;
+  readonly query?: Joi.ObjectSchema<Query>;
+}
+
+interface RouteInput<Body, Query> {
+  /** Empty for an address without one. */
+  readonly id: string;
+  /** The rest of the address, for routes with a path of any length. */
+  readonly path: string;
+  readonly body: Body;
+  readonly query: Query;
+  readonly request: Request;
+}
+
+interface RouteContext {
+  readonly params: Promise<Readonly<Record<string, string | readonly string[]>>>;
+}
+
+type RouteHandler = (request: Request, context: RouteContext) => Promise<Response>;
+
+/**
+ * A route handler that validates its input, runs a use case, and answers with its result as JSON, or with its
+ * response. Errors become one sentence with a status.
+ */
+export function route<Body = undefined, Query = undefined>(
+  parts: RouteParts<Body, Query>,
+  useCase: (input: RouteInput<Body, Query>) => Response | object | Promise<Response | object>,
+): RouteHandler {
+  return (request, { params }) =>
+    respond(async () => {
+      const { path = [], ...named } = await params;
+      const id = parts.id ? parseId(String(named[parts.id]), IDS[parts.id]) : '';
+      return useCase({
+        id,
+        path: [path].flat().map(decodeURIComponent).join('/'),
+        // Absent schemas leave these out of the input's type.
+        body: (parts.body ? await body(request, parts.body) : undefined) as Body,
+        query: (parts.query ? query(request, parts.query) : undefined) as Query,
+        request,
+      });
+    });
+}
