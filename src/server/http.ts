@@ -47,7 +47,7 @@ function problem(status: number, message: string): Response {
 
 /** The request's JSON, validated. */
 export async function body<T>(request: Request, schema: Joi.ObjectSchema<T>): Promise<T> {
-  const value: unknown = await request.json();
+  const value: unknown = JSON.parse(await request.text());
   return Joi.attempt(value, schema) as T;
 }
 

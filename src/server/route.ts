@@ -28,7 +28,8 @@ interface RouteInput<Body, Query> {
 }
 
 interface RouteContext {
-  readonly params: Promise<Readonly<Record<string, string | readonly string[]>>>;
+  /** Absent for an address without parts that vary. */
+  readonly params?: Promise<Readonly<Record<string, string | readonly string[]>>>;
 }
 
 type RouteHandler = (request: Request, context: RouteContext) => Promise<Response>;
@@ -43,7 +44,7 @@ export function route<Body = undefined, Query = undefined>(
 ): RouteHandler {
   return (request, { params }) =>
     respond(async () => {
-      const { path = [], ...named } = await params;
+      const { path = [], ...named } = (await params) ?? {};
       const id = parts.id ? parseId(String(named[parts.id]), IDS[parts.id]) : '';
       return useCase({
         id,
