@@ -2,6 +2,7 @@ import { lookDeclarations } from '../../src/core/emit/css/declarations';
 import type { Look, LookFill, LookShadow } from '../../src/core/look/look';
 import type { Colour } from '../../src/core/mockup/paint';
 import { evenRadii } from '../../src/core/mockup/outline';
+import { plainFrame, type Page } from '../../src/core/page/frame';
 import type { BoxNode, PageNode, TextNode } from '../../src/core/page/node';
 import type { FixedPlace } from '../../src/core/page/place';
 
@@ -72,6 +73,16 @@ export function words(name: string, bounds: Bounds, text: string, colour = INK):
   };
 }
 
+/** A paragraph of 14 px with 21 px between its baselines. */
+export function paragraph(name: string, bounds: Bounds, lines: readonly string[]): TextNode {
+  const single = words(name, bounds, '');
+  return {
+    ...single,
+    look: { type: { ...single.look.type!, lineHeight: 21 } },
+    lines: lines.map((text) => ({ ...single.lines[0]!, spans: [{ text, look: {} }] })),
+  };
+}
+
 /** Page nodes as indented text: name, bounds, and the CSS of the look. */
 export function printTree(nodes: readonly PageNode[], indent = ''): string {
   return nodes
@@ -79,7 +90,8 @@ export function printTree(nodes: readonly PageNode[], indent = ''): string {
       const { x, y, width, height } = node.place;
       const look = node.kind === 'text' ? shadowsOf(node) : node.look;
       const css = lookDeclarations(look).map(([property, value]) => `${property}: ${value}`);
-      const line = `${indent}${[`${node.name} ${x},${y} ${width}x${height}`, ...css].join('; ')}`;
+      const said = [`${node.name} ${x},${y} ${width}x${height}`, ...css, ...layoutWords(node)];
+      const line = `${indent}${said.join('; ')}`;
       return node.kind === 'box' && node.children.length > 0
         ? `${line}\n${printTree(node.children, `${indent}  `)}`
         : line;
@@ -91,4 +103,28 @@ export function printTree(nodes: readonly PageNode[], indent = ''): string {
 function shadowsOf({ look: { type, ...look } }: TextNode): Look {
   const shadows = type?.shadows?.map((each) => ({ ...each, spread: 0, inset: false }));
   return shadows ? { ...look, shadows } : look;
+}
+
+/** The layout of a node and how it stands in the flow, in words; nothing for coordinates. */
+function layoutWords(node: PageNode): readonly string[] {
+  const { place } = node;
+  const layout = node.kind === 'picture' ? undefined : node.layout;
+  return [
+    ...(layout ? [`${layout.direction}, gap ${layout.gap}`] : []),
+    ...(place.kind === 'flow' ? [`${place.widthMode} width`] : []),
+    ...(place.kind === 'fixed' && place.pins ? [`out of flow at ${place.pins.x} ${place.pins.y}`] : []),
+  ];
+}
+
+/** A page of 400 × 300 px with these nodes. */
+export function pageOf(...children: PageNode[]): Page {
+  return {
+    screen: 'screen',
+    name: 'screen',
+    width: 400,
+    height: 300,
+    ground: null,
+    frame: plainFrame('flow'),
+    children,
+  };
 }

@@ -3,13 +3,13 @@ import {
   CHALK,
   FOG,
   INK,
+  pageOf,
   printTree,
   rounded,
   solid,
   words,
   shadow,
 } from '../../../../tests/support/pageTree';
-import { plainFrame } from '../frame';
 import type { PageNode } from '../node';
 import { rewritePage } from './rewritePage';
 import { REWRITES } from './rewrites';
@@ -243,21 +243,9 @@ const EXAMPLES: Readonly<Record<string, readonly [drawn: PageNode, after: readon
   ],
 };
 
-function rewrite(drawn: PageNode) {
-  return rewritePage({
-    screen: 'screen',
-    name: 'screen',
-    width: 400,
-    height: 300,
-    ground: null,
-    frame: plainFrame('nested'),
-    children: [drawn],
-  });
-}
-
 it.each(REWRITES.map(({ name }) => name))('%s has an example', (name) => {
   const [drawn, after] = EXAMPLES[name]!;
-  const { children, rewrites } = rewrite(drawn);
+  const { children, rewrites } = rewritePage(pageOf(drawn));
   expect(printTree(children).split('\n')).toEqual(after);
   expect(rewrites?.map((each) => each.rewrite)).toContain(name);
 });

@@ -1,0 +1,196 @@
+import {
+  box,
+  CHALK,
+  INK,
+  pageOf,
+  paragraph,
+  printTree,
+  solid,
+  words,
+} from '../../../../tests/support/pageTree';
+import type { Page } from '../frame';
+import type { PageNode } from '../node';
+import { layOutPage } from './flow/layOutPage';
+import { PASSES } from './passes';
+
+const plate = { fills: [solid(CHALK)] };
+const dark = { fills: [solid(INK)] };
+const line = { width: 2, colour: INK };
+
+const row = box(
+  'row',
+  [20, 20, 200, 40],
+  plate,
+  box('icon', [32, 30, 20, 20], dark),
+  words('name', [64, 31, 40, 17], 'Holm'),
+);
+
+/** For each pass: the page before it, and after it as text. */
+const EXAMPLES: Readonly<Record<string, readonly [before: Page, after: readonly string[]]>> = {
+  'flatten-groups': [
+    pageOf(
+      box('group', [0, 0, 50, 20], {}, box('one', [0, 0, 20, 20], dark)),
+      box('two', [60, 0, 20, 20], dark),
+    ),
+    ['one 0,0 20x20; background: #102030', 'two 60,0 20x20; background: #102030'],
+  ],
+  'lay-out-overrides': [
+    pageOf({ ...row, layoutOverride: { contents: 'column' } }),
+    [
+      'row 20,20 200x40; background: #fff; column, gap 0',
+      '  icon 32,30 20x20; background: #102030; rigid width',
+      '  name 64,31 40x17; fit width',
+    ],
+  ],
+  rewrite: [
+    pageOf(
+      box(
+        'card',
+        [0, 0, 80, 40],
+        {},
+        box('plate', [0, 0, 80, 40], plate),
+        words('name', [8, 10, 40, 17], 'Sund'),
+      ),
+    ),
+    ['card 0,0 80x40; background: #fff', '  name 8,10 40x17'],
+  ],
+  'join-sentences': [
+    pageOf(
+      box(
+        'note',
+        [0, 0, 200, 20],
+        {},
+        words('one', [0, 0, 40, 17], 'Mind the'),
+        words('two', [44, 0, 24, 17], 'gap'),
+      ),
+    ),
+    ['one 0,0 68x17'],
+  ],
+  'tight-line-heights': [
+    pageOf(
+      box(
+        'title',
+        [0, 0, 200, 28],
+        {},
+        words('one', [0, 0, 40, 17], 'Sund'),
+        words('two', [0, 14, 40, 17], 'Holm'),
+      ),
+    ),
+    ['title 0,2 200x25', '  one 0,2 40x14', '  two 0,16 40x14'],
+  ],
+  'line-heights': [
+    pageOf(
+      paragraph('text', [0, 0, 90, 42], ['To Sund', 'and back']),
+      words('name', [0, 80, 40, 17], 'Holm'),
+    ),
+    ['text 0,0 90x42', 'name 0,78 40x21'],
+  ],
+  'move-into-gaps': [
+    pageOf(
+      box(
+        'all',
+        [0, 0, 180, 80],
+        {},
+        words('title', [10, 10, 60, 17], 'Sailings'),
+        box('seek', [10, 50, 100, 20], plate, words('hint', [16, 51, 40, 17], 'Holm')),
+      ),
+      box('go', [120, 50, 50, 20], dark, words('find', [130, 51, 24, 17], 'Find', CHALK)),
+    ),
+    [
+      'all 0,0 180x80',
+      '  title 10,10 60x17',
+      '  seek 10,50 100x20; background: #fff',
+      '    hint 16,51 40x17',
+      '  go 120,50 50x20; background: #102030',
+      '    find 130,51 24x17',
+    ],
+  ],
+  ground: [
+    pageOf(box('paper', [0, 0, 400, 300], plate), row),
+    [
+      'a ground',
+      'row 20,20 200x40; background: #fff',
+      '  icon 32,30 20x20; background: #102030',
+      '  name 64,31 40x17',
+    ],
+  ],
+  'lay-out': [
+    pageOf(row, box('buoy', [40, 200, 30, 30], dark)),
+    [
+      'row 20,20 200x40; background: #fff; row, gap 12; fit width',
+      '  icon 32,30 20x20; background: #102030; rigid width',
+      '  name 64,31 40x17; fit width',
+      'buoy 40,200 30x30; background: #102030; rigid width',
+    ],
+  ],
+  'visible-room': [
+    layOutPage(
+      pageOf(
+        box(
+          'pane',
+          [300, 0, 200, 100],
+          plate,
+          words('one', [310, 10, 60, 17], 'To Sund and back'),
+          words('two', [310, 50, 60, 17], 'To Holm and back'),
+        ),
+      ),
+    ),
+    [
+      'pane 300,0 200x100; background: #fff; column, gap 23; out of flow at end start',
+      '  one 310,10 90x17; max width',
+      '  two 310,50 90x17; max width',
+    ],
+  ],
+  'grow-lines': [
+    layOutPage(
+      pageOf(
+        box('ramp', [0, 0, 120, 40], plate, words('deck', [8, 10, 60, 17], 'Car deck')),
+        words('closed', [100, 22, 40, 17], 'closed'),
+      ),
+    ),
+    [
+      'ramp 0,0 120x40; background: #fff; column, gap 0; drawn width',
+      '  deck 8,10 60x17; fit width',
+      'closed 100,22 40x17; out of flow at start start',
+    ],
+  ],
+  'list-items': [
+    pageOf({
+      ...box(
+        'list',
+        [0, 0, 200, 80],
+        {},
+        words('one', [0, 0, 40, 17], 'Sund'),
+        words('two', [0, 30, 40, 17], 'Holm'),
+      ),
+      role: 'list',
+    }),
+    ['list 0,0 200x80', '  item 0,0 40x17', '    one 0,0 40x17', '  item 0,30 40x17', '    two 0,30 40x17'],
+  ],
+  'inline-text': [
+    layOutPage(pageOf(box('button', [20, 20, 64, 33], dark, words('name', [32, 28, 40, 17], 'Moor', CHALK)))),
+    ['button 20,20 64x33; background: #102030; words, gap 0; fit width'],
+  ],
+  'local-coordinates': [
+    pageOf(box('card', [20, 20, 80, 40], { ...plate, border: line }, box('isle', [30, 30, 20, 20], dark))),
+    [
+      'card 20,20 80x40; background: #fff; border: 2px solid #102030',
+      '  isle 8,8 20x20; background: #102030',
+    ],
+  ],
+};
+
+const ALL = [
+  ...new Map(
+    Object.values(PASSES)
+      .flat()
+      .map((pass) => [pass.name, pass]),
+  ).values(),
+];
+
+it.each(ALL)('$name: $gives', ({ name, apply }) => {
+  const [before, after] = EXAMPLES[name]!;
+  const page = apply(before, []);
+  const ground = page.ground === before.ground ? [] : ['a ground'];
+  expect([...ground, ...printTree(page.children as PageNode[]).split('\n')]).toEqual(after);
+});
