@@ -8,6 +8,7 @@ import { readInside } from './support/mockups';
 /** A toy target: the page tree as indented text. It shows that a target needs nothing outside of its own folder. */
 const outline: Target = {
   name: 'outline',
+  fitsBrowsers: false,
   capabilities: {
     name: 'an outline',
     draws: { ...CSS_CAPABILITIES.draws, 'linear-gradient': false, 'drop-shadow': false },

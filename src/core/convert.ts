@@ -4,7 +4,6 @@ import { emit, type Emission } from './emit/emit';
 import { TARGETS, type TargetName } from './emit/targets';
 import type { FontFile, Target } from './emit/target';
 import { fontFiles } from './fontFiles';
-import type { Capabilities } from './look/features';
 import { measureMockup, type Measures } from './mockup/bounds';
 import type { LayerId } from './mockup/layer';
 import { createMemo, usingMemo } from './mockup/memoize';
@@ -92,7 +91,7 @@ export function convertFor(target: Target, input: ConvertInput, memo = createMem
 }
 
 function convertNow(target: Target, input: ConvertInput): Conversion {
-  const shaped = pagesOf(input, target.capabilities);
+  const shaped = pagesOf(input, target);
   const clock = stopwatch();
   const { unit = 'px' } = input.options;
   const emission = emit(target, { ...shaped, unit });
@@ -103,14 +102,14 @@ function convertNow(target: Target, input: ConvertInput): Conversion {
 /** The conversion up to the pages and their classes. */
 function pagesOf(
   { mockup: read, assets, tags, options, outliner }: ConvertInput,
-  capabilities: Capabilities,
+  target: Target,
 ): ConvertedPages {
   const { findings, report } = findingList();
   const clock = stopwatch();
   const mockup = applyStructuralTags(read, tags);
   const measures = measureMockup(mockup);
   reportBeside(read, mockup, report);
-  const decisions = decide(mockup, measures, tags, capabilities);
+  const decisions = decide(mockup, measures, tags, target.capabilities);
   reportPastEdge(mockup, measures, decisions, report);
   reportStates(decisions, tags, report);
   reportMerges(mockup, measures, decisions, report);
@@ -119,7 +118,7 @@ function pagesOf(
     { mockup, measures, decisions },
     { assets, tags, options, outliner },
     report,
-    capabilities,
+    target,
   );
   return { ...shaped, findings, ms: addTimes(shaped.ms, clock.ms) };
 }
@@ -129,7 +128,7 @@ export function pagesFromDecisions(
   decided: Decided,
   { assets, tags, options, outliner, waiting }: Omit<ConvertInput, 'mockup'>,
   report: Report,
-  capabilities = TARGETS[options.target].capabilities,
+  target: Target = TARGETS[options.target],
 ): Omit<ConvertedPages, 'findings'> {
   const clock = stopwatch();
   const { decisions } = decided;
@@ -137,7 +136,7 @@ export function pagesFromDecisions(
   const mockup = applySamples(decided, samples, null);
   const measures = mockup === decided.mockup ? decided.measures : measureMockup(mockup);
   clock.lap('style');
-  const versions = decideVersions(mockup, measures, tags, decisions, capabilities);
+  const versions = decideVersions(mockup, measures, tags, decisions, target.capabilities);
   clock.lap('sort');
   const shown =
     versions.length === 0
@@ -151,7 +150,8 @@ export function pagesFromDecisions(
     const flows = options.arrangement === 'flow';
     const context = { screen, mockup, measures: measured, decisions, plan, flows };
     const page = lower(context, options.frame ?? plainFrame(options.arrangement));
-    const arranged = arrange(page, options.arrangement, lowerVersions(versions, context, report));
+    const states = lowerVersions(versions, context, report);
+    const arranged = arrange(page, options.arrangement, states, target.fitsBrowsers);
     reportInexactBorders(arranged, report);
     return arranged;
   });

@@ -110,6 +110,7 @@ function layoutWords(node: PageNode): readonly string[] {
   const { place } = node;
   const layout = node.kind === 'picture' ? undefined : node.layout;
   return [
+    ...(place.snapCompensation ? ['moved by a transform'] : []),
     ...(layout ? [`${layout.direction}, gap ${layout.gap}`] : []),
     ...(place.kind === 'flow' ? [`${place.widthMode} width`] : []),
     ...(place.kind === 'fixed' && place.pins ? [`out of flow at ${place.pins.x} ${place.pins.y}`] : []),

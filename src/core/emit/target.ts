@@ -61,6 +61,8 @@ export interface TargetOutput {
 export interface Target {
   readonly name: string;
   readonly capabilities: Capabilities;
+  /** Whether a browser shows the output, so that pages are fitted to how browsers round. */
+  readonly fitsBrowsers: boolean;
   readonly emit: (input: EmitInput) => TargetOutput;
   /** The file of a page. */
   readonly pageFile: (pages: readonly Page[], at: number) => string;

@@ -20,6 +20,7 @@ import { widthRules } from '../css/widthRules';
 export const html = {
   name: 'html',
   capabilities: CSS_CAPABILITIES,
+  fitsBrowsers: true,
   emit(input: EmitInput): TargetOutput {
     const pages = input.pages.map((page, at) => ({
       path: pageFile(input.pages, at),

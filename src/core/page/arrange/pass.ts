@@ -6,6 +6,8 @@ export interface Pass {
   readonly name: string;
   /** What the page is after it, in one sentence. */
   readonly gives: string;
+  /** Absent for every target; `browsers`: only for targets whose output a browser shows. */
+  readonly isFor?: 'browsers';
   /** @param versions the states of layers, for the pass that makes them looks of their nodes */
   readonly apply: (page: Page, versions: readonly StateNode[]) => Page;
 }

@@ -146,12 +146,14 @@ const EXAMPLES: Readonly<Record<string, readonly [before: Page, after: readonly 
       pageOf(
         box('ramp', [0, 0, 120, 40], plate, words('deck', [8, 10, 60, 17], 'Car deck')),
         words('closed', [100, 22, 40, 17], 'closed'),
+        box('gull', [146, 22, 30, 17], dark),
       ),
     ),
     [
       'ramp 0,0 120x40; background: #fff; column, gap 0; drawn width',
       '  deck 8,10 60x17; fit width',
-      'closed 100,22 40x17; out of flow at start start',
+      'gull 146,22 30x17; background: #102030; rigid width',
+      'closed 100,22 41.2x17; out of flow at start start',
     ],
   ],
   'list-items': [
@@ -170,6 +172,10 @@ const EXAMPLES: Readonly<Record<string, readonly [before: Page, after: readonly 
   'inline-text': [
     layOutPage(pageOf(box('button', [20, 20, 64, 33], dark, words('name', [32, 28, 40, 17], 'Moor', CHALK)))),
     ['button 20,20 64x33; background: #102030; words, gap 0; fit width'],
+  ],
+  'browser-fit': [
+    pageOf(box('isle', [10.4, 20, 30, 30], dark)),
+    ['isle 10,20 30x30; background: #102030; moved by a transform'],
   ],
   'local-coordinates': [
     pageOf(box('card', [20, 20, 80, 40], { ...plate, border: line }, box('isle', [30, 30, 20, 20], dark))),

@@ -1,3 +1,4 @@
+import { browserFit } from '../browserFit/browserFit';
 import type { Arrangement } from '../frame';
 import { rewritePage } from '../rewrite/rewritePage';
 import { flattenGroups } from './flattenGroups';
@@ -88,6 +89,12 @@ const FINISH: readonly Pass[] = [
     name: 'inline-text',
     gives: 'A box with one text holds its words itself.',
     apply: inlineTextIntoBoxes,
+  },
+  {
+    name: 'browser-fit',
+    gives: 'Boxes and letters stand where browsers must have them to show what was drawn.',
+    isFor: 'browsers',
+    apply: browserFit,
   },
   {
     name: 'local-coordinates',
