@@ -125,7 +125,7 @@ function paddingReasons({ padding: { top, right, bottom, left } }: Layout): read
   if (edges.every((edge) => edge === 0)) return [];
   const isEven = edges.every((edge) => edge === top);
   return [
-    `Padding ${isEven ? px(top) : `${edges.map(formatNumber).join(' ')} px`}: from its edges to its content.`,
+    `Padding ${isEven ? px(top) : `${edges.map((edge) => formatNumber(edge)).join(' ')} px`}: from its edges to its content.`,
   ];
 }
 
