@@ -7,6 +7,7 @@ import { TARGETS } from '../../src/core/emit/targets';
 import { isEdgeLine, isPlain } from '../../src/core/look/look';
 import { grow as growBox } from '../../src/core/mockup/box';
 import { rewritePage } from '../../src/core/page/rewrite/rewritePage';
+import { trimGroupBounds } from '../../src/core/page/rewrite/trimGroupBounds';
 import { lower } from '../../src/core/page/lower';
 import { placedBox } from '../../src/core/page/placed';
 import { plainFrame } from '../../src/core/page/frame';
@@ -93,7 +94,7 @@ function drawnNodes({ mockup, measures, decisions, plan }: Conversion, at: numbe
   const measured = measures.get(screen.id)!;
   const context = { screen, mockup, measures: measured, decisions, plan, flows: false };
   const page = lower(context, plainFrame('nested'));
-  return walkNodes(rewritePage(page).children);
+  return walkNodes(trimGroupBounds(rewritePage(page)).children);
 }
 
 /** What happens to a page whose texts get longer. */

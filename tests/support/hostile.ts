@@ -1,7 +1,7 @@
 import { crc32, deflateSync } from 'node:zlib';
 import { strToU8 } from 'fflate';
 import sharp from 'sharp';
-import { svg, SCRIPTS, OUTSIDE, ENTITIES, CYCLES, DEEP, TOWERS, NUMBERS, CROWDS } from './hostileSvg';
+import { CROWDS, CYCLES, DEEP, ENTITIES, GOOD, NUMBERS, OUTSIDE, SCRIPTS, svg, TOWERS } from './hostileSvg';
 import { archives } from './hostileArchives';
 
 /** A file that wants to harm who reads it, or was harmed itself. */
@@ -9,12 +9,6 @@ export interface HostileFile {
   readonly name: string;
   readonly bytes: Uint8Array;
 }
-
-export function base64(text: string): string {
-  return Buffer.from(text, 'latin1').toString('base64');
-}
-
-export const GOOD = svg('<text y="60">Wörter</text>');
 
 const ENCODINGS: Record<string, Uint8Array> = {
   'utf16-le.svg': Buffer.concat([Buffer.from([0xff, 0xfe]), Buffer.from(GOOD, 'utf16le')]),

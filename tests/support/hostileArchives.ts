@@ -1,7 +1,6 @@
 import { constants, deflateRawSync, gzipSync } from 'node:zlib';
 import { strToU8, zipSync } from 'fflate';
-import { nested, LAUGHS, ODD } from './hostileSvg';
-import { GOOD } from './hostile';
+import { GOOD, LAUGHS, nested, ODD } from './hostileSvg';
 
 const STACK = (content: string, size = 'w="40" h="40"') =>
   strToU8(`<image version="0.0.5" ${size}><stack>${content}</stack></image>`);

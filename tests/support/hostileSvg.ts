@@ -1,5 +1,3 @@
-import { base64 } from './hostile';
-
 const XMLNS = 'xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink"';
 const BOX = '<rect id="box" width="40" height="30" fill="#2a6"/>';
 
@@ -289,4 +287,11 @@ export const CROWDS = {
 function nestedImages(levels: number): string {
   const inside = levels === 0 ? '' : nestedImages(levels - 1);
   return `<image width="99" height="99" href="data:image/svg+xml;base64,${base64(svg(inside))}"/>`;
+}
+
+/** A small file that does no harm. */
+export const GOOD = svg('<text y="60">Wörter</text>');
+
+export function base64(text: string): string {
+  return Buffer.from(text, 'latin1').toString('base64');
 }

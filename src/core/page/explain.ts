@@ -138,7 +138,9 @@ function growReasons(flowing: readonly PageNode[]): readonly string[] {
 
 function looseReasons(count: number): readonly string[] {
   if (count === 0) return [];
-  return [`${count === 1 ? 'One part is' : `${count} parts are`} out of flow: drawn over the others.`];
+  return [
+    `${count === 1 ? 'One part is' : `${count} parts are`} out of flow: the others lie above or beneath.`,
+  ];
 }
 
 function widthReason({ widthMode, width }: FlowPlace, { layoutOverride }: PageNode): string {

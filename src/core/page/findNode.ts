@@ -4,7 +4,7 @@ import type { Page } from './frame';
 import type { PageNode } from './node';
 import { pageNodes } from './walk';
 
-export interface FoundNode {
+interface FoundNode {
   readonly node: PageNode;
   readonly page: Page;
 }

@@ -1,3 +1,4 @@
+import { withAncestors } from '../../core/mockup/changedKeys';
 import type { Layer, LayerId } from '../../core/mockup/layer';
 import { walk } from '../../core/mockup/walk';
 import type { Mockup, Screen } from '../../core/mockup/mockup';
@@ -32,19 +33,6 @@ export function visibleRows(
   };
   for (const layer of screen.root.layers) add(layer, 1, null);
   return rows;
-}
-
-function withAncestors({ root }: Screen, keys: readonly LayerId[]): ReadonlySet<LayerId> {
-  const wanted = new Set(keys);
-  const shown = new Set<LayerId>();
-  const visit = (layer: Layer): boolean => {
-    const inside = layer.kind === 'group' && layer.layers.map(visit).includes(true);
-    if (!inside && !wanted.has(layer.id)) return false;
-    shown.add(layer.id);
-    return true;
-  };
-  visit(root);
-  return shown;
 }
 
 const OPEN_AT_FIRST = 250;

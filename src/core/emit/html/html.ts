@@ -1,20 +1,15 @@
 import { CSS_CAPABILITIES } from '../css/capabilities';
 import { element } from '../../markup/element';
-import { printCss, type CssRule } from '../../markup/printCss';
+import { printCss } from '../../markup/printCss';
 import { printHtmlWithSpans, type PrintedSpan } from '../../markup/printHtml';
 import type { SourceSpan } from '../sourceMap';
 import type { Page } from '../../page/frame';
 import { safeName } from '../../sort/outputNames';
-import { quoteFamily } from '../../markup/families';
-import type { EmitInput, FontFile, Target, TargetOutput } from '../target';
-import { baseRules } from '../css/base';
-import { classDeclarations } from '../css/declarations';
+import type { EmitInput, Target, TargetOutput } from '../target';
 import { layerFragment } from './layerFragment';
 import { pageMarkup } from '../markup/pageMarkup';
 import { pagePieces } from './pagePieces';
-import { rulesInUnit } from '../css/units';
-import { stateRules } from '../css/stateRules';
-import { widthRules } from '../css/widthRules';
+import { sheetOf } from '../css/sheet';
 
 /** HTML and CSS: a file a screen, one style sheet for all. */
 export const html = {
@@ -54,11 +49,6 @@ function printSheet(input: EmitInput): string {
   return printCss(sheetOf(input));
 }
 
-/** Its rules, lengths in the page's unit. */
-export function sheetOf(input: EmitInput): readonly CssRule[] {
-  return rulesInUnit(sheetRules(input), input.unit);
-}
-
 /** The first screen is the index; the others have their own names. */
 function pageFile(pages: readonly Page[], at: number): string {
   if (at === 0) return 'index.html';
@@ -81,27 +71,5 @@ function printPage(page: Page, input: EmitInput) {
   return {
     text: doctype + text,
     spans: spans.map((span) => ({ ...span, line: span.line + 1, lastLine: span.lastLine + 1 })),
-  };
-}
-
-function sheetRules(input: EmitInput): CssRule[] {
-  const { fonts, pages, sheet, plan } = input;
-  const classes = sheet.classes.flatMap((each): CssRule[] => {
-    const declarations = classDeclarations(each);
-    const rules = stateRules(each, { sheet, plan });
-    return declarations.length > 0 ? [{ selector: `.${each.name}`, declarations }, ...rules] : [...rules];
-  });
-  return [...fonts.map(fontRule), ...baseRules(pages), ...classes, ...widthRules(input)];
-}
-
-function fontRule(font: FontFile): CssRule {
-  return {
-    selector: '@font-face',
-    declarations: [
-      ['font-family', quoteFamily(font.family)],
-      ['font-weight', String(font.weight)],
-      ['font-style', font.italic ? 'italic' : 'normal'],
-      ['src', `url("${font.path}")`],
-    ],
   };
 }

@@ -8,7 +8,7 @@ import type { StyleClass } from '../../style/styleSheet';
 import type { PagePiece, PagePieces } from '../preview';
 import type { EmitInput } from '../target';
 import { commonPlacement } from '../css/sharedPlacement';
-import { sheetOf } from './html';
+import { sheetOf } from '../css/sheet';
 import { emptyBoxMarkup, nodeMarkup } from '../markup/nodeMarkup';
 import { FLOW, insideOf, type Inside } from '../markup/elementNames';
 import { pageMarkup } from '../markup/pageMarkup';

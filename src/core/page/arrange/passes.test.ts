@@ -54,6 +54,18 @@ const EXAMPLES: Readonly<Record<string, readonly [before: Page, after: readonly 
     ),
     ['card 0,0 80x40; background: #fff', '  name 8,10 40x17'],
   ],
+  'trim-group-bounds': [
+    pageOf(
+      box(
+        'group',
+        [-20, 0, 100, 40],
+        {},
+        box('isle', [-20, 0, 60, 40], dark),
+        words('name', [50, 8, 30, 17], 'Kai'),
+      ),
+    ),
+    ['group 0,0 80x40', '  isle -20,0 60x40; background: #102030', '  name 50,8 30x17'],
+  ],
   'join-sentences': [
     pageOf(
       box(

@@ -1,6 +1,7 @@
 import { browserFit } from '../browserFit/browserFit';
 import type { Arrangement } from '../frame';
 import { rewritePage } from '../rewrite/rewritePage';
+import { trimGroupBounds } from '../rewrite/trimGroupBounds';
 import { flattenGroups } from './flattenGroups';
 import { withGround } from './flow/ground';
 import { layOutPage } from './flow/layOutPage';
@@ -28,6 +29,12 @@ const REWRITE: Pass = {
   apply: rewritePage,
 };
 
+const TRIM: Pass = {
+  name: 'trim-group-bounds',
+  gives: 'Groups without a look end at the sides of the screen and of their content.',
+  apply: trimGroupBounds,
+};
+
 const OVERRIDES: Pass = {
   name: 'lay-out-overrides',
   gives: 'Containers that a person set to be a row or a column are laid out.',
@@ -36,6 +43,7 @@ const OVERRIDES: Pass = {
 
 const FLOW: readonly Pass[] = [
   REWRITE,
+  TRIM,
   {
     name: 'join-sentences',
     gives: 'Texts that continue each other are one text.',
@@ -106,6 +114,6 @@ const FINISH: readonly Pass[] = [
 /** The passes of each arrangement in their order. Adding one is a file and an entry here. */
 export const PASSES: Readonly<Record<Arrangement, readonly Pass[]>> = {
   fixed: [FLATTEN, OVERRIDES, ...FINISH],
-  nested: [REWRITE, OVERRIDES, ...FINISH],
+  nested: [REWRITE, TRIM, OVERRIDES, ...FINISH],
   flow: [...FLOW, ...FINISH],
 };

@@ -6,7 +6,6 @@ import { withStates, type StateNode } from '../states';
 import { mergeBackdrop } from './mergeBackdrop';
 import type { Rewrite, RewriteTrace } from './rewrite';
 import { REWRITES } from './rewrites';
-import { trimGroupBounds } from './trimGroupBounds';
 
 /** Nodes with all rewrites that made them. */
 interface Rewritten {
@@ -28,7 +27,7 @@ export function rewritePage(page: Page, versions: readonly StateNode[] = []): Pa
     })),
   );
   const rewrites = [...inside.trace, ...trace];
-  return trimGroupBounds({ ...page, children: withStates(siblings, shaped), rewrites });
+  return { ...page, children: withStates(siblings, shaped), rewrites };
 }
 
 function rewriteAll(nodes: readonly PageNode[]): Rewritten {

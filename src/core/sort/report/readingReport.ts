@@ -64,7 +64,8 @@ export function readingReport(
   capabilities: Capabilities,
 ): ReadingReport {
   const mockup = applyStructuralTags(read, tags);
-  const measures = measureMockup(mockup);
+  const drawn = measureMockup(read);
+  const measures = mockup === read ? drawn : measureMockup(mockup);
   const decisions = decide(mockup, measures, tags, capabilities);
   const { findings, report } = findingList();
   const kinds = { group: 0, shape: 0, text: 0, bitmap: 0 };
@@ -109,7 +110,7 @@ export function readingReport(
     sheet: { width: sheet?.width ?? 1, height: sheet?.height ?? 1 },
     paths: { ...pathsOf(read, wanted), ...pathsOf(mockup, wanted) },
     places: {
-      ...placesOf(read, measureMockup(read), wanted),
+      ...placesOf(read, drawn, wanted),
       ...placesOf(mockup, measures, wanted),
     },
   };

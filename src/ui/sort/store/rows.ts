@@ -1,8 +1,9 @@
 import { applyStructuralTags } from '../../../core/sort/structuralTags';
-import { ancestorsOf, foldedAtFirst, screenOf, visibleRows, type Row } from '../rows';
+import { ancestorsOf, foldedAtFirst, screenOf, visibleRows } from '../rows';
+import { rowsOf } from './listedRows';
 import { tagsOf } from './opened';
 import { refind } from './search';
-import type { MakeSlice, RowSlice, SortState } from './state';
+import type { MakeSlice, RowSlice } from './state';
 
 export const rowSlice: MakeSlice<RowSlice> = (set, get, opened) => {
   const mockup = applyStructuralTags(opened.mockup, tagsOf(opened));
@@ -55,9 +56,3 @@ export const rowSlice: MakeSlice<RowSlice> = (set, get, opened) => {
       }),
   };
 };
-
-type Listed = Pick<SortState, 'screen' | 'folded' | 'query' | 'found' | 'onlyFound'>;
-
-export function rowsOf({ screen, folded, query, found, onlyFound }: Listed): readonly Row[] {
-  return visibleRows(screen, folded, onlyFound && query.trim() !== '' ? found : null);
-}

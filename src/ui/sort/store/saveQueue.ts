@@ -3,7 +3,7 @@ import { RequestError, sentence } from '../../shared/request';
 const RETRY_MS = 1000;
 
 /** What a queue tells its owner. */
-export interface SaveQueueEvents<Sent, Answer> {
+interface SaveQueueEvents<Sent, Answer> {
   /** The server is unreachable; the queue tries again. */
   readonly onOffline: () => void;
   /** @param since what was sent after this save: it is newer than the answer */
@@ -14,7 +14,7 @@ export interface SaveQueueEvents<Sent, Answer> {
   readonly onPending: (pending: number) => void;
 }
 
-export interface SaveQueue<Sent, Answer> {
+interface SaveQueue<Sent, Answer> {
   /** Adds a save; saves run one after the other, in this order. */
   readonly add: (save: () => Promise<Answer>, sent?: readonly Sent[]) => void;
   /** The number of saves added so far. */

@@ -4,7 +4,7 @@ import { findLayers, parseQuery } from '../../../core/sort/find/query';
 import type { KeptViews } from '../../../server/useCases/views';
 import { request, sentence } from '../../shared/request';
 import { addressOf } from './opened';
-import { rowsOf } from './rows';
+import { rowsOf } from './listedRows';
 import type { MakeSlice, SearchSlice, SortState } from './state';
 
 export const searchSlice: MakeSlice<SearchSlice> = (set, get, opened) => ({

@@ -13,7 +13,7 @@ import { ownName } from '../ownName';
 import { screenOf } from '../rows';
 import { addressOf, tagsOf } from './opened';
 import { optimisticResult } from './optimisticResult';
-import { rowsOf } from './rows';
+import { rowsOf } from './listedRows';
 import { createSaveQueue } from './saveQueue';
 import type { MakeSlice, SortState, TagSlice } from './state';
 
