@@ -150,8 +150,9 @@ export function pagesFromDecisions(
     const flows = options.arrangement === 'flow';
     const context = { screen, mockup, measures: measured, decisions, plan, flows };
     const page = lower(context, options.frame ?? plainFrame(options.arrangement));
-    const states = lowerVersions(versions, context, report);
+    const states = lowerVersions(versions, context);
     const arranged = arrange(page, options.arrangement, states, target.fitsBrowsers);
+    for (const { layer, state } of arranged.lostStates ?? []) report('state-lost', layer, { state });
     reportInexactBorders(arranged, report);
     return arranged;
   });

@@ -172,10 +172,10 @@ export const WORDING = {
     severity: 'warning',
     text: 'It is said to show the state {state}, but no layer of its size lies beside it; put both into one group.',
   },
-  'state-picture': {
-    title: 'States that are pictures of another size',
-    severity: 'note',
-    text: 'Its state {state} is a picture, but what it is a state of is none of the same size in px; the page does not show it.',
+  'state-lost': {
+    title: 'States that the page does not show',
+    severity: 'warning',
+    text: 'The page does not show it as the state {state}: what it is a state of is no box of its own. Put both into a group of their own.',
   },
   'picture-name-shared': {
     title: 'Pictures of the same name',

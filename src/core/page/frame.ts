@@ -1,6 +1,7 @@
 import type { Colour } from '../mockup/paint';
 import type { Layout } from './layout';
 import type { RewriteTrace } from './rewrite/rewrite';
+import type { StateNode } from './states/stateNode';
 import type { PageNode } from './node';
 
 /** How a page stands in its window. */
@@ -33,6 +34,8 @@ export interface Page {
   readonly children: readonly PageNode[];
   /** What was rewritten before the nodes were arranged. Absent where nothing was. */
   readonly rewrites?: readonly RewriteTrace[];
+  /** Versions of layers that the page cannot show. */
+  readonly lostStates?: readonly Pick<StateNode, 'layer' | 'state'>[];
   /** The second screen of the page, for windows of up to `below` px. */
   readonly narrow?: Omit<Page, 'children' | 'narrow'> & { readonly below: number };
 }

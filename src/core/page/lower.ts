@@ -1,5 +1,4 @@
 import type { Measure, Measures } from '../mockup/bounds';
-import type { Report } from '../findings/finding';
 import { sameBox, union, type Box } from '../mockup/box';
 import { changedKeys, withAncestors } from '../mockup/changedKeys';
 import { flatMap } from '../mockup/flatMap';
@@ -19,7 +18,7 @@ import { treeOf } from '../mockup/tree';
 import { lowerShape } from './lowerShape';
 import { lowerText } from './lowerText';
 import { paintedBox, placedBox } from './placed';
-import type { StateNode } from './states';
+import type { StateNode } from './states/stateNode';
 import { walkNodes } from './walk';
 import type { BoxNode, PageNode, PictureNode } from './node';
 import type { FixedPlace } from './place';
@@ -84,21 +83,11 @@ function changedLayers(now: LowerContext, last: LowerContext): ReadonlySet<Layer
 }
 
 /** The versions of layers on a screen as nodes; places are px of the screen. */
-export function lowerVersions(
-  versions: readonly Version[],
-  context: LowerContext,
-  report: Report,
-): readonly StateNode[] {
-  return versions.flatMap(({ base, state, layer, decisions }): StateNode[] => {
+export function lowerVersions(versions: readonly Version[], context: LowerContext): readonly StateNode[] {
+  return versions.flatMap(({ base, state, control, layer, decisions }): StateNode[] => {
     if (!context.measures.has(layer.id)) return [];
     const node = lowerLayer(layer, { ...context, decisions }, { changed: null, nodes: new Map() });
-    if (node?.kind !== 'picture') return node ? [{ base, state, node }] : [];
-    const rest = context.plan.placed.get(base);
-    // A state picture replaces only a picture of the same size: another one would be squeezed.
-    if (rest && rest.box.width === node.place.width && rest.box.height === node.place.height)
-      return [{ base, state, node }];
-    report('state-picture', layer.id, { state });
-    return [];
+    return node ? [{ layer: layer.id, base, state, control, node }] : [];
   });
 }
 

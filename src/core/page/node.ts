@@ -3,8 +3,9 @@ import type { Look } from '../look/look';
 import type { LayerId } from '../mockup/layer';
 import type { FaceId } from '../mockup/type';
 import type { LayoutOverride } from '../sort/decision';
-import type { Role, Scroll, State } from '../sort/vocabulary';
+import { isButton, type Role, type Scroll, type State } from '../sort/vocabulary';
 import type { Place } from './place';
+import type { StateSource } from './states/controlKey';
 import type { Layout } from './layout';
 
 /** The look of a node while it, or the ancestor that has the states, is in a state. */
@@ -17,8 +18,14 @@ export interface StateLook {
   readonly picture?: { readonly name: string; readonly wrapped: boolean };
   /** Px by which the state version stands off from the resting one. */
   readonly shift: { readonly x: number; readonly y: number } | null;
-  /** Identifies the ancestor that has the states; null for the node itself. */
-  readonly within: string | null;
+  /** `shown`: only the state shows the node; `hidden`: the state does not show it. Absent for a look alone. */
+  readonly visibility?: 'shown' | 'hidden';
+  /** Identifies the control that has the state; equal controls have equal keys. */
+  readonly control: string;
+  /** How the control says that it is in the state. */
+  readonly source: StateSource;
+  /** True for the control itself, false for a part of it. */
+  readonly isControl: boolean;
 }
 
 /** The two widths that a page may serve. */
@@ -157,7 +164,7 @@ export function hasStretchedLines(node: PageNode): boolean {
 
 /** True for a picture with a link or a button around it. */
 export function isWrapped({ href, role }: PictureNode): boolean {
-  return href !== undefined || role === 'button';
+  return href !== undefined || isButton(role);
 }
 
 export interface PictureNode extends NodeBase {

@@ -107,7 +107,7 @@ describe('states set by a person', () => {
   });
 
   it('are elements of their own when set to none', () => {
-    const named = SWITCH.replace('id="glow"', 'id="lamp-on"');
+    const named = SWITCH.replace('id="glow"', 'id="lamp-on" display="none"');
     expect(converted(named).decisions.get(idAt('/lamp-on'))?.state?.state).toBe('checked');
     expect(
       converted(named, { [idAt('/lamp-on')]: { state: 'none' } }).decisions.get(idAt('/lamp-on')),

@@ -1,7 +1,7 @@
 import { idAt } from '../../../tests/support/ids';
 import { convertReading, layerNamed, readInside } from '../../../tests/support/mockups';
 import type { Decision } from './decision';
-import { splitState } from './states';
+import { readStateName } from './stateNames';
 import type { Tag } from './tag';
 
 const row = (id: string, y: number, more = '') =>
@@ -58,20 +58,20 @@ describe('states', () => {
   it.each([
     ['Save pressed', 'save', 'active'],
     ['save_over', 'save', 'hover'],
-    ['saveHover', 'save', 'hover'],
-    ['Save [button.primary:active]', 'save', 'active'],
-    ['Switch 2 on', 'switch', 'checked'],
-    ['Switch 2 off', 'switch', null],
+    ['saveHover 2', 'save 2', 'hover'],
+    ['Switch 2 on', 'switch 2', 'checked'],
+    ['Switch 2 off', 'switch 2', null],
     ['btn--disabled', 'btn', 'disabled'],
+    ['hover/Save', 'save', 'hover'],
+    ['Pressed', '', 'active'],
     ['Overview', 'overview', null],
-    ['on', 'on', null],
   ])('%s is %s in the state %s', (name, stem, state) => {
-    expect(splitState(name)).toEqual({ stem, state });
+    expect(readStateName(name)).toMatchObject({ stem, state });
   });
 
   it('lead to their base, and are not on the page beside it', () => {
     const of = decide(
-      '<rect id="Save" width="40" height="20"/><rect id="Save-over" y="30" width="40" height="20"/><rect id="Save-open" width="90" height="80"/>',
+      '<rect id="Save" width="40" height="20"/><rect id="Save-over" y="2" width="40" height="20" display="none"/><rect id="Save-open" x="50" width="40" height="20"/>',
     );
     expect(of('Save-over')).toMatchObject({
       outcome: 'aside',

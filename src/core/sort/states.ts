@@ -1,13 +1,12 @@
 import type { Measures } from '../mockup/bounds';
 import { geometryBox } from '../mockup/bounds';
-import type { Box } from '../mockup/box';
+import { area, grow, intersection, type Box } from '../mockup/box';
 import type { GroupLayer, Layer, LayerId } from '../mockup/layer';
-import { splitName } from '../mockup/layerName';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
-import { nameWords } from './nameWords';
+import { readStateName, withoutNumbers, type StateName } from './stateNames';
 import type { Tags } from './tag';
-import type { State } from './vocabulary';
+import { OPPOSITES, type State } from './vocabulary';
 
 /** A layer that is a state version of another one. */
 export interface StateOf {
@@ -17,32 +16,72 @@ export interface StateOf {
 
 export type StatesOf = ReadonlyMap<LayerId, StateOf>;
 
-/** Common practice, no source: name suffixes of versions. Null marks the base itself. */
-const ENDINGS: ReadonlyMap<string, State | null> = new Map<string, State | null>([
-  ...['normal', 'default', 'up', 'off', 'idle', 'rest', 'unpressed'].map((word) => [word, null] as const),
-  ...['hover', 'hovered', 'over', 'rollover'].map((word) => [word, 'hover'] as const),
-  ...['active', 'pressed', 'press', 'down'].map((word) => [word, 'active'] as const),
-  ...['focus', 'focused'].map((word) => [word, 'focus'] as const),
-  ...['disabled', 'inactive'].map((word) => [word, 'disabled'] as const),
-  ...['checked', 'on'].map((word) => [word, 'checked'] as const),
-  ...['selected', 'current'].map((word) => [word, 'selected'] as const),
-  ...['open', 'expanded'].map((word) => [word, 'open'] as const),
-]);
-
 /** The relative difference of sides that two versions may have. */
 const SIZE_TOLERANCE = 0.1;
+/** The share of the smaller version's area that lies on the other one. */
+const SHARED_PLACE = 0.5;
+
+/** A layer with what its name says, and its box even when it is hidden. */
+interface Candidate extends StateName {
+  readonly layer: Layer;
+  readonly box: Box;
+}
 
 /**
- * A name without its state suffix, and that state: `Save pressed`, `save_over`, `saveHover`, `Save
- * [button:active]`.
+ * Finds the layers that are state versions of a sibling: their name says so, they lie at its place, and one of
+ * the two is hidden. A layer that is seen is never a version of another one by a guess.
  */
-export function splitState(name: string): { readonly stem: string; readonly state: State | null } {
-  const { bare, brackets } = splitName(name);
-  const pseudo = /:(hover|active|focus|disabled|checked)\b/.exec(brackets ?? '')?.[1] as State | undefined;
-  const words = nameWords(bare).filter((word) => !/^\d+$/.test(word));
-  const ends = words.length > 1 ? ENDINGS.get(words.at(-1) ?? '') : undefined;
-  const stem = (ends === undefined ? words : words.slice(0, -1)).join(' ');
-  return { stem, state: pseudo ?? ends ?? null };
+export function findStates(screen: Screen, measures: Measures, faces: Pick<Mockup, 'faces'>): StatesOf {
+  const states = new Map<LayerId, StateOf>();
+  for (const parent of walk(screen.root)) {
+    if (parent.kind !== 'group' || parent.layers.every(({ visible }) => visible)) continue;
+    const candidates = candidatesIn(parent, measures, faces);
+    for (const version of candidates) {
+      const { layer, state } = version;
+      if (state === null) continue;
+      const base = baseOf(version, candidates);
+      if (!base) continue;
+      if (!layer.visible) states.set(layer.id, { base: base.layer, state });
+      // The version that is seen is at rest; the hidden base is its opposite.
+      else if (OPPOSITES[state]) states.set(base.layer.id, { base: layer, state: OPPOSITES[state] });
+    }
+  }
+  return states;
+}
+
+function candidatesIn(
+  parent: GroupLayer,
+  measures: Measures,
+  { faces }: Pick<Mockup, 'faces'>,
+): readonly Candidate[] {
+  const matrix = measures.get(parent.id)?.matrix;
+  if (!matrix) return [];
+  return parent.layers.flatMap((layer) => {
+    const box = geometryBox(layer, matrix, faces);
+    return box ? [{ layer, box, ...readStateName(layer.sourceName ?? '') }] : [];
+  });
+}
+
+/** The sibling at rest at the place of a version: one with its name, else the only one of its size. */
+function baseOf(version: Candidate, candidates: readonly Candidate[]): Candidate | null {
+  const isOther = (each: Candidate) => each !== version && each.state === null;
+  const here = candidates.filter((each) => isOther(each) && areAtOnePlace(each.box, version.box));
+  // One of the two is hidden, and only one.
+  const possible = here.filter(({ layer }) => layer.visible !== version.layer.visible);
+  const named = bestNamed(version, possible);
+  if (named) return named;
+  const alike = possible.filter(({ layer, box }) => layer.visible && isSameSize(box, version.box));
+  return version.stem === '' || alike.length === 1 ? (alike[0] ?? null) : null;
+}
+
+/** The candidate with the name of a version, if possible with its numbers too. */
+function bestNamed({ stem }: StateName, candidates: readonly Candidate[]): Candidate | null {
+  const bare = withoutNumbers(stem);
+  return (
+    candidates.find((each) => each.stem === stem && (stem !== '' || each.isRest)) ??
+    candidates.find((each) => bare !== '' && withoutNumbers(each.stem) === bare) ??
+    null
+  );
 }
 
 /** The states found, overruled by tags and names of single layers. */
@@ -53,15 +92,17 @@ export function resolveStates(
   measures: Measures,
   mockup: Pick<Mockup, 'faces'>,
 ): StatesOf {
-  const spoken = [...said].filter(([, tag]) => tag.state !== undefined);
-  if (spoken.length === 0) return found;
+  const spoken = new Map([...said].flatMap(([id, { state }]) => (state === undefined ? [] : [[id, state]])));
+  if (spoken.size === 0) return found;
   const settled = new Map(found);
   for (const parent of walk(screen.root)) {
-    if (parent.kind !== 'group') continue;
+    if (parent.kind !== 'group' || !parent.layers.some(({ id }) => spoken.has(id))) continue;
+    const candidates = candidatesIn(parent, measures, mockup);
     for (const layer of parent.layers) {
-      const state = said.get(layer.id)?.state;
+      const state = spoken.get(layer.id);
       if (state === undefined) continue;
-      const base = found.get(layer.id)?.base ?? siblingAt(layer, parent, measures, mockup, said);
+      const isBase = (each: Layer) => (spoken.get(each.id) ?? 'none') === 'none' && !found.has(each.id);
+      const base = found.get(layer.id)?.base ?? saidBaseOf(layer, candidates, isBase);
       if (state !== 'none' && base) settled.set(layer.id, { base, state });
       else settled.delete(layer.id);
     }
@@ -69,55 +110,28 @@ export function resolveStates(
   return settled;
 }
 
-/** The nearest sibling of about the same size that is no version itself. */
-function siblingAt(
+/** The base of a layer that a person or its name calls a version: it may stand elsewhere, as on a sheet. */
+function saidBaseOf(
   layer: Layer,
-  parent: GroupLayer,
-  measures: Measures,
-  { faces }: Pick<Mockup, 'faces'>,
-  said: Tags,
+  candidates: readonly Candidate[],
+  isBase: (layer: Layer) => boolean,
 ): Layer | null {
-  const matrix = measures.get(parent.id)?.matrix;
-  const own = matrix && geometryBox(layer, matrix, faces);
-  if (!matrix || !own) return null;
-  let best: { readonly layer: Layer; readonly distance: number } | null = null;
-  for (const sibling of parent.layers) {
-    const isVersion = (said.get(sibling.id)?.state ?? 'none') !== 'none';
-    const box = sibling === layer || isVersion ? null : geometryBox(sibling, matrix, faces);
-    if (!box || !isSameSize(own, box)) continue;
-    const distance = Math.hypot(box.x - own.x, box.y - own.y);
-    if (!best || distance < best.distance) best = { layer: sibling, distance };
-  }
-  return best?.layer ?? null;
+  const own = candidates.find((each) => each.layer === layer);
+  if (!own) return null;
+  const others = candidates.filter((each) => each.layer !== layer && isBase(each.layer));
+  const named = bestNamed(own, others);
+  if (named) return named.layer;
+  const alike = others.filter((each) => isSameSize(own.box, each.box));
+  const near = (each: Candidate) => Math.hypot(each.box.x - own.box.x, each.box.y - own.box.y);
+  const [nearest] = [...alike].sort((one, other) => near(one) - near(other));
+  return (nearest ?? others.find((each) => areAtOnePlace(each.box, own.box)))?.layer ?? null;
 }
 
-/**
- * Finds layers that are state versions of a sibling: equal in name except for the state suffix, and of its
- * size.
- */
-export function findStates(screen: Screen, measures: Measures, { faces }: Pick<Mockup, 'faces'>): StatesOf {
-  const states = new Map<LayerId, StateOf>();
-  for (const parent of walk(screen.root)) {
-    const matrix = measures.get(parent.id)?.matrix;
-    if (parent.kind !== 'group' || !matrix) continue;
-    // Hidden versions paint nothing, but have geometry.
-    const boxOf = (layer: Layer) => geometryBox(layer, matrix, faces);
-    const bases = new Map<string, Layer>();
-    const versions: { readonly layer: Layer; readonly stem: string; readonly state: State }[] = [];
-    for (const layer of parent.layers) {
-      if (layer.sourceName === null) continue;
-      const { stem, state } = splitState(layer.sourceName);
-      if (state !== null) versions.push({ layer, stem, state });
-      else if (stem !== '' && !bases.has(stem)) bases.set(stem, layer);
-    }
-    for (const { layer, stem, state } of versions) {
-      const base = bases.get(stem);
-      // The visible version is on the page, whatever its name.
-      const isShown = layer.visible && base?.visible === false;
-      if (base && !isShown && isSameSize(boxOf(base), boxOf(layer))) states.set(layer.id, { base, state });
-    }
-  }
-  return states;
+/** True for boxes of which the smaller one lies mostly on the other one; lines have a width of a px. */
+function areAtOnePlace(one: Box, other: Box): boolean {
+  const [first, second] = [grow(one, 0.5), grow(other, 0.5)];
+  const shared = intersection(first, second);
+  return shared !== null && area(shared) >= SHARED_PLACE * Math.min(area(first), area(second));
 }
 
 /** Px by which a hidden version may be off the layer beneath. */

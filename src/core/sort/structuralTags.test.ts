@@ -88,7 +88,7 @@ describe('screens of a sheet', () => {
 describe('brackets in names', () => {
   it.each([
     ['button.primary', { role: 'button', classes: ['primary'] }],
-    ['button.primary:active', { role: 'button', classes: ['primary'] }],
+    ['button.primary:active', { role: 'button', classes: ['primary'], state: 'active' }],
     ['.wide.calm', { classes: ['wide', 'calm'] }],
     ['img', { outcome: 'picture' }],
     ['-', { outcome: 'aside' }],

@@ -22,8 +22,21 @@ interface RoleEntry {
 }
 
 /** The states of an element, by the names of CSS and HTML: pseudo-classes and attributes. */
-export const STATES = ['hover', 'active', 'focus', 'disabled', 'checked', 'selected', 'open'] as const;
+export const STATES = [
+  'hover',
+  'active',
+  'focus',
+  'disabled',
+  'checked',
+  'unchecked',
+  'selected',
+  'open',
+  'closed',
+] as const;
 export type State = (typeof STATES)[number];
+
+/** The states that a thing leaves for another one; where it rests in the first, the second is a version. */
+export const OPPOSITES: Readonly<Partial<Record<State, State>>> = { checked: 'unchecked', open: 'closed' };
 
 /** The direction in which a layer's content scrolls, as in CSS `overflow-x` and `overflow-y`. */
 export const SCROLLS = ['x', 'y', 'both'] as const;
@@ -56,6 +69,13 @@ export const ROLES = {
     phrasing: true,
     neverInside: ['a', 'button'],
     words: ['button', 'btn', 'cta'],
+  },
+  /** A button that stays pressed (ARIA, `aria-pressed`). */
+  switch: {
+    element: 'button',
+    phrasing: true,
+    neverInside: ['a', 'button'],
+    words: ['switch', 'toggle'],
   },
   /** A form control; its text becomes the input's placeholder (HTML, §4.10.4 the label element). */
   field: {
@@ -103,6 +123,16 @@ export function isOutcome(value: string): value is Outcome {
 
 export function isRole(value: string): value is Role {
   return Object.hasOwn(ROLES, value);
+}
+
+/** True for a role whose element people press or fill in (HTML, §3.2.5.2.7 interactive content). */
+export function isInteractiveRole(role: Role): boolean {
+  return ['a', 'button', 'label'].includes(ROLES[role].element);
+}
+
+/** True for a role whose element is a button. */
+export function isButton(role: Role): boolean {
+  return ROLES[role].element === 'button';
 }
 
 /** True for the role of a heading of any level. */

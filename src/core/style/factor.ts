@@ -3,7 +3,6 @@ import type { LayerId } from '../mockup/layer';
 import { internByText, memoizeByObject } from '../mockup/memoize';
 import { onNarrow } from '../page/join/narrow';
 import { pageClass, WIDTH_CLASSES } from '../page/join/names';
-import { statesKey } from '../page/states';
 import { collectFromNodes } from '../page/walk';
 import { sharedPlacementOf, type SharedPlacement } from '../page/sharedPlacement';
 import type { Layout } from '../page/layout';
@@ -89,16 +88,14 @@ export function factorClasses(
     known.set(mark, { name, look, layout, placements: [...(placements?.values() ?? [])], states, narrow });
   }
   const roots = new Map<string, string[]>();
-  for (const { name, look, states } of known.values()) {
-    const own = states.filter((each) => each.within === null);
-    if (own.length === 0) continue;
-    const mark = statesKey(look, own);
-    roots.set(mark, [...(roots.get(mark) ?? []), name]);
+  for (const { name, states } of known.values()) {
+    const control = states.find(({ isControl }) => isControl)?.control;
+    if (control !== undefined) roots.set(control, [...(roots.get(control) ?? []), name]);
   }
   return {
     classes: [...known.values()],
     classFor: (look) => known.get(lookKey(look) ?? '')?.name ?? null,
-    classesWithin: (within) => roots.get(within) ?? [],
+    classesOfControl: (control) => roots.get(control) ?? [],
     classOf: (node) => known.get(classUseOf(node).mark ?? '') ?? null,
   };
 }

@@ -25,8 +25,8 @@ export interface StyleSheet {
   readonly classes: readonly StyleClass[];
   /** The class of letters inside a text; null when they look like the text itself. */
   readonly classFor: (look: Look) => string | null;
-  /** The classes of the nodes with the given states; see `StateLook.within`. */
-  readonly classesWithin: (within: string) => readonly string[];
+  /** The classes of the controls with that key; see `StateLook.control`. */
+  readonly classesOfControl: (within: string) => readonly string[];
   /** The class of a node; null when it needs none. */
   readonly classOf: (node: PageNode) => StyleClass | null;
 }

@@ -1,7 +1,7 @@
 'use client';
 import { Box } from '@mui/material';
 import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
-import { STATE_SELECTORS } from '../../core/emit/css/stateRules';
+import { selectorsOfState } from '../../core/emit/css/stateRules';
 import type { State } from '../../core/sort/vocabulary';
 
 export interface LivePageHandle {
@@ -112,9 +112,10 @@ function showState(page: Document | null, state: State | null): void {
   page.querySelector('style[data-state-shown]')?.remove();
   if (state === null) return;
   const rules = [...page.styleSheets].flatMap((sheet) => [...sheet.cssRules]).map((rule) => rule.cssText);
-  const shown = STATE_SELECTORS[state].flatMap((mark) =>
-    rules.filter((rule) => rule.includes(mark)).map((rule) => rule.replaceAll(mark, '')),
-  );
+  const marks = selectorsOfState(state);
+  const shown = rules
+    .filter((rule) => marks.some((mark) => rule.includes(mark)))
+    .map((rule) => marks.reduce((text, mark) => text.replaceAll(mark, ''), rule));
   const sheet = page.createElement('style');
   sheet.dataset.stateShown = '';
   sheet.textContent = shown.join('\n');

@@ -3,7 +3,7 @@ import { quoteFamily } from '../../markup/families';
 import type { EmitInput, FontFile } from '../target';
 import { baseRules } from './base';
 import { classDeclarations } from './declarations';
-import { stateRules } from './stateRules';
+import { isShownByState, stateRules } from './stateRules';
 import { rulesInUnit } from './units';
 import { widthRules } from './widthRules';
 
@@ -15,7 +15,10 @@ export function sheetOf(input: EmitInput): readonly CssRule[] {
 function sheetRules(input: EmitInput): CssRule[] {
   const { fonts, pages, sheet, plan } = input;
   const classes = sheet.classes.flatMap((each): CssRule[] => {
-    const declarations = classDeclarations(each);
+    const shown = classDeclarations(each);
+    const declarations = isShownByState(each)
+      ? [['display', 'none'] as const, ...shown.filter(([property]) => property !== 'display')]
+      : shown;
     const rules = stateRules(each, { sheet, plan });
     return declarations.length > 0 ? [{ selector: `.${each.name}`, declarations }, ...rules] : [...rules];
   });

@@ -1,7 +1,9 @@
 import type { MarkupElement } from '../../markup/element';
 import type { Declaration } from '../../markup/printCss';
+import { isButton } from '../../sort/vocabulary';
 import type { PageNode } from '../../page/node';
 import { widthClass } from '../../page/join/names';
+import { isShownByState } from '../css/stateRules';
 import { ownPlacement } from '../css/sharedPlacement';
 import { type MarkupContext, inline } from './context';
 
@@ -33,10 +35,22 @@ export function sharedAttributes(node: PageNode, { sheet, keyed, placed }: Marku
   return {
     class: classes.length > 0 ? classes.join(' ') : null,
     href: node.role === 'link' ? (node.href ?? '#') : link,
-    type: node.role === 'button' && node.href === undefined ? 'button' : null,
+    type: isButton(node.role) && node.href === undefined ? 'button' : null,
     'data-slot': node.slot,
     'data-layer': keyed && !(node.kind === 'box' && node.anonymous) ? node.layer : undefined,
-    hidden: node.hidden,
+    hidden: node.hidden && !isShownByState({ states: node.states ?? [] }),
+    ...stateAttributes(node),
+  };
+}
+
+/** The state at rest of a button that a program switches (ARIA, `aria-pressed` and `aria-expanded`). */
+function stateAttributes({ role, href, states = [] }: PageNode) {
+  const own = new Set(states.filter(({ isControl }) => isControl).map(({ state }) => state));
+  const isPressed = isButton(role) && href === undefined;
+  const isSwitch = role === 'switch' || own.has('checked') || own.has('unchecked');
+  return {
+    'aria-pressed': isPressed && isSwitch ? String(own.has('unchecked')) : undefined,
+    'aria-expanded': isPressed && (own.has('open') || own.has('closed')) ? String(own.has('closed')) : undefined,
   };
 }
 

@@ -1,5 +1,5 @@
 import type { Arrangement, Page } from '../frame';
-import type { StateNode } from '../states';
+import type { StateNode } from '../states/stateNode';
 import { PASSES } from './passes';
 
 /**

@@ -1,5 +1,5 @@
 import type { Page } from '../frame';
-import type { StateNode } from '../states';
+import type { StateNode } from '../states/stateNode';
 
 /** One pass of an arrangement over a page. */
 export interface Pass {

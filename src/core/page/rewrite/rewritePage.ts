@@ -1,8 +1,10 @@
 import type { LayerId } from '../../mockup/layer';
 import { memoizeByObject } from '../../mockup/memoize';
 import type { Page } from '../frame';
+import { withChildren } from '../mapBoxes';
 import type { BoxNode, PageNode } from '../node';
-import { withStates, type StateNode } from '../states';
+import type { StateNode } from '../states/stateNode';
+import { withStates } from '../states/withStates';
 import { mergeBackdrop } from './mergeBackdrop';
 import type { Rewrite, RewriteTrace } from './rewrite';
 import { REWRITES } from './rewrites';
@@ -27,7 +29,19 @@ export function rewritePage(page: Page, versions: readonly StateNode[] = []): Pa
     })),
   );
   const rewrites = [...inside.trace, ...trace];
-  return { ...page, children: withStates(siblings, shaped), rewrites };
+  const bases = new Set(versions.map(({ base }) => base));
+  const { nodes, lost } = withStates(siblings.map((node) => withMergedBases(node, bases)), shaped);
+  return { ...page, children: nodes, rewrites, lostStates: lost };
+}
+
+/** A base becomes one box with its backdrop, as its versions do. */
+function withMergedBases(node: PageNode, bases: ReadonlySet<LayerId>): PageNode {
+  if (node.kind !== 'box' || bases.size === 0) return node;
+  const inside = withChildren(
+    node,
+    node.children.map((child) => withMergedBases(child, bases)),
+  );
+  return bases.has(node.layer) ? mergeBackdrop(inside, true) : inside;
 }
 
 function rewriteAll(nodes: readonly PageNode[]): Rewritten {

@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import type { Capabilities } from '../../look/features';
 import type { Measures } from '../../mockup/bounds';
 import type { LayerId } from '../../mockup/layer';
@@ -58,6 +59,7 @@ function changedLayers(
     ...changedKeys(last.sources.alike, sources.alike, areSameSharedFacets),
     ...changedKeys(last.facts.covered, facts.covered),
     ...changedKeys(last.facts.states, facts.states),
+    ...changedKeys(last.facts.controls, facts.controls, equal),
     ...changedKeys(last.facts.merges, facts.merges),
     ...[...facts.opened].filter((key) => !last.facts.opened.has(key)),
     ...[...last.facts.opened].filter((key) => !facts.opened.has(key)),

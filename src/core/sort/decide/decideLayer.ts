@@ -8,7 +8,7 @@ import { proposeName, safeName, safePath } from '../outputNames';
 import { SHARED_FACETS, type Facet } from '../facets/facets';
 import type { StatesOf } from '../states';
 import type { Tag } from '../tag';
-import { roleEntry } from '../vocabulary';
+import { roleEntry, type State } from '../vocabulary';
 import type { Surroundings } from './surroundings';
 import type { ScreenContext, ScreenFacts } from './screenContext';
 import type { TagOrigin, LayerTag } from './tagSources';
@@ -34,6 +34,8 @@ interface DecisionInputs {
   readonly isOpened: boolean;
   readonly version: ReturnType<StatesOf['get']>;
   readonly merge: Merge | undefined;
+  /** The states of the control that the layer is; undefined for none. */
+  readonly controls: readonly State[] | undefined;
   readonly around: Surroundings;
 }
 
@@ -48,6 +50,7 @@ function areSameInputs(one: DecisionInputs, other: DecisionInputs): boolean {
     one.isOpened === other.isOpened &&
     one.version === other.version &&
     one.merge === other.merge &&
+    equal(one.controls, other.controls) &&
     (one.around === other.around || equal(one.around, other.around))
   );
 }
@@ -90,6 +93,7 @@ export function decideLayer(
     isOpened: facts.opened.has(id),
     version: facts.states.get(id),
     merge: facts.merges.get(id),
+    controls: facts.controls.get(id),
     around,
   };
   const { decision, inside } = lastDecided(layer, known, (last) => {

@@ -6,6 +6,7 @@ import type { Mockup, Screen } from '../../mockup/mockup';
 import { memoizeByObject } from '../../mockup/memoize';
 import { gatherFacts, type Facts } from '../facts';
 import { findFurniture } from '../furniture';
+import { findControls, type Controls } from '../controls';
 import { findMerges, spreadMerges, type Merges } from '../merges';
 import { layersOf } from '../../mockup/walk';
 import { namedTags } from '../names/namedTags';
@@ -48,8 +49,9 @@ export function* screenContexts(
     const facts: ScreenFacts = {
       ...found,
       states,
+      controls: findControls(states, tree, all, measured),
       merges: spreadMerges(findMerges(screen, all), found.repeats, tree, (key) => measured.has(key)),
-      opened: openedGroups(sources.alike, tree),
+      opened: openedGroups(sources.alike, states, tree),
     };
     yield { screen, facts, sources };
   }
@@ -58,16 +60,20 @@ export function* screenContexts(
 /** The facts of a screen together with what tags add to them. */
 export interface ScreenFacts extends Facts {
   readonly states: StatesOf;
+  /** The layers that are pressed or pointed at, with their states. */
+  readonly controls: Controls;
   readonly merges: Merges;
-  /** Groups with a tagged part: no rule makes one picture of them. */
+  /** Groups with a tagged part or a part with states: no rule makes one picture of them. */
   readonly opened: ReadonlySet<LayerId>;
 }
 
-function openedGroups(tags: Tags, tree: LayerTree): ReadonlySet<LayerId> {
+function openedGroups(tags: Tags, states: StatesOf, tree: LayerTree): ReadonlySet<LayerId> {
   const opened = new Set<LayerId>();
   for (const [id, { outcome, merge }] of tags) {
     if (outcome === undefined && merge === undefined) continue;
     for (const ancestor of tree.ancestors(id)) opened.add(ancestor);
   }
+  for (const { base } of states.values())
+    for (const ancestor of tree.ancestors(base.id)) opened.add(ancestor);
   return opened;
 }

@@ -2,9 +2,11 @@ import type { Capabilities } from '../../look/features';
 import type { Measures } from '../../mockup/bounds';
 import type { Layer, LayerId } from '../../mockup/layer';
 import type { Mockup } from '../../mockup/mockup';
+import { treeOf } from '../../mockup/tree';
+import { controlOf } from '../controls';
 import type { Decisions } from '../decision';
 import { walk } from '../../mockup/walk';
-import type { Tags } from '../tag';
+import { mergeTags, type Tags } from '../tag';
 import type { State } from '../vocabulary';
 import { screenContexts } from './screenContext';
 import { type DecisionRun, decideLayer } from './decideLayer';
@@ -16,6 +18,8 @@ import { ROOT_SURROUNDINGS } from './surroundings';
 export interface Version {
   readonly base: LayerId;
   readonly state: State;
+  /** The layer that has the states: it is pressed or pointed at. */
+  readonly control: LayerId;
   readonly layer: Layer;
   readonly decisions: Decisions;
 }
@@ -36,14 +40,22 @@ export function decideVersions(
     withBaseOutcomes(tags, decisions),
     capabilities,
   )) {
-    if (facts.states.size === 0) continue;
+    const measured = measures.get(screen.id);
+    if (facts.states.size === 0 || !measured) continue;
     const stateless = { ...facts, states: new Map<LayerId, never>() };
     for (const layer of walk(screen.root)) {
       const version = facts.states.get(layer.id);
       if (!version) continue;
       const made: DecisionRun = { decided: new Map(), insides: new Map() };
       decideLayer(layer, { ...ROOT_SURROUNDINGS, asShown: true }, { facts: stateless, sources }, null, made);
-      versions.push({ base: version.base.id, state: version.state, layer, decisions: made.decided });
+      const control = controlOf(version.base, treeOf(mockup), mergeTags(sources.name, sources.person), measured);
+      versions.push({
+        base: version.base.id,
+        state: version.state,
+        control,
+        layer,
+        decisions: made.decided,
+      });
     }
   }
   return versions;

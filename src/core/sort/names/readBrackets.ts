@@ -1,5 +1,5 @@
 import { parseAttribute } from './attributes';
-import { ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
+import { isState, ROLE_NAMES, roleEntry, type Role, type State } from '../vocabulary';
 import type { Tag } from '../tag';
 
 /** Elements that mean an outcome rather than a role. */
@@ -29,7 +29,19 @@ function readCompound(element: string | undefined, rest: string): Tag {
   const classes = [...rest.matchAll(/\.([\w-]+)/g)].map(([, name]) => name ?? '').filter(Boolean);
   const outcome = OUTCOMES[element as keyof typeof OUTCOMES] as Tag['outcome'];
   const role = element === undefined || outcome ? undefined : roleOf(element);
-  return { ...(outcome && { outcome }), ...(role && { role }), ...(classes.length > 0 && { classes }) };
+  const [state] = [...rest.matchAll(/:([\w-]+)/g)].flatMap(([, name]) => stateOf(name ?? '') ?? []);
+  return {
+    ...(outcome && { outcome }),
+    ...(role && { role }),
+    ...(classes.length > 0 && { classes }),
+    ...(state && { state }),
+  };
+}
+
+/** The state of a pseudo-class (Selectors 4, §9 and §10). */
+function stateOf(pseudo: string): State | null {
+  const state = pseudo.replace(/^focus-(?:visible|within)$/, 'focus');
+  return isState(state) ? state : null;
 }
 
 /** The role whose element has that name; a role's own name counts too. */

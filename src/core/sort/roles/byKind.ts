@@ -4,8 +4,7 @@ import type { RoleRule } from './roleRule';
 const LABEL_LETTERS = 40;
 
 /** The role that the layer's kind suggests. */
-export const byKind: RoleRule = (layer, outcome) => {
-  if (outcome === 'picture') return { role: 'picture', reason: 'it is a picture' };
+export const byKind: RoleRule = (layer) => {
   if (layer.kind !== 'text') return { role: 'box', reason: 'nothing says more' };
   const letters = layer.lines.reduce(
     (sum, line) => sum + line.runs.reduce((all, run) => all + run.text.length, 0),

@@ -6,6 +6,7 @@ import { walk } from '../../mockup/walk';
 import { measureOf, type Facts } from '../facts';
 import { byLook } from './byLook';
 import { namedRole } from './byName';
+import { isButton } from '../vocabulary';
 import type { RoleRule } from './roleRule';
 
 /**
@@ -36,9 +37,9 @@ export const byLinks: RoleRule = (layer, outcome, facts, around) => {
     return elements.includes('ul') || words.length < layer.layers.length
       ? null
       : { role: 'list', reason: `${words.length} words to choose from` };
-  const isButton = (part: Layer) =>
-    namedRole(part) === 'button' || byLook(part, outcome, facts, around) !== null;
-  if (!isRow(words, facts) || words.some(isButton)) return null;
+  const isPressed = (part: Layer) =>
+    isButton(namedRole(part) ?? 'box') || byLook(part, outcome, facts, around) !== null;
+  if (!isRow(words, facts) || words.some(isPressed)) return null;
   const linked = words.every((part) => part.hints.href !== undefined);
   const furniture = elements.includes('header') || elements.includes('footer');
   return furniture || linked || isAtTop(layer, facts)

@@ -1,6 +1,6 @@
 import type { Layer } from '../../mockup/layer';
 import type { Facts } from '../facts';
-import type { Outcome, Role } from '../vocabulary';
+import type { Outcome, Role, State } from '../vocabulary';
 
 export interface RoleVerdict {
   readonly role: Role;
@@ -13,6 +13,8 @@ export interface RoleSurroundings {
   readonly parent: string;
   /** All elements around, outermost first. */
   readonly elements: readonly string[];
+  /** The states of the layer, when it is the control that has them. */
+  readonly states: readonly State[];
   /** True inside the page's header, footer or navigation. */
   readonly inFurniture: boolean;
 }

@@ -4,16 +4,22 @@ import { byLinks } from './byLinks';
 import { byForm } from './byForm';
 import { byLook } from './byLook';
 import { byPlace } from './byPlace';
+import { byButtonName } from './byButtonName';
+import { byStates } from './byStates';
 import { byRepeat } from './byRepeat';
 import { byTextSize } from './byTextSize';
 import { byKind } from './byKind';
 import type { RoleRule } from './roleRule';
+
+/** The role rules of layers that are a picture; one without a verdict is an image. */
+export const PICTURE_ROLE_RULES: readonly RoleRule[] = [byButtonName, byStates];
 
 /** The role rules in order; the last one always answers. */
 export const ROLE_RULES: readonly RoleRule[] = [
   bySource,
   byName,
   byLinks,
+  byStates,
   byRepeat,
   byPlace,
   byForm,

@@ -1,4 +1,5 @@
 import { BY_HAND } from '../../tolerances';
+import { isButton } from '../../../sort/vocabulary';
 import type { Box } from '../../../mockup/box';
 import type { WidthMode } from '../../place';
 import { isAvatar, isText, type Part } from './parts';
@@ -85,13 +86,13 @@ export function rowWidthModes(
     // A row of words grows into the free space after it.
     const isLoose = hasNoLook(each) && fillsRow(each) && (gaps[at] ?? 0) > TOGETHER;
     const isMain = isRoomy && !isPlainText && !isLoose && each.box.width > largestGap;
-    if (!isMain || each.node.kind === 'picture' || isButton(each)) return;
+    if (!isMain || each.node.kind === 'picture' || isPlainButton(each)) return;
     if (main === null || each.box.width > parts[main]!.box.width) main = at;
   });
   return firm.map((widthMode, at) => (at === main ? 'rest' : widthMode));
 }
 
 /** True for a button beside other parts: it has the width of its words. */
-function isButton({ node }: Part): boolean {
-  return node.role === 'button';
+function isPlainButton({ node }: Part): boolean {
+  return isButton(node.role);
 }

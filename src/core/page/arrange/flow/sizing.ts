@@ -1,4 +1,5 @@
 import { MEASURED } from '../../tolerances';
+import { isButton } from '../../../sort/vocabulary';
 import type { FlowPlace } from '../../place';
 import type { Layout } from '../../layout';
 import type { PageNode } from '../../node';
@@ -7,7 +8,7 @@ import type { Part } from './parts';
 
 /** Px by which the space before and after centred content may differ. */
 export function centreTolerance({ node }: Part): number {
-  return (node.role === 'button' ? MEASURED.buttonWords : MEASURED.middle) * 1.5;
+  return (isButton(node.role) ? MEASURED.buttonWords : MEASURED.middle) * 1.5;
 }
 
 /** The sizing and alignment that a part gets from its container. */
