@@ -1,3 +1,4 @@
+import type { Box } from './box';
 import type { GroupLayer } from './layer';
 import type { Point } from './matrix';
 import type { Colour } from './paint';
@@ -40,13 +41,22 @@ export interface Screen {
  * Version of the stored tree. Raise it when its shape or the readers' results change: older trees are then
  * read again.
  */
-export const TREE_VERSION = 7;
+export const TREE_VERSION = 8;
+
+/** A page of a document with several pages, on the sheet that holds them all. */
+export interface DocumentPage {
+  readonly name: string;
+  /** Px of the sheet. */
+  readonly box: Box;
+}
 
 /** A file read into Orden. Plain data: it can be stored as JSON and handed to a worker. */
 export interface Mockup {
   readonly name: string;
   readonly format: 'svg' | 'openraster' | 'flat';
   readonly screens: readonly Screen[];
+  /** The pages of a document that has several. */
+  readonly pages?: readonly DocumentPage[];
   readonly bitmaps: Readonly<Record<string, Bitmap>>;
   /** The faces that its texts are set in. */
   readonly faces: Readonly<Record<FaceId, FontFace>>;

@@ -16,6 +16,7 @@ import { readCascade } from './cascade';
 import { computeStyle, ROOT_STYLE } from './computed';
 import type { Here, SvgContext } from './context';
 import { readChildren } from './elements';
+import { readDocumentPages } from './documentPages';
 import { readEmbeddedFonts } from './fonts';
 import { createLayerIds, type LayerIds } from '../layerIds';
 import { parseLength, parseShare } from './lengths';
@@ -90,10 +91,12 @@ export function readSvg(
     if ([...context.faces.values()].some((face) => face.file === font.asset))
       assets.set(font.asset, font.bytes);
   }
+  const pages = readDocumentPages(root, screen.root.transform);
   const mockup: Mockup = {
     name,
     format: 'svg',
     screens: [screen],
+    ...(pages.length > 1 && { pages }),
     bitmaps: Object.fromEntries(context.bitmaps),
     faces: Object.fromEntries(context.faces),
     definitions: Object.fromEntries(context.definitions),

@@ -1,11 +1,10 @@
 import { measureScreen, type Measures } from '../../mockup/bounds';
-import { area, contains, intersection, touches, transformBox, type Box } from '../../mockup/box';
+import { area, contains, touches, type Box } from '../../mockup/box';
 import type { GroupLayer, Layer, LayerId } from '../../mockup/layer';
 import { splitName } from '../../mockup/layerName';
-import { multiply } from '../../mockup/matrix';
 import type { Mockup, Screen } from '../../mockup/mockup';
-import { outlineBox } from '../../mockup/outline';
 import type { Tags } from '../tag';
+import { framesOf, isSameSize, ownFrame, type Frame } from './frames';
 
 /** A group of a sheet that is, or could be, a screen. */
 export interface ScreenCandidate {
@@ -24,7 +23,6 @@ const WIDTHS = new Set([
   820, 834, 912, 960, 1024, 1080, 1112, 1120, 1152, 1180, 1194, 1200, 1280, 1360, 1366, 1400, 1440, 1512,
   1536, 1600, 1680, 1728, 1920, 2048, 2560,
 ]);
-const SHORTEST = 240;
 const MOST = 400;
 const SCREEN_NAME = /\b(screen|page|view|artboard|mobile|desktop|tablet|phone)\b/i;
 
@@ -38,31 +36,45 @@ export function findScreens(mockup: Mockup, tags: Tags): readonly ScreenCandidat
   if (!sheet || mockup.screens.length > 1) return [];
   const measures = measureScreen(sheet, mockup.faces);
   const top = topLayers(sheet);
-  const framed = top.flatMap((layer) => {
-    const box = layer.kind === 'group' && layer.visible ? frameOf(layer, measures) : null;
-    return box && layer.kind === 'group' ? [{ layer, box }] : [];
-  });
-  const large = framed.filter(({ box }) => Math.min(box.width, box.height) >= SHORTEST);
-  const boxes = large.map(({ box }) => box);
+  const saidOf = ({ id }: Layer) => tags.get(id)?.screen;
+  const groups = top.filter((layer): layer is GroupLayer => layer.kind === 'group');
   // A sheet with more groups is a pattern; comparing each pair would take quadratic time.
-  const likely =
-    large.length > MOST ? [] : large.filter(({ layer, box }) => isScreenSized(layer, box, boxes));
+  const framed = groups.length > MOST ? [] : framesOf(groups.filter(({ visible }) => visible), measures);
+  const boxes = framed.map(({ box }) => box);
+  const likely = framed.filter((frame) => isScreenSized(frame, boxes, sheet));
   const automatic = areScreens(
     likely.map(({ box }) => box),
     top,
     sheet,
     measures,
   );
-  return framed.map(({ layer, box }) => {
-    const said = tags.get(layer.id)?.screen;
-    return {
-      layer: layer.id,
-      name: splitName(layer.sourceName ?? '').bare || 'screen',
-      box,
-      isScreen: said ?? (automatic && likely.some((one) => one.layer === layer)),
-      said: said !== undefined,
-    };
+  const candidates = groups.flatMap((layer): ScreenCandidate[] => {
+    const said = saidOf(layer);
+    const found = framed.find((frame) => frame.layer === layer);
+    const box = found?.box ?? (said ? ownFrame(layer, measures)?.box : undefined);
+    if (!box) return [];
+    return [
+      {
+        layer: layer.id,
+        name: splitName(layer.sourceName ?? '').bare || 'screen',
+        box,
+        isScreen: said ?? (automatic && likely.some((one) => one.layer === layer)),
+        said: said !== undefined,
+      },
+    ];
   });
+  return inReadingOrder(candidates);
+}
+
+/** By rows from the top, each from the left: the order of drawing says nothing about screens side by side. */
+function inReadingOrder(candidates: readonly ScreenCandidate[]): readonly ScreenCandidate[] {
+  const rows: ScreenCandidate[][] = [];
+  for (const each of [...candidates].sort((one, other) => one.box.y - other.box.y)) {
+    const row = rows.find(([first]) => first && each.box.y < first.box.y + first.box.height / 2);
+    if (row) row.push(each);
+    else rows.push([each]);
+  }
+  return rows.flatMap((row) => row.sort((one, other) => one.box.x - other.box.x));
 }
 
 /**
@@ -88,31 +100,15 @@ function isPlain({ clip, mask, effects, opacity, blend }: GroupLayer): boolean {
   return clip === null && mask === null && effects.length === 0 && opacity === 1 && blend === 'normal';
 }
 
-/** The box of a screen's group: its clip, else a backdrop that contains everything painted. */
-function frameOf(group: GroupLayer, measures: Measures): Box | null {
-  const measure = measures.get(group.id);
-  const painted = measure?.painted;
-  if (!measure || !painted) return null;
-  if (group.clip?.kind === 'outline') {
-    const cut = outlineBox(group.clip.outline);
-    if (cut) return transformBox(measure.matrix, cut);
-  }
-  const [lowest] = group.layers;
-  // A screen is often wrapped once more; then the inner group has the clip or the backdrop.
-  if (group.layers.length === 1 && lowest?.kind === 'group') return frameOf(lowest, measures);
-  if (lowest?.kind === 'group' && lowest.clip?.kind === 'outline') return null;
-  if (lowest?.kind !== 'shape' || !lowest.fill) return null;
-  const box = outlineBox(lowest.outline);
-  const frame = box && transformBox(multiply(measure.matrix, lowest.transform), box);
-  const seen = frame && intersection(frame, painted);
-  return seen && area(seen) >= 0.8 * area(painted) ? frame : null;
-}
-
-function isScreenSized({ sourceName }: GroupLayer, { width, height }: Box, all: readonly Box[]): boolean {
-  const twins =
-    all.filter((box) => Math.abs(box.width - width) < 1 && Math.abs(box.height - height) < 1).length > 1;
+function isScreenSized({ layer, box, isDrawn }: Frame, all: readonly Box[], sheet: Screen): boolean {
+  if (SCREEN_NAME.test(layer.sourceName ?? '')) return true;
+  const { width, height } = box;
+  // Parts as wide as the sheet are the sections of one page.
+  if (width >= sheet.width - 1) return false;
+  const twins = all.filter((other) => isSameSize(box, other)).length > 1;
   const known = WIDTHS.has(Math.round(width)) && height >= width / 3;
-  return known || (twins && width >= 320 && height >= 400) || SCREEN_NAME.test(sourceName ?? '');
+  const isTall = width >= 320 && height >= 400;
+  return isDrawn ? known || (twins && isTall) : (known || twins) && isTall;
 }
 
 /** True when the boxes lie side by side and only titles and notes stand beside them. */

@@ -4,6 +4,7 @@ import { IDENTITY, multiply, translation, type Matrix } from '../../mockup/matri
 import type { Mockup, Screen } from '../../mockup/mockup';
 import { hasRadii, outlineBox } from '../../mockup/outline';
 import type { Tags } from '../tag';
+import { screensOfPages } from './screensOfPages';
 import { findScreens, type ScreenCandidate } from './findScreens';
 
 /**
@@ -12,7 +13,8 @@ import { findScreens, type ScreenCandidate } from './findScreens';
 export function splitScreens(mockup: Mockup, tags: Tags): Mockup {
   const [sheet] = mockup.screens;
   const chosen = findScreens(mockup, tags).filter(({ isScreen }) => isScreen);
-  if (!sheet || chosen.length === 0) return mockup;
+  if (!sheet) return mockup;
+  if (chosen.length === 0) return { ...mockup, screens: screensOfPages(mockup, sheet) };
   const placed = new Map<LayerId, { group: GroupLayer; around: Matrix }>();
   collect(sheet.root, IDENTITY, new Set(chosen.map(({ layer }) => layer)), placed);
   const screens = chosen.flatMap((candidate) => {
