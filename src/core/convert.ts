@@ -11,6 +11,7 @@ import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';
 import { joinPages } from './page/join/joinPages';
 import { lower, lowerVersions } from './page/lower';
+import { resolveLinks } from './page/links/resolveLinks';
 import { collectFromNodes } from './page/walk';
 import { plainFrame, type Arrangement, type Page, type PageFrame, type Unit } from './page/frame';
 import type { PageNode } from './page/node';
@@ -156,7 +157,8 @@ export function pagesFromDecisions(
     reportInexactBorders(arranged, report);
     return arranged;
   });
-  const pages = options.join ? joinPages(apart, mockup.screens) : apart;
+  const joined = options.join ? joinPages(apart, mockup.screens) : apart;
+  const pages = resolveLinks(joined, mockup, report);
   clock.lap('page');
 
   const sheet = factorClasses(pages, new Set(samples.map(({ path }) => path.at(-1) ?? '')), waiting);

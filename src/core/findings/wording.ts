@@ -172,6 +172,11 @@ export const WORDING = {
     severity: 'warning',
     text: 'It is said to show the state {state}, but no layer of its size lies beside it; put both into one group.',
   },
+  'link-nowhere': {
+    title: 'Links that lead nowhere',
+    severity: 'warning',
+    text: 'It leads to {href}, but no screen and no layer on a page has that name.',
+  },
   'state-lost': {
     title: 'States that the page does not show',
     severity: 'warning',

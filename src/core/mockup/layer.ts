@@ -93,6 +93,8 @@ export type FunctionEffect = Exclude<Effect, { kind: 'defined' | 'inner-shadow' 
 /** What the source says about meaning, beside the name. */
 export interface SourceHints {
   readonly classes: readonly string[];
+  /** The element's own id. */
+  readonly id?: string;
   readonly role?: string;
   readonly label?: string;
   readonly href?: string;

@@ -1,6 +1,7 @@
 import type { Colour } from '../mockup/paint';
 import type { Layout } from './layout';
 import type { RewriteTrace } from './rewrite/rewrite';
+import type { PageLinks } from './links/resolveLinks';
 import type { StateNode } from './states/stateNode';
 import type { PageNode } from './node';
 
@@ -34,6 +35,8 @@ export interface Page {
   readonly children: readonly PageNode[];
   /** What was rewritten before the nodes were arranged. Absent where nothing was. */
   readonly rewrites?: readonly RewriteTrace[];
+  /** Its links to screens and layers. Absent where there are none. */
+  readonly links?: PageLinks;
   /** Versions of layers that the page cannot show. */
   readonly lostStates?: readonly Pick<StateNode, 'layer' | 'state'>[];
   /** The second screen of the page, for windows of up to `below` px. */

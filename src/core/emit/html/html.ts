@@ -4,8 +4,9 @@ import { printCss } from '../../markup/printCss';
 import { printHtmlWithSpans, type PrintedSpan } from '../../markup/printHtml';
 import type { SourceSpan } from '../sourceMap';
 import type { Page } from '../../page/frame';
-import { safeName } from '../../sort/outputNames';
 import type { EmitInput, Target, TargetOutput } from '../target';
+import { pageFile } from './pageFile';
+import { linkContext } from './linkContext';
 import { layerFragment } from './layerFragment';
 import { pageMarkup } from '../markup/pageMarkup';
 import { pagePieces } from './pagePieces';
@@ -49,15 +50,6 @@ function printSheet(input: EmitInput): string {
   return printCss(sheetOf(input));
 }
 
-/** The first screen is the index; the others have their own names. */
-function pageFile(pages: readonly Page[], at: number): string {
-  if (at === 0) return 'index.html';
-  const names = pages.map((page) => safeName(page.name) || 'screen');
-  const name = names[at] ?? 'screen';
-  const earlier = names.slice(1, at).filter((other) => other === name).length;
-  return `${name === 'index' ? 'index-screen' : name}${earlier > 0 ? `-${earlier + 1}` : ''}.html`;
-}
-
 function printPage(page: Page, input: EmitInput) {
   const head = element('head', {}, [
     element('meta', { charset: 'utf-8' }),
@@ -65,7 +57,7 @@ function printPage(page: Page, input: EmitInput) {
     element('title', {}, [page.name]),
     element('link', { rel: 'stylesheet', href: 'styles.css' }),
   ]);
-  const body = element('body', {}, [pageMarkup(page, input)]);
+  const body = element('body', {}, [pageMarkup(page, { ...input, ...linkContext(page, input.pages) })]);
   const doctype = '<!doctype html>\n';
   const { text, spans } = printHtmlWithSpans([element('html', { lang: 'en' }, [head, body])]);
   return {

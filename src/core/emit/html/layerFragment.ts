@@ -5,6 +5,7 @@ import { findNode } from '../../page/findNode';
 import { walkNodes } from '../../page/walk';
 import type { CodePart, Fragment, FragmentInput } from '../target';
 import { classDeclarations } from '../css/declarations';
+import { linkContext } from './linkContext';
 import { nodeMarkup } from '../markup/nodeMarkup';
 import { stateRules } from '../css/stateRules';
 import { rulesInUnit } from '../css/units';
@@ -33,7 +34,11 @@ export function layerFragment(input: FragmentInput, layer: LayerId): Fragment {
       { selector: `.${each.name}`, declarations: classDeclarations(each) },
       ...stateRules(each, input),
     ]);
-  const markup = printHtml([nodeMarkup(shallow, { ...input, placed: !page.layout })]);
+  const markup = printHtml([nodeMarkup(shallow, {
+      ...input,
+      ...linkContext(page, input.pages),
+      placed: !page.layout,
+    })]);
   return { shown: node.layer, parts: partsOf(markup, printCss(rulesInUnit(rules, input.unit))) };
 }
 

@@ -7,6 +7,7 @@ import { pictureNamed } from '../../pictures/picture';
 import type { StyleClass } from '../../style/styleSheet';
 import type { PagePiece, PagePieces } from '../preview';
 import type { EmitInput } from '../target';
+import { linkContext } from './linkContext';
 import { commonPlacement } from '../css/sharedPlacement';
 import { sheetOf } from '../css/sheet';
 import { emptyBoxMarkup, nodeMarkup } from '../markup/nodeMarkup';
@@ -19,7 +20,12 @@ const LARGE = 60;
 
 /** Splits a page into pieces; every element has its layer in `data-layer`. */
 export function pagePieces(page: Page, input: EmitInput): PagePieces {
-  const context: Context = { ...input, keyed: true, placed: !page.layout };
+  const context: Context = {
+    ...input,
+    ...linkContext(page, input.pages),
+    keyed: true,
+    placed: !page.layout,
+  };
   const ids = new Map<string, number>();
   const parts: PagePiece[] = [];
   const add = (node: PageNode, inside: Inside, within: string | null): void => {
@@ -83,14 +89,16 @@ const standingText = memoizeByObject(({ placements }: StyleClass) =>
 );
 
 /**
- * The inputs of a node's code from the rest of the page: names of files and classes, and the placement in
- * classes.
+ * The inputs of a node's code from the rest of the page: names of files and classes, the placement in
+ * classes, ids and links.
  */
-function printInputs(node: PageNode, { sheet, plan }: EmitInput): readonly unknown[] {
+function printInputs(node: PageNode, { sheet, plan, idOf, address }: Context): readonly unknown[] {
   const own = sheet.classOf(node);
-  const inputs: unknown[] = [own?.name, own && standingText(own)];
+  const link = node.href === undefined ? undefined : address?.(node.href);
+  const inputs: unknown[] = [own?.name, own && standingText(own), idOf?.(node.layer), link];
   if (node.kind === 'picture') inputs.push(pictureNamed(plan, node.picture)?.files[0]?.path);
   if (node.kind === 'text')
-    for (const { spans } of node.lines) for (const { look } of spans) inputs.push(sheet.classFor(look));
+    for (const { spans } of node.lines) for (const { look, href } of spans)
+        inputs.push(sheet.classFor(look), href === undefined ? undefined : address?.(href));
   return inputs;
 }

@@ -5,7 +5,7 @@ import type { PageNode } from '../../page/node';
 import { widthClass } from '../../page/join/names';
 import { isShownByState } from '../css/stateRules';
 import { ownPlacement } from '../css/sharedPlacement';
-import { type MarkupContext, inline } from './context';
+import { addressOf, type MarkupContext, inline } from './context';
 
 export function withNote({ note, furniture }: PageNode, markup: MarkupElement): MarkupElement {
   const shared = furniture ? `Furniture: the same on ${furniture.screens} screens.` : undefined;
@@ -19,7 +19,8 @@ export function ofNode(node: PageNode, markup: MarkupElement): MarkupElement {
   return { ...markup, origin: { layer: node.layer, merged: node.merged ?? [] } };
 }
 
-export function sharedAttributes(node: PageNode, { sheet, keyed, placed }: MarkupContext) {
+export function sharedAttributes(node: PageNode, context: MarkupContext) {
+  const { sheet, keyed, placed, idOf } = context;
   const own = sheet.classOf(node)?.name;
   const flows = placed && node.kind === 'box' && node.layout !== undefined;
   const width = widthClass(node.shared);
@@ -31,13 +32,16 @@ export function sharedAttributes(node: PageNode, { sheet, keyed, placed }: Marku
       ...(width === null ? [] : [width]),
     ]),
   ];
-  const link = node.role === 'link' || node.kind === 'picture' ? node.href : undefined;
+  const isAnonymous = node.kind === 'box' && node.anonymous === true;
+  const isLink = node.role === 'link' || node.kind === 'picture';
+  const link = isLink && node.href !== undefined ? addressOf(node.href, context) : undefined;
   return {
+    id: isAnonymous ? undefined : idOf?.(node.layer),
     class: classes.length > 0 ? classes.join(' ') : null,
-    href: node.role === 'link' ? (node.href ?? '#') : link,
+    href: node.role === 'link' ? (link ?? '#') : link,
     type: isButton(node.role) && node.href === undefined ? 'button' : null,
     'data-slot': node.slot,
-    'data-layer': keyed && !(node.kind === 'box' && node.anonymous) ? node.layer : undefined,
+    'data-layer': keyed && !isAnonymous ? node.layer : undefined,
     hidden: node.hidden && !isShownByState({ states: node.states ?? [] }),
     ...stateAttributes(node),
   };

@@ -1,5 +1,6 @@
 import { inRem } from '../../markup/units';
 import { printInlineCss, type Declaration } from '../../markup/printCss';
+import type { LayerId } from '../../mockup/layer';
 import type { Page, Unit } from '../../page/frame';
 import type { PicturePlan } from '../../pictures/picture';
 import type { StyleSheet } from '../../style/styleSheet';
@@ -13,8 +14,17 @@ export interface MarkupContext {
   readonly placed?: boolean;
   /** All pages that share the style sheet; absent for a single page. */
   readonly pages?: readonly Page[];
+  /** The id of a layer's element, when links lead to it. Absent where there are no links. */
+  readonly idOf?: (layer: LayerId) => string | undefined;
+  /** The address of a link to a screen or layer. Absent where there are no such links. */
+  readonly address?: (href: string) => string;
   /** The window width up to which a page for two screens shows the narrow one, px. */
   readonly below?: number;
+}
+
+/** The address that a link is written with. */
+export function addressOf(href: string, { address }: MarkupContext): string {
+  return address?.(href) ?? href;
 }
 
 /** Declarations for a `style` attribute, in the page's unit; null for none. */

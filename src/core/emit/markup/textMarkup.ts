@@ -4,7 +4,7 @@ import { SHARE_BEFORE } from '../../mockup/type';
 import type { Declaration } from '../../markup/printCss';
 import { breaksWord, type LinePlace, type TextNode, type TextNodeLine } from '../../page/node';
 import { transformDeclarationsOf } from '../css/placing';
-import { type MarkupContext, inline } from './context';
+import { addressOf, type MarkupContext, inline } from './context';
 import { type Inside, elementName, isInteractive } from './elementNames';
 import { placeStyle, sharedAttributes, nameAttributes, ofNode } from './attributes';
 
@@ -38,7 +38,7 @@ function lineMarkup(
     const look = context.sheet.classFor(span.look);
     const style = look === null ? null : `run ${look}`;
     if (span.href !== undefined && !interactive)
-      return element('a', { class: style ?? 'run', href: span.href }, [span.text]);
+      return element('a', { class: style ?? 'run', href: addressOf(span.href, context) }, [span.text]);
     return style === null ? span.text : element('span', { class: style }, [span.text]);
   });
   if (!line.at) return spans;

@@ -41,6 +41,7 @@ export function readHints(node: XmlNode): SourceHints {
     classes: attributes.class?.trim().split(/\s+/).filter(Boolean) ?? [],
     data,
   };
+  if (attributes.id) hints.id = attributes.id;
   if (attributes.role) hints.role = attributes.role;
   if (attributes['aria-label']) hints.label = attributes['aria-label'];
   const href = node.name === 'a' ? safeHref(hrefOf(node)) : undefined;
