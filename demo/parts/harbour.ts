@@ -62,9 +62,9 @@ function header(): string {
     `<path d="M2 20l4 8h24l4-8z" fill="#fdfaf3"/><path d="M7 18v-6h18l3 6z" fill="#d1583c"/><path d="M13 10V4h5v6z" fill="#fdfaf3"/><path d="M0 33c4 0 4-3 8-3s4 3 8 3 4-3 8-3 4 3 8 3 4-3 6-3" fill="none" stroke="#8fb1bd" stroke-width="2" stroke-linecap="round"/>`,
     ' transform="translate(40 18)"',
   );
-  const links = ['Sailings', 'Tickets', 'Harbours', 'Contact'];
-  const nav = links
-    .map((label, at) => `<a href="#${label.toLowerCase()}">${text(560 + at * 108, 43, 'light', label)}</a>`)
+  const links = { Sailings: '#sailings', Tickets: '#tickets', Harbours: '/harbours', Contact: '/contact' };
+  const nav = Object.entries(links)
+    .map(([label, href], at) => `<a href="${href}">${text(560 + at * 108, 43, 'light', label)}</a>`)
     .join('');
   const button = group(
     'book-button',
@@ -201,7 +201,7 @@ function footer(): string {
     `${box(0, 736, 1280, 64, 'fill="#e8dfcb"')}${text(40, 774, 'quiet', 'Ternholm Ferries, Harbour Row 1. All times are island time.')}` +
       group(
         null,
-        `<a href="#notices">${text(1000, 774, 'quiet', 'Notices')}</a><a href="#lost">${text(1076, 774, 'quiet', 'Lost property')}</a><a href="#terms">${text(1190, 774, 'quiet', 'Terms')}</a>`,
+        `<a href="/notices">${text(1000, 774, 'quiet', 'Notices')}</a><a href="/lost-property">${text(1076, 774, 'quiet', 'Lost property')}</a><a href="/terms">${text(1190, 774, 'quiet', 'Terms')}</a>`,
       ),
   );
 }

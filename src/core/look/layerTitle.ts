@@ -12,7 +12,10 @@ export interface LayerTitle {
 /** The layer's own name without its brackets, else a readable name from its words or its kind. */
 export function layerTitle(layer: Layer): LayerTitle {
   const own = splitName(layer.sourceName ?? '').bare;
-  return own ? { text: own, own: true } : { text: automaticTitle(layer), own: false };
+  if (own) return { text: own, own: true };
+  // A wrapper has the name of what it wraps.
+  const [only, ...more] = layer.kind === 'group' ? layer.layers : [];
+  return only && more.length === 0 ? layerTitle(only) : { text: automaticTitle(layer), own: false };
 }
 
 /** The text's letters, with a space between lines. */
@@ -37,13 +40,8 @@ function automaticTitle(layer: Layer): string {
   }
 }
 
-/**
- * A group takes the words of its only text; a group of shapes is a drawing; a group of one layer takes that
- * layer's title.
- */
+/** A group takes the words of its only text; a group of shapes is a drawing. */
 function groupTitle(group: GroupLayer): string {
-  const [only] = group.layers;
-  if (group.layers.length === 1 && only) return layerTitle(only).text;
   const texts: TextLayer[] = [];
   let others = 0;
   for (const layer of walk(group)) {

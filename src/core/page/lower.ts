@@ -207,6 +207,7 @@ function lowerPicture(
   const place: FixedPlace = { kind: 'fixed', ...placed.box, fitsContent: false, linear: null };
   const alternative =
     layer.hints.label ??
+    decision.merge?.name ??
     (decision.named ? splitName(layer.sourceName ?? '').bare.replace(/[-_]+/g, ' ') : '');
   return {
     kind: 'picture',

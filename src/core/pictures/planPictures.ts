@@ -8,6 +8,7 @@ import { walk } from '../mockup/walk';
 import type { Report } from '../findings/finding';
 import type { Decision, Decisions } from '../sort/decision';
 import { layersNamed } from '../sort/merges';
+import { nominalBox } from './nominalBox';
 import {
   ASSET_ADDRESS,
   type Picture,
@@ -105,7 +106,10 @@ function drawLayer(layer: Layer, measure: Measure, mockup: Mockup, outliner: Out
   const { faces, definitions, bitmaps } = mockup;
   return lastDrawn(layer, [measure, faces, definitions, bitmaps, outliner], () => {
     const painted = paintedIfShown(layer, measure, faces);
-    return drawnPicture(painted, [layer], (box) => sourceOf(layer, measure.matrix, box, mockup, outliner));
+    const nominal = painted && nominalBox(layer, measure.matrix, painted);
+    return drawnPicture(nominal ?? painted, [layer], (box) =>
+      sourceOf(layer, measure.matrix, box, mockup, outliner),
+    );
   });
 }
 
@@ -146,7 +150,11 @@ function drawnPicture(
   };
 }
 
-function freeName(wanted: string, names: Set<string>): string {
+/** Names of devices, which no file may have on some systems (common practice, no source). */
+const RESERVED = /^(?:con|prn|aux|nul|com\d|lpt\d)$/;
+
+function freeName(asked: string, names: Set<string>): string {
+  const wanted = asked.replace(/[^/]+/g, (part) => (RESERVED.test(part) ? `${part}-picture` : part));
   let name = wanted;
   for (let count = 2; names.has(name); count++) name = `${wanted}-${count}`;
   names.add(name);

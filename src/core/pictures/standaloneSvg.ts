@@ -7,7 +7,7 @@ import { formatNumber } from '../markup/numbers';
 import { printXml } from '../markup/printXml';
 import type { StandaloneOptions } from './standaloneOptions';
 import { SvgWriter } from './svgWriter';
-import { printMatrix } from './runOutlines';
+import { settle } from './settle';
 
 /** One layer with the transform from its parent's coordinates to the screen's. */
 export interface PlacedLayer {
@@ -38,9 +38,7 @@ export function standaloneSvg(layers: readonly PlacedLayer[], box: Box, options:
   const writer = new SvgWriter(options);
   const move = translation(-box.x, -box.y);
   const content = layers.map(({ layer, matrix }) => {
-    const around = multiply(move, matrix);
-    const drawn = writer.layer(layer);
-    return isIdentity(around) ? drawn : element('g', { transform: printMatrix(around) }, [drawn]);
+    return writer.layer(settle(layer, multiply(move, matrix)));
   });
   const definitions = writer.definitions();
   const [width, height] = [formatNumber(box.width, 5), formatNumber(box.height, 5)];

@@ -26,9 +26,7 @@ describe('several layers as one picture', () => {
     ]);
     expect(plan.placed.get(idAt('/crest/wave'))?.box).toEqual({ x: 10, y: 10, width: 50, height: 40 });
     expect(decisions.get(idAt('/crest/disc'))?.within).toBe(idAt('/crest/wave'));
-    expect(decisions.get(idAt('/crest/wave'))?.reason).toBe(
-      'picture: you made 2 layers into the one picture crest',
-    );
+    expect(decisions.get(idAt('/crest/wave'))?.reason).toBe('picture: 2 layers of the one picture crest');
     expect(html.match(/<img/g)).toHaveLength(1);
     const [source] = plan.pictures.map((picture) => picture.source);
     expect(source?.kind === 'svg' && source.svg.match(/<(circle|ellipse|path|rect)/g)).toHaveLength(2);

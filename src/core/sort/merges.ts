@@ -3,7 +3,7 @@ import type { Report } from '../findings/finding';
 import { layerTitle } from '../look/layerTitle';
 import type { Measures } from '../mockup/bounds';
 import { intersection } from '../mockup/box';
-import type { Layer, LayerId } from '../mockup/layer';
+import type { GroupLayer, Layer, LayerId } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
 import type { Decisions } from './decision';
@@ -31,10 +31,44 @@ export function findMerges(screen: Screen, said: Tags): Merges {
   };
   if ([...said.values()].some((tag) => tag.merge !== undefined)) screen.root.layers.forEach(visit);
   const merges = new Map<LayerId, Merge>();
+  for (const { name, layers } of picturesAroundSlots(screen, said))
+    for (const key of layers) merges.set(key, { name, layers });
   for (const [name, layers] of byName) {
     if (layers.length > 1) for (const key of layers) merges.set(key, { name, layers });
   }
   return merges;
+}
+
+/**
+ * The parts of groups that a person or their name calls a picture, although the program fills something inside:
+ * all that it does not fill is one picture.
+ */
+function picturesAroundSlots(screen: Screen, said: Tags): readonly Merge[] {
+  const slots = [...said].flatMap(([id, { slot }]) => (slot === undefined ? [] : [id]));
+  if (slots.length === 0) return [];
+  const pictures: Merge[] = [];
+  const visit = (layer: Layer): void => {
+    if (layer.kind !== 'group') return;
+    if (said.get(layer.id)?.outcome !== 'picture' || !holdsSlot(layer, said))
+      return layer.layers.forEach(visit);
+    const parts = layersBesideSlots(layer, said);
+    const name = said.get(layer.id)?.outputName ?? layerTitle(layer).text;
+    if (parts.length > 0) pictures.push({ name, layers: parts });
+  };
+  screen.root.layers.forEach(visit);
+  return pictures;
+}
+
+/** True for a group with a part inside that the program fills. */
+export function holdsSlot(layer: Layer, said: Tags): boolean {
+  return walk(layer).some(({ id }) => id !== layer.id && said.get(id)?.slot !== undefined);
+}
+
+function layersBesideSlots(group: GroupLayer, said: Tags): readonly LayerId[] {
+  return group.layers.flatMap((layer) => {
+    if (!layer.visible || said.get(layer.id)?.slot !== undefined) return [];
+    return layer.kind === 'group' && holdsSlot(layer, said) ? layersBesideSlots(layer, said) : [layer.id];
+  });
 }
 
 /**

@@ -45,7 +45,8 @@ const bareName = memoizeByObject((layer: Layer) => named(layer, safeName));
 
 function named(layer: Layer, safe: (text: string) => string): ProposedName {
   const { text, own } = layerTitle(layer);
-  const name = own ? safe(text) : '';
+  // A name may end like a file.
+  const name = own ? safe(text.replace(/\.(?:svg|png|jpe?g|webp|gif|avif|pdf)$/i, '')) : '';
   if (name) return { name, named: true };
   const words = text.split(/\s+/).slice(0, 3).join(' ');
   return { name: safeName(words) || layer.kind, named: false };

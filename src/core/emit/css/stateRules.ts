@@ -26,9 +26,7 @@ const STATE_SELECTORS: Readonly<Record<State, readonly string[]>> = {
 };
 
 /** What differs for elements that have the state themselves, or hold an input that has it. */
-const OF_ELEMENTS: Readonly<
-  Record<StateSource, Readonly<Partial<Record<State, readonly string[]>>>>
-> = {
+const OF_ELEMENTS: Readonly<Record<StateSource, Readonly<Partial<Record<State, readonly string[]>>>>> = {
   aria: {},
   button: {
     disabled: [':disabled'],

@@ -34,11 +34,13 @@ export function layerFragment(input: FragmentInput, layer: LayerId): Fragment {
       { selector: `.${each.name}`, declarations: classDeclarations(each) },
       ...stateRules(each, input),
     ]);
-  const markup = printHtml([nodeMarkup(shallow, {
+  const markup = printHtml([
+    nodeMarkup(shallow, {
       ...input,
       ...linkContext(page, input.pages),
       placed: !page.layout,
-    })]);
+    }),
+  ]);
   return { shown: node.layer, parts: partsOf(markup, printCss(rulesInUnit(rules, input.unit))) };
 }
 

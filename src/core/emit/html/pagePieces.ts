@@ -98,7 +98,8 @@ function printInputs(node: PageNode, { sheet, plan, idOf, address }: Context): r
   const inputs: unknown[] = [own?.name, own && standingText(own), idOf?.(node.layer), link];
   if (node.kind === 'picture') inputs.push(pictureNamed(plan, node.picture)?.files[0]?.path);
   if (node.kind === 'text')
-    for (const { spans } of node.lines) for (const { look, href } of spans)
+    for (const { spans } of node.lines)
+      for (const { look, href } of spans)
         inputs.push(sheet.classFor(look), href === undefined ? undefined : address?.(href));
   return inputs;
 }

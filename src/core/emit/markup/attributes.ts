@@ -54,7 +54,8 @@ function stateAttributes({ role, href, states = [] }: PageNode) {
   const isSwitch = role === 'switch' || own.has('checked') || own.has('unchecked');
   return {
     'aria-pressed': isPressed && isSwitch ? String(own.has('unchecked')) : undefined,
-    'aria-expanded': isPressed && (own.has('open') || own.has('closed')) ? String(own.has('closed')) : undefined,
+    'aria-expanded':
+      isPressed && (own.has('open') || own.has('closed')) ? String(own.has('closed')) : undefined,
   };
 }
 

@@ -2,6 +2,7 @@ import type { Report } from '../../findings/finding';
 import type { Layer, LayerId } from '../../mockup/layer';
 import { splitName } from '../../mockup/layerName';
 import type { Mockup, Screen } from '../../mockup/mockup';
+import { treeOf } from '../../mockup/tree';
 import { walk } from '../../mockup/walk';
 import { safeName } from '../../sort/outputNames';
 import type { Page } from '../frame';
@@ -44,7 +45,9 @@ export function resolveLinks(pages: readonly Page[], mockup: Mockup, report: Rep
   });
   return pages.map((page, at) => {
     const ids = places.idsOf(page);
-    return targets[at]!.size === 0 && ids.size === 0 ? page : { ...page, links: { targets: targets[at]!, ids } };
+    return targets[at]!.size === 0 && ids.size === 0
+      ? page
+      : { ...page, links: { targets: targets[at]!, ids } };
   });
 }
 
@@ -81,7 +84,8 @@ class PlacesOfNames {
     private readonly mockup: Mockup,
   ) {
     this.layers = new Map(mockup.screens.map((screen) => [screen.id, layersByName(screen)]));
-    for (const page of pages) for (const [layer, id] of saidIds(this.screensOf(page))) this.giveId(page, layer, id);
+    for (const page of pages)
+      for (const [layer, id] of saidIds(this.screensOf(page))) this.giveId(page, layer, id);
   }
 
   find(name: string, from: Page, isLayer: boolean): LinkTarget | null {
@@ -104,9 +108,7 @@ class PlacesOfNames {
   private screenCalled(name: string): Page | undefined {
     const isCalled = (same: (screen: Screen) => boolean) =>
       this.pages.find((page) => this.screensOf(page).some(same));
-    return (
-      isCalled((screen) => screen.name === name) ?? isCalled((screen) => isSameName(screen.name, name))
-    );
+    return isCalled((screen) => screen.name === name) ?? isCalled((screen) => isSameName(screen.name, name));
   }
 
   private screensOf({ screen, narrow }: Page): readonly Screen[] {
@@ -119,9 +121,24 @@ class PlacesOfNames {
     return [...called(name), ...called(safeName(name))];
   }
 
+  /** The node that shows a layer; of a group without an element, its first part that has one. */
+  private nodeOf(page: Page, layer: LayerId): PageNode | undefined {
+    const nodes = pageNodes(page).filter((node) => node.kind !== 'box' || !node.anonymous);
+    const own = (id: LayerId) =>
+      nodes.find((node) => node.layer === id) ?? nodes.find((node) => node.merged?.includes(id));
+    const found = own(layer);
+    const drawn = treeOf(this.mockup).layer(layer);
+    if (found || !drawn) return found;
+    for (const part of walk(drawn)) {
+      const node = own(part.id);
+      if (node) return node;
+    }
+    return undefined;
+  }
+
   /** The id of the element that shows a layer; null when none does. */
   private giveId(page: Page, layer: LayerId, wanted: string): string | null {
-    const node = nodeOf(page, layer);
+    const node = this.nodeOf(page, layer);
     if (!node) return null;
     const ids = this.ids.get(page) ?? new Map<LayerId, string>();
     this.ids.set(page, ids);
@@ -133,11 +150,6 @@ class PlacesOfNames {
     ids.set(node.layer, id);
     return id;
   }
-}
-
-function nodeOf(page: Page, layer: LayerId): PageNode | undefined {
-  const nodes = pageNodes(page).filter((node) => node.kind !== 'box' || !node.anonymous);
-  return nodes.find((node) => node.layer === layer) ?? nodes.find((node) => node.merged?.includes(layer));
 }
 
 /** The layers of a screen by all names that a link may use. */

@@ -30,7 +30,10 @@ export function rewritePage(page: Page, versions: readonly StateNode[] = []): Pa
   );
   const rewrites = [...inside.trace, ...trace];
   const bases = new Set(versions.map(({ base }) => base));
-  const { nodes, lost } = withStates(siblings.map((node) => withMergedBases(node, bases)), shaped);
+  const { nodes, lost } = withStates(
+    siblings.map((node) => withMergedBases(node, bases)),
+    shaped,
+  );
   return { ...page, children: nodes, rewrites, lostStates: lost };
 }
 

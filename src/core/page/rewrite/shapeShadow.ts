@@ -1,6 +1,6 @@
 import { BY_HAND, EXACT, SNAPPED } from '../tolerances';
 import { isPlain, type LookShadow } from '../../look/look';
-import type { Box } from '../../mockup/box';
+import { area, intersection, type Box } from '../../mockup/box';
 import { NO_RADII } from '../../mockup/outline';
 import type { BoxNode } from '../node';
 
@@ -32,7 +32,17 @@ export function shadowOn(under: BoxNode, box: Box, radii = NO_RADII): LookShadow
   const own = radii[0].x;
   const off = Math.abs(corners[0].x - (own > 0 ? Math.max(0, own + spread) : 0));
   const isSharp = !blur && shadow.colour.alpha > FAINT_SHADOW;
-  return off <= (isSharp ? EXACT : BY_HAND.corner) && (blur || isNear(shadow)) ? shadow : null;
+  return off <= (isSharp ? EXACT : BY_HAND.corner) && (blur || (isNear(shadow) && liesUnder(shade, box)))
+    ? shadow
+    : null;
+}
+
+/** The share of a sharp shadow that its box hides: a shape beside the box is a part of its own. */
+const HIDDEN_SHARE = 0.5;
+
+function liesUnder(shade: Box, box: Box): boolean {
+  const hidden = intersection(shade, box);
+  return hidden !== null && area(hidden) >= HIDDEN_SHARE * area(shade);
 }
 
 /** True for a sharp shadow close enough to read as one: around the box, or slightly beside it. */

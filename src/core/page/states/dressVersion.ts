@@ -78,7 +78,8 @@ function pair(base: PageNode, version: PageNode, write: StateWrite, moved: Point
   const { matches, added } = matchParts(base.children.filter(isAtRest), version.children);
   const sharesWords = !hasWords(version);
   const children = matches.flatMap((match) => {
-    if (!match.version) return sharesWords && hasWords(match.base) ? match.base : hiddenIn(match.base, inside);
+    if (!match.version)
+      return sharesWords && hasWords(match.base) ? match.base : hiddenIn(match.base, inside);
     const paired = pair(match.base, match.version, inside, shift ?? moved);
     return paired
       ? [paired.node, ...paired.beside]
@@ -184,5 +185,9 @@ function shownIn(node: PageNode, { state, control }: StateWrite): PageNode {
     visibility: 'shown',
     ...sourceOf(control, false),
   });
-  return { ...shown, hidden: true, role: node.role === 'text' || node.role === 'picture' ? node.role : 'box' };
+  return {
+    ...shown,
+    hidden: true,
+    role: node.role === 'text' || node.role === 'picture' ? node.role : 'box',
+  };
 }

@@ -24,7 +24,8 @@ export function matchParts(base: readonly PageNode[], version: readonly PageNode
   };
   const picked = new Map<PageNode, PageNode>();
   const passes: readonly ((part: PageNode) => (other: PageNode) => boolean)[] = [
-    (part) => (other) => part.named && other.named && part.name === other.name && wordsOf(part) === wordsOf(other),
+    (part) => (other) =>
+      part.named && other.named && part.name === other.name && wordsOf(part) === wordsOf(other),
     (part) => (other) => wordsOf(part) === wordsOf(other) && isNear(part, other),
     (part) => (other) => part.kind === 'text' && wordsOf(part) === wordsOf(other),
     (part) => (other) => part.kind !== 'text' && isLikeBuilt(part, other),

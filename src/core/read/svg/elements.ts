@@ -3,7 +3,7 @@ import { IDENTITY, meanScale } from '../../mockup/matrix';
 import { elementsIn, type XmlNode } from '../xml/node';
 import { computeStyle } from './computed';
 import type { Here } from './context';
-import { readName } from './names';
+import { readIdName, readName } from './names';
 import { isShapeElement } from './outlines';
 import { parseTransform } from './transforms';
 import { readGroup, readSwitch } from './elements/group';
@@ -43,7 +43,7 @@ export function readElement(node: XmlNode, around: Here): Layer | null {
   if (around.using.length > 0 && !context.countCopy()) return null;
   context.progress();
   const computed = computeStyle(node, around.computed, context.cascade);
-  const id = context.ids.next(around.parent, readName(node), kindOf(node.name));
+  const id = context.ids.next(around.parent, readName(node), kindOf(node.name), readIdName(node));
   context.onLayer(id, node);
   reportHandlers(node, context, id);
   const scale = around.scale * meanScale(parseTransform(computed.style.transform) ?? IDENTITY);

@@ -7,21 +7,35 @@ import { hrefOf } from './context';
 
 /**
  * The layer's name, by the first of: the drawing program's own label, `data-name`, `aria-label`,
- * `<title>`, `id`, the first class. Names that programs number by themselves count as none.
+ * `<title>`, `id`, the first class. Ids and classes that programs number by themselves count as none.
  */
 export function readName(node: XmlNode): string | null {
+  const { labels, marks } = namesOf(node);
+  return labels[0] ?? marks.find(isNamed) ?? null;
+}
+
+/**
+ * The name that the layer's id follows from: labels that programs number by themselves do not count, so that
+ * ids from earlier readings stay.
+ */
+export function readIdName(node: XmlNode): string | null {
+  const { labels, marks } = namesOf(node);
+  return [...labels, ...marks].find(isNamed) ?? null;
+}
+
+function namesOf(node: XmlNode) {
   const { attributes } = node;
   const title = elementsIn(node).find((child) => child.name === 'title');
-  const candidates = [
+  const labels = [
     attributes[PROGRAM_LABEL],
     attributes['data-name'],
     attributes['aria-label'],
     title && textIn(title),
-    attributes.id,
-    attributes.class?.trim().split(/\s+/)[0],
-  ];
-  const name = candidates.map((text) => text?.trim()).find((text) => text !== undefined && isNamed(text));
-  return name ?? null;
+  ].flatMap((text) => text?.trim() || []);
+  const marks = [attributes.id, attributes.class?.trim().split(/\s+/)[0]].flatMap(
+    (text) => text?.trim() || [],
+  );
+  return { labels, marks };
 }
 
 /** Brackets say something also behind a name that a program gave. */

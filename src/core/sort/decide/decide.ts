@@ -61,7 +61,12 @@ function changedLayers(
     ...changedKeys(last.facts.states, facts.states),
     ...changedKeys(last.facts.controls, facts.controls, equal),
     ...changedKeys(last.facts.merges, facts.merges),
-    ...[...facts.opened].filter((key) => !last.facts.opened.has(key)),
-    ...[...last.facts.opened].filter((key) => !facts.opened.has(key)),
+    ...changedMembers(last.facts.opened, facts.opened),
+    ...changedMembers(last.facts.aroundSlots, facts.aroundSlots),
   ]);
+}
+
+/** The members that only one of two sets has. */
+function changedMembers(before: ReadonlySet<LayerId>, now: ReadonlySet<LayerId>): readonly LayerId[] {
+  return [...[...now].filter((key) => !before.has(key)), ...[...before].filter((key) => !now.has(key))];
 }

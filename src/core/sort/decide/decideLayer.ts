@@ -32,6 +32,7 @@ interface DecisionInputs {
   readonly alike: Tag | undefined;
   readonly cover: Layer | undefined;
   readonly isOpened: boolean;
+  readonly isAroundSlot: boolean;
   readonly version: ReturnType<StatesOf['get']>;
   readonly merge: Merge | undefined;
   /** The states of the control that the layer is; undefined for none. */
@@ -48,6 +49,7 @@ function areSameInputs(one: DecisionInputs, other: DecisionInputs): boolean {
     areSameSharedFacets(one.alike, other.alike) &&
     one.cover === other.cover &&
     one.isOpened === other.isOpened &&
+    one.isAroundSlot === other.isAroundSlot &&
     one.version === other.version &&
     one.merge === other.merge &&
     equal(one.controls, other.controls) &&
@@ -91,6 +93,7 @@ export function decideLayer(
     alike: sources.alike.get(id),
     cover: facts.covered.get(id),
     isOpened: facts.opened.has(id),
+    isAroundSlot: facts.aroundSlots.has(id),
     version: facts.states.get(id),
     merge: facts.merges.get(id),
     controls: facts.controls.get(id),
@@ -128,7 +131,8 @@ function decideFromInputs(
   const within = around.within ?? (outcome === 'element' ? null : { key: layer.id, outcome });
   const elements = [...around.elements, roleEntry(role).element];
   const inFurniture = around.inFurniture || facts.places.has(layer.id);
-  return { decision, inside: { ...around, within, elements, inFurniture } };
+  const named = decision.named && layer.sourceName !== null ? { nearestName: decision.outputName } : {};
+  return { decision, inside: { ...around, within, elements, inFurniture, ...named } };
 }
 
 function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said: LayerTag): Decision {
@@ -151,7 +155,7 @@ function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said
     roleReason,
     origin,
     within: around.within?.key ?? (lead === layer.id ? null : lead),
-    outputName: outputName || proposed.name,
+    outputName: outputName || (isPicture && !proposed.named && around.nearestName) || proposed.name,
     named: outputName !== '' || proposed.named,
     classes: tag.classes ?? [],
     hidden: tag.hidden ?? false,

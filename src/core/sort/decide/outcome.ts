@@ -10,7 +10,7 @@ import { type LayerTag, ORIGIN_WORDS } from './tagSources';
 export function mergedOutcome({ name, layers }: Merge): Pick<Decision, 'outcome' | 'reason' | 'origin'> {
   return {
     outcome: 'picture',
-    reason: `picture: you made ${layers.length} layers into the one picture ${name}`,
+    reason: `picture: ${layers.length === 1 ? 'all' : `${layers.length} layers`} of the one picture ${name}`,
     origin: 'person',
   };
 }
@@ -29,6 +29,12 @@ export function decideOutcome(
   { tag, who }: LayerTag,
 ): Pick<Decision, 'outcome' | 'reason' | 'origin'> {
   if (within) return { outcome: within.outcome, reason: PART_OF[within.outcome], origin: 'within' };
+  if (tag.outcome === 'picture' && facts.aroundSlots.has(layer.id))
+    return {
+      outcome: 'element',
+      reason: 'element: the program fills a part of it, the other parts are one picture',
+      origin: who('outcome'),
+    };
   if (tag.outcome !== undefined) {
     const origin = who('outcome');
     return { outcome: tag.outcome, reason: `${tag.outcome}: ${ORIGIN_WORDS[origin]}`, origin };
@@ -44,7 +50,7 @@ export function decideOutcome(
     const verdict = rule.judge(layer, facts);
     // A layer that starts hidden is on the page, although the mockup does not show it.
     const starts = (tag.hidden === true || asShown) && (rule.name === 'unseen' || rule.name === 'state');
-    const isOpened = rule.name === 'icon' && facts.opened.has(layer.id);
+    const isOpened = ['icon', 'drawing'].includes(rule.name) && facts.opened.has(layer.id);
     if (verdict && !starts && !isOpened) return { ...verdict, origin: rule.name };
   }
   return { outcome: 'element', reason: 'element: nothing says otherwise', origin: 'default' };

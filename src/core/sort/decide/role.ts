@@ -1,5 +1,5 @@
 import type { Layer } from '../../mockup/layer';
-import { PICTURE_ROLE_RULES, ROLE_RULES } from '../roles/roles';
+import { DRAWN_ROLE_RULES, PICTURE_ROLE_RULES, ROLE_RULES } from '../roles/roles';
 import { roleEntry, type Outcome, type Role } from '../vocabulary';
 import type { ScreenFacts } from './screenContext';
 import type { Surroundings } from './surroundings';
@@ -14,8 +14,7 @@ export function decideRole(
 ): { role: Role; reason: string } {
   if (tag.role !== undefined) return { role: tag.role, reason: ORIGIN_WORDS[who('role')] };
   // A layer that is no element has no semantics on the page.
-  if (outcome !== 'element' && outcome !== 'picture')
-    return { role: 'box', reason: 'it is not on the page' };
+  if (outcome !== 'element' && outcome !== 'picture') return { role: 'box', reason: 'it is not on the page' };
   const isPicture = outcome === 'picture';
   if (isPicture && around.within) return PICTURE;
   if (!isPicture && tag.href !== undefined && !isForbidden('link', around))
@@ -26,7 +25,9 @@ export function decideRole(
     parent: around.elements.at(-1) ?? 'main',
     states: facts.controls.get(layer.id) ?? [],
   };
-  for (const rule of isPicture ? PICTURE_ROLE_RULES : ROLE_RULES) {
+  const isDrawn = layer.kind === 'group' && layer.layers.some(({ id }) => facts.merges.has(id));
+  const rules = isPicture ? PICTURE_ROLE_RULES : isDrawn ? DRAWN_ROLE_RULES : ROLE_RULES;
+  for (const rule of rules) {
     const verdict = rule(layer, outcome, facts, place);
     if (verdict && !isForbidden(verdict.role, around)) return verdict;
   }

@@ -51,7 +51,8 @@ export function* screenContexts(
       states,
       controls: findControls(states, tree, all, measured),
       merges: spreadMerges(findMerges(screen, all), found.repeats, tree, (key) => measured.has(key)),
-      opened: openedGroups(sources.alike, states, tree),
+      opened: openedGroups(mergeTags(said.name, sources.alike), states, tree),
+      aroundSlots: groupsAroundSlots(all, tree),
     };
     yield { screen, facts, sources };
   }
@@ -63,14 +64,21 @@ export interface ScreenFacts extends Facts {
   /** The layers that are pressed or pointed at, with their states. */
   readonly controls: Controls;
   readonly merges: Merges;
+  /** Groups with a part inside that the program fills. */
+  readonly aroundSlots: ReadonlySet<LayerId>;
   /** Groups with a tagged part or a part with states: no rule makes one picture of them. */
   readonly opened: ReadonlySet<LayerId>;
 }
 
+function groupsAroundSlots(tags: Tags, tree: LayerTree): ReadonlySet<LayerId> {
+  const filled = [...tags].flatMap(([id, { slot }]) => (slot === undefined ? [] : [id]));
+  return new Set(filled.flatMap((id) => tree.ancestors(id)));
+}
+
 function openedGroups(tags: Tags, states: StatesOf, tree: LayerTree): ReadonlySet<LayerId> {
   const opened = new Set<LayerId>();
-  for (const [id, { outcome, merge }] of tags) {
-    if (outcome === undefined && merge === undefined) continue;
+  for (const [id, { outcome, merge, slot }] of tags) {
+    if (outcome === undefined && merge === undefined && slot === undefined) continue;
     for (const ancestor of tree.ancestors(id)) opened.add(ancestor);
   }
   for (const { base } of states.values())

@@ -48,7 +48,12 @@ export function decideVersions(
       if (!version) continue;
       const made: DecisionRun = { decided: new Map(), insides: new Map() };
       decideLayer(layer, { ...ROOT_SURROUNDINGS, asShown: true }, { facts: stateless, sources }, null, made);
-      const control = controlOf(version.base, treeOf(mockup), mergeTags(sources.name, sources.person), measured);
+      const control = controlOf(
+        version.base,
+        treeOf(mockup),
+        mergeTags(sources.name, sources.person),
+        measured,
+      );
       versions.push({
         base: version.base.id,
         state: version.state,

@@ -6,6 +6,8 @@ export interface Surroundings {
   /** The elements around the layer, outermost first. */
   readonly elements: readonly string[];
   readonly inFurniture: boolean;
+  /** The output name of the nearest group that has a name. */
+  readonly nearestName?: string;
   /** True for a version that is decided on as if it were shown. */
   readonly asShown?: boolean;
 }

@@ -11,6 +11,9 @@ import { byTextSize } from './byTextSize';
 import { byKind } from './byKind';
 import type { RoleRule } from './roleRule';
 
+/** The rules of groups whose parts form a picture: how they look says nothing about what they are. */
+export const DRAWN_ROLE_RULES: readonly RoleRule[] = [bySource, byName, byStates, byPlace, byKind];
+
 /** The role rules of layers that are a picture; one without a verdict is an image. */
 export const PICTURE_ROLE_RULES: readonly RoleRule[] = [byButtonName, byStates];
 

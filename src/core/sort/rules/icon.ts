@@ -2,6 +2,7 @@ import { boxForm } from '../../look/boxForm';
 import type { GroupLayer } from '../../mockup/layer';
 import { walk } from '../../mockup/walk';
 import { measureOf } from '../facts';
+import { isSet } from '../pictureSets';
 import { px, type Rule } from './rule';
 
 /** Common practice, no source: icons and small logos are drawn within about this many px. */
@@ -16,7 +17,7 @@ export const icon: Rule = {
     if (layer.kind !== 'group') return null;
     const { texts, bitmaps, shapes } = facts.contents(layer);
     const { painted } = measureOf(facts, layer.id);
-    if (texts > 0 || bitmaps > 0 || shapes === 0 || !painted) return null;
+    if (texts > 0 || bitmaps > 0 || shapes === 0 || !painted || isSet(layer, facts)) return null;
     const free = countFreeShapes(layer);
     const small = painted.width <= ICON_SIDE && painted.height <= ICON_SIDE;
     if (free === 0 || (!small && free < shapes / 2)) return null;

@@ -2,6 +2,7 @@ import { beyondTarget } from './beyondTarget';
 import { bitmap } from './bitmap';
 import { box } from './box';
 import { covered } from './covered';
+import { drawing } from './drawing';
 import { group } from './group';
 import { guides } from './guides';
 import { icon } from './icon';
@@ -17,6 +18,7 @@ export const RULES: readonly Rule[] = [
   guides,
   covered,
   bitmap,
+  drawing,
   icon,
   beyondTarget,
   text,

@@ -39,7 +39,13 @@ export function findScreens(mockup: Mockup, tags: Tags): readonly ScreenCandidat
   const saidOf = ({ id }: Layer) => tags.get(id)?.screen;
   const groups = top.filter((layer): layer is GroupLayer => layer.kind === 'group');
   // A sheet with more groups is a pattern; comparing each pair would take quadratic time.
-  const framed = groups.length > MOST ? [] : framesOf(groups.filter(({ visible }) => visible), measures);
+  const framed =
+    groups.length > MOST
+      ? []
+      : framesOf(
+          groups.filter(({ visible }) => visible),
+          measures,
+        );
   const boxes = framed.map(({ box }) => box);
   const likely = framed.filter((frame) => isScreenSized(frame, boxes, sheet));
   const automatic = areScreens(

@@ -28,9 +28,7 @@ export function framesOf(groups: readonly GroupLayer[], measures: Measures): rea
   const own = groups.flatMap((group) => ownFrame(group, measures) ?? []);
   const drawn = own.filter(({ box, isDrawn }) => isDrawn && isLarge(box));
   return own
-    .map((frame) =>
-      isFrame(frame, drawn, measures) ? frame : (likeOthers(frame, drawn, measures) ?? frame),
-    )
+    .map((frame) => (isFrame(frame, drawn, measures) ? frame : (likeOthers(frame, drawn, measures) ?? frame)))
     .filter(({ box }) => isLarge(box));
 }
 

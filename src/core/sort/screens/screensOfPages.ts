@@ -40,7 +40,9 @@ function place(
       );
       continue;
     }
-    const [main] = [...touched].sort((one, other) => sharedArea(other.box, painted!) - sharedArea(one.box, painted!));
+    const [main] = [...touched].sort(
+      (one, other) => sharedArea(other.box, painted!) - sharedArea(one.box, painted!),
+    );
     if (main) into.get(main)?.push(layer);
   }
 }

@@ -4,7 +4,7 @@ import { walkNodes } from '../../walk';
 
 /** The kind of place of each child of a group, by name. */
 function placesIn(content: string): Readonly<Record<string, string>> {
-  const { pages } = convertReading(readInside(`<g id="chart">${content}</g>`), 'flow');
+  const { pages } = convertReading(readInside(`<g id="crossings">${content}</g>`), 'flow');
   const nodes = walkNodes(pages[0]!.children);
   return Object.fromEntries(nodes.map(({ path, place }) => [namesInPath(path).at(-1), place.kind]));
 }

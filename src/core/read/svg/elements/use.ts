@@ -4,7 +4,7 @@ import { LIMITS } from '../../limits';
 import type { XmlNode } from '../../xml/node';
 import { computeStyle } from '../computed';
 import { hrefOf, localId, type Here } from '../context';
-import { readName } from '../names';
+import { readIdName, readName } from '../names';
 import { geometry } from '../outlines';
 import { readElement } from '../elements';
 import { readGroup } from './group';
@@ -45,7 +45,7 @@ function readSymbol(target: XmlNode, inside: Here, use: Here): Layer | null {
   const here = { ...inside, computed };
   const size = (property: 'width' | 'height') =>
     geometry(use, property, property) ?? geometry(here, property, property) ?? use.viewport[property];
-  const id = inside.context.ids.next(inside.parent, readName(target), 'symbol');
+  const id = inside.context.ids.next(inside.parent, readName(target), 'symbol', readIdName(target));
   return readViewport(target, { ...here, parent: id }, id, {
     x: 0,
     y: 0,

@@ -16,7 +16,7 @@ function drawn(more: string): (text: string) => TextNode {
     (y) => `<path d="M20 ${y}C28 ${y + 4} 28 ${y + 12} 20 ${y + 16}" fill="none" stroke="#000"/>`,
   );
   const { pages } = convertReading(
-    readInside(`<g id="chart">${ports.join('')}${lines.join('')}${more}</g>`),
+    readInside(`<g id="crossings">${ports.join('')}${lines.join('')}${more}</g>`),
     'flow',
   );
   const texts = walkNodes(pages[0]!.children).filter((node) => node.kind === 'text');
