@@ -83,9 +83,9 @@ export const WORDING = {
     text: 'The pattern has no CSS of its own; the layer is kept as a picture.',
   },
   'text-oddity': {
-    title: 'Texts not laid out',
-    severity: 'warning',
-    text: 'The text uses {what}, which is not laid out yet.',
+    title: 'Texts drawn as pictures',
+    severity: 'note',
+    text: 'The text has {what}; the page has it as a picture with the words as its alternative text.',
   },
   'composite-replaced': {
     title: 'Compositions without CSS',

@@ -1,5 +1,5 @@
 import { grow, intersection, moveBox, transformBox, union, type Box } from './box';
-import type { Effect, FilterReach, GroupLayer, Layer, LayerId, ShapeLayer, TextLayer } from './layer';
+import type { Effect, FilterReach, GroupLayer, Layer, LayerId, PlacedLetter, ShapeLayer, TextLayer } from './layer';
 import { IDENTITY, isUpright, meanScale, multiply, type Matrix } from './matrix';
 import type { Mockup, Screen } from './mockup';
 import type { FaceId, FontFace } from './type';
@@ -186,6 +186,7 @@ const UNIT: Box = { x: 0, y: 0, width: 1, height: 1 };
 
 /** The box of the text's lines in its own coordinates, from the first ascent to the last descent. */
 export function textBox(layer: TextLayer, faces: Faces): Box | null {
+  if (layer.placed) return placedBox(layer.placed, faces);
   return layer.lines.reduce<Box | null>((box, line) => {
     if (line.runs.length === 0) return box;
     const [up, down] = line.runs.reduce(
@@ -200,5 +201,16 @@ export function textBox(layer: TextLayer, faces: Faces): Box | null {
       [0, 0],
     );
     return union(box, { x: line.x, y: line.baseline - up, width: line.width, height: up + down });
+  }, null);
+}
+
+/** The box around letters that stand one by one. */
+function placedBox(placed: readonly PlacedLetter[], faces: Faces): Box | null {
+  return placed.reduce<Box | null>((box, { run, matrix }) => {
+    const metrics = faces[run.face]?.metrics;
+    const em = metrics ? run.style.size / metrics.unitsPerEm : 0;
+    const [up, down] = metrics ? [metrics.ascent * em, metrics.descent * em] : [run.style.size, run.style.size / 4];
+    const letter = { x: 0, y: -up, width: run.width, height: up + down };
+    return union(box, transformBox(matrix, letter));
   }, null);
 }

@@ -175,6 +175,13 @@ export interface TextLine {
   readonly runs: readonly TextRun[];
 }
 
+/** A letter that stands by itself. */
+export interface PlacedLetter {
+  readonly run: TextRun;
+  /** From the letter's own coordinates, its origin on the baseline, to the layer's. */
+  readonly matrix: Matrix;
+}
+
 export interface TextLayer extends LayerBase {
   readonly kind: 'text';
   readonly align: 'start' | 'middle' | 'end';
@@ -186,6 +193,8 @@ export interface TextLayer extends LayerBase {
    * Features of the text that Orden does not model (a text on a path, turned letters); empty for plain text.
    */
   readonly oddities: readonly string[];
+  /** The letters one by one, where they do not stand in lines; absent for plain text. */
+  readonly placed?: readonly PlacedLetter[];
   /** The definition of the text as it was drawn, kept when there are oddities. */
   readonly asDrawn: string | null;
 }

@@ -7,6 +7,7 @@ import { splitName } from '../mockup/layerName';
 import type { Matrix } from '../mockup/matrix';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { continueLast, memoizeLast } from '../mockup/memoize';
+import { wordsOf } from '../look/layerTitle';
 import { shadowBearer } from '../look/boxShadows';
 import { isPlain } from '../look/look';
 import type { PicturePlan } from '../pictures/picture';
@@ -208,6 +209,7 @@ function lowerPicture(
   const alternative =
     layer.hints.label ??
     decision.merge?.name ??
+    (layer.kind === 'text' ? wordsOf(layer) : null) ??
     (decision.named ? splitName(layer.sourceName ?? '').bare.replace(/[-_]+/g, ' ') : '');
   return {
     kind: 'picture',

@@ -102,6 +102,7 @@ export class SvgWriter {
       this.keep(layer.asDrawn);
       return [element('use', { href: `#${layer.asDrawn}` })];
     }
+    if (layer.placed) return layer.placed.map(({ run, matrix }) => this.placedLetter(run, matrix, layer));
     return layer.lines.flatMap((line) => this.outlines(line, layer) ?? [this.line(line, layer)]);
   }
 
@@ -126,6 +127,16 @@ export class SvgWriter {
       return element('path', { d: moved(d, place), ...paint });
     });
     return drawn.every((path) => path !== null) ? drawn : null;
+  }
+
+  private placedLetter(run: TextRun, matrix: Matrix, layer: TextLayer): MarkupElement {
+    const d = this.options.outliner?.(run) ?? null;
+    const place = { transform: this.matrix(matrix) };
+    if (d === null) return element('text', { ...place, ...this.runAttributes(run, layer) }, [run.text]);
+    const paint = this.runPaint(run, layer);
+    return isPlainlyPainted(run)
+      ? element('path', { d, ...place, ...paint })
+      : element('path', { d: moved(d, matrix), ...paint });
   }
 
   private line(line: TextLine, layer: TextLayer): MarkupElement {

@@ -1,11 +1,11 @@
 import { textBox } from '../../../mockup/bounds';
-import type { Layer, LayerId, TextLayer } from '../../../mockup/layer';
+import type { Layer, LayerId, TextLayer, TextRun } from '../../../mockup/layer';
 import type { XmlNode } from '../../xml/node';
 import type { Here } from '../context';
 import { keepAsDrawn } from '../definitions';
 import { readFill, readStroke } from '../paints';
 import { layText } from '../texts/layText';
-import type { PlainLine } from '../texts/runs';
+import type { PlainLine, PlainRun } from '../texts/runs';
 import { base } from './base';
 import { isStrokeFirst } from './shape';
 
@@ -30,15 +30,16 @@ function visibleParts(line: PlainLine): PlainLine[] {
 export function readText(node: XmlNode, here: Here, id: LayerId): Layer | null {
   const laid = layText(node, here);
   if (laid.lines.length === 0) return null;
-  const plain = { lines: laid.lines } as unknown as TextLayer;
+  const plain = { lines: laid.lines, ...(laid.placed && { placed: laid.placed }) } as unknown as TextLayer;
   const box = () => textBox(plain, Object.fromEntries(here.context.faces));
-  const lines = laid.lines.flatMap(visibleParts).map((line) => ({
-    ...line,
-    runs: line.runs.map(({ computed, ...run }) => {
-      const inRun = { ...here, computed };
-      return { ...run, fill: readFill(inRun, box), stroke: readStroke(inRun, box) };
-    }),
-  }));
+  const paint = ({ computed, ...run }: PlainRun): TextRun => {
+    const inRun = { ...here, computed };
+    return { ...run, fill: readFill(inRun, box), stroke: readStroke(inRun, box) };
+  };
+  const lines = laid.lines
+    .flatMap(visibleParts)
+    .map((line) => ({ ...line, runs: line.runs.map((run) => paint(run)) }));
+  const placed = laid.placed?.map(({ run, matrix }) => ({ run: paint(run), matrix }));
   if (lines.length === 0) return null;
   for (const what of laid.oddities) here.context.report('text-oddity', id, { what });
   return {
@@ -49,6 +50,7 @@ export function readText(node: XmlNode, here: Here, id: LayerId): Layer | null {
     strokeFirst: isStrokeFirst(here),
     lines,
     oddities: laid.oddities,
-    asDrawn: laid.oddities.length > 0 ? keepAsDrawn(id, node, here.computed, here.context) : null,
+    ...(placed && { placed }),
+    asDrawn: laid.oddities.length > 0 && !placed ? keepAsDrawn(id, node, here.computed, here.context) : null,
   };
 }

@@ -4,10 +4,13 @@ import type { Here } from '../context';
 import { lettersOf } from './letters';
 import { alignmentOf, joinLines, trimLine } from './lines';
 import type { PlainLine } from './runs';
+import { placeLetters, type PlainPlacedLetter } from './placedLetters';
 import { placeSegments } from './segments';
 
 export interface LaidText extends Pick<TextLayer, 'align' | 'rightToLeft' | 'oddities'> {
   readonly lines: readonly PlainLine[];
+  /** The letters one by one, where they do not stand in lines. */
+  readonly placed: readonly PlainPlacedLetter[] | null;
 }
 
 /** Lays out a `text` element: anchors, positions and lengths worked in, letters in line with each other joined. */
@@ -23,5 +26,6 @@ export function layText(node: XmlNode, here: Here): LaidText {
     align: said === 'start' && direction === 'ltr' ? alignmentOf(lines) : said,
     rightToLeft: direction === 'rtl',
     oddities: [...flat.oddities],
+    placed: placeLetters(flat, here),
   };
 }

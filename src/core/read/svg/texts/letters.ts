@@ -1,3 +1,4 @@
+import { PLACED } from './placedLetters';
 import type { XmlNode } from '../../xml/node';
 import { computeStyle, type Computed } from '../computed';
 import { hrefOf, type Here } from '../context';
@@ -20,6 +21,10 @@ export interface Letter {
   y?: number;
   dx?: number;
   dy?: number;
+  /** Degrees by which it is turned about its own origin. */
+  turn?: number;
+  /** The `textPath` that it stands along. */
+  readonly along?: XmlNode;
 }
 
 /** A stretch whose length is set by `textLength`. */
@@ -43,6 +48,7 @@ interface Around {
   readonly computed: Computed;
   readonly baselineShift: number;
   readonly href: string | undefined;
+  readonly along?: XmlNode;
 }
 
 /** The letters of a `text` element in order, white space collapsed. */
@@ -50,7 +56,7 @@ export function lettersOf(node: XmlNode, here: Here): Flat {
   const flat: Flat = { letters: [], stretches: [], oddities: new Set() };
   flatten(node, here, { computed: here.computed, baselineShift: 0, href: undefined }, flat);
   trimEnd(flat.letters);
-  if (/^(vertical|tb)/.test(here.computed.style['writing-mode'])) flat.oddities.add('vertical writing');
+  if (/^(vertical|tb)/.test(here.computed.style['writing-mode'])) flat.oddities.add(PLACED.vertical);
   return flat;
 }
 
@@ -58,7 +64,7 @@ function flatten(node: XmlNode, here: Here, around: Around, flat: Flat): void {
   const { computed } = around;
   const start = flat.letters.length;
   if (computed.style.display === 'none') return;
-  if (node.name === 'textPath') flat.oddities.add('letters along a path');
+  if (node.name === 'textPath') flat.oddities.add(PLACED.path);
   if (turnsDirection(computed, here.computed)) flat.oddities.add('letters in two directions');
   reportUnsetStyles(here, computed);
   const keep = node.attributes['xml:space'] === 'preserve' || keepsSpace(computed) || preserves(node);
@@ -85,6 +91,7 @@ function inner(node: XmlNode, around: Around, here: Here): Around {
     computed,
     baselineShift: around.baselineShift + baselineShiftOf(computed, here),
     href: href ?? around.href,
+    ...(node.name === 'textPath' ? { along: node } : around.along && { along: around.along }),
   };
 }
 
@@ -138,6 +145,16 @@ function trimEnd(letters: Letter[]): void {
   if (last?.text === ' ' && !last.keep) letters.pop();
 }
 
+/** The last angle holds for all further letters (SVG 2, §11.4.3). */
+function turnLetters({ attributes }: XmlNode, flat: Flat, start: number): void {
+  const angles = (attributes.rotate ?? '').split(/[\s,]+/).map(Number).filter(Number.isFinite);
+  if (!angles.some((angle) => angle !== 0)) return;
+  flat.oddities.add(PLACED.turned);
+  flat.letters.slice(start).forEach((letter, at) => {
+    letter.turn ??= angles[Math.min(at, angles.length - 1)]!;
+  });
+}
+
 function applyPositions(node: XmlNode, here: Here, computed: Computed, flat: Flat, start: number): void {
   const end = flat.letters.length;
   const { width, height } = here.viewport;
@@ -156,7 +173,7 @@ function applyPositions(node: XmlNode, here: Here, computed: Computed, flat: Fla
       if (letter && letter[name] === undefined) letter[name] = value;
     });
   }
-  if (/[1-9]/.test(node.attributes.rotate ?? '')) flat.oddities.add('turned letters');
+  turnLetters(node, flat, start);
   const length = parseLength(node.attributes.textLength ?? '', {
     fontSize: computed.fontSize,
     percentOf: width,
