@@ -71,7 +71,10 @@ export function lowerText(
   const place = baked ? uprightPlace(box, hugs, widened) : turnedText(box, matrix, hugs, widened);
 
   const alone = layer.lines.length === 1;
-  const type = typeLook(main, scale, lineHeight, alone ? 'start' : layer.align, layer);
+  const type = neutralWhereRunsDiffer(
+    typeLook(main, scale, lineHeight, alone ? 'start' : layer.align, layer),
+    layer,
+  );
   const dressed = baked ? matrix : ([1, 0, 0, 1, 0, 0] as const);
   const clip = elementClip(layer.clip, dressed, box);
   return {
@@ -84,7 +87,7 @@ export function lowerText(
     space: spaceOf(face.metrics, main, scale),
     baselineOffset,
     lines: layer.lines.map((line) =>
-      lowerLine(line, main, scale, type, regular ? null : { left, first, hangs }),
+      lowerLine(line, scale, type, regular ? null : { left, first, hangs }),
     ),
     ...(follows && !regular && { hasRegularLines: true }),
     ...(alone && layer.align !== 'start' && { anchor: layer.align }),
@@ -207,14 +210,13 @@ function spread(lines: readonly TextLine[]): number {
 
 function lowerLine(
   line: TextLine,
-  main: TextRun,
   scale: number,
   type: TypeLook,
   apart: { readonly left: number; readonly first: TextLine; readonly hangs: boolean } | null,
 ): TextNodeLine {
   const spans = line.runs.map((run) => ({
     text: run.text,
-    look: spanLook(run, main, scale, type),
+    look: spanLook(run, scale, type),
     ...(run.href !== undefined && { href: run.href }),
   }));
   const [width, trailingSpace] = [line.width * scale, line.trailingSpace * scale];
@@ -232,9 +234,27 @@ function lowerLine(
   };
 }
 
+/**
+ * The look of a text without what only some of its runs have and CSS cannot take back in the others, or takes
+ * back only by declarations for each: lines, spacing and outlines.
+ */
+function neutralWhereRunsDiffer(type: TypeLook, { lines }: TextLayer): TypeLook {
+  const [first, ...others] = lines.flatMap((line) => line.runs);
+  if (!first) return type;
+  const isShared = (of: (run: TextRun) => unknown) =>
+    others.every((run) => JSON.stringify(of(run)) === JSON.stringify(of(first)));
+  const decorations = ({ style }: TextRun) => [style.underline, style.overline, style.lineThrough];
+  return {
+    ...type,
+    ...(!isShared(decorations) && { decorations: [] }),
+    ...(!isShared(({ style }) => style.letterSpacing) && { letterSpacing: 0 }),
+    ...(!isShared(({ style }) => style.wordSpacing) && { wordSpacing: 0 }),
+    ...(!isShared(({ stroke }) => stroke) && { outline: null }),
+  };
+}
+
 /** The run's own look; empty when it equals that of the text. */
-function spanLook(run: TextRun, main: TextRun, scale: number, type: TypeLook): Look {
-  if (run === main) return {};
+function spanLook(run: TextRun, scale: number, type: TypeLook): Look {
   const { keepsSpaces, rightToLeft, outlineFirst } = type;
   const own: TypeLook = {
     ...typeLook(run, scale, null, type.align, null),

@@ -3,6 +3,7 @@ import type { Report } from '../../findings/finding';
 import { textIn, descendants, type XmlNode } from '../xml/node';
 import { LIMITS } from '../limits';
 import { nestsDeeper } from './cssDepth';
+import { matchesMedia, type Viewport } from './media';
 import { createMatcher, type Declaration, type Matcher, type Rule } from './matcher';
 import { expandShorthand } from './shorthands';
 import { GEOMETRY, isPresentationAttribute, isProperty, type Property } from './properties';
@@ -20,11 +21,11 @@ export interface Cascade {
 }
 
 /** Gathers every style sheet below `root` and answers which declarations win (CSS Cascade 4, §6). */
-export function readCascade(root: XmlNode, report: Report): Cascade {
+export function readCascade(root: XmlNode, report: Report, viewport: Viewport): Cascade {
   const matcher = createMatcher(report);
   const fontFaces: FontFaceRule[] = [];
   for (const node of descendants(root)) {
-    if (node.name === 'style' && isCss(node)) readSheet(textIn(node), matcher, fontFaces, report);
+    if (node.name === 'style' && isCss(node)) readSheet(textIn(node), { matcher, fontFaces, report, viewport });
   }
   // Drawings repeat their inline styles thousands of times.
   const inlines = new Map<string, readonly Declaration[]>();
@@ -82,43 +83,41 @@ function parseCss(
   });
 }
 
-function readSheet(text: string, matcher: Matcher, fontFaces: FontFaceRule[], report: Report): void {
-  const sheet = parseCss(text, 'stylesheet', report);
-  if (sheet?.type === 'StyleSheet') readRules(sheet.children, matcher, fontFaces, report);
+/** What the rules of a style sheet are read into. */
+interface SheetReader {
+  readonly matcher: Matcher;
+  readonly fontFaces: FontFaceRule[];
+  readonly report: Report;
+  readonly viewport: Viewport;
 }
 
-function readRules(
-  nodes: Iterable<cssTree.CssNode>,
-  matcher: Matcher,
-  fontFaces: FontFaceRule[],
-  report: Report,
-): void {
+function readSheet(text: string, reader: SheetReader): void {
+  const sheet = parseCss(text, 'stylesheet', reader.report);
+  if (sheet?.type === 'StyleSheet') readRules(sheet.children, reader);
+}
+
+function readRules(nodes: Iterable<cssTree.CssNode>, reader: SheetReader): void {
   for (const node of nodes) {
-    if (node.type === 'Rule') readRule(node, matcher, report);
-    else if (node.type === 'Atrule') readAtRule(node, matcher, fontFaces, report);
+    if (node.type === 'Rule') readRule(node, reader.matcher, reader.report);
+    else if (node.type === 'Atrule') readAtRule(node, reader);
   }
 }
 
-function readAtRule(node: cssTree.Atrule, matcher: Matcher, fontFaces: FontFaceRule[], report: Report): void {
+function readAtRule(node: cssTree.Atrule, reader: SheetReader): void {
+  const { fontFaces, report, viewport } = reader;
   const prelude = node.prelude ? cssTree.generate(node.prelude) : '';
   if (node.name === 'font-face' && node.block) {
     const entries = readDeclarations(node.block.children, report, false, () => true);
     fontFaces.push(Object.fromEntries(entries.map(({ property, value }) => [property, value])));
   } else if (node.name === 'media' && node.block) {
-    if (appliesToScreen(prelude)) readRules(node.block.children, matcher, fontFaces, report);
-    else if (!/^print\b/.test(prelude)) report('css-ignored', null, { what: `@media ${prelude}` });
+    const applies = matchesMedia(prelude, viewport);
+    if (applies === null) report('css-ignored', null, { what: `@media ${prelude}` });
+    else if (applies) readRules(node.block.children, reader);
   } else if (node.name === 'import') {
     report('outside-reference', null, { what: '@import', target: prelude });
   } else if (!['charset', 'namespace'].includes(node.name)) {
     report('css-ignored', null, { what: `@${node.name}` });
   }
-}
-
-/** A query without conditions on screens applies; a conditional one depends on a viewer that a mockup has not. */
-function appliesToScreen(query: string): boolean {
-  return query
-    .split(',')
-    .some((part) => ['', 'all', 'screen', 'only screen'].includes(part.trim().toLowerCase()));
 }
 
 function readRule(node: cssTree.Rule, matcher: Matcher, report: Report): void {

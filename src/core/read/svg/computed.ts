@@ -85,6 +85,9 @@ function alikeStyles(
   return { styles, mark };
 }
 
+/** Lengths that are inherited in px, whatever the font size of the heir (CSS Cascade 4, §4.4). */
+const IN_PX = ['letter-spacing', 'word-spacing'] as const;
+
 function settleStyle(
   own: ReadonlyMap<Property, string>,
   custom: Computed['custom'],
@@ -96,6 +99,10 @@ function settleStyle(
   for (const [property, value] of own) style[property] = settle(property, value, parent.style);
   const fontSize = fontSizeOf(own.get('font-size'), parent.fontSize, style['font-size']);
   if (own.has('font-size')) style['font-size'] = `${fontSize}px`;
+  for (const property of IN_PX) {
+    const length = own.has(property) ? parseLength(style[property], { fontSize, percentOf: fontSize }) : null;
+    if (length !== null) style[property] = `${length}px`;
+  }
   if (own.has('font-weight'))
     style['font-weight'] = weightOf(style['font-weight'], parent.style['font-weight']);
   if (own.has('text-decoration')) {

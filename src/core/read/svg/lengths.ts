@@ -1,3 +1,5 @@
+import { calc } from '@csstools/css-calc';
+
 /** CSS px in one of each absolute unit (CSS Values 4, §6.2). */
 const UNITS: Readonly<Record<string, number>> = {
   '': 1,
@@ -21,7 +23,7 @@ const LENGTH = /^\s*([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)\s*([a-z%]*)\s*$/i;
 /** A length in px, or null when the text is no finite length. */
 export function parseLength(text: string, context: LengthContext): number | null {
   const match = LENGTH.exec(text);
-  if (!match) return null;
+  if (!match) return MATH.test(text) ? parseMath(text, context) : null;
   const value = Number(match[1]);
   if (!Number.isFinite(value)) return null;
   const unit = (match[2] ?? '').toLowerCase();
@@ -40,6 +42,21 @@ export function parseLength(text: string, context: LengthContext): number | null
     default:
       return null;
   }
+}
+
+const MATH = /^\s*(?:calc|min|max|clamp)\(/i;
+const LONGEST_MATH = 400;
+const PART = /(?<![\w-])[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?(?:[a-z]+|%)(?![\w-])/gi;
+
+/** A math function of lengths and percentages, px (CSS Values 4, §10). */
+function parseMath(text: string, context: LengthContext): number | null {
+  if (text.length > LONGEST_MATH) return null;
+  const inPx = text.replace(PART, (part) => {
+    const length = parseLength(part, context);
+    return length === null ? part : `${length}px`;
+  });
+  const result = LENGTH.exec(calc(inPx, { precision: 6 }));
+  return result && ['', 'px'].includes(result[2] ?? '') ? Number(result[1]) : null;
 }
 
 /** A list of lengths, as in `x="0 10 20"` and `stroke-dasharray`; invalid entries are dropped. */

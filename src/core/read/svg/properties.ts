@@ -60,6 +60,7 @@ export const PROPERTIES = {
   'text-anchor': { inherited: true, initial: 'start' },
   // Not inherited by CSS, but it reaches the letters of every element inside (CSS Text Decoration 3, §2).
   'text-decoration': { inherited: true, initial: 'none' },
+  'text-transform': { inherited: true, initial: 'none' },
   'text-rendering': { inherited: true, initial: 'auto' },
   transform: { inherited: false, initial: 'none' },
   'transform-box': { inherited: false, initial: 'view-box' },
@@ -105,8 +106,11 @@ const WITH_GEOMETRY: ReadonlySet<string> = new Set([
   'use',
 ]);
 
+/** Properties that are no presentation attributes (SVG 2, §6.6). */
+const ONLY_STYLED: ReadonlySet<string> = new Set(['text-transform']);
+
 /** True when `attribute` on `element` is a presentation attribute (SVG 2, §6.6). */
 export function isPresentationAttribute(element: string, attribute: string): boolean {
-  if (!isProperty(attribute)) return false;
+  if (!isProperty(attribute) || ONLY_STYLED.has(attribute)) return false;
   return GEOMETRY.has(attribute) ? WITH_GEOMETRY.has(element) : true;
 }

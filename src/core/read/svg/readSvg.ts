@@ -40,7 +40,7 @@ export function readSvg(
     throw new ReadError('not-svg', { what: `its outermost element is <${root.name}>` });
 
   const { findings, report } = findingList();
-  const cascade = readCascade(root, report);
+  const cascade = readCascade(root, report, windowOf(root));
   const embedded = readEmbeddedFonts(cascade.fontFaces, report);
   const { book, broken } = fontBook.withFonts(embedded);
   for (const family of broken) report('font-broken', null, { family });
@@ -141,6 +141,17 @@ function indexIds(root: XmlNode): ReadonlyMap<string, XmlNode> {
     if (id !== undefined && !byId.has(id)) byId.set(id, node);
   }
   return byId;
+}
+
+/** The window of the size that the file asks for: media queries are about it. */
+function windowOf({ attributes }: XmlNode): { readonly width: number; readonly height: number } {
+  const viewBox = parseViewBox(attributes.viewBox);
+  const side = (name: 'width' | 'height') => {
+    const percent = attributes[name]?.trim().endsWith('%') ?? false;
+    const said = percent ? null : parseLength(attributes[name] ?? '', { fontSize: 16, percentOf: 0 });
+    return said ?? viewBox?.[name] ?? UNSAID[name];
+  };
+  return { width: side('width'), height: side('height') };
 }
 
 function readScreen(root: XmlNode, name: string, context: SvgContext): Screen {

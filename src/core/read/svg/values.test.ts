@@ -119,6 +119,7 @@ describe('shorthands', () => {
   it('takes a font apart', () => {
     expect(Object.fromEntries(expandShorthand('font', 'italic 700 18px/1.4 "Aleo", serif'))).toEqual({
       'font-style': 'italic',
+      'font-stretch': 'normal',
       'font-variant': 'normal',
       'font-weight': '700',
       'font-size': '18px',

@@ -1,5 +1,6 @@
 import { textBox } from '../../../mockup/bounds';
 import type { Layer, LayerId, TextLayer, TextRun } from '../../../mockup/layer';
+import { fadePaint } from '../../../mockup/paint';
 import type { XmlNode } from '../../xml/node';
 import type { Here } from '../context';
 import { keepAsDrawn } from '../definitions';
@@ -32,9 +33,14 @@ export function readText(node: XmlNode, here: Here, id: LayerId): Layer | null {
   if (laid.lines.length === 0) return null;
   const plain = { lines: laid.lines, ...(laid.placed && { placed: laid.placed }) } as unknown as TextLayer;
   const box = () => textBox(plain, Object.fromEntries(here.context.faces));
-  const paint = ({ computed, ...run }: PlainRun): TextRun => {
+  const paint = ({ computed, opacity, ...run }: PlainRun): TextRun => {
     const inRun = { ...here, computed };
-    return { ...run, fill: readFill(inRun, box), stroke: readStroke(inRun, box) };
+    const [fill, stroke] = [readFill(inRun, box), readStroke(inRun, box)];
+    return {
+      ...run,
+      fill: fill && fadePaint(fill, opacity),
+      stroke: stroke && { ...stroke, paint: fadePaint(stroke.paint, opacity) },
+    };
   };
   const lines = laid.lines
     .flatMap(visibleParts)

@@ -2,7 +2,7 @@ import { PLACED } from './placedLetters';
 import type { XmlNode } from '../../xml/node';
 import { computeStyle, type Computed } from '../computed';
 import { hrefOf, type Here } from '../context';
-import { parseLength, parseLengths } from '../lengths';
+import { parseLength, parseLengths, parseShare } from '../lengths';
 import { safeHref } from '../names';
 import type { Property } from '../properties';
 import { faceWish } from './runs';
@@ -17,6 +17,8 @@ export interface Letter {
   readonly baselineShift: number;
   /** Where a link around it leads. */
   readonly href: string | undefined;
+  /** The opacity of the elements around it inside the text, 0–1. */
+  readonly opacity: number;
   x?: number;
   y?: number;
   dx?: number;
@@ -48,13 +50,15 @@ interface Around {
   readonly computed: Computed;
   readonly baselineShift: number;
   readonly href: string | undefined;
+  /** The opacity of the elements inside the text, 0–1. */
+  readonly opacity: number;
   readonly along?: XmlNode;
 }
 
 /** The letters of a `text` element in order, white space collapsed. */
 export function lettersOf(node: XmlNode, here: Here): Flat {
   const flat: Flat = { letters: [], stretches: [], oddities: new Set() };
-  flatten(node, here, { computed: here.computed, baselineShift: 0, href: undefined }, flat);
+  flatten(node, here, { computed: here.computed, baselineShift: 0, href: undefined, opacity: 1 }, flat);
   trimEnd(flat.letters);
   if (/^(vertical|tb)/.test(here.computed.style['writing-mode'])) flat.oddities.add(PLACED.vertical);
   return flat;
@@ -69,7 +73,8 @@ function flatten(node: XmlNode, here: Here, around: Around, flat: Flat): void {
   reportUnsetStyles(here, computed);
   const keep = node.attributes['xml:space'] === 'preserve' || keepsSpace(computed) || preserves(node);
   for (const child of node.children) {
-    if (typeof child === 'string') appendLetters(child, keep, around, flat.letters);
+    if (typeof child === 'string')
+      appendLetters(transformCase(child, computed, flat.letters.at(-1)?.text), keep, around, flat.letters);
     else if (child.name === 'tspan' || child.name === 'a' || child.name === 'textPath') {
       flatten(child, here, inner(child, around, here), flat);
     } else if (!['title', 'desc', 'animate', 'set'].includes(child.name) && !child.name.includes(':')) {
@@ -91,6 +96,7 @@ function inner(node: XmlNode, around: Around, here: Here): Around {
     computed,
     baselineShift: around.baselineShift + baselineShiftOf(computed, here),
     href: href ?? around.href,
+    opacity: around.opacity * parseShare(computed.style.opacity),
     ...(node.name === 'textPath' ? { along: node } : around.along && { along: around.along }),
   };
 }
@@ -129,6 +135,27 @@ function preserves(node: XmlNode): boolean {
     if (space !== undefined) return space === 'preserve';
   }
   return false;
+}
+
+/**
+ * The letters in the case that the style asks for (CSS Text 3, §2.1).
+ * @param before the letter before them
+ */
+function transformCase(text: string, { style }: Computed, before: string | undefined): string {
+  switch (style['text-transform']) {
+    case 'uppercase':
+      return text.toUpperCase();
+    case 'lowercase':
+      return text.toLowerCase();
+    case 'capitalize': {
+      const inWord = before !== undefined && /[\p{L}\p{N}\p{M}]/u.test(before);
+      const capital = (_: string, lead: string, letter: string) => lead + letter.toUpperCase();
+      const words = text.replace(/([^\p{L}\p{N}\p{M}'’])(\p{L})/gu, capital);
+      return inWord ? words : words.replace(/^()(\p{L})/u, capital);
+    }
+    default:
+      return text;
+  }
 }
 
 /** White space collapses across elements, as in CSS Text 3, §4.1. */

@@ -11,6 +11,8 @@ import type { Letter } from './letters';
 /** A run before its paints are known: gradients measure the box of the whole text. */
 export interface PlainRun extends Omit<TextRun, 'fill' | 'stroke'> {
   readonly computed: Computed;
+  /** The opacity of the elements around the run inside its text, 0–1. */
+  readonly opacity: number;
 }
 
 export interface PlainLine extends Omit<TextLine, 'runs'> {
@@ -18,24 +20,29 @@ export interface PlainLine extends Omit<TextLine, 'runs'> {
 }
 
 /** Letters of one style that follow each other. */
-export interface Piece extends Pick<Letter, 'text' | 'computed' | 'baselineShift'> {
+export interface Piece extends Pick<Letter, 'text' | 'computed' | 'baselineShift' | 'opacity'> {
   readonly href?: string | undefined;
 }
 
 /** True when letters go on in the style, height and link of those before. */
 export function continues(
   before: Omit<Piece, 'text'>,
-  { computed, baselineShift, href }: Omit<Piece, 'text'>,
+  { computed, baselineShift, href, opacity }: Omit<Piece, 'text'>,
 ): boolean {
-  return before.computed === computed && before.baselineShift === baselineShift && before.href === href;
+  return (
+    before.computed === computed &&
+    before.baselineShift === baselineShift &&
+    before.href === href &&
+    before.opacity === opacity
+  );
 }
 
 export function piecesOf(letters: readonly Letter[]): Piece[] {
   const pieces: { -readonly [K in keyof Piece]: Piece[K] }[] = [];
-  for (const { text, computed, baselineShift, href } of letters) {
+  for (const { text, computed, baselineShift, href, opacity } of letters) {
     const last = pieces.at(-1);
-    if (last && continues(last, { computed, baselineShift, href })) last.text += text;
-    else pieces.push({ text, computed, baselineShift, href });
+    if (last && continues(last, { computed, baselineShift, href, opacity })) last.text += text;
+    else pieces.push({ text, computed, baselineShift, href, opacity });
   }
   return pieces;
 }
@@ -56,8 +63,9 @@ export function measureRun(piece: Piece, context: SvgContext, extraSpacing: numb
     ? smallCapsParts(piece.text).reduce((sum, part) => sum + advance(part.text, style.size * part.scale), 0)
     : advance(piece.text, style.size);
   const width = set + letters * style.letterSpacing + spaces * style.wordSpacing;
-  const { text, computed, baselineShift, href } = piece;
-  return { text, style, face: face.id, width, baselineShift, ...(href !== undefined && { href }), computed };
+  const { text, computed, baselineShift, href, opacity } = piece;
+  const linked = href !== undefined && { href };
+  return { text, style, face: face.id, width, baselineShift, ...linked, computed, opacity };
 }
 
 export function typeStyle(computed: Computed, extraSpacing: number): TypeStyle {
