@@ -1,3 +1,4 @@
+import { mapRadii } from '../../mockup/outline';
 import type { Look, LookShadow } from '../../look/look';
 
 /** What paints a box. */
@@ -30,8 +31,10 @@ export function withRestingBorder(look: Look, rest: Look, outset: number): Look 
   const line = (inset: boolean, spread: number): readonly LookShadow[] =>
     spread <= 0 ? [] : [{ inset, dx: 0, dy: 0, deviation: 0, spread, colour }];
   const inside = border.width - kept - outset;
+  const inner = (radius: number) => Math.max(0, radius - outset);
   return {
     ...others,
+    ...(look.radii && { radii: mapRadii(look.radii, ({ x, y }) => ({ x: inner(x), y: inner(y) })) }),
     ...(kept > 0 && { border: { width: kept, colour } }),
     shadows: [...line(true, inside), ...line(false, outset), ...shadows],
   };
