@@ -65,6 +65,8 @@ export function stateRules(
     if (visibility === 'hidden') return rule('', [['visibility', 'hidden']]);
     if (visibility === 'shown') return rule('', [['display', displayOf(style)]]);
     const looks = [
+      // The mockup's look of focus takes the place of the browser's ring.
+      ...(isControl && state === 'focus' ? [['outline', 'none'] as const] : []),
       ...declarationDiff(lookDeclarations(style.look), lookDeclarations(look)),
       ...(shift ? [['translate', `${px(shift.x)} ${px(shift.y)}`] as const] : []),
     ];

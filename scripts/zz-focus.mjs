@@ -1,0 +1,13 @@
+import { chromium } from 'playwright-core';
+import sharp from 'sharp';
+const b = await chromium.launch({executablePath:'/usr/bin/chromium', args:['--no-sandbox']});
+const p = await b.newPage({viewport:{width:600,height:400}});
+await p.goto('file:///tmp/pl/fo/index.html');
+await p.evaluate(()=>document.querySelector('button').focus({focusVisible:true}));
+const a=await p.screenshot({clip:{x:160,y:60,width:180,height:80}});
+const fs=await import('fs'); const svg=fs.readFileSync('/tmp/pl/f.svg','utf8').replace('data-name="box" ','display="none" ').replace('focused" display="none"','"');
+await p.setContent('<body style="margin:0">'+svg);
+const c=await p.screenshot({clip:{x:160,y:60,width:180,height:80}});
+await b.close();
+await sharp({create:{width:360,height:80,channels:3,background:'#fff'}}).composite([{input:a,left:0,top:0},{input:c,left:180,top:0}]).png().toFile('/tmp/pl/t.png');
+await sharp('/tmp/pl/t.png').resize(1440,320,{kernel:'nearest'}).toFile('/tmp/pl/t2.png');
