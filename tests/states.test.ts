@@ -70,12 +70,42 @@ const MOCKUP = (shown: (name: string, isHidden: boolean) => boolean) => {
 
 const TRIALS: readonly Trial[] = [
   { name: 'a link in a menu', at: [110, 50], act: 'point', base: 'home', version: 'home hover' },
-  { name: 'a picture, pressed on its caption', at: [105, 112], act: 'press', base: 'sail normal', version: 'sail pressed' },
-  { name: 'a box behind words, by keyboard', at: [190, 115], act: 'focus', base: 'box', version: 'box focused' },
-  { name: 'a box behind words, disabled', at: [190, 115], act: 'disable', base: 'box', version: 'box disabled' },
+  {
+    name: 'a picture, pressed on its caption',
+    at: [105, 112],
+    act: 'press',
+    base: 'sail normal',
+    version: 'sail pressed',
+  },
+  {
+    name: 'a box behind words, by keyboard',
+    at: [190, 115],
+    act: 'focus',
+    base: 'box',
+    version: 'box focused',
+  },
+  {
+    name: 'a box behind words, disabled',
+    at: [190, 115],
+    act: 'disable',
+    base: 'box',
+    version: 'box disabled',
+  },
   { name: 'a switch', at: [345, 98], act: 'switch', base: 'fog off', version: 'fog on' },
-  { name: 'a switch that is on at first', at: [460, 100], act: 'switch', base: 'lamp on', version: 'lamp off' },
-  { name: 'a card that grows and says more', at: [230, 270], act: 'point', base: 'card', version: 'card hover' },
+  {
+    name: 'a switch that is on at first',
+    at: [460, 100],
+    act: 'switch',
+    base: 'lamp on',
+    version: 'lamp off',
+  },
+  {
+    name: 'a card that grows and says more',
+    at: [230, 270],
+    act: 'point',
+    base: 'card',
+    version: 'card hover',
+  },
   { name: 'the words of a link', at: [310, 196], act: 'point', base: 'words', version: 'words hover' },
 ];
 

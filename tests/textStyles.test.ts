@@ -135,6 +135,7 @@ it.each(['fixed', 'flow'] as const)('%s shows every word in the style of the moc
   expect(await page.evaluate(wordsInCase)).toEqual(cases);
   const built = await page.evaluate(wordsShown, false);
   expect(Object.keys(built).sort()).toEqual(Object.keys(drawn).sort());
-  for (const [word, shown] of Object.entries(drawn)) expect({ word, ...built[word] }).toEqual({ word, ...shown });
+  for (const [word, shown] of Object.entries(drawn))
+    expect({ word, ...built[word] }).toEqual({ word, ...shown });
   await page.close();
 });

@@ -1,5 +1,14 @@
 import { grow, intersection, moveBox, transformBox, union, type Box } from './box';
-import type { Effect, FilterReach, GroupLayer, Layer, LayerId, PlacedLetter, ShapeLayer, TextLayer } from './layer';
+import type {
+  Effect,
+  FilterReach,
+  GroupLayer,
+  Layer,
+  LayerId,
+  PlacedLetter,
+  ShapeLayer,
+  TextLayer,
+} from './layer';
 import { IDENTITY, isUpright, meanScale, multiply, type Matrix } from './matrix';
 import type { Mockup, Screen } from './mockup';
 import type { FaceId, FontFace } from './type';
@@ -209,7 +218,9 @@ function placedBox(placed: readonly PlacedLetter[], faces: Faces): Box | null {
   return placed.reduce<Box | null>((box, { run, matrix }) => {
     const metrics = faces[run.face]?.metrics;
     const em = metrics ? run.style.size / metrics.unitsPerEm : 0;
-    const [up, down] = metrics ? [metrics.ascent * em, metrics.descent * em] : [run.style.size, run.style.size / 4];
+    const [up, down] = metrics
+      ? [metrics.ascent * em, metrics.descent * em]
+      : [run.style.size, run.style.size / 4];
     const letter = { x: 0, y: -up, width: run.width, height: up + down };
     return union(box, transformBox(matrix, letter));
   }, null);

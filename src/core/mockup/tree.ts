@@ -11,20 +11,14 @@ export interface LayerTree {
   readonly ancestors: (id: LayerId) => readonly LayerId[];
   /** A layer and the groups around it, the nearest first. */
   readonly lineage: (id: LayerId) => readonly LayerId[];
-  /** The way from an ancestor down to a layer, as text; equal ways in like-built layers are equal. */
-  readonly wayFrom: (ancestor: LayerId, id: LayerId) => string;
-  /** The layer at the end of a way down from an ancestor. */
-  readonly follow: (ancestor: LayerId, way: string) => LayerId | undefined;
 }
 
 /** The kin of all layers on all screens of a mockup. */
 export const treeOf = memoizeByObject(({ screens }: Mockup): LayerTree => {
   const layers = new Map<LayerId, Layer>();
   const parents = new Map<LayerId, LayerId>();
-  const byPath = new Map<string, LayerId>();
   const visit = (layer: Layer): void => {
     layers.set(layer.id, layer);
-    byPath.set(layer.path, layer.id);
     if (layer.kind !== 'group') return;
     for (const child of layer.layers) {
       parents.set(child.id, layer.id);
@@ -32,7 +26,6 @@ export const treeOf = memoizeByObject(({ screens }: Mockup): LayerTree => {
     }
   };
   for (const { root } of screens) visit(root);
-  const pathOf = (id: LayerId) => layers.get(id)?.path ?? '';
   const lineage = (id: LayerId) => {
     const line: LayerId[] = [];
     for (let at: LayerId | undefined = id; at !== undefined; at = parents.get(at)) line.push(at);
@@ -43,7 +36,5 @@ export const treeOf = memoizeByObject(({ screens }: Mockup): LayerTree => {
     parent: (id) => parents.get(id),
     ancestors: (id) => lineage(id).slice(1),
     lineage,
-    wayFrom: (ancestor, id) => pathOf(id).slice(pathOf(ancestor).length),
-    follow: (ancestor, way) => byPath.get(pathOf(ancestor) + way),
   };
 });

@@ -86,9 +86,7 @@ export function lowerText(
     extents,
     space: spaceOf(face.metrics, main, scale),
     baselineOffset,
-    lines: layer.lines.map((line) =>
-      lowerLine(line, scale, type, regular ? null : { left, first, hangs }),
-    ),
+    lines: layer.lines.map((line) => lowerLine(line, scale, type, regular ? null : { left, first, hangs })),
     ...(follows && !regular && { hasRegularLines: true }),
     ...(alone && layer.align !== 'start' && { anchor: layer.align }),
     faces: [...new Set(layer.lines.flatMap((line) => line.runs.map((run) => run.face)))],

@@ -1,5 +1,6 @@
 import { layerTitle, wordsOf } from '../look/layerTitle';
-import type { Layer, LayerId } from '../mockup/layer';
+import type { GroupLayer, Layer, LayerId } from '../mockup/layer';
+import { pairParts } from './counterparts';
 import type { Paint } from '../mockup/paint';
 
 /** The kind of difference between a part of a layer and its counterpart. */
@@ -37,7 +38,7 @@ export function sayDifferences(differences: readonly Difference[], most = 4): st
  */
 export function differencesOf(one: Layer, other: Layer): readonly Difference[] {
   if (one.kind !== other.kind) return [differenceAt(one, other, 'form')];
-  if (one.kind === 'group' && other.kind === 'group') return groupDifferences(one.layers, other.layers);
+  if (one.kind === 'group' && other.kind === 'group') return groupDifferences(one, other);
   const kind = leafDifference(one, other);
   return kind ? [differenceAt(one, other, kind)] : [];
 }
@@ -46,32 +47,23 @@ function differenceAt(one: Layer, other: Layer, kind: DifferenceKind): Differenc
   return { part: layerTitle(one).text, layer: one.id, other: other.id, kind };
 }
 
-/** Parts correspond when they have the same name or, without one, the same kind in the same order. */
-function groupDifferences(ones: readonly Layer[], others: readonly Layer[]): readonly Difference[] {
-  const left = partsByMark(ones);
-  const right = partsByMark(others);
-  const differences: Difference[] = [];
-  for (const [mark, part] of left) {
-    const match = right.get(mark);
-    if (match) differences.push(...differencesOf(part, match));
-    else differences.push({ part: layerTitle(part).text, layer: part.id, other: null, kind: 'added' });
-  }
-  for (const [mark, part] of right)
-    if (!left.has(mark))
-      differences.push({ part: layerTitle(part).text, layer: null, other: part.id, kind: 'missing' });
-  return differences;
-}
-
-function partsByMark(layers: readonly Layer[]): ReadonlyMap<string, Layer> {
-  const parts = new Map<string, Layer>();
-  const counts = new Map<string, number>();
-  for (const layer of layers) {
-    const name = `${layer.kind} ${layer.sourceName ?? ''}`;
-    const count = (counts.get(name) ?? 0) + 1;
-    counts.set(name, count);
-    parts.set(`${name} ${count}`, layer);
-  }
-  return parts;
+function groupDifferences(one: GroupLayer, other: GroupLayer): readonly Difference[] {
+  const { pairs, onlyOne, onlyOther } = pairParts(one, other);
+  return [
+    ...pairs.flatMap(([part, match]) => differencesOf(part, match)),
+    ...onlyOne.map((part) => ({
+      part: layerTitle(part).text,
+      layer: part.id,
+      other: null,
+      kind: 'added' as const,
+    })),
+    ...onlyOther.map((part) => ({
+      part: layerTitle(part).text,
+      layer: null,
+      other: part.id,
+      kind: 'missing' as const,
+    })),
+  ];
 }
 
 function leafDifference(one: Layer, other: Layer): DifferenceKind | null {

@@ -7,6 +7,7 @@ import type { GroupLayer, Layer, LayerId } from '../mockup/layer';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
 import type { Decisions } from './decision';
+import { partLike } from './partLike';
 import type { Repeats } from './repeats';
 import type { Tags } from './tag';
 
@@ -89,7 +90,7 @@ export function spreadMerges(
     const pattern = repeats.get(around)?.pattern;
     for (const [member, repeat] of repeats) {
       if (repeat.pattern !== pattern || member === around) continue;
-      const parts = layers.flatMap((id) => tree.follow(member, tree.wayFrom(around, id)) ?? []);
+      const parts = layers.flatMap((id) => partLike(tree, around, id, member) ?? []);
       if (parts.length === layers.length && parts.every((id) => has(id) && !spread.has(id)))
         for (const id of parts) spread.set(id, { name, layers: parts });
     }

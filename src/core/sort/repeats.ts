@@ -80,7 +80,7 @@ export function buildOf(layer: GroupLayer, box: Box): Build {
 }
 
 /** A part without the properties that may differ: its letters, its picture, its colours. */
-function partName(layer: Layer): string | null {
+export function partName(layer: Layer): string | null {
   switch (layer.kind) {
     case 'text': {
       const style = layer.lines[0]?.runs[0]?.style;

@@ -2,6 +2,7 @@ import type { LayerTree } from '../mockup/tree';
 import type { Report } from '../findings/finding';
 import type { LayerId } from '../mockup/layer';
 import type { Decisions } from './decision';
+import { partLike } from './partLike';
 
 /**
  * Reports pictures that would have the same name. Like-built ones are likely the same picture, and may share
@@ -23,12 +24,12 @@ export function reportSharedNames(decisions: Decisions, tree: LayerTree, report:
   }
 }
 
-/** The pattern of the nearest repeat around a layer, and the way from there to the layer. */
-function patternAround(id: LayerId, decisions: Decisions, tree: LayerTree): string | null {
+/** The layer's counterpart in the first member of the nearest repeat around it. */
+function patternAround(id: LayerId, decisions: Decisions, tree: LayerTree): LayerId | null {
   for (const ancestor of tree.ancestors(id)) {
     const around = decisions.get(ancestor);
     const pattern = around?.repeat?.pattern ?? around?.furniture?.pattern;
-    if (pattern !== undefined) return pattern + tree.wayFrom(ancestor, id);
+    if (pattern !== undefined) return partLike(tree, ancestor, id, pattern) ?? id;
   }
   return null;
 }

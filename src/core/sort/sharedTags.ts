@@ -1,4 +1,6 @@
 import type { LayerTree } from '../mockup/tree';
+import { labelsOf, type Labels } from './counterparts';
+import { partLike } from './partLike';
 import type { LayerId } from '../mockup/layer';
 import type { Repeats } from './repeats';
 import { SHARED_FACETS } from './facets/facets';
@@ -16,21 +18,33 @@ export function shareTags(
 ): Tags {
   if (tags.size === 0 || repeats.size === 0) return tags;
   const members = membersOf(repeats);
+  const labels = new Map<LayerId, Labels>();
+  const labelsIn = (pattern: LayerId): Labels => {
+    const known =
+      labels.get(pattern) ?? labelsOf((members.get(pattern) ?? []).flatMap((id) => tree.layer(id) ?? []));
+    labels.set(pattern, known);
+    return known;
+  };
   // One template for each part of a pattern keeps this linear in the number of tagged siblings.
-  const templates = new Map<string, { readonly pattern: LayerId; readonly way: string; readonly tag: Tag }>();
+  const templates = new Map<
+    string,
+    { readonly member: LayerId; readonly part: LayerId; readonly tag: Tag }
+  >();
   for (const [id, tag] of tags) {
     for (const at of tree.lineage(id).filter((each) => repeats.has(each))) {
-      const way = tree.wayFrom(at, id);
-      const pattern = repeats.get(at)?.pattern ?? at;
-      const mark = `${pattern}\n${way}`;
-      templates.set(mark, { pattern, way, tag: fillMissing(templates.get(mark)?.tag ?? {}, tag) });
+      const first = repeats.get(at)?.pattern ?? at;
+      const common = partLike(tree, at, id, first, labelsIn(first));
+      const [member, part] = common === null ? [at, id] : [first, common];
+      const mark = `${member}\n${part}`;
+      templates.set(mark, { member, part, tag: fillMissing(templates.get(mark)?.tag ?? {}, tag) });
     }
   }
   const spread = new Map(tags);
-  for (const { pattern, way, tag } of templates.values()) {
-    for (const member of members.get(pattern) ?? []) {
-      const other = tree.follow(member, way);
-      if (other !== undefined && has(other)) spread.set(other, fillMissing(spread.get(other) ?? {}, tag));
+  for (const { member, part, tag } of templates.values()) {
+    const pattern = repeats.get(member)?.pattern ?? member;
+    for (const other of members.get(pattern) ?? []) {
+      const alike = partLike(tree, member, part, other, labelsIn(pattern));
+      if (alike !== null && has(alike)) spread.set(alike, fillMissing(spread.get(alike) ?? {}, tag));
     }
   }
   return spread;

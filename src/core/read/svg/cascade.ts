@@ -25,7 +25,8 @@ export function readCascade(root: XmlNode, report: Report, viewport: Viewport): 
   const matcher = createMatcher(report);
   const fontFaces: FontFaceRule[] = [];
   for (const node of descendants(root)) {
-    if (node.name === 'style' && isCss(node)) readSheet(textIn(node), { matcher, fontFaces, report, viewport });
+    if (node.name === 'style' && isCss(node))
+      readSheet(textIn(node), { matcher, fontFaces, report, viewport });
   }
   // Drawings repeat their inline styles thousands of times.
   const inlines = new Map<string, readonly Declaration[]>();

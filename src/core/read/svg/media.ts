@@ -9,8 +9,10 @@ export interface Viewport {
 /** Ranges such as `(width >= 600px)` in the earlier spelling (Media Queries 4, §2.4.3). */
 function withoutRanges(query: string): string {
   return query
-    .replace(/\(\s*(width|height)\s*(>=|<=)\s*([^()]+)\)/g, (_, side: string, sign: string, value: string) =>
-      `(${sign === '>=' ? 'min' : 'max'}-${side}: ${value.trim()})`,
+    .replace(
+      /\(\s*(width|height)\s*(>=|<=)\s*([^()]+)\)/g,
+      (_, side: string, sign: string, value: string) =>
+        `(${sign === '>=' ? 'min' : 'max'}-${side}: ${value.trim()})`,
     )
     .replace(/\(\s*(width|height)\s*=\s*([^()]+)\)/g, '($1: $2)');
 }

@@ -18,7 +18,14 @@ const SIZE_WORDS = /^(?:(?:xx?-)?(?:small|large)|xxx-large|medium|smaller|larger
 const ANGLES = /^(?:deg|grad|rad|turn)$/i;
 const STRETCHES = /^(?:(?:ultra-|extra-|semi-)?(?:condensed|expanded))$/i;
 const WIDE = /^(?:inherit|initial|unset|revert|revert-layer)$/i;
-const LONGHANDS = ['font-variant', 'font-style', 'font-stretch', 'font-weight', 'font-size', 'font-family'] as const;
+const LONGHANDS = [
+  'font-variant',
+  'font-style',
+  'font-stretch',
+  'font-weight',
+  'font-size',
+  'font-family',
+] as const;
 
 /** Style, variant, weight and stretch in any order, then size, line height and families (CSS Fonts 4, §2.7). */
 function expandFont(value: string): [Property, string][] {

@@ -174,7 +174,10 @@ function trimEnd(letters: Letter[]): void {
 
 /** The last angle holds for all further letters (SVG 2, §11.4.3). */
 function turnLetters({ attributes }: XmlNode, flat: Flat, start: number): void {
-  const angles = (attributes.rotate ?? '').split(/[\s,]+/).map(Number).filter(Number.isFinite);
+  const angles = (attributes.rotate ?? '')
+    .split(/[\s,]+/)
+    .map(Number)
+    .filter(Number.isFinite);
   if (!angles.some((angle) => angle !== 0)) return;
   flat.oddities.add(PLACED.turned);
   flat.letters.slice(start).forEach((letter, at) => {

@@ -96,7 +96,8 @@ function startOf({ attributes }: XmlNode, length: number, { computed }: Here): n
 }
 
 /** Letters that stand upright in vertical text (UAX #50: ideographs, kana, hangul, wide forms). */
-const UPRIGHT = /[\p{Ideographic}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}\p{Script=Bopomofo}\u3000-\u303f\uff00-\uffef]/u;
+const UPRIGHT =
+  /[\p{Ideographic}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}\p{Script=Bopomofo}\u3000-\u303f\uff00-\uffef]/u;
 
 /** Letters from the top down, those of other scripts turned to the right (CSS Writing Modes 3, §5.1). */
 function downwards(letters: readonly Letter[], here: Here): readonly PlainPlacedLetter[] {
@@ -112,7 +113,10 @@ function downwards(letters: readonly Letter[], here: Here): readonly PlainPlaced
     const isUpright = UPRIGHT.test(letter.text);
     const advance = isUpright ? run.style.size + run.style.letterSpacing : run.width;
     const matrix = isUpright
-      ? translation(pen.x - (run.width - run.style.letterSpacing) / 2, pen.y + uprightBaseline(run, ascent, descent))
+      ? translation(
+          pen.x - (run.width - run.style.letterSpacing) / 2,
+          pen.y + uprightBaseline(run, ascent, descent),
+        )
       : multiply(translation(pen.x, pen.y), multiply(rotation(90), translation(0, (ascent - descent) / 2)));
     placed.push({ run, matrix, advance });
     pen = { x: pen.x, y: pen.y + advance };

@@ -112,7 +112,11 @@ describe('texts', () => {
       `<path id="way" d="M0 50h100" fill="none" stroke="red"/><text ${FONT}><textPath href="#way">along</textPath></text>`,
     );
     expect(only(reading, 'text')).toMatchObject({ oddities: ['letters along a path'] });
-    expect(only(reading, 'text').placed?.map(({ run }) => run.text).join('')).toBe('along');
+    expect(
+      only(reading, 'text')
+        .placed?.map(({ run }) => run.text)
+        .join(''),
+    ).toBe('along');
     expect(codesOf(reading)).toContain('text-oddity');
   });
 
