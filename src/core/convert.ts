@@ -24,6 +24,7 @@ import { reportBeside } from './sort/report/beside';
 import { reportPastEdge } from './sort/report/geometry';
 import { reportStates } from './sort/report/states';
 import type { Decided, Decisions } from './sort/decision';
+import { reportBrackets } from './sort/names/bracketProblems';
 import { reportMerges } from './sort/merges';
 import { applyStructuralTags } from './sort/structuralTags';
 import type { Tags } from './sort/tag';
@@ -110,6 +111,7 @@ function pagesOf(
   const mockup = applyStructuralTags(read, tags);
   const measures = measureMockup(mockup);
   reportBeside(read, mockup, report);
+  reportBrackets(mockup, report);
   const decisions = decide(mockup, measures, tags, target.capabilities);
   reportPastEdge(mockup, measures, decisions, report);
   reportStates(decisions, tags, report);

@@ -172,6 +172,11 @@ export const WORDING = {
     severity: 'warning',
     text: 'It is said to show the state {state}, but no layer of its size lies beside it; put both into one group.',
   },
+  'bracket-unknown': {
+    title: 'Tags in names not understood',
+    severity: 'warning',
+    text: '"{token}" in its name or attributes was not understood; nothing of it was taken.{hint}',
+  },
   'link-nowhere': {
     title: 'Links that lead nowhere',
     severity: 'warning',

@@ -1,3 +1,4 @@
+import { roleEntry } from '../sort/vocabulary';
 import { isPlain, type Look } from '../look/look';
 import type { LayerId } from '../mockup/layer';
 import { internByText, memoizeByObject } from '../mockup/memoize';
@@ -16,6 +17,8 @@ type Parts = Pick<StyleClass, 'look' | 'layout' | 'states' | 'narrow'>;
 interface ClassDraft extends Parts {
   /** How often each name occurs among its users; invented names count as none. */
   readonly names: Map<string, number>;
+  /** The number of its users. */
+  count: number;
   /** The classes that a person gave to all of its users. */
   common: readonly string[];
   /** The placements of its users by their text; null for letters and pages, which have none. */
@@ -53,10 +56,12 @@ export function factorClasses(
     const use: ClassDraft = uses.get(mark) ?? {
       ...parts,
       names: new Map(),
+      count: 0,
       common: classes,
       placements: new Map(),
     };
     uses.set(mark, use);
+    use.count += count;
     if (use.common.length > 0) use.common = use.common.filter((each) => classes.includes(each));
     if (!placement) use.placements = null;
     else if (use.placements) countPlacement(use.placements, placement, count);
@@ -77,13 +82,12 @@ export function factorClasses(
     note(plainUser({ fills: [{ kind: 'solid', colour: ground }] }, classes), 1);
   }
   const known = new Map<string, StyleClass>();
-  for (const [mark, { look, layout, states, narrow, names, common, placements }] of uses) {
-    const said = common.find(
-      (each) => samples.has(each) && wearers.get(each)?.size === 1 && !RESERVED.includes(each),
-    );
-    // A plain row or column shared by many different things is named after none of them.
-    const isShared = isPlain(look) && names.size > 1;
-    const own = (isShared ? null : mostFrequent(names)) ?? describe(look, layout);
+  /** A class that a person gave holds the look, when all its wearers have the same one. */
+  const holdsOneLook = (name: string) => wearers.get(name)?.size === 1 && !RESERVED.includes(name);
+  for (const [mark, { look, layout, states, narrow, names, count, common, placements }] of uses) {
+    const said =
+      common.find((each) => samples.has(each) && holdsOneLook(each)) ?? common.find(holdsOneLook);
+    const own = nameOfMost(names, count) ?? describe(look, layout);
     const name = said ?? freeName(own, given);
     known.set(mark, { name, look, layout, placements: [...(placements?.values() ?? [])], states, narrow });
   }
@@ -94,6 +98,7 @@ export function factorClasses(
   }
   return {
     classes: [...known.values()],
+    nameClassOf: (node) => nameClassOf(node, given, known.get(classUseOf(node).mark ?? '')?.name),
     classFor: (look) => known.get(lookKey(look) ?? '')?.name ?? null,
     classesOfControl: (control) => roots.get(control) ?? [],
     classOf: (node) => known.get(classUseOf(node).mark ?? '') ?? null,
@@ -208,15 +213,33 @@ function nameOf({ named, name, role }: PageNode): string | null {
   return role === 'box' || role === 'text' || role === 'picture' ? null : role;
 }
 
+/**
+ * A layer that the mockup or a person named keeps its name in the code, whatever its look is called. No class
+ * of that name styles anything.
+ */
+function nameClassOf(
+  { kind, named, name, role }: PageNode,
+  taken: ReadonlySet<string>,
+  own: string | undefined,
+): string | null {
+  // A picture has its name in its file.
+  const plain = named && kind !== 'picture' ? withoutNumber(name) : null;
+  const isSaid = plain === roleEntry(role).element || plain === role;
+  const isStyled = plain !== null && (taken.has(plain) || own?.replace(/-\d+$/, '') === plain);
+  return isSaid || isStyled ? null : plain;
+}
+
 /** `row-3` and `row-4` look alike as `row`. */
 function withoutNumber(name: string): string {
   return name.replace(/(?:-\d+)+$/, '') || name;
 }
 
-function mostFrequent(names: ReadonlyMap<string, number>): string | null {
-  let best: string | null = null;
-  for (const [name, count] of names) if (best === null || count > (names.get(best) ?? 0)) best = name;
-  return best;
+/** The share of its users that give a class their name: fewer would name the others wrongly. */
+const NAMING_SHARE = 0.6;
+
+function nameOfMost(names: ReadonlyMap<string, number>, users: number): string | null {
+  for (const [name, count] of names) if (count >= NAMING_SHARE * users) return name;
+  return null;
 }
 
 /** A name that describes the look, for looks without a named user. */

@@ -38,16 +38,16 @@ describe('classes from looks', () => {
     ).toEqual(['a', 'a-2']);
   });
 
-  it('are those of samples, where all users of the class have that look and nothing else does', () => {
+  it('are those of samples and persons, where all users of the class have that look and nothing else does', () => {
     const sample = '<g data-name="Samples [style]"><rect id="card" width="9" height="9" fill="blue"/></g>';
     const card = (id: string, y: number, more = '') =>
       `<rect id="${id}" y="${y}" width="9" height="9" ${more} data-tags=".card"/>`;
     const both = card('a', 20) + card('b', 40);
     expect(names(sample + both)).toEqual(['card']);
-    expect(names(both)).toEqual(['a']);
-    expect(names(`${sample}${both}<rect id="d" y="60" width="9" height="9" fill="blue"/>`)).toEqual(['a']);
+    expect(names(both)).toEqual(['card']);
+    expect(names(`${sample}${both}<rect id="d" y="60" width="9" height="9" fill="blue"/>`)).toEqual(['fill']);
     expect(names(`${sample}${both}<g id="c" opacity=".5" data-tags=".card">${card('e', 80)}</g>`)).toEqual([
-      'a',
+      'fill',
       'c',
     ]);
   });

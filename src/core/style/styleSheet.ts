@@ -23,6 +23,8 @@ export interface PlacementCount {
 
 export interface StyleSheet {
   readonly classes: readonly StyleClass[];
+  /** The name of a node as a class of its element, beside that of its look; null when the look has that name. */
+  readonly nameClassOf: (node: PageNode) => string | null;
   /** The class of letters inside a text; null when they look like the text itself. */
   readonly classFor: (look: Look) => string | null;
   /** The classes of the controls with that key; see `StateLook.control`. */

@@ -3,7 +3,7 @@ import type { CssRule } from '../../markup/printCss';
 import type { Colour } from '../../mockup/paint';
 import { memoizeByObject } from '../../mockup/memoize';
 import type { Page } from '../../page/frame';
-import type { PageNode } from '../../page/node';
+import { isWrapped, type PageNode } from '../../page/node';
 
 /** Rules for pages with fixed coordinates. */
 const FIXED_RULES: readonly CssRule[] = [
@@ -33,6 +33,11 @@ function flowsWithin({ layout, children }: Page): boolean {
 const hasLayout = memoizeByObject(
   (node: PageNode): boolean =>
     node.kind === 'box' && (node.layout !== undefined || node.children.some(hasLayout)),
+);
+
+/** True for a picture with a link or button around it: a line of text would leave room beneath it. */
+const holdsWrappedPicture = memoizeByObject((node: PageNode): boolean =>
+  node.kind === 'box' ? node.children.some(holdsWrappedPicture) : node.kind === 'picture' && isWrapped(node),
 );
 
 const PARTLY_FLOWING_RULES: readonly CssRule[] = [
@@ -121,6 +126,9 @@ export function baseRules(pages: readonly Page[]): CssRule[] {
     },
     ...(pages.some((page) => page.narrow)
       ? [{ selector: '.screen picture', declarations: [['display', 'contents'] as const] }]
+      : []),
+    ...(pages.some(({ children }) => children.some(holdsWrappedPicture))
+      ? [{ selector: ':where(.screen :is(a, button) > img)', declarations: [['display', 'block'] as const] }]
       : []),
     { selector: ':where(.screen ul)', declarations: [['list-style', 'none']] },
   ];

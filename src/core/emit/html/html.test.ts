@@ -1,5 +1,6 @@
 import { idAt, idEnding } from '../../../../tests/support/ids';
 import { convertReading, emitted, readCase, readDemo, readInside } from '../../../../tests/support/mockups';
+import { walkNodes } from '../../page/walk';
 import { cssMistakes, htmlMistakes } from '../../../../tests/support/valid';
 import type { LayerId } from '../../mockup/layer';
 import type { Tag } from '../../sort/tag';
@@ -108,7 +109,11 @@ describe.each(MOCKUPS)('code of %s', (_, readMockup) => {
     );
     for (const [, src] of html.matchAll(/ src="([^"]+)"/g)) expect(files).toContain(src);
     const given = [...conversion.decisions.values()].flatMap((decision) => decision.classes);
-    const classes = new Set(['screen', 'run', ...given, ...conversion.sheet.classes.map(({ name }) => name)]);
+    const names = conversion.pages.flatMap((page) =>
+      walkNodes(page.children).flatMap((node) => conversion.sheet.nameClassOf(node) ?? []),
+    );
+    const own = conversion.sheet.classes.map(({ name }) => name);
+    const classes = new Set(['screen', 'run', ...given, ...own, ...names]);
     for (const [, list] of html.matchAll(/ class="([^"]+)"/g))
       for (const name of list!.split(' ')) expect(classes).toContain(name);
   });

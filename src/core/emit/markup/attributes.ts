@@ -21,18 +21,19 @@ export function ofNode(node: PageNode, markup: MarkupElement): MarkupElement {
 
 export function sharedAttributes(node: PageNode, context: MarkupContext) {
   const { sheet, keyed, placed, idOf } = context;
+  const isAnonymous = node.kind === 'box' && node.anonymous === true;
   const own = sheet.classOf(node)?.name;
   const flows = placed && node.kind === 'box' && node.layout !== undefined;
   const width = widthClass(node.shared);
   const classes = [
     ...new Set([
       ...node.classes,
+      ...(isAnonymous ? [] : [sheet.nameClassOf(node)].filter((name) => name !== null)),
       ...(own === undefined ? [] : [own]),
       ...(flows ? ['flow'] : []),
       ...(width === null ? [] : [width]),
     ]),
   ];
-  const isAnonymous = node.kind === 'box' && node.anonymous === true;
   const isLink = node.role === 'link' || node.kind === 'picture';
   const link = isLink && node.href !== undefined ? addressOf(node.href, context) : undefined;
   return {

@@ -19,10 +19,24 @@ const READERS: ReadonlyMap<string, AttributeReader> = new Map(
   }),
 );
 
-/** The tag of one attribute; empty for an unknown attribute or an invalid value. */
-export function parseAttribute(name: string, text: string): Tag {
+/** The tag of one attribute; empty for an invalid value, null for an unknown attribute. */
+export function parseAttribute(name: string, text: string): Tag | null {
   const reader = READERS.get(name);
-  return reader ? tagOf(reader, text) : {};
+  return reader ? tagOf(reader, text) : null;
+}
+
+/** The names of all attributes that say a facet. */
+export function attributeNames(): readonly string[] {
+  return [...READERS.keys()];
+}
+
+/** An element's own `data-*` attributes whose values are invalid, as `name=value`. */
+export function invalidDataset(data: Readonly<Record<string, string>>): readonly string[] {
+  return Object.entries(data).flatMap(([name, text]) => {
+    const reader = READERS.get(`data-${name}`);
+    const isInvalid = reader?.isOnElements && Object.keys(tagOf(reader, text)).length === 0;
+    return isInvalid ? [`data-${name}=${text}`] : [];
+  });
 }
 
 /** The tag of an element's own `data-*` attributes, by their names without the prefix. */
