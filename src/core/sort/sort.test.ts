@@ -73,7 +73,7 @@ describe('the rules', () => {
     expect([of('empty').reason, of('far').reason, of('clear').reason]).toEqual([
       'aside: it draws nothing',
       'aside: it lies wholly outside of the screen',
-      'aside: its opacity is 0',
+      'aside: it is hidden and lies on box; say which state of it',
     ]);
   });
 

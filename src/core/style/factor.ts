@@ -85,8 +85,7 @@ export function factorClasses(
   /** A class that a person gave holds the look, when all its wearers have the same one. */
   const holdsOneLook = (name: string) => wearers.get(name)?.size === 1 && !RESERVED.includes(name);
   for (const [mark, { look, layout, states, narrow, names, count, common, placements }] of uses) {
-    const said =
-      common.find((each) => samples.has(each) && holdsOneLook(each)) ?? common.find(holdsOneLook);
+    const said = common.find((each) => samples.has(each) && holdsOneLook(each)) ?? common.find(holdsOneLook);
     const own = nameOfMost(names, count) ?? describe(look, layout);
     const name = said ?? freeName(own, given);
     known.set(mark, { name, look, layout, placements: [...(placements?.values() ?? [])], states, narrow });

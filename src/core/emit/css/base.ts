@@ -35,6 +35,16 @@ const hasLayout = memoizeByObject(
     node.kind === 'box' && (node.layout !== undefined || node.children.some(hasLayout)),
 );
 
+/** A picture fills the link or button around it. Buttons centre what has no place of its own. */
+const WRAPPED_PICTURE_RULE: CssRule = {
+  selector: ':where(.screen :is(a, button) > img)',
+  declarations: [
+    ['display', 'block'],
+    ['left', '0'],
+    ['top', '0'],
+  ],
+};
+
 /** True for a picture with a link or button around it: a line of text would leave room beneath it. */
 const holdsWrappedPicture = memoizeByObject((node: PageNode): boolean =>
   node.kind === 'box' ? node.children.some(holdsWrappedPicture) : node.kind === 'picture' && isWrapped(node),
@@ -127,9 +137,7 @@ export function baseRules(pages: readonly Page[]): CssRule[] {
     ...(pages.some((page) => page.narrow)
       ? [{ selector: '.screen picture', declarations: [['display', 'contents'] as const] }]
       : []),
-    ...(pages.some(({ children }) => children.some(holdsWrappedPicture))
-      ? [{ selector: ':where(.screen :is(a, button) > img)', declarations: [['display', 'block'] as const] }]
-      : []),
+    ...(pages.some(({ children }) => children.some(holdsWrappedPicture)) ? [WRAPPED_PICTURE_RULE] : []),
     { selector: ':where(.screen ul)', declarations: [['list-style', 'none']] },
   ];
 }

@@ -95,7 +95,13 @@ const standingText = memoizeByObject(({ placements }: StyleClass) =>
 function printInputs(node: PageNode, { sheet, plan, idOf, address }: Context): readonly unknown[] {
   const own = sheet.classOf(node);
   const link = node.href === undefined ? undefined : address?.(node.href);
-  const inputs: unknown[] = [own?.name, sheet.nameClassOf(node), own && standingText(own), idOf?.(node.layer), link];
+  const inputs: unknown[] = [
+    own?.name,
+    sheet.nameClassOf(node),
+    own && standingText(own),
+    idOf?.(node.layer),
+    link,
+  ];
   if (node.kind === 'picture') inputs.push(pictureNamed(plan, node.picture)?.files[0]?.path);
   if (node.kind === 'text')
     for (const { spans } of node.lines)

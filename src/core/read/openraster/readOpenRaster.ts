@@ -169,9 +169,11 @@ function dress({ attributes }: XmlNode, id: LayerId, parent: LayerId, { report, 
   const baked = bakedOperator(operator);
   if (baked) bakes.push({ group: parent, layer: id, operator: baked });
   else if (blend === null) report('composite-replaced', id, { operator: operator ?? '' });
+  const share = Number.isFinite(opacity) ? Math.min(1, Math.max(0, opacity)) : 1;
   return {
-    visible: attributes.visibility !== 'hidden',
-    opacity: Number.isFinite(opacity) ? Math.min(1, Math.max(0, opacity)) : 1,
+    // What is wholly clear is hidden, and keeps its art.
+    visible: attributes.visibility !== 'hidden' && share > 0,
+    opacity: share || 1,
     blend: blend ?? 'normal',
   };
 }

@@ -25,6 +25,8 @@ export interface SvgContext {
   /** The stops of gradients that have been read, by the element that holds them. */
   readonly stops: Map<XmlNode, readonly GradientStop[]>;
   readonly ids: LayerIds;
+  /** The layers that `visibility` hides. */
+  readonly hiddenLayers: Set<LayerId>;
   /** Told which element a layer is read from. */
   readonly onLayer: (id: LayerId, node: XmlNode) => void;
   /** Counts an element that is read. */

@@ -4,6 +4,7 @@ import { elementsIn, type XmlNode } from '../xml/node';
 import { computeStyle } from './computed';
 import type { Here } from './context';
 import { readIdName, readName } from './names';
+import { settleVisibility } from './visibility';
 import { isShapeElement } from './outlines';
 import { parseTransform } from './transforms';
 import { readGroup, readSwitch } from './elements/group';
@@ -47,7 +48,8 @@ export function readElement(node: XmlNode, around: Here): Layer | null {
   context.onLayer(id, node);
   reportHandlers(node, context, id);
   const scale = around.scale * meanScale(parseTransform(computed.style.transform) ?? IDENTITY);
-  return context.deeper(() => reader(node, { ...around, computed, parent: id, scale }, id));
+  const layer = context.deeper(() => reader(node, { ...around, computed, parent: id, scale }, id));
+  return layer && settleVisibility(layer, computed, around);
 }
 
 function reportHandlers(node: XmlNode, { report }: Here['context'], id: LayerId): void {

@@ -61,6 +61,7 @@ export function readSvg(
     weights: new Map(),
     stops: new Map(),
     ids: createLayerIds(),
+    hiddenLayers: new Set(),
     onLayer,
     progress() {
       done += 1;

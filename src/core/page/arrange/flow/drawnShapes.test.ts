@@ -69,7 +69,7 @@ describe('lines around words', () => {
   it('become borders of the cell that they lie along', () => {
     const { css, html } = converted(`<g id="row">${cell(10, 'Sund')}${cell(70, 'Holm')}</g>`);
     expect(css).toMatch(/border-top: 1px solid #dde;\s+border-right: 1px solid #dde/);
-    expect(html).toMatch(/<(span|li|div) class="[\w-]+"[^>]*>Sund<\//);
+    expect(html).toMatch(/<(span|li|div) class="[\w -]+"[^>]*>Sund<\//);
   });
 
   it('stay bars where a border would visibly move to whole px', () => {

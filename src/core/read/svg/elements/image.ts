@@ -8,7 +8,6 @@ import { fitViewBox } from '../viewports';
 import { base } from './base';
 
 export function readImage(node: XmlNode, here: Here, id: LayerId): Layer | null {
-  if (here.computed.style.visibility !== 'visible') return null;
   const rendering = here.computed.style['image-rendering'];
   if (!/^(auto|smooth|optimizequality)$/i.test(rendering)) {
     here.context.report('value-ignored', id, { property: 'image-rendering', value: rendering });

@@ -9,7 +9,7 @@ import { base } from './base';
 
 export function readShape(node: XmlNode, here: Here, id: LayerId): Layer | null {
   const outline = readOutline(node, here);
-  if (!outline || here.computed.style.visibility !== 'visible') return null;
+  if (!outline) return null;
   const box = () => outlineBox(outline);
   const marking = readMarkers(outline, here);
   const marked = Object.keys(marking.markers).length > 0;

@@ -42,15 +42,20 @@ export function readText(node: XmlNode, here: Here, id: LayerId): Layer | null {
       stroke: stroke && { ...stroke, paint: fadePaint(stroke.paint, opacity) },
     };
   };
-  const lines = laid.lines
-    .flatMap(visibleParts)
-    .map((line) => ({ ...line, runs: line.runs.map((run) => paint(run)) }));
+  const seen = laid.lines.flatMap(visibleParts);
+  // A text that is hidden as a whole keeps its words.
+  const lines = (seen.length > 0 ? seen : laid.lines).map((line) => ({
+    ...line,
+    runs: line.runs.map((run) => paint(run)),
+  }));
   const placed = laid.placed?.map(({ run, matrix }) => ({ run: paint(run), matrix }));
   if (lines.length === 0) return null;
+  if (seen.length === 0) here.context.hiddenLayers.add(id);
   for (const what of laid.oddities) here.context.report('text-oddity', id, { what });
   return {
     kind: 'text',
     ...base(node, here, id, box),
+    ...(seen.length === 0 && { visible: false }),
     align: laid.align,
     rightToLeft: laid.rightToLeft,
     strokeFirst: isStrokeFirst(here),
