@@ -91,7 +91,11 @@ describe('states', () => {
 
 describe('other rules', () => {
   it.each([
-    ['Guides', '<g id="Guides"><path d="M0 0L9 9"/></g>', 'aside: its name says "guides"'],
+    [
+      'Guides',
+      '<g id="Guides"><path d="M0 0L9 9" stroke="#0ff"/></g>',
+      'aside: its name says "guides", and it draws only lines',
+    ],
     [
       'Raster',
       `<g id="Raster">${Array.from({ length: 8 }, (_, at) => `<rect x="${at * 25}" width="12" height="100" fill="#f00" fill-opacity=".1"/>`).join('')}<rect width="200" height="2" opacity=".1"/></g>`,
