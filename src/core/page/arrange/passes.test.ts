@@ -12,6 +12,7 @@ import type { Page } from '../frame';
 import type { PageNode } from '../node';
 import { layOutPage } from './flow/layOutPage';
 import { PASSES } from './passes';
+import { scrollViewports } from './scrollViewports';
 
 const plate = { fills: [solid(CHALK)] };
 const dark = { fills: [solid(INK)] };
@@ -25,6 +26,12 @@ const row = box(
   words('name', [64, 31, 40, 17], 'Holm'),
 );
 
+/** Two boxes that reach past the edge of the screen, in a strip that scrolls. */
+const strip = {
+  ...box('strip', [300, 0, 160, 20], {}, box('one', [300, 0, 70, 20], dark), box('two', [380, 0, 80, 20], dark)),
+  scroll: 'x',
+} as const;
+
 /** For each pass: the page before it, and after it as text. */
 const EXAMPLES: Readonly<Record<string, readonly [before: Page, after: readonly string[]]>> = {
   'flatten-groups': [
@@ -33,6 +40,24 @@ const EXAMPLES: Readonly<Record<string, readonly [before: Page, after: readonly 
       box('two', [60, 0, 20, 20], dark),
     ),
     ['one 0,0 20x20; background: #102030', 'two 60,0 20x20; background: #102030'],
+  ],
+  'scroll-viewports': [
+    pageOf(strip),
+    [
+      'strip 300,0 100x20',
+      '  content 300,0 160x20',
+      '    one 300,0 70x20; background: #102030',
+      '    two 380,0 80x20; background: #102030',
+    ],
+  ],
+  'pin-scrolled-content': [
+    layOutPage(scrollViewports(pageOf(strip))),
+    [
+      'strip 300,0 100x20; fit width',
+      '  content 300,0 160x20; row, gap 10; out of flow at start start',
+      '    one 300,0 70x20; background: #102030; rigid width',
+      '    two 380,0 80x20; background: #102030; rigid width',
+    ],
   ],
   'lay-out-overrides': [
     pageOf({ ...row, layoutOverride: { contents: 'column' } }),

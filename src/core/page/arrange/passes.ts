@@ -14,6 +14,7 @@ import { limitToVisibleRoom } from './flow/visibleRoom';
 import { inlineTextIntoBoxes } from './inlineText';
 import { wrapListItems } from './listItems';
 import type { Pass } from './pass';
+import { pinScrolledContent, scrollViewports } from './scrollViewports';
 import { joinSentences } from './sentences/joinSentences';
 import { toLocalCoordinates } from './toLocalCoordinates';
 
@@ -35,6 +36,12 @@ const TRIM: Pass = {
   apply: trimGroupBounds,
 };
 
+const SCROLL: Pass = {
+  name: 'scroll-viewports',
+  gives: 'Scroll areas have the size that is seen of them, around what they hold.',
+  apply: scrollViewports,
+};
+
 const OVERRIDES: Pass = {
   name: 'lay-out-overrides',
   gives: 'Containers that a person set to be a row or a column are laid out.',
@@ -44,6 +51,7 @@ const OVERRIDES: Pass = {
 const FLOW: readonly Pass[] = [
   REWRITE,
   TRIM,
+  SCROLL,
   {
     name: 'join-sentences',
     gives: 'Texts that continue each other are one text.',
@@ -80,6 +88,11 @@ const FLOW: readonly Pass[] = [
     apply: limitToVisibleRoom,
   },
   {
+    name: 'pin-scrolled-content',
+    gives: 'What scrolls begins at the start of its area.',
+    apply: pinScrolledContent,
+  },
+  {
     name: 'grow-lines',
     gives: 'Lines out of flow have a side to which longer words grow.',
     apply: growOutOfFlowLines,
@@ -113,7 +126,7 @@ const FINISH: readonly Pass[] = [
 
 /** The passes of each arrangement in their order. Adding one is a file and an entry here. */
 export const PASSES: Readonly<Record<Arrangement, readonly Pass[]>> = {
-  fixed: [FLATTEN, OVERRIDES, ...FINISH],
-  nested: [REWRITE, TRIM, OVERRIDES, ...FINISH],
+  fixed: [FLATTEN, SCROLL, OVERRIDES, ...FINISH],
+  nested: [REWRITE, TRIM, SCROLL, OVERRIDES, ...FINISH],
   flow: [...FLOW, ...FINISH],
 };

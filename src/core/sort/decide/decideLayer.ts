@@ -132,7 +132,8 @@ function decideFromInputs(
   const elements = [...around.elements, roleEntry(role).element];
   const inFurniture = around.inFurniture || facts.places.has(layer.id);
   const named = decision.named && layer.sourceName !== null ? { nearestName: decision.outputName } : {};
-  return { decision, inside: { ...around, within, elements, inFurniture, ...named } };
+  const inScroll = around.inScroll || decision.scroll !== null;
+  return { decision, inside: { ...around, within, elements, inFurniture, inScroll, ...named } };
 }
 
 function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said: LayerTag): Decision {

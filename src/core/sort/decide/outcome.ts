@@ -24,7 +24,7 @@ const PART_OF: Readonly<Record<Exclude<Outcome, 'element'>, string>> = {
 
 export function decideOutcome(
   layer: Layer,
-  { within, asShown = false }: Surroundings,
+  { within, inScroll, asShown = false }: Surroundings,
   facts: ScreenFacts,
   { tag, who }: LayerTag,
 ): Pick<Decision, 'outcome' | 'reason' | 'origin'> {
@@ -49,9 +49,10 @@ export function decideOutcome(
   for (const rule of RULES) {
     const verdict = rule.judge(layer, facts);
     // A layer that starts hidden is on the page, although the mockup does not show it.
-    const starts = (tag.hidden === true || asShown) && (rule.name === 'unseen' || rule.name === 'state');
+    const starts = (tag.hidden === true || asShown) && ['unseen', 'outside', 'state'].includes(rule.name);
     const isOpened = ['icon', 'drawing'].includes(rule.name) && facts.opened.has(layer.id);
-    if (verdict && !starts && !isOpened) return { ...verdict, origin: rule.name };
+    const isReached = inScroll && rule.name === 'outside';
+    if (verdict && !starts && !isOpened && !isReached) return { ...verdict, origin: rule.name };
   }
   return { outcome: 'element', reason: 'element: nothing says otherwise', origin: 'default' };
 }

@@ -6,6 +6,7 @@ import { drawing } from './drawing';
 import { group } from './group';
 import { guides } from './guides';
 import { icon } from './icon';
+import { outside } from './outside';
 import type { Rule } from './rule';
 import { state } from './state';
 import { text } from './text';
@@ -15,6 +16,7 @@ import { unseen } from './unseen';
 export const RULES: readonly Rule[] = [
   state,
   unseen,
+  outside,
   guides,
   covered,
   bitmap,
