@@ -3,15 +3,18 @@ import type { Conversion } from '../core/convert';
 import { OUTCOME_NAMES, type Outcome } from '../core/sort/vocabulary';
 import { plainFinding } from '../engine/manifest';
 import type { Product } from '../engine/produce';
-import { writeFiles } from '../engine/writeFiles';
+import { writeBuild } from './outputFolder';
 import { convertFile } from './convertFile';
 import type { CommandInput, ConvertFlags } from './input';
 
 /** `orden convert FILE --out DIR`: the whole conversion without a server or a database. */
-export async function convertCommand(input: CommandInput, { out = '', json }: ConvertFlags): Promise<void> {
+export async function convertCommand(
+  input: CommandInput,
+  { out = '', json, force }: ConvertFlags,
+): Promise<void> {
   const start = performance.now();
   const { product, readMs } = await convertFile(input);
-  await writeFiles(out, product.files);
+  await writeBuild(out, product.files, force);
   const summary = summarise(product, readMs, performance.now() - start);
   if (json) console.log(JSON.stringify(summary));
   else console.log(summaryText(summary, out));

@@ -2,7 +2,10 @@ import path from 'node:path';
 import type { Mockup } from '../core/mockup/mockup';
 import type { Reading } from '../core/read/reading';
 import type { Tags } from '../core/sort/tag';
-import { tagsByPath } from '../core/sort/tagPaths';
+import { findingList, type Finding } from '../core/findings/finding';
+import { layersOf } from '../core/mockup/walk';
+import { withRegions } from '../core/sort/regions';
+import { pathFinder, tagsByPath } from '../core/sort/tagPaths';
 import { tagsFileSchema } from '../core/sort/tagSchema';
 import { createFontBook } from '../engine/fonts/fontBook';
 import { produce, type Product } from '../engine/produce';
@@ -32,13 +35,29 @@ export async function convertFile({
   const reading = await readMockup(bytes, path.basename(file), { book: createFontBook() });
   const readMs = performance.now() - start;
   const { mockup, assets, findings, book } = reading;
-  const tags = given ? checkTags(given, mockup) : new Map();
-  const product = await produce({ mockup, assets, tags, options, book, readFindings: findings });
+  const { tags, unknown } = given ? checkTags(given, mockup) : { tags: new Map(), unknown: [] };
+  const product = await produce({
+    mockup,
+    assets,
+    tags,
+    options,
+    book,
+    readFindings: [...findings, ...unknown],
+  });
   return { bytes, reading, product, readMs };
 }
 
-function checkTags({ file, json }: NonNullable<CommandInput['tags']>, mockup: Mockup): Tags {
+/** The tags of a file, and a finding for each path that leads to no layer. */
+function checkTags(
+  { file, json }: NonNullable<CommandInput['tags']>,
+  mockup: Mockup,
+): { readonly tags: Tags; readonly unknown: readonly Finding[] } {
   const { value, error } = tagsFileSchema.validate(json);
   if (error) throw new InputError(`The tags file ${file} has a mistake: ${error.message}.`);
-  return tagsByPath(mockup, value);
+  const { findings, report } = findingList();
+  const tags = tagsByPath(mockup, value);
+  const known = new Set(layersOf(withRegions(mockup, tags)).map(({ id }) => id));
+  const find = pathFinder(mockup);
+  for (const path of Object.keys(value)) if (!known.has(find(path))) report('tags-unknown', null, { path });
+  return { tags, unknown: findings };
 }

@@ -23,6 +23,8 @@ export interface ConvertFlags {
   /** Words of the page's frame, such as `centred,content`. */
   readonly frame?: string;
   readonly join: boolean;
+  /** True to overwrite files that somebody changed. */
+  readonly force: boolean;
   readonly json: boolean;
 }
 

@@ -7,6 +7,7 @@ import { launchChromium } from '../engine/proof/chromium';
 import { proofSheet, pullProof, type ProofSheet, type ScreenProof } from '../engine/proof/proof';
 import { writeFiles } from '../engine/writeFiles';
 import { sheetSvg } from '../engine/sheetSvg';
+import { writeBuild } from './outputFolder';
 import { convertFile, type ConvertedFile } from './convertFile';
 import type { CommandInput, ConvertFlags } from './input';
 
@@ -17,7 +18,7 @@ export async function proofCommand(input: CommandInput, flags: ConvertFlags): Pr
   const folder = flags.out ?? (await mkdtemp(path.join(tmpdir(), 'orden-proof-')));
   try {
     const converted = await convertFile(input);
-    await writeFiles(folder, converted.product.files);
+    await writeBuild(folder, converted.product.files, flags.force || flags.out === undefined);
     const proofs = await pullProof({
       browser,
       record: buildRecord(converted.product.conversion),

@@ -3,7 +3,11 @@ import { treeOf, type LayerTree } from '../core/mockup/tree';
 import type { Conversion, ConvertOptions } from '../core/convert';
 import { sayFinding, severityOf, type Finding } from '../core/findings/finding';
 import type { Mockup } from '../core/mockup/mockup';
-import type { Tags } from '../core/sort/tag';
+import { layersOf } from '../core/mockup/walk';
+import { namedTags } from '../core/sort/names/namedTags';
+import { mergeTags, type Tags } from '../core/sort/tag';
+import { digestOf } from './digest';
+import { licencePath } from './fonts/shipped';
 import type { OutputFile, WrittenPicture } from './produce';
 
 interface ManifestInput {
@@ -28,16 +32,19 @@ export function manifest(input: ManifestInput): string {
     arrangement: options.arrangement,
     target: options.target,
     screens: conversion.emission.screens,
-    files: files.map(({ path, bytes }) => ({ path, bytes: bytes.length })),
+    files: files.map(({ path, bytes }) => ({ path, bytes: bytes.length, sha256: digestOf(bytes) })),
     pictures,
-    fonts: conversion.fonts.map(({ path, family, weight, italic, source }) => ({
+    fonts: conversion.fonts.map(({ path, family, weight, italic, source, file }) => ({
       path,
       family,
       weight,
       italic,
       source,
+      ...(source === 'shipped' && { licence: licencePath(file) }),
     })),
-    tags: Object.fromEntries([...tags].map(([layer, tag]) => [pathOf(layer, tree), tag])),
+    tags: Object.fromEntries(
+      [...mergeTags(namedTags(layersOf(mockup)), tags)].map(([layer, tag]) => [pathOf(layer, tree), tag]),
+    ),
     findings: findings.map((finding) => plainFinding(finding, tree)),
   };
   return `${JSON.stringify(contents, null, 2)}\n`;

@@ -9,7 +9,7 @@ import type { Outliner } from '../core/pictures/standaloneOptions';
 import type { Tags } from '../core/sort/tag';
 import type { FontBook } from '../core/type/fontBook';
 import { smallCapsParts } from '../core/type/smallCaps';
-import { shippedPath } from './fonts/shipped';
+import { licencePath, shippedLicence, shippedPath } from './fonts/shipped';
 import { manifest } from './manifest';
 import { renderPicture } from './pictures/renderPicture';
 
@@ -63,11 +63,12 @@ export async function produce(input: ProduceInput): Promise<Product> {
         source === 'shipped' ? await readFile(shippedPath(file)) : (assets.get(file) ?? new Uint8Array()),
     })),
   );
+  const licences = await licencesOf(conversion);
   const encoder = new TextEncoder();
   const code = conversion.emission.files.map(({ path, text }) => ({ path, bytes: encoder.encode(text) }));
   const findings = [...readFindings, ...conversion.findings, ...failed];
   const pictures = drawn.map(({ bytes, ...picture }) => ({ ...picture, bytes: bytes.length }));
-  const files = [...code, ...drawn.map(({ file, bytes }) => ({ path: file, bytes })), ...fonts];
+  const files = [...code, ...drawn.map(({ file, bytes }) => ({ path: file, bytes })), ...fonts, ...licences];
   const listed = manifest({ mockup, tags, options, conversion, pictures, files, findings });
   return {
     conversion,
@@ -76,6 +77,13 @@ export async function produce(input: ProduceInput): Promise<Product> {
     findings,
     drawingMs,
   };
+}
+
+/** The licences of shipped fonts, each once: the Open Font Licence asks for it (OFL 1.1, §2). */
+async function licencesOf({ fonts }: Conversion): Promise<readonly OutputFile[]> {
+  const shipped = fonts.filter(({ source }) => source === 'shipped').map(({ file }) => file);
+  const paths = new Map(shipped.map((file) => [licencePath(file), shippedLicence(file)]));
+  return Promise.all([...paths].map(async ([path, from]) => ({ path, bytes: await readFile(from) })));
 }
 
 type DrawnPicture = Omit<WrittenPicture, 'bytes'> & { readonly bytes: Uint8Array };

@@ -5,6 +5,7 @@ import type { OnProgress, Reading } from '../core/read/reading';
 import type { FontBook, GivenFont } from '../core/type/fontBook';
 import { applyResolution } from './raster/applyResolution';
 import { bakeCompositions } from './raster/bakeCompositions';
+import { checkBitmaps, faultOf } from './raster/checkBitmaps';
 import { compareMerged } from './raster/compareMerged';
 import { sanitizeNestedSvgs } from './nestedSvgs';
 import { trimBitmaps } from './raster/trimBitmaps';
@@ -31,6 +32,7 @@ export async function readMockup(
   try {
     return await finish(reading, onProgress);
   } catch (error) {
+    if (error instanceof ReadError) throw error;
     throw new ReadError('broken-bitmap', { what: error instanceof Error ? error.message : String(error) });
   }
 }
@@ -43,18 +45,29 @@ function withAddedFonts(reading: Reading, fonts: readonly GivenFont[]): Reading 
   return { ...reading, assets: new Map([...reading.assets, ...added]) };
 }
 
+/** A flat picture is nothing without its pixels. */
+async function refuseBroken({ mockup, assets }: Reading): Promise<void> {
+  for (const bitmap of Object.values(mockup.bitmaps)) {
+    const why = await faultOf(bitmap, assets.get(bitmap.id) ?? new Uint8Array());
+    if (why) throw new ReadError('broken-bitmap', { what: why });
+  }
+}
+
 async function finish(reading: Reading, onProgress: OnProgress): Promise<Reading> {
   const { mockup, assets, bakes } = reading;
   const { findings, report } = findingList();
   if (mockup.format === 'flat') {
+    await refuseBroken(reading);
     const sized = await applyResolution(mockup, assets, report);
     return { ...reading, mockup: sized, findings: [...reading.findings, ...findings] };
   }
   if (mockup.format === 'svg') {
-    const settled = sanitizeNestedSvgs(mockup, assets, reading.book, report);
+    const sound = await checkBitmaps(mockup, assets, report);
+    const settled = sanitizeNestedSvgs(mockup, sound, reading.book, report);
     return { ...reading, assets: settled, findings: [...reading.findings, ...findings] };
   }
-  const baked = await bakeCompositions(mockup, assets, bakes, report);
+  const sound = await checkBitmaps(mockup, assets, report);
+  const baked = await bakeCompositions(mockup, sound, bakes, report);
   const trimmed = await trimBitmaps(baked.mockup, baked.assets, report, onProgress);
   await compareMerged(trimmed, baked.assets, reading.merged, report);
   const all = [...reading.findings, ...findings];

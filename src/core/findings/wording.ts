@@ -172,6 +172,11 @@ export const WORDING = {
     severity: 'warning',
     text: 'It is said to show the state {state}, but no layer of its size lies beside it; put both into one group.',
   },
+  'tags-unknown': {
+    title: 'Tags for layers that are not there',
+    severity: 'warning',
+    text: 'The tags name {path}, but the mockup has no such layer; they were left out.',
+  },
   'bracket-unknown': {
     title: 'Tags in names not understood',
     severity: 'warning',

@@ -10,6 +10,17 @@ const FORMATS = {
   webp: { most: LIMITS.archive, accepts: (head: string) => /^RIFF.{0,4}WEBP/s.test(head) },
   svg: { most: LIMITS.bytes, accepts: (head: string) => head.includes('<') },
 } as const;
+/** Known formats that are no mockup here, by their signatures. */
+const FOREIGN: readonly (readonly [signature: RegExp, name: string])[] = [
+  [/^GIF8[79]a/, 'a GIF picture'],
+  [/^.{0,8}ftypavi[fs]/s, 'an AVIF picture'],
+  [/^.{0,8}ftyp(?:hei[cfmsx]|mif1|msf1)/s, 'an HEIF picture'],
+  [/^%PDF-/, 'a PDF document'],
+  [/^8BPS/, 'a PSD drawing'],
+  [/^BM.{4}/s, 'a BMP picture'],
+  [/^(?:II\*|MM\*)/, 'a TIFF picture'],
+];
+
 export type Format = keyof typeof FORMATS;
 
 /**
@@ -21,6 +32,8 @@ export function formatOf(bytes: Uint8Array): Format {
   const head = Array.from(bytes.subarray(0, 4096), (byte) =>
     byte === 0 ? '' : String.fromCharCode(byte),
   ).join('');
+  const foreign = FOREIGN.find(([signature]) => signature.test(head));
+  if (foreign) throw new ReadError('foreign', { format: foreign[1] });
   if (head.trim() === '' && bytes.length < 4096) throw new ReadError('empty');
   const format = (Object.keys(FORMATS) as Format[]).find((candidate) => FORMATS[candidate].accepts(head));
   if (!format) throw new ReadError('unknown', { what: 'its bytes are no mockup' });

@@ -7,17 +7,21 @@ export const REFUSALS = {
     'The file has {size} MB; Orden reads at most {limit} MB. Split the mockup or shrink its bitmaps.',
   'not-svg': 'This is not an SVG file ({what}); choose an SVG mockup.',
   unknown: 'Orden cannot read this file: {what}. Choose an SVG, OpenRaster, PNG, JPEG or WebP mockup.',
+  foreign:
+    'This is {format}, which Orden does not read; save it as SVG, OpenRaster, PNG, JPEG or WebP and open that.',
   'unpacks-too-large': 'The file unpacks to more than {limit} MB; split the mockup or shrink its bitmaps.',
   'broken-archive': 'The file cannot be unpacked: {what} is broken. Save the mockup again.',
   'broken-bitmap': 'A picture in the file cannot be read ({what}); save the mockup again.',
   'entry-missing': 'The OpenRaster file lacks {entry}; save the mockup again.',
   'broken-xml': 'The XML is broken at line {line}, column {column}: {what}. Save the mockup again.',
+  'broken-entry':
+    'The XML of {entry} is broken at line {line}, column {column}: {what}. Save the mockup again.',
   'too-deep':
     'The layers are nested more than {limit} deep at line {line}; flatten the groups and try again.',
   'too-many-layers': 'The file has more than {limit} elements; split the mockup into several files.',
   'nothing-drawn': 'There is nothing to draw in this file; choose a mockup with at least one visible layer.',
   'no-size':
-    'The screen has no usable size ({what}); give the SVG a width and a height between 1 and {limit} px.',
+    'The screen has no usable size ({what}); give it a width and a height between 1 and {limit} px.',
 } as const;
 
 export type RefusalCode = keyof typeof REFUSALS;

@@ -28,16 +28,27 @@ export const SHIPPED: readonly ShippedFace[] = FAMILIES.flatMap(({ family, slug,
 
 /** Where a shipped file lies on disk. */
 export function shippedPath(file: string): string {
+  return pathInPackage(slugOf(file), 'files', file);
+}
+
+/** Where the licence of a shipped file lies on disk. */
+export function shippedLicence(file: string): string {
+  return pathInPackage(slugOf(file), 'LICENSE');
+}
+
+/** The file of its licence beside a shipped font on a page. */
+export function licencePath(file: string): string {
+  return `fonts/${slugOf(file)}-licence.txt`;
+}
+
+function slugOf(file: string): string {
   const family = FAMILIES.find(({ slug }) => file.startsWith(`${slug}-`));
   if (!family || file !== path.basename(file)) throw new Error(`No shipped font is named ${file}.`);
+  return family.slug;
+}
+
+function pathInPackage(slug: string, ...parts: readonly string[]): string {
   // The server runs in Orden's own folder; the command passes it in a variable.
   const home = process.env.ORDEN_HOME ?? process.cwd();
-  return path.join(
-    /* turbopackIgnore: true */ home,
-    'node_modules',
-    '@fontsource',
-    family.slug,
-    'files',
-    file,
-  );
+  return path.join(/* turbopackIgnore: true */ home, 'node_modules', '@fontsource', slug, ...parts);
 }

@@ -7,6 +7,7 @@ import type { LayerId } from '../../core/mockup/layer';
 import { svgBytes } from '../../core/read/unpack';
 import { withoutAnimations } from './atRest';
 import { comparePictures, type Comparison } from './compare';
+import { fontsIn, withFonts } from './sameFonts';
 import { pullPage, pullSvg, type Size } from './pull';
 
 /** A layer and the share of its box's pixels that differ, 0–1. */
@@ -16,6 +17,8 @@ export interface LayerProof {
   readonly differing: number;
   /** Px of the screen. */
   readonly box: Box;
+  /** True for a layer that is seen in the mockup and is not on the page. */
+  readonly isAside: boolean;
 }
 
 /** A built page compared with its screen. */
@@ -61,9 +64,10 @@ export async function pullProof({
   sheet,
 }: ProofInput): Promise<readonly ScreenProof[]> {
   const proofs: ScreenProof[] = [];
+  const svg = withFonts(sheet.svg, await fontsIn(folder));
   for (const screen of record.screens) {
     const size = { width: Math.ceil(screen.width), height: Math.ceil(screen.height) };
-    const mockup = await pullSvg(browser, sheet.svg, sheet, { ...screen.origin, ...size });
+    const mockup = await pullSvg(browser, svg, sheet, { ...screen.origin, ...size });
     const page = await pullPage(browser, pathToFileURL(path.resolve(folder, screen.file)).href, size);
     const comparison = await comparePictures(mockup, page);
     proofs.push({
@@ -77,7 +81,7 @@ export async function pullProof({
   return proofs;
 }
 
-/** The pictures and leaf layers that differ. */
+/** The pictures and leaf layers that differ, and the leaf layers that are not on the page. */
 function worstLayers(
   screen: RecordedScreen,
   { decisions }: BuildRecord,
@@ -86,10 +90,13 @@ function worstLayers(
   const proofs: LayerProof[] = [];
   for (const { id, path, kind, box } of screen.layers) {
     const decision = decisions[id];
-    if (!box || !decision || decision.within !== null || decision.outcome === 'aside') continue;
+    if (!box || !decision || decision.outcome === 'sample') continue;
+    const isAside = decision.outcome === 'aside';
+    // Of what is put aside, each layer counts by its own pixels; of a picture, the whole.
+    if (isAside ? kind === 'group' : decision.within !== null) continue;
     if (kind === 'group' && decision.outcome === 'element') continue;
     const differing = comparison.within(box);
-    if (differing > 0) proofs.push({ layer: id, path, differing, box });
+    if (differing > 0) proofs.push({ layer: id, path, differing, box, isAside });
   }
   return proofs.sort((one, other) => other.differing - one.differing).slice(0, MOST_WORST);
 }

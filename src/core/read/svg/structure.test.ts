@@ -190,7 +190,7 @@ describe('refusals', () => {
     ],
     [
       '<svg xmlns="http://www.w3.org/2000/svg" width="1e9" height="9"><rect width="4" height="4"/></svg>',
-      'The screen has no usable size (1e9); give the SVG a width and a height between 1 and 32768 px.',
+      'The screen has no usable size (1e9); give it a width and a height between 1 and 32768 px.',
     ],
   ])('%j', (svg, message) => {
     expect(refuse(svg)).toBe(message);
