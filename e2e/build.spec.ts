@@ -45,7 +45,7 @@ test('the page is built, shown beside the mockup, read, and taken away as a ZIP'
   expect(download.suggestedFilename()).toBe('harbour.zip');
   const files = unzipSync(new Uint8Array(await readFile((await download.path())!)));
   expect(Object.keys(files)).toEqual(
-    expect.arrayContaining(['index.html', 'styles.css', 'orden.json', 'pictures/harbour-photo@2x.png']),
+    expect.arrayContaining(['index.html', 'styles.css', 'orden.json', 'pictures/harbour-photo.jpg']),
   );
   const manifest = JSON.parse(new TextDecoder().decode(files['orden.json'])) as {
     files: { path: string; bytes: number }[];

@@ -35,16 +35,19 @@ function scrolled(): Record<string, readonly number[]> {
   );
 }
 
-it.each(['fixed', 'nested', 'flow'] as const)('%s: areas scroll where they are said to', async (arrangement) => {
-  const out = path.join(here.folder, arrangement);
-  await buildInto(out, readText(SVG), arrangement);
-  const page = await here.browser.newPage({ viewport: { width: 400, height: 400 } });
-  await page.goto(`file://${out}/index.html`);
-  const { log, chart, chips } = await page.evaluate(scrolled);
-  // Seven lines of 30 px in 100 px, four cells of 60 px in 140 px, six chips of 110 px from 20 px in 400 px.
-  expect(log![0]).toBe(0);
-  expect(Math.abs(log![1]! - 104)).toBeLessThanOrEqual(4);
-  expect(chart).toEqual([90, 90]);
-  expect(chips).toEqual([270, 0]);
-  await page.close();
-});
+it.each(['fixed', 'nested', 'flow'] as const)(
+  '%s: areas scroll where they are said to',
+  async (arrangement) => {
+    const out = path.join(here.folder, arrangement);
+    await buildInto(out, readText(SVG), arrangement);
+    const page = await here.browser.newPage({ viewport: { width: 400, height: 400 } });
+    await page.goto(`file://${out}/index.html`);
+    const { log, chart, chips } = await page.evaluate(scrolled);
+    // Seven lines of 30 px in 100 px, four cells of 60 px in 140 px, six chips of 110 px from 20 px in 400 px.
+    expect(log![0]).toBe(0);
+    expect(Math.abs(log![1]! - 104)).toBeLessThanOrEqual(4);
+    expect(chart).toEqual([90, 90]);
+    expect(chips).toEqual([270, 0]);
+    await page.close();
+  },
+);

@@ -36,8 +36,8 @@ describe('orden convert', () => {
       layers: { total: 141, element: expect.any(Number), picture: expect.any(Number), sample: 0, aside: 5 },
       pictures: expect.arrayContaining([
         {
-          file: 'pictures/harbour-photo@2x.png',
-          format: 'png',
+          file: 'pictures/harbour-photo.jpg',
+          format: 'jpeg',
           width: 2640,
           height: 600,
           bytes: expect.any(Number),

@@ -120,8 +120,7 @@ describe('the files of a build', () => {
         'styles.css',
         'orden.json',
         'pictures/ferry-mark.svg',
-        'pictures/harbour-photo.png',
-        'pictures/harbour-photo@2x.png',
+        'pictures/harbour-photo.jpg',
       ]),
     );
     const manifest = JSON.parse(

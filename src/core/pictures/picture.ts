@@ -2,7 +2,7 @@ import type { Box } from '../mockup/box';
 import type { LayerId } from '../mockup/layer';
 import { memoizeByObject } from '../mockup/memoize';
 
-export type PictureFormat = 'svg' | 'png';
+export type PictureFormat = 'svg' | 'png' | 'jpeg' | 'webp' | 'gif';
 
 /** One file of a picture. Sizes in px of the file. */
 export interface PictureFile {
@@ -13,6 +13,8 @@ export interface PictureFile {
   readonly height: number;
   /** Px of the file for one px of the screen. */
   readonly scale: number;
+  /** True for the bytes of an embedded bitmap as they are. */
+  readonly isOriginal?: true;
 }
 
 /** The source that the engine draws a picture from. */

@@ -102,7 +102,7 @@ describe('the picture plan', () => {
     expect(pictures.map((picture) => picture.name)).toEqual(['a', 'a-2']);
   });
 
-  it('makes PNG of layers with a bitmap, at 2x where the bitmap is dense enough, and SVG of all others', () => {
+  it('keeps whole bitmaps as they are, makes PNG of stretched ones, at 2x where they are dense enough, and SVG of all others', () => {
     const pixel =
       'data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAAIAAAABCAYAAAD0In+KAAAAD0lEQVR42mP8z8BQz0AEAAAJAwEBTHNTgAAAAABJRU5ErkJggg==';
     const { pictures } = plan(
@@ -115,7 +115,7 @@ describe('the picture plan', () => {
         ['pictures/dense.png', 1, 1],
         ['pictures/dense@2x.png', 2, 2],
       ],
-      [['pictures/photo.png', 40, 20]],
+      [['pictures/photo.png', 2, 1]],
       [['pictures/star.svg', expect.any(Number), expect.any(Number)]],
     ]);
     expect(pictures[1]!.source).toEqual({ kind: 'bitmap', bitmap: 'bitmap-1' });

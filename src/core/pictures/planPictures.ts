@@ -2,7 +2,7 @@ import { paintedIfShown, type Measure, type Measures } from '../mockup/bounds';
 import { sameBox, snapOut, union, type Box } from '../mockup/box';
 import type { Layer, LayerId } from '../mockup/layer';
 import { IDENTITY, invert, isUpright, meanScale, multiply, type Matrix } from '../mockup/matrix';
-import type { Mockup, Screen } from '../mockup/mockup';
+import type { BitmapType, Mockup, Screen } from '../mockup/mockup';
 import { memoizeLast, memoizeByObject } from '../mockup/memoize';
 import { walk } from '../mockup/walk';
 import type { Report } from '../findings/finding';
@@ -13,6 +13,7 @@ import {
   ASSET_ADDRESS,
   type Picture,
   type PictureFile,
+  type PictureFormat,
   type PicturePlan,
   type PictureSource,
 } from './picture';
@@ -60,12 +61,9 @@ export function planPictures(
     if (decision.named && name !== decision.outputName) {
       report('name-taken', layer.id, { name: decision.outputName, became: name });
     }
-    const files = filesOf(
-      name,
-      format,
-      box,
-      decision.merge ? Infinity : densityOf(layer, measure.matrix, mockup),
-    );
+    const files =
+      originalFile(name, source, box, mockup) ??
+      filesOf(name, format, box, decision.merge ? Infinity : densityOf(layer, measure.matrix, mockup));
     byContent.set(content, { name, layers: [layer.id], source, files });
     placed.set(layer.id, { picture: name, box });
   }
@@ -213,6 +211,38 @@ function densityOf(layer: Layer, own: Matrix, { bitmaps }: Mockup): number {
   const natural = layer.kind === 'bitmap' ? bitmaps[layer.bitmap] : undefined;
   if (layer.kind !== 'bitmap' || !natural || natural.type === 'image/svg+xml') return Infinity;
   return natural.width / (layer.box.width * meanScale(own));
+}
+
+/** The endings of bitmaps that are files as they are. */
+const ORIGINALS: Readonly<Record<BitmapType, Exclude<PictureFormat, 'svg'> | null>> = {
+  'image/png': 'png',
+  'image/jpeg': 'jpeg',
+  'image/webp': 'webp',
+  'image/gif': 'gif',
+  'image/svg+xml': null,
+};
+
+/** How much wider than drawn a bitmap may be in proportion: boxes have whole px. */
+const MOST_STRETCH = 0.01;
+
+/**
+ * The file of a bitmap that is used whole: its own bytes, whatever their size; null for other pictures, and for
+ * one that is stretched.
+ */
+function originalFile(
+  name: string,
+  source: PictureSource,
+  box: Box,
+  { bitmaps }: Mockup,
+): readonly PictureFile[] | null {
+  const bitmap = source.kind === 'bitmap' ? bitmaps[source.bitmap] : undefined;
+  const format = bitmap && ORIGINALS[bitmap.type];
+  if (!bitmap || !format) return null;
+  const { width, height } = bitmap;
+  const stretch = (width * box.height) / (height * box.width);
+  if (Math.abs(stretch - 1) > MOST_STRETCH) return null;
+  const path = `pictures/${name}.${format === 'jpeg' ? 'jpg' : format}`;
+  return [{ path, format, width, height, scale: width / box.width, isOriginal: true }];
 }
 
 function filesOf(name: string, format: 'svg' | 'png', box: Box, density: number): PictureFile[] {

@@ -20,8 +20,7 @@ export const REFUSALS = {
     'The layers are nested more than {limit} deep at line {line}; flatten the groups and try again.',
   'too-many-layers': 'The file has more than {limit} elements; split the mockup into several files.',
   'nothing-drawn': 'There is nothing to draw in this file; choose a mockup with at least one visible layer.',
-  'no-size':
-    'The screen has no usable size ({what}); give it a width and a height between 1 and {limit} px.',
+  'no-size': 'The screen has no usable size ({what}); give it a width and a height between 1 and {limit} px.',
 } as const;
 
 export type RefusalCode = keyof typeof REFUSALS;

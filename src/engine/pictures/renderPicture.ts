@@ -22,10 +22,11 @@ export async function renderPicture(
   }
   if (file.width * file.height > MOST_PIXELS)
     throw new Error(`it would have ${file.width}×${file.height} px`);
+  if (source.kind === 'bitmap' && file.isOriginal) return bytesOf(source.bitmap, assets);
   const input =
     source.kind === 'svg'
       ? drawnSvg(source.svg, file.scale, mockup, assets)
-      : drawnBitmap(source.bitmap, assets);
+      : sharp(bytesOf(source.bitmap, assets), { limitInputPixels: MOST_PIXELS * 4 }).rotate();
   return input
     .resize(file.width, file.height, { fit: 'fill', kernel: 'mitchell' })
     .png({ compressionLevel: 9, adaptiveFiltering: true })
@@ -40,10 +41,10 @@ function drawnSvg(svg: string, scale: number, mockup: Mockup, assets: Assets): S
   return sharp(Buffer.from(filled), { density: 72 * scale, limitInputPixels: MOST_PIXELS, unlimited: true });
 }
 
-function drawnBitmap(name: string, assets: Assets): Sharp {
+function bytesOf(name: string, assets: Assets): Uint8Array {
   const bytes = assets.get(name);
   if (!bytes) throw new Error('its bitmap is missing');
-  return sharp(bytes, { limitInputPixels: MOST_PIXELS * 4 }).rotate();
+  return bytes;
 }
 
 /** The bitmap's bytes as an address that needs nothing outside. */

@@ -28,7 +28,13 @@ const row = box(
 
 /** Two boxes that reach past the edge of the screen, in a strip that scrolls. */
 const strip = {
-  ...box('strip', [300, 0, 160, 20], {}, box('one', [300, 0, 70, 20], dark), box('two', [380, 0, 80, 20], dark)),
+  ...box(
+    'strip',
+    [300, 0, 160, 20],
+    {},
+    box('one', [300, 0, 70, 20], dark),
+    box('two', [380, 0, 80, 20], dark),
+  ),
   scroll: 'x',
 } as const;
 
