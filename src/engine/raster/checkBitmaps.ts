@@ -4,7 +4,7 @@ import type { Assets, Bitmap, Mockup } from '../../core/mockup/mockup';
 import { layersOf } from '../../core/mockup/walk';
 
 /** Px of the largest bitmap that is decoded. */
-const MOST_PIXELS = 268_402_689;
+const MOST_PIXELS = 100_000_000;
 
 /**
  * The assets with every bitmap decoded once. One that is cut off keeps what can be decoded; one that cannot be
@@ -34,13 +34,13 @@ export async function faultOf({ type }: Pick<Bitmap, 'type'>, bytes: Uint8Array)
   }
 }
 
-async function usablePart({ type, width, height }: Bitmap, bytes: Uint8Array): Promise<Uint8Array> {
+async function usablePart({ type }: Bitmap, bytes: Uint8Array): Promise<Uint8Array> {
   const format = type === 'image/jpeg' ? 'jpeg' : type === 'image/webp' ? 'webp' : 'png';
   try {
     return await sharp(bytes, { failOn: 'none', limitInputPixels: MOST_PIXELS }).toFormat(format).toBuffer();
   } catch {
     const background = { r: 0, g: 0, b: 0, alpha: 0 };
-    return sharp({ create: { width, height, channels: 4, background } })
+    return sharp({ create: { width: 1, height: 1, channels: 4, background } })
       .toFormat(format)
       .toBuffer();
   }
