@@ -23,6 +23,7 @@ export interface ConvertFlags {
   /** Words of the page's frame, such as `centred,content`. */
   readonly frame?: string;
   readonly join: boolean;
+  readonly fragments: boolean;
   /** True to overwrite files that somebody changed. */
   readonly force: boolean;
   readonly json: boolean;
@@ -50,7 +51,7 @@ export async function readInput(files: readonly string[], flags: ConvertFlags): 
   return { file, bytes, options, tags: flags.tags === undefined ? null : await openTags(flags.tags) };
 }
 
-async function readOptions({ arrange, target, unit, frame, join }: ConvertFlags): Promise<ConvertOptions> {
+async function readOptions({ arrange, target, unit, frame, join, fragments }: ConvertFlags): Promise<ConvertOptions> {
   const arrangement = oneOf<Arrangement>(arrange, ARRANGEMENTS, '--arrange');
   return {
     arrangement,
@@ -58,6 +59,7 @@ async function readOptions({ arrange, target, unit, frame, join }: ConvertFlags)
     ...(unit !== undefined && { unit: oneOf<Unit>(unit, UNITS, '--unit') }),
     ...(frame !== undefined && { frame: readFrame(frame, arrangement) }),
     ...(join && { join: true }),
+    ...(fragments && { fragments: true }),
   };
 }
 

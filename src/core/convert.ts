@@ -45,6 +45,8 @@ export interface ConvertOptions {
    * joined.
    */
   readonly join?: boolean;
+  /** True to write the furniture of several screens as files of its own too, for a build tool. */
+  readonly fragments?: boolean;
 }
 
 export interface ConvertInput {
@@ -95,8 +97,8 @@ export function convertFor(target: Target, input: ConvertInput, memo = createMem
 function convertNow(target: Target, input: ConvertInput): Conversion {
   const shaped = pagesOf(input, target);
   const clock = stopwatch();
-  const { unit = 'px' } = input.options;
-  const emission = emit(target, { ...shaped, unit });
+  const { unit = 'px', fragments = false } = input.options;
+  const emission = emit(target, { ...shaped, unit, fragments });
   clock.lap('emit');
   return { ...shaped, emission, ms: addTimes(shaped.ms, clock.ms) };
 }

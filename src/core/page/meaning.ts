@@ -10,9 +10,18 @@ export interface Meaning {
   /** Its place among like-built siblings. */
   readonly repeat?: NodeRepeat;
   /** Present for a block that several screens share. */
-  readonly furniture?: { readonly pattern: LayerId; readonly screens: number };
+  readonly furniture?: NodeFurniture;
   /** The element of the file that it is an instance of. */
   readonly instanceOf?: string;
+}
+
+/** A block that several screens share. */
+export interface NodeFurniture {
+  /** The layer of the first such block, which identifies it. */
+  readonly pattern: LayerId;
+  readonly screens: number;
+  /** The parts in which this block differs from the first one. */
+  readonly differences: readonly Difference[];
 }
 
 /** A member of a repeat: like-built siblings of one pattern. */
@@ -36,7 +45,13 @@ export function meaningOf(layer: Layer, { repeat, furniture }: Decision, mockup:
         differences: differencesFrom(layer, treeOf(mockup).layer(repeat.pattern)),
       },
     }),
-    ...(furniture && { furniture: { pattern: furniture.pattern, screens: furniture.count } }),
+    ...(furniture && {
+      furniture: {
+        pattern: furniture.pattern,
+        screens: furniture.count,
+        differences: differencesFrom(layer, treeOf(mockup).layer(furniture.pattern)),
+      },
+    }),
     ...(layer.kind === 'group' && layer.instanceOf !== null && { instanceOf: layer.instanceOf }),
   };
 }

@@ -35,30 +35,42 @@ export function sayDifferences(differences: readonly Difference[], most = 4): st
 /**
  * The parts in which a layer differs from another of the same structure: a state version, or a sibling of a
  * repeat.
+ * @param around the name of the group around it
  */
-export function differencesOf(one: Layer, other: Layer): readonly Difference[] {
-  if (one.kind !== other.kind) return [differenceAt(one, other, 'form')];
-  if (one.kind === 'group' && other.kind === 'group') return groupDifferences(one, other);
+export function differencesOf(one: Layer, other: Layer, around?: string): readonly Difference[] {
+  const at = (kind: DifferenceKind) => [
+    { part: partName(one, around), layer: one.id, other: other.id, kind },
+  ];
+  if (one.kind !== other.kind) return at('form');
+  if (one.kind === 'group' && other.kind === 'group') return groupDifferences(one, other, around);
   const kind = leafDifference(one, other);
-  return kind ? [differenceAt(one, other, kind)] : [];
+  return kind ? at(kind) : [];
 }
 
-function differenceAt(one: Layer, other: Layer, kind: DifferenceKind): Difference {
-  return { part: layerTitle(one).text, layer: one.id, other: other.id, kind };
+/** A part's own name or words; a shape without a name is known by the group around it. */
+function partName(layer: Layer, around: string | undefined): string {
+  const { text, own } = layerTitle(layer);
+  return own || layer.kind === 'text' ? text : (around ?? text);
 }
 
-function groupDifferences(one: GroupLayer, other: GroupLayer): readonly Difference[] {
+function groupDifferences(
+  one: GroupLayer,
+  other: GroupLayer,
+  outer: string | undefined,
+): readonly Difference[] {
+  const { text, own } = layerTitle(one);
+  const around = own ? text : outer;
   const { pairs, onlyOne, onlyOther } = pairParts(one, other);
   return [
-    ...pairs.flatMap(([part, match]) => differencesOf(part, match)),
+    ...pairs.flatMap(([part, match]) => differencesOf(part, match, around)),
     ...onlyOne.map((part) => ({
-      part: layerTitle(part).text,
+      part: partName(part, around),
       layer: part.id,
       other: null,
       kind: 'added' as const,
     })),
     ...onlyOther.map((part) => ({
-      part: layerTitle(part).text,
+      part: partName(part, around),
       layer: null,
       other: part.id,
       kind: 'missing' as const,

@@ -155,7 +155,7 @@ describe('furniture', () => {
     const conversion = convertReading(reading, 'nested', tags);
     const { decisions } = conversion;
     for (const { path } of conversion.emission.files.filter((file) => file.path.endsWith('.html')))
-      expect(emitted(conversion, path)).toContain('<!-- Furniture: the same on 2 screens. -->');
+      expect(emitted(conversion, path)).toContain('<!-- Furniture: on 2 screens. -->');
     expect(decisions.get(idAt('/deck/top'))).toMatchObject({
       classes: ['bar'],
       furniture: { pattern: idAt('/quay/top'), index: 1, count: 2 },

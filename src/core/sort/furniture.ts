@@ -9,6 +9,9 @@ import { blocksOf } from './places';
 /** Px by which shared furniture may differ between screens. */
 const SAME_PLACE = 2;
 
+/** Blocks of one name need fewer parts to be the same. */
+const FEWEST_NAMED = 2;
+
 interface Block extends Build {
   /** The lower edge, px from the bottom of its screen. */
   readonly fromBottom: number;
@@ -56,7 +59,7 @@ function blocksIn(screen: Screen, measures: Measures): readonly Block[] {
     const box: Box | null | undefined = measures.get(layer.id)?.painted;
     if (!box) return [];
     const block = { ...buildOf(layer, box), fromBottom: screen.height - bottom(box) };
-    return block.size >= TELLING_PARTS ? [block] : [];
+    return block.size >= (layer.sourceName === null ? TELLING_PARTS : FEWEST_NAMED) ? [block] : [];
   });
 }
 
@@ -67,6 +70,7 @@ function isSame(one: Block, other: Block): boolean {
     near(one.box.width, other.box.width) &&
     near(one.box.height, other.box.height) &&
     (near(one.box.y, other.box.y) || near(one.fromBottom, other.fromBottom)) &&
-    isAlike(one, other)
+    isAlike(one, other) &&
+    (one.size >= TELLING_PARTS || one.layer.sourceName === other.layer.sourceName)
   );
 }

@@ -67,12 +67,10 @@ export function factorClasses(
     else if (use.placements) countPlacement(use.placements, placement, count);
     if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + count);
   };
-  const isWaiting = ({ layer, merged }: PageNode) =>
-    waiting.has(layer) || merged?.some((each) => waiting.has(each)) === true;
   const counts = new Map<NodeClassUse, number>();
   for (const page of pages)
-    for (const { node, worn } of usesIn(page.children))
-      if (waiting.size === 0 || !isWaiting(node)) counts.set(worn, (counts.get(worn) ?? 0) + 1);
+    for (const worn of waiting.size === 0 ? usesIn(page.children) : usesBeside(page.children, waiting))
+      counts.set(worn, (counts.get(worn) ?? 0) + 1);
   for (const [worn, count] of counts) {
     note(worn, count);
     for (const letters of worn.letters) note(letters, count);
@@ -172,7 +170,15 @@ const classUseOf = memoizeByObject((node: PageNode): NodeClassUse => {
 
 const internUser = internByText<NodeClassUse>();
 
-const usesIn = collectFromNodes((node) => [{ node, worn: classUseOf(node) }]);
+const usesIn = collectFromNodes((node) => [classUseOf(node)]);
+
+/** The same without the nodes of waiting layers, and what is inside of them. */
+function usesBeside(nodes: readonly PageNode[], waiting: ReadonlySet<LayerId>): readonly NodeClassUse[] {
+  return nodes.flatMap((node) => {
+    if ([node.layer, ...(node.merged ?? [])].some((layer) => waiting.has(layer))) return [];
+    return [classUseOf(node), ...(node.kind === 'box' ? usesBeside(node.children, waiting) : [])];
+  });
+}
 
 function lettersOf(node: PageNode): readonly Look[] {
   return node.kind === 'text' ? node.lines.flatMap(({ spans }) => spans.map(({ look }) => look)) : [];

@@ -20,6 +20,7 @@ export const buildSchema = Joi.object<ConvertOptions>({
     .default('html'),
   unit: Joi.string().valid(...UNITS),
   join: Joi.boolean(),
+  fragments: Joi.boolean(),
   frame: Joi.object<PageFrame>({
     stands: Joi.valid(...FRAME_WORDS.stands).required(),
     edge: Joi.valid(...FRAME_WORDS.edge).required(),

@@ -12,6 +12,8 @@ interface BuildOptionsProps {
   readonly onChange: (next: BuildChoice) => void;
   /** Screens that can be one page at different widths. */
   readonly pairs: readonly WidthPair[];
+  /** How many screens the mockup has: several may share furniture. */
+  readonly screens: number;
 }
 
 const OPTION_WORDS: Readonly<Record<string, string>> = {
@@ -30,7 +32,7 @@ const LABELS: Readonly<Record<keyof PageFrame, string>> = {
 };
 
 /** The arrangement of the page, its frame, and its unit. */
-export function BuildOptions({ value, onChange, pairs }: BuildOptionsProps) {
+export function BuildOptions({ value, onChange, pairs, screens }: BuildOptionsProps) {
   const frame = value.frame ?? plainFrame(value.arrangement);
   const keys = Object.keys(FRAME_WORDS) as (keyof PageFrame)[];
   return (
@@ -66,6 +68,17 @@ export function BuildOptions({ value, onChange, pairs }: BuildOptionsProps) {
           </option>
         ))}
       </NativeSelect>
+      {screens > 1 && (
+        <NativeSelect
+          value={value.fragments ? 'apart' : 'within'}
+          onChange={(event) => onChange({ ...value, fragments: event.target.value === 'apart' })}
+          inputProps={{ 'aria-label': 'What several screens share' }}
+          sx={{ fontSize: 12 }}
+        >
+          <option value="within">shared parts in each page</option>
+          <option value="apart">shared parts also as files of their own</option>
+        </NativeSelect>
+      )}
       {pairs.length > 0 && value.arrangement === 'flow' && (
         <NativeSelect
           value={value.join ? 'one' : 'each'}

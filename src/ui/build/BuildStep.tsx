@@ -1,7 +1,8 @@
 'use client';
 import { Alert, Box, Button, LinearProgress, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
-import { pairsOf, type WidthPair } from '../../core/page/join/pairs';
+import type { Screen } from '../../core/mockup/mockup';
+import { pairsOf } from '../../core/page/join/pairs';
 import type { Arrangement } from '../../core/page/frame';
 import { applyStructuralTags } from '../../core/sort/structuralTags';
 import type { BuildView } from '../../server/useCases/builds';
@@ -24,7 +25,7 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
   const earlier = useResource<{ builds: BuildView[] }>(`/api/mockups/${mockupId}/builds`);
   const { build, builds, problem, start, stop } = useBuild(mockupId, earlier.data?.builds ?? null);
   const [choice, setChoice] = useState<BuildChoice>({ arrangement: 'flow' });
-  const pairs = useMemo(() => (opened.data ? pairsIn(opened.data) : []), [opened.data]);
+  const screens = useMemo(() => (opened.data ? screensIn(opened.data) : []), [opened.data]);
   const running = build?.state === 'waiting' || build?.state === 'running';
   return (
     <>
@@ -41,7 +42,7 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
             borderColor: 'divider',
           }}
         >
-          <BuildOptions value={choice} onChange={setChoice} pairs={pairs} />
+          <BuildOptions value={choice} onChange={setChoice} pairs={pairsOf(screens)} screens={screens.length} />
           <Typography sx={{ fontSize: 12, color: 'text.secondary', flex: 1 }}>
             {ARRANGEMENT_WORDS[choice.arrangement]}
           </Typography>
@@ -69,8 +70,8 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
   );
 }
 
-function pairsIn({ mockup, tags }: OpenedMockup): readonly WidthPair[] {
-  return pairsOf(applyStructuralTags(mockup, new Map(Object.entries(tags))).screens);
+function screensIn({ mockup, tags }: OpenedMockup): readonly Screen[] {
+  return applyStructuralTags(mockup, new Map(Object.entries(tags))).screens;
 }
 
 function Progress({ build }: { readonly build: BuildView }) {

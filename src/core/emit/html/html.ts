@@ -5,6 +5,7 @@ import { printHtmlWithSpans, type PrintedSpan } from '../../markup/printHtml';
 import type { SourceSpan } from '../sourceMap';
 import type { Page } from '../../page/frame';
 import type { EmitInput, Target, TargetOutput } from '../target';
+import { furnitureFiles } from './furnitureFiles';
 import { pageFile } from './pageFile';
 import { linkContext } from './linkContext';
 import { layerFragment } from './layerFragment';
@@ -27,6 +28,7 @@ export const html = {
       files: [
         ...pages.map(({ path, text }) => ({ path, text })),
         { path: 'styles.css', text: printSheet(input) },
+        ...(input.fragments ? furnitureFiles(input) : []),
       ],
       sourceMap: Object.fromEntries(
         pages.map(({ path, screen, spans }) => [path, insideScreen(spans, screen)]),

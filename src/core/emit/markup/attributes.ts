@@ -1,5 +1,7 @@
 import type { MarkupElement } from '../../markup/element';
 import type { Declaration } from '../../markup/printCss';
+import type { NodeFurniture } from '../../page/meaning';
+import { sayDifferences } from '../../sort/differences';
 import { isButton } from '../../sort/vocabulary';
 import type { PageNode } from '../../page/node';
 import { widthClass } from '../../page/join/names';
@@ -8,9 +10,16 @@ import { ownPlacement } from '../css/sharedPlacement';
 import { addressOf, type MarkupContext, inline } from './context';
 
 export function withNote({ note, furniture }: PageNode, markup: MarkupElement): MarkupElement {
-  const shared = furniture ? `Furniture: the same on ${furniture.screens} screens.` : undefined;
+  const shared = furniture && sayFurniture(furniture);
   const notes = [note, shared].filter((each) => each !== undefined);
   return notes.length === 0 ? markup : { ...markup, note: notes.join(' ') };
+}
+
+function sayFurniture({ screens, differences }: NodeFurniture): string {
+  const shared = `Furniture: on ${screens} screens.`;
+  return differences.length === 0
+    ? shared
+    : `${shared} Unlike on the first: ${sayDifferences(differences)}.`;
 }
 
 /** The element of a node, with its layers as origin. */

@@ -1,0 +1,39 @@
+import { printHtml } from '../../markup/printHtml';
+import type { PageNode } from '../../page/node';
+import { walkNodes } from '../../page/walk';
+import { safeName } from '../../sort/outputNames';
+import { nodeMarkup } from '../markup/nodeMarkup';
+import type { EmittedFile, EmitInput } from '../target';
+import { linkContext } from './linkContext';
+
+/**
+ * The furniture of several screens, each block in a file of its own that a build tool can put into the pages. A
+ * screen on which it differs has a file with that screen's name.
+ */
+export function furnitureFiles(input: EmitInput): readonly EmittedFile[] {
+  const names = new Map<string, string>();
+  const first = new Map<string, string>();
+  const files: EmittedFile[] = [];
+  for (const page of input.pages) {
+    const context = { ...input, ...linkContext(page, input.pages), placed: !page.layout };
+    for (const node of walkNodes(page.children)) {
+      const pattern = node.furniture?.pattern;
+      if (pattern === undefined) continue;
+      const name = names.get(pattern) ?? freeName(node, new Set(names.values()));
+      names.set(pattern, name);
+      const text = printHtml([nodeMarkup(node, context)]);
+      const known = first.get(pattern);
+      if (known === text) continue;
+      first.set(pattern, known ?? text);
+      const own = known === undefined ? name : `${name}.${safeName(page.name) || 'screen'}`;
+      files.push({ path: `furniture/${own}.html`, text });
+    }
+  }
+  return files;
+}
+
+function freeName({ name }: PageNode, taken: ReadonlySet<string>): string {
+  let free = name;
+  for (let count = 2; taken.has(free); count++) free = `${name}-${count}`;
+  return free;
+}
