@@ -11,6 +11,7 @@ import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';
 import { joinPages } from './page/join/joinPages';
 import { lower, lowerVersions } from './page/lower';
+import { nameFields } from './page/links/fieldIds';
 import { resolveLinks } from './page/links/resolveLinks';
 import { collectFromNodes } from './page/walk';
 import { plainFrame, type Arrangement, type Page, type PageFrame, type Unit } from './page/frame';
@@ -162,7 +163,7 @@ export function pagesFromDecisions(
     return arranged;
   });
   const joined = options.join ? joinPages(apart, mockup.screens) : apart;
-  const pages = resolveLinks(joined, mockup, report);
+  const pages = resolveLinks(joined, mockup, report).map(nameFields);
   clock.lap('page');
 
   const sheet = factorClasses(pages, new Set(samples.map(({ path }) => path.at(-1) ?? '')), waiting);

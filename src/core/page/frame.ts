@@ -1,3 +1,4 @@
+import type { LayerId } from '../mockup/layer';
 import type { Colour } from '../mockup/paint';
 import type { Layout } from './layout';
 import type { RewriteTrace } from './rewrite/rewrite';
@@ -37,6 +38,8 @@ export interface Page {
   readonly rewrites?: readonly RewriteTrace[];
   /** Its links to screens and layers. Absent where there are none. */
   readonly links?: PageLinks;
+  /** The ids of fields that texts on the page label. Absent where there are none. */
+  readonly fieldIds?: ReadonlyMap<LayerId, string>;
   /** Versions of layers that the page cannot show. */
   readonly lostStates?: readonly Pick<StateNode, 'layer' | 'state'>[];
   /** The second screen of the page, for windows of up to `below` px. */

@@ -158,6 +158,7 @@ export type SharedParts = Pick<
   | 'hidden'
   | 'href'
   | 'label'
+  | 'labelFor'
   | 'slot'
   | 'scroll'
   | 'note'
@@ -177,6 +178,7 @@ function sharedParts(layer: Layer, decision: Decision, mockup: Mockup): SharedPa
     hidden,
     ...(decision.href !== null && { href: decision.href }),
     ...(layer.hints.label !== undefined && { label: layer.hints.label }),
+    ...(decision.labelFor !== null && { labelFor: decision.labelFor }),
     ...(decision.slot !== null && { slot: decision.slot }),
     ...(decision.scroll !== null && { scroll: decision.scroll }),
     ...(Object.keys(decision.layoutOverride).length > 0 && { layoutOverride: decision.layoutOverride }),

@@ -70,6 +70,10 @@ interface NodeBase extends Meaning {
   readonly hidden: boolean;
   readonly href?: string;
   readonly label?: string;
+  /** The field that the text labels. */
+  readonly labelFor?: LayerId;
+  /** What a radio button is a choice of. */
+  readonly choiceOf?: string;
   /** The name of the content that the program fills in. */
   readonly slot?: string;
   /** The direction in which the content scrolls. */

@@ -9,6 +9,7 @@ export function hasSemantics(node: PageNode): boolean {
     node.hidden ||
     node.href !== undefined ||
     node.label !== undefined ||
+    node.labelFor !== undefined ||
     node.slot !== undefined ||
     node.scroll !== undefined ||
     node.note !== undefined ||

@@ -33,6 +33,8 @@ export interface Decision {
   readonly furniture: Repeat | null;
   /** The picture that it forms with other layers; set on the topmost of them. */
   readonly merge: Merge | null;
+  /** The field that the text labels; null for none. */
+  readonly labelFor: LayerId | null;
   /** The name of the content that the program fills in; null for fixed content. */
   readonly slot: string | null;
   /** The target of its link; null for none. */

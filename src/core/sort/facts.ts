@@ -7,6 +7,7 @@ import type { Mockup, Screen } from '../mockup/mockup';
 import { memoizeByObject, memoizeLast } from '../mockup/memoize';
 import { walk } from '../mockup/walk';
 import { findCovered } from './covered';
+import { findFields, type Fields } from './fields';
 import { findPlaces, type PlaceRole } from './places';
 import { findRepeats, type Repeats } from './repeats';
 import { findStates, findTwins, type StatesOf } from './states';
@@ -31,6 +32,10 @@ export interface Facts {
    * stated state.
    */
   readonly twins: ReadonlyMap<LayerId, Layer>;
+  /** Boxes that are form controls. */
+  readonly fields: Fields;
+  /** The fields by the text that labels them. */
+  readonly labelled: ReadonlyMap<LayerId, LayerId>;
   /** Blocks that several screens share. */
   readonly furniture: Repeats;
   /** Parts with a role by their place: header, footer, navigation. */
@@ -80,6 +85,7 @@ function gatherStaticFacts(
   const contents = new Map<LayerId, Contents>();
   countContents(screen.root, contents);
   const places = findPlaces(screen, measures, furniture);
+  const fields = findFields(screen, measures);
   const sizes = textSizes(screen, measures);
   const bodySize = mostFrequent(sizes);
   const headingSizes = titleSizes(screen.root, screen, measures, places)
@@ -94,6 +100,10 @@ function gatherStaticFacts(
     repeats: findRepeats(screen, measures),
     states: findStates(screen, measures, mockup),
     twins: findTwins(screen, measures, mockup),
+    fields,
+    labelled: new Map(
+      [...fields].flatMap(([id, { label }]) => (label === null ? [] : [[label, id] as const])),
+    ),
     furniture,
     places,
     contents: (layer) => contents.get(layer.id) ?? { shapes: 0, texts: 0, bitmaps: 0 },

@@ -84,6 +84,22 @@ export const ROLES = {
     neverInside: ['a', 'button', 'label'],
     words: ['field', 'input', 'textbox', 'textarea', 'searchbox', 'textfield', 'formcontrol'],
   },
+  /** A list to choose from; its text is the choice (HTML, §4.10.7). */
+  select: {
+    element: 'label',
+    phrasing: true,
+    neverInside: ['a', 'button', 'label'],
+    words: ['select', 'dropdown', 'combobox'],
+  },
+  /** A box to check with its label (HTML, §4.10.5.1.15). */
+  checkbox: {
+    element: 'label',
+    phrasing: true,
+    neverInside: ['a', 'button', 'label'],
+    words: ['checkbox'],
+  },
+  /** One of several choices, with its label (HTML, §4.10.5.1.16). */
+  radio: { element: 'label', phrasing: true, neverInside: ['a', 'button', 'label'] },
   link: { element: 'a', phrasing: false, neverInside: ['a', 'button'], words: ['link'] },
   list: { element: 'ul', phrasing: false, words: ['list', 'ul', 'ol', 'tbody'] },
   item: { element: 'li', phrasing: false, words: ['item', 'li', 'tr'] },
@@ -128,6 +144,11 @@ export function isRole(value: string): value is Role {
 /** True for a role whose element people press or fill in (HTML, §3.2.5.2.7 interactive content). */
 export function isInteractiveRole(role: Role): boolean {
   return ['a', 'button', 'label'].includes(ROLES[role].element);
+}
+
+/** True for a role whose text is the value of an input. */
+export function isFieldRole(role: Role): role is 'field' | 'select' {
+  return role === 'field' || role === 'select';
 }
 
 /** True for a role whose element is a button. */

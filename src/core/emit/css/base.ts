@@ -35,6 +35,26 @@ const hasLayout = memoizeByObject(
     node.kind === 'box' && (node.layout !== undefined || node.children.some(hasLayout)),
 );
 
+/** The native control lies over what is drawn for it, and is not seen itself. */
+const CHECK_RULE: CssRule = {
+  selector: ".screen :is([type='checkbox'], [type='radio'])",
+  declarations: [
+    ['position', 'absolute'],
+    ['inset', '0'],
+    ['width', '100%'],
+    ['height', '100%'],
+    ['opacity', '0'],
+    ['cursor', 'pointer'],
+  ],
+};
+
+const holdsCheck = memoizeByObject(
+  (node: PageNode): boolean =>
+    node.role === 'checkbox' ||
+    node.role === 'radio' ||
+    (node.kind === 'box' && node.children.some(holdsCheck)),
+);
+
 /** A picture fills the link or button around it. Buttons centre what has no place of its own. */
 const WRAPPED_PICTURE_RULE: CssRule = {
   selector: ':where(.screen :is(a, button) > img)',
@@ -119,21 +139,24 @@ export function baseRules(pages: readonly Page[]): CssRule[] {
       ],
     },
     {
-      selector: ':where(.screen input)',
+      selector: ':where(.screen :is(input, select, textarea))',
       declarations: [
         ['border', '0'],
         ['background', 'none'],
         ['color', 'inherit'],
         ['font', 'inherit'],
+        ['appearance', 'none'],
+        ['resize', 'none'],
       ],
     },
     {
-      selector: '.screen input::placeholder',
+      selector: '.screen :is(input, textarea)::placeholder',
       declarations: [
         ['color', 'inherit'],
         ['opacity', '1'],
       ],
     },
+    ...(pages.some(({ children }) => children.some(holdsCheck)) ? [CHECK_RULE] : []),
     ...(pages.some((page) => page.narrow)
       ? [{ selector: '.screen picture', declarations: [['display', 'contents'] as const] }]
       : []),

@@ -3,6 +3,7 @@ import { printAround, printHtml } from '../../markup/printHtml';
 import { memoizeLast, memoizeByObject } from '../../mockup/memoize';
 import type { BoxNode, PageNode } from '../../page/node';
 import type { Page } from '../../page/frame';
+import { walkNodes } from '../../page/walk';
 import { pictureNamed } from '../../pictures/picture';
 import type { StyleClass } from '../../style/styleSheet';
 import type { PagePiece, PagePieces } from '../preview';
@@ -13,6 +14,7 @@ import { sheetOf } from '../css/sheet';
 import { emptyBoxMarkup, nodeMarkup } from '../markup/nodeMarkup';
 import { FLOW, insideOf, type Inside } from '../markup/elementNames';
 import { pageMarkup } from '../markup/pageMarkup';
+import { isCheck, isField } from '../markup/fieldMarkup';
 import type { MarkupContext } from '../markup/context';
 
 /** A box with more elements is a piece around others. */
@@ -55,7 +57,7 @@ function isLarge(node: PageNode): node is BoxNode {
 
 /** True for a box whose code is an element around its children. A field is printed as one. */
 function isContainer(node: PageNode): node is BoxNode {
-  return node.kind === 'box' && node.role !== 'field' && node.children.length > 0;
+  return node.kind === 'box' && !isField(node) && !isCheck(node) && node.children.length > 0;
 }
 
 /** The number of elements in a node, itself included. */
@@ -73,7 +75,10 @@ function html(node: PageNode, context: Context, inside: Inside): string {
   const children = isContainer(node) ? node.children : [];
   const within = node.kind === 'box' ? insideOf(node, inside) : inside;
   const inner = children.map((child) => html(child, context, within));
-  const from = [unit, placed, inside.phrasing, inside.interactive, ...printInputs(node, context), ...inner];
+  // What is printed as a whole depends on all that is inside.
+  const parts = node.kind === 'box' && children.length === 0 ? walkNodes(node.children) : [];
+  const own = [node, ...parts].flatMap((each) => printInputs(each, context));
+  const from = [unit, placed, inside.phrasing, inside.interactive, ...own, ...inner];
   return lastPrinted(node, from, () =>
     node.kind === 'box' && inner.length > 0
       ? printAround(emptyBoxMarkup(node, context, inside), inner.join(''))
@@ -92,7 +97,7 @@ const standingText = memoizeByObject(({ placements }: StyleClass) =>
  * The inputs of a node's code from the rest of the page: names of files and classes, the placement in
  * classes, ids and links.
  */
-function printInputs(node: PageNode, { sheet, plan, idOf, address }: Context): readonly unknown[] {
+function printInputs(node: PageNode, { sheet, plan, idOf, fieldIdOf, address }: Context): readonly unknown[] {
   const own = sheet.classOf(node);
   const link = node.href === undefined ? undefined : address?.(node.href);
   const inputs: unknown[] = [
@@ -101,6 +106,8 @@ function printInputs(node: PageNode, { sheet, plan, idOf, address }: Context): r
     own && standingText(own),
     idOf?.(node.layer),
     link,
+    fieldIdOf?.(node.layer),
+    node.labelFor && fieldIdOf?.(node.labelFor),
   ];
   if (node.kind === 'picture') inputs.push(pictureNamed(plan, node.picture)?.files[0]?.path);
   if (node.kind === 'text')

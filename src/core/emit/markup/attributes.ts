@@ -17,9 +17,7 @@ export function withNote({ note, furniture }: PageNode, markup: MarkupElement): 
 
 function sayFurniture({ screens, differences }: NodeFurniture): string {
   const shared = `Furniture: on ${screens} screens.`;
-  return differences.length === 0
-    ? shared
-    : `${shared} Unlike on the first: ${sayDifferences(differences)}.`;
+  return differences.length === 0 ? shared : `${shared} Unlike on the first: ${sayDifferences(differences)}.`;
 }
 
 /** The element of a node, with its layers as origin. */

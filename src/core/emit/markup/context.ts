@@ -16,6 +16,8 @@ export interface MarkupContext {
   readonly pages?: readonly Page[];
   /** The id of a layer's element, when links lead to it. Absent where there are no links. */
   readonly idOf?: (layer: LayerId) => string | undefined;
+  /** The id of a field that a text labels. Absent where there are none. */
+  readonly fieldIdOf?: (layer: LayerId) => string | undefined;
   /** The address of a link to a screen or layer. Absent where there are no such links. */
   readonly address?: (href: string) => string;
   /** The window width up to which a page for two screens shows the narrow one, px. */

@@ -1,36 +1,152 @@
-import { element, type MarkupElement } from '../../markup/element';
-import { lineText, type PageNode, type TextNode } from '../../page/node';
-import type { Place } from '../../page/place';
-import { roleEntry } from '../../sort/vocabulary';
-import { isInteractive } from './elementNames';
+import { lightness } from '../../look/contrast';
+import { element, type Attributes, type MarkupElement } from '../../markup/element';
+import type { Declaration } from '../../markup/printCss';
+import { contains } from '../../mockup/box';
+import { placedBox } from '../../page/placed';
+import { lineText, type BoxNode, type PageNode, type TextNode } from '../../page/node';
+import { isFieldRole, roleEntry } from '../../sort/vocabulary';
+import { isInteractive, type Inside } from './elementNames';
 import type { MarkupContext } from './context';
 import { sharedAttributes, placeStyle, ofNode } from './attributes';
 
-/**
- * True for a text that becomes the placeholder of a field; a button or a text with a background stands beside
- * it.
- */
-export function isInput(node: PageNode): node is TextNode {
-  if (node.kind !== 'text' || node.lines.length !== 1 || node.lines[0]?.at !== null) return false;
+/** True for a box whose text is the value of an input. */
+export function isField(node: PageNode): boolean {
+  return node.kind === 'box' && isFieldRole(node.role);
+}
+
+/** A field that a text elsewhere labels is no label itself. */
+export function fieldElementName(node: BoxNode, { fieldIdOf }: MarkupContext, inside: Inside): string | null {
+  return fieldIdOf?.(node.layer) === undefined ? null : inside.phrasing ? 'span' : 'div';
+}
+
+/** The text of a field that becomes its value; a button or a text with a background stands beside it. */
+export function valueOf({ children }: BoxNode): TextNode | null {
+  return children.find(isValue) ?? null;
+}
+
+function isValue(node: PageNode): node is TextNode {
+  if (node.kind !== 'text' || node.lines.some(({ at }) => at !== null)) return false;
   return !isInteractive(roleEntry(node.role).element) && node.look.fills === undefined;
 }
 
+/** Px: a higher field has several lines. */
+const ONE_LINE = 72;
+
 /**
- * The placeholder of a field. The input extends to the right edge with the same inset as on the left (HTML,
+ * The control in a field's box: an input, a text area or a list, with the drawn words as its value or, where they
+ * are faint, as its placeholder. It extends to the right edge with the same inset as on the left (HTML,
  * §4.10.5.3.10 the placeholder attribute).
  */
-export function inputMarkup(node: TextNode, context: MarkupContext, field: Place): MarkupElement {
-  const words = node.lines.map(lineText).join(' ');
-  const width = Math.max(node.place.width, field.width - 2 * node.place.x);
-  const place =
-    node.place.kind === 'flow'
-      ? ({ ...node.place, widthMode: 'full', heightMode: 'drawn' } as const)
-      : { ...node.place, width, fitsContent: false };
-  const attributes = {
-    ...sharedAttributes(node, context),
-    placeholder: words,
-    'aria-label': node.label ?? words,
-    style: placeStyle({ ...node, place }, context),
+export function controlMarkup(field: BoxNode, text: TextNode, context: MarkupContext): MarkupElement {
+  const words = text.lines.map(lineText).join(text.lines.length > 1 ? '\n' : ' ');
+  const isTall = field.role === 'field' && field.place.height >= ONE_LINE;
+  const shared = {
+    ...sharedAttributes(text, context),
+    ...nameOf(field, text.label ?? words, context),
+    style: placeStyle({ ...text, place: controlPlace(field, text, isTall) }, context),
   };
-  return ofNode(node, element('input', attributes));
+  return ofNode(text, control(field, shared, words, isFaint(text), isTall));
+}
+
+/** The control of a field without words: all of its box. */
+export function emptyControlMarkup(field: BoxNode, context: MarkupContext): MarkupElement {
+  const isTall = field.role === 'field' && field.place.height >= ONE_LINE;
+  const whole: Declaration[] = [
+    ['position', 'absolute'],
+    ['inset', '0'],
+    ['width', '100%'],
+    ['height', '100%'],
+  ];
+  const style = whole.map(([property, value]) => `${property}: ${value}`).join('; ');
+  const shared = { ...nameOf(field, field.label ?? field.name, context), style };
+  return control(field, shared, '', true, isTall);
+}
+
+function control(
+  field: BoxNode,
+  shared: Attributes,
+  words: string,
+  isPlaceholder: boolean,
+  isTall: boolean,
+): MarkupElement {
+  if (field.role === 'select') return element('select', shared, [element('option', {}, [words])]);
+  const said = words === '' ? {} : isPlaceholder ? { placeholder: words } : { value: words };
+  if (!isTall)
+    return element('input', { ...shared, type: typeOf(field, words, String(shared.id ?? '')), ...said });
+  return element('textarea', { ...shared, placeholder: said.placeholder }, isPlaceholder ? [] : [words]);
+}
+
+/** The id that its label refers to, else a name by its words. */
+function nameOf(field: BoxNode, words: string, { fieldIdOf }: MarkupContext) {
+  const id = fieldIdOf?.(field.layer);
+  return id === undefined ? { 'aria-label': words } : { id };
+}
+
+function controlPlace(field: BoxNode, { place }: TextNode, isTall: boolean): TextNode['place'] {
+  if (place.kind === 'flow')
+    return { ...place, widthMode: 'full', heightMode: 'drawn', ...(isTall && heightIn(field, place)) };
+  const others = field.children.filter((child) => !isValue(child) && child.place.x > place.x);
+  const end = Math.min(field.place.width - place.x, ...others.map((child) => child.place.x));
+  const width = Math.max(place.width, end - place.x);
+  return { ...place, width, fitsContent: false, ...(isTall && heightIn(field, place)) };
+}
+
+/** A text area is as high as its field, apart from what is free above it. */
+function heightIn(field: BoxNode, { y, height }: { readonly y: number; readonly height: number }) {
+  const top = Math.max(0, Math.min(y - field.place.y, y, 24));
+  return { height: Math.max(height, field.place.height - 2 * top) };
+}
+
+/** Placeholders are neither as dark as text nor as bright as the background. */
+function isFaint({ look, name }: TextNode): boolean {
+  if (name.includes('placeholder')) return true;
+  const colour = look.type?.colour;
+  if (!colour) return false;
+  const seen = lightness(colour) * colour.alpha + (1 - colour.alpha);
+  return seen > 0.38 && seen < 0.85;
+}
+
+/** The kinds of inputs by the names of fields and their words (common practice of naming, no source). */
+const TYPES: readonly (readonly [type: string, name: RegExp])[] = [
+  ['password', /\b(?:password|passphrase|passcode|pin)\b/i],
+  ['email', /\be[- ]?mail\b/i],
+  ['tel', /\b(?:phone|tel|telephone|mobile)\b/i],
+  ['search', /\bsearch\b/i],
+  ['url', /\b(?:url|website)\b/i],
+];
+
+function typeOf({ name, label = '', path }: BoxNode, words: string, id: string): string | null {
+  if (/^[•●∙*·]{3,}$/.test(words.trim())) return 'password';
+  const said = [id, label, words, ...path.split('/').slice(-2), name].map((each) =>
+    each.replace(/[-_]+/g, ' '),
+  );
+  return TYPES.find(([, pattern]) => said.some((each) => pattern.test(each)))?.[0] ?? null;
+}
+
+/** The native control of a checkbox or a radio button, over all that is drawn. */
+export function checkMarkup(node: BoxNode): MarkupElement {
+  return element('input', {
+    type: node.role === 'radio' ? 'radio' : 'checkbox',
+    name: node.choiceOf,
+    checked: isChecked(node) ? '' : null,
+  });
+}
+
+export function isCheck({ role }: PageNode): boolean {
+  return role === 'checkbox' || role === 'radio';
+}
+
+/** True for a control that is drawn with a mark in its box. */
+function isChecked({ states = [], children }: BoxNode): boolean {
+  const own = new Set(states.map(({ state }) => state));
+  if (own.has('unchecked')) return true;
+  if (own.has('checked')) return false;
+  const drawn = children.filter((child) => child.kind !== 'text' && !child.hidden);
+  const lies = (one: PageNode, other: PageNode) =>
+    one !== other && contains(placedBox(other.place), placedBox(one.place), 1);
+  return drawn.some((one) => holdsMark(one) || drawn.some((other) => lies(one, other)));
+}
+
+function holdsMark(node: PageNode): boolean {
+  return node.kind === 'box' && node.children.some((child) => child.kind !== 'text' && !child.hidden);
 }

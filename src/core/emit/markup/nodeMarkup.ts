@@ -7,7 +7,15 @@ import { type Inside, FLOW, insideOf, elementName } from './elementNames';
 import { withNote, placeStyle, sharedAttributes, nameAttributes, ofNode } from './attributes';
 import { textMarkup } from './textMarkup';
 import { pictureMarkup } from './pictureMarkup';
-import { isInput, inputMarkup } from './fieldMarkup';
+import {
+  checkMarkup,
+  controlMarkup,
+  emptyControlMarkup,
+  fieldElementName,
+  isCheck,
+  isField,
+  valueOf,
+} from './fieldMarkup';
 
 /** One node as HTML elements. */
 export function nodeMarkup(node: PageNode, context: MarkupContext, inside: Inside = FLOW): MarkupElement {
@@ -24,17 +32,21 @@ export function nodeMarkup(node: PageNode, context: MarkupContext, inside: Insid
 function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
   const around = emptyBoxMarkup(node, context, inside);
   const within = insideOf(node, inside);
+  const value = isField(node) ? valueOf(node) : null;
   const children = node.children.map((child) =>
-    around.name === 'label' && isInput(child)
-      ? withNote(child, inputMarkup(child, context, node.place))
+    child === value
+      ? withNote(child, controlMarkup(node, value, context))
       : nodeMarkup(child, context, within),
   );
-  return { ...around, children };
+  const own =
+    isField(node) && !value ? [emptyControlMarkup(node, context)] : isCheck(node) ? [checkMarkup(node)] : [];
+  return { ...around, children: [...own, ...children] };
 }
 
 /** The element of a box without its children. */
 export function emptyBoxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
-  const name = elementName(node.role, inside);
+  const field = isField(node) ? fieldElementName(node, context, inside) : null;
+  const name = field ?? elementName(node.role, inside);
   const style = placeStyle(node, context, node.children.length === 0 ? [] : scrollDeclarations(node.scroll));
   const attributes = { ...sharedAttributes(node, context), ...nameAttributes(node, name), style };
   return withNote(node, ofNode(node, element(name, attributes)));

@@ -11,14 +11,20 @@ import { placeStyle, sharedAttributes, nameAttributes, ofNode } from './attribut
 const NEVER: readonly Declaration[] = [['white-space', 'nowrap']];
 
 export function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): MarkupElement {
-  const name = elementName(node.role, inside);
+  const labelled = node.labelFor === undefined ? undefined : context.fieldIdOf?.(node.labelFor);
+  const name = labelled === undefined ? elementName(node.role, inside) : 'label';
   const children = node.lines.flatMap((line, at): MarkupNode[] => [
     ...(at > 0 && !line.at ? lineBreak(node, at) : []),
     ...lineMarkup(line, node, context, inside.interactive || isInteractive(name)),
   ]);
   const never = node.wraps === 'never' ? NEVER : [];
   const style = placeStyle(node, context, never);
-  const attributes = { ...sharedAttributes(node, context), ...nameAttributes(node, name), style };
+  const attributes = {
+    ...sharedAttributes(node, context),
+    for: labelled,
+    ...nameAttributes(node, name),
+    style,
+  };
   return ofNode(node, inlineElement(name, attributes, children));
 }
 

@@ -26,7 +26,15 @@ const own = mapBoxes((node) => {
 });
 
 /** Roles that a text node cannot have. */
-const NEVER_TEXT: ReadonlySet<string> = new Set(['field', 'picture', 'list', 'table']);
+const NEVER_TEXT: ReadonlySet<string> = new Set([
+  'field',
+  'select',
+  'checkbox',
+  'radio',
+  'picture',
+  'list',
+  'table',
+]);
 
 function textBox(box: BoxNode, text: TextNode): TextNode | null {
   const { layout, children: _, kind: __, anonymous, states, ...shell } = box;

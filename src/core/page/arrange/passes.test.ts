@@ -65,6 +65,13 @@ const EXAMPLES: Readonly<Record<string, readonly [before: Page, after: readonly 
       '    two 380,0 80x20; background: #102030; rigid width',
     ],
   ],
+  'form-fields': [
+    pageOf(
+      { ...box('from', [20, 20, 200, 40], plate), role: 'field' },
+      words('holm', [32, 31, 40, 17], 'Holm'),
+    ),
+    ['from 20,20 200x40; background: #fff', '  holm 32,31 40x17'],
+  ],
   'lay-out-overrides': [
     pageOf({ ...row, layoutOverride: { contents: 'column' } }),
     [

@@ -3,6 +3,7 @@ import type { Arrangement } from '../frame';
 import { rewritePage } from '../rewrite/rewritePage';
 import { trimGroupBounds } from '../rewrite/trimGroupBounds';
 import { flattenGroups } from './flattenGroups';
+import { formFields } from './formFields';
 import { withGround } from './flow/ground';
 import { layOutPage } from './flow/layOutPage';
 import { inferLineHeights } from './flow/lineHeights';
@@ -42,6 +43,12 @@ const SCROLL: Pass = {
   apply: scrollViewports,
 };
 
+const FIELDS: Pass = {
+  name: 'form-fields',
+  gives: 'The value of a form control stands in its box.',
+  apply: formFields,
+};
+
 const OVERRIDES: Pass = {
   name: 'lay-out-overrides',
   gives: 'Containers that a person set to be a row or a column are laid out.',
@@ -52,6 +59,7 @@ const FLOW: readonly Pass[] = [
   REWRITE,
   TRIM,
   SCROLL,
+  FIELDS,
   {
     name: 'join-sentences',
     gives: 'Texts that continue each other are one text.',
@@ -126,7 +134,7 @@ const FINISH: readonly Pass[] = [
 
 /** The passes of each arrangement in their order. Adding one is a file and an entry here. */
 export const PASSES: Readonly<Record<Arrangement, readonly Pass[]>> = {
-  fixed: [FLATTEN, SCROLL, OVERRIDES, ...FINISH],
-  nested: [REWRITE, TRIM, SCROLL, OVERRIDES, ...FINISH],
+  fixed: [FLATTEN, SCROLL, FIELDS, OVERRIDES, ...FINISH],
+  nested: [REWRITE, TRIM, SCROLL, FIELDS, OVERRIDES, ...FINISH],
   flow: [...FLOW, ...FINISH],
 };

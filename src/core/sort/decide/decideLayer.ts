@@ -164,6 +164,7 @@ function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said
     state: version ? { base: version.base.id, state: version.state } : null,
     furniture: facts.furniture.get(layer.id) ?? null,
     merge: lead === layer.id ? merge : null,
+    labelFor: outcome === 'element' ? (facts.labelled.get(layer.id) ?? null) : null,
     slot: tag.slot ?? null,
     href: tag.href ?? layer.hints.href ?? null,
     scroll: tag.scroll ?? null,

@@ -5,6 +5,8 @@ import { byForm } from './byForm';
 import { byLook } from './byLook';
 import { byPlace } from './byPlace';
 import { byButtonName } from './byButtonName';
+import { byCheck } from './byCheck';
+import { byField } from './byField';
 import { byStates } from './byStates';
 import { byRepeat } from './byRepeat';
 import { byTextSize } from './byTextSize';
@@ -20,6 +22,8 @@ export const PICTURE_ROLE_RULES: readonly RoleRule[] = [byButtonName, byStates];
 /** The role rules in order; the last one always answers. */
 export const ROLE_RULES: readonly RoleRule[] = [
   bySource,
+  byField,
+  byCheck,
   byName,
   byLinks,
   byStates,

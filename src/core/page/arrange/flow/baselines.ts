@@ -1,3 +1,4 @@
+import { isFieldRole } from '../../../sort/vocabulary';
 import { isText, type Part } from './parts';
 
 /**
@@ -7,6 +8,6 @@ import { isText, type Part } from './parts';
 export function baselineOf(part: Part): number | null {
   if (isText(part)) return part.node.place.y + part.node.baseline;
   // The words of a field become an input, which is placed by itself.
-  const [first] = part.node.role === 'field' ? [] : (part.content?.parts ?? []);
+  const [first] = isFieldRole(part.node.role) ? [] : (part.content?.parts ?? []);
   return first ? baselineOf(first) : null;
 }

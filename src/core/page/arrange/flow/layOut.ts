@@ -1,3 +1,4 @@
+import { isFieldRole } from '../../../sort/vocabulary';
 import { MEASURED, SNAPPED } from '../../tolerances';
 import equal from 'fast-deep-equal';
 import { bottom, right, sameBox, type Box } from '../../../mockup/box';
@@ -157,7 +158,7 @@ function pinned(node: PageNode, around: Part): PageNode {
 
 /** True for a field: its words become an input with the drawn width. */
 function isField({ node }: Part): boolean {
-  return node.kind === 'box' && node.role === 'field';
+  return node.kind === 'box' && isFieldRole(node.role);
 }
 
 const lastPinned = memoizeLast<PageNode, PageNode>();

@@ -1,3 +1,4 @@
+import { isFieldRole } from '../../../sort/vocabulary';
 import { BY_HAND } from '../../tolerances';
 import { area, bottom, boxAround, type Box } from '../../../mockup/box';
 import { borderInsets } from '../../../look/look';
@@ -93,7 +94,7 @@ function contentOfAvatar(node: BoxNode, box: Box): Pick<Part, 'content' | 'below
 }
 
 function sortingIn({ role, look }: BoxNode): SortOptions {
-  return { holds: role !== 'field', cuts: role !== 'field' && look.clip?.kind === 'box' };
+  return { holds: !isFieldRole(role), cuts: !isFieldRole(role) && look.clip?.kind === 'box' };
 }
 
 /** The padding box of a box node, px of the screen. */

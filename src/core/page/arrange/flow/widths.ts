@@ -1,3 +1,4 @@
+import { isFieldRole } from '../../../sort/vocabulary';
 import { BY_HAND } from '../../tolerances';
 import { boxAround, right } from '../../../mockup/box';
 import { memoizeByObject } from '../../../mockup/memoize';
@@ -18,7 +19,7 @@ export const canFitContent = memoizeByObject(findWhetherFits);
 function findWhetherFits(part: Part): boolean {
   const { node, content } = part;
   if (node.layoutOverride?.width === 'fit') return true;
-  if (node.kind !== 'box' || !content || node.role === 'field' || part.sized || node.layoutOverride?.width)
+  if (node.kind !== 'box' || !content || isFieldRole(node.role) || part.sized || node.layoutOverride?.width)
     return false;
   if (isAvatar(node)) return false;
   if (!isEven(part, content) && !endsWithOverlay(part, content)) return false;
@@ -75,7 +76,7 @@ function endsWithOverlay(part: Part, content: Content): boolean {
  */
 export function fillsRow(part: Part): boolean {
   const { content } = part;
-  if (content?.direction !== 'row' || part.node.role === 'field' || part.sized) return false;
+  if (content?.direction !== 'row' || isFieldRole(part.node.role) || part.sized) return false;
   return isEven(part, content) && !hasFreeSpace(content);
 }
 
