@@ -23,6 +23,7 @@ import { decide } from './sort/decide/decide';
 import { decideVersions } from './sort/decide/stateVersions';
 import { reportBeside } from './sort/report/beside';
 import { reportPastEdge } from './sort/report/geometry';
+import { reportLeftOff } from './sort/report/leftOff';
 import { reportStates } from './sort/report/states';
 import type { Decided, Decisions } from './sort/decision';
 import { reportBrackets } from './sort/names/bracketProblems';
@@ -118,6 +119,7 @@ function pagesOf(
   const decisions = decide(mockup, measures, tags, target.capabilities);
   reportPastEdge(mockup, measures, decisions, report);
   reportStates(decisions, tags, report);
+  reportLeftOff(mockup, decisions, report);
   reportMerges(mockup, measures, decisions, report);
   clock.lap('sort');
   const shaped = pagesFromDecisions(

@@ -172,6 +172,11 @@ export const WORDING = {
     severity: 'warning',
     text: 'It is said to show the state {state}, but no layer of its size lies beside it; put both into one group.',
   },
+  'left-off': {
+    title: 'Seen layers that are not on the page',
+    severity: 'note',
+    text: 'It is seen in the mockup and is not on the page ({reason}). Say element where it belongs there.',
+  },
   'tags-unknown': {
     title: 'Tags for layers that are not there',
     severity: 'warning',
