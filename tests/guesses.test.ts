@@ -20,6 +20,7 @@ interface Score {
 }
 
 const LABELS = path.resolve('tests/labels');
+const DRAWN = 'drawn';
 
 /** The mockup that a file of labels is about: one of the demo's or a case. */
 function readNamed(name: string): Reading {
@@ -52,12 +53,16 @@ function score(file: string): Score {
   return { layers: lines.length, outcomes, elements, roles };
 }
 
-it('of the outcomes, 95% need no change; of the roles, 85%', () => {
-  const scores = readdirSync(LABELS)
+/** The mockups whose labels stand in a folder, with what is wanted of the guesses on them. */
+it.each([
+  { folder: '', layers: 6000, outcomes: 0.95, roles: 0.85 },
+  { folder: DRAWN, layers: 500, outcomes: 0.98, roles: 0.92 },
+])('labels/$folder: of the outcomes, $outcomes need no change; of the roles, $roles', (wanted) => {
+  const scores = readdirSync(path.join(LABELS, wanted.folder))
     .filter((file) => file.includes('.tsv'))
-    .map(score);
+    .map((file) => score(path.join(wanted.folder, file)));
   const sum = (of: (one: Score) => number) => scores.reduce((all, one) => all + of(one), 0);
-  expect(sum((one) => one.layers)).toBeGreaterThan(6000);
-  expect(sum((one) => one.outcomes) / sum((one) => one.layers)).toBeGreaterThanOrEqual(0.95);
-  expect(sum((one) => one.roles) / sum((one) => one.elements)).toBeGreaterThanOrEqual(0.85);
+  expect(sum((one) => one.layers)).toBeGreaterThan(wanted.layers);
+  expect(sum((one) => one.outcomes) / sum((one) => one.layers)).toBeGreaterThanOrEqual(wanted.outcomes);
+  expect(sum((one) => one.roles) / sum((one) => one.elements)).toBeGreaterThanOrEqual(wanted.roles);
 });

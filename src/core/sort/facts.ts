@@ -8,6 +8,7 @@ import { memoizeByObject, memoizeLast } from '../mockup/memoize';
 import { walk } from '../mockup/walk';
 import { findCovered } from './covered';
 import { findFields, type Fields } from './fields';
+import { sizeOnScreen } from './textSizes';
 import { findPlaces, type PlaceRole } from './places';
 import { findRepeats, type Repeats } from './repeats';
 import { findStates, findTwins, type StatesOf } from './states';
@@ -162,13 +163,6 @@ export const canTitle = memoizeByObject((text: TextLayer): boolean => {
   return words > figures;
 });
 
-/** The size of a text's largest letters, whole px of the screen. */
-export function sizeOnScreen(text: TextLayer, measures: Measures): number {
-  const scale = Math.abs(measures.get(text.id)?.matrix[3] ?? 1);
-  const sizes = text.lines.flatMap((line) => line.runs.map((run) => run.style.size));
-  return Math.round(Math.max(...sizes) * scale);
-}
-
 /** The sizes of possible headings; furniture has names, not headings. */
 function titleSizes(
   layer: Layer,
@@ -182,8 +176,15 @@ function titleSizes(
   return layer.kind === 'text' && canTitle(layer) ? [sizeOnScreen(layer, measures)] : [];
 }
 
+/** Common practice, no source: the size of plain text, and of titles, px. */
+const PLAIN = 16;
+const LARGE = 20;
+
 function mostFrequent(sizes: ReadonlyMap<number, number>): number {
-  let best = 16;
+  // Of a single large size, the text is the title of the screen.
+  const [only, ...more] = sizes.keys();
+  if (only !== undefined && more.length === 0 && only >= LARGE) return PLAIN;
+  let best = PLAIN;
   for (const [size, letters] of sizes) if (letters > (sizes.get(best) ?? 0)) best = size;
   return best;
 }

@@ -8,6 +8,7 @@ import { splitName } from '../mockup/layerName';
 import type { Screen } from '../mockup/mockup';
 import { walk } from '../mockup/walk';
 import { nameWords } from './nameWords';
+import { sizeOnScreen } from './textSizes';
 
 /** A form control that is drawn as a box with its value inside, beside a text that labels it. */
 export interface Field {
@@ -24,6 +25,10 @@ export type Fields = ReadonlyMap<LayerId, Field>;
 const LOWEST = 24;
 const HIGHEST = 240;
 const NARROWEST = 80;
+/** Boxes without a telling name are fields of one line. */
+const ONE_LINE = 64;
+/** Px by which a label may be larger than the value; titles are larger still. */
+const LARGER_LABEL = 2;
 /** Px between a field's edge and its value, or an icon before it. */
 const FARTHEST_START = 56;
 /** Px between a label and its field. */
@@ -65,10 +70,11 @@ function fieldsIn(group: GroupLayer, measures: Measures): readonly (readonly [La
   const outside = texts.filter((text) => !isInside(text));
   return boxes.flatMap(({ layer, box }) => {
     const inside = texts.filter((text) => contains(box, text.box, 2));
-    const label = outside.find((text) => labels(text, box));
     const isNamed = isCalled(layer, FIELD_WORDS) || isCalled(layer, SELECT_WORDS);
-    if (inside.length > 1 || (!isNamed && inside.length === 0) || (!label && !isNamed)) return [];
     const [value] = inside;
+    const label = outside.find((text) => labels(text, box) && isNoTitle(text.layer, value?.layer, measures));
+    if (!isNamed && box.height > ONE_LINE) return [];
+    if (inside.length > 1 || (!isNamed && inside.length === 0) || (!label && !isNamed)) return [];
     if (value && !isAtStart(value.box, box)) return [];
     const isSelect = [layer, group].some((each) => isCalled(each, SELECT_WORDS));
     const said = value ? ` with "${wordsOf(value.layer)}" at its start` : '';
@@ -84,6 +90,11 @@ function fieldsIn(group: GroupLayer, measures: Measures): readonly (readonly [La
       ] as const,
     ];
   });
+}
+
+/** False for a title above a box. */
+function isNoTitle(label: TextLayer, value: TextLayer | undefined, measures: Measures): boolean {
+  return !value || sizeOnScreen(label, measures) <= sizeOnScreen(value, measures) + LARGER_LABEL;
 }
 
 function isControlBox(layer: ShapeLayer, { width, height }: Box): boolean {

@@ -27,6 +27,8 @@ const MOST_BOXES = 2;
  */
 export const byLinks: RoleRule = (layer, outcome, facts, around) => {
   const { parent, elements } = around;
+  if (outcome === 'element' && layer.kind === 'text' && parent === 'nav' && isShort(layer))
+    return { role: 'link', reason: 'a word in a navigation' };
   if (outcome !== 'element' || layer.kind !== 'group') return null;
   const inNavigation = elements.includes('nav');
   if (inNavigation && (parent === 'nav' || parent === 'ul') && isWord(layer))
