@@ -51,7 +51,14 @@ export async function readInput(files: readonly string[], flags: ConvertFlags): 
   return { file, bytes, options, tags: flags.tags === undefined ? null : await openTags(flags.tags) };
 }
 
-async function readOptions({ arrange, target, unit, frame, join, fragments }: ConvertFlags): Promise<ConvertOptions> {
+async function readOptions({
+  arrange,
+  target,
+  unit,
+  frame,
+  join,
+  fragments,
+}: ConvertFlags): Promise<ConvertOptions> {
   const arrangement = oneOf<Arrangement>(arrange, ARRANGEMENTS, '--arrange');
   return {
     arrangement,

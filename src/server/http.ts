@@ -45,10 +45,17 @@ function problem(status: number, message: string): Response {
   return NextResponse.json({ message }, { status });
 }
 
+/** @throws Refusal with what is wrong, without a library's quotation marks */
+function valid<T>(raw: unknown, schema: Joi.ObjectSchema<T>, options: Joi.ValidationOptions = {}): T {
+  const { value, error } = schema.validate(raw, { ...options, errors: { wrap: { label: '' } } });
+  if (error) throw new Refusal(400, `${error.details[0]?.message ?? 'The request is not understood'}.`);
+  return value as T;
+}
+
 /** The request's JSON, validated. */
 export async function body<T>(request: Request, schema: Joi.ObjectSchema<T>): Promise<T> {
   const value: unknown = JSON.parse(await request.text());
-  return Joi.attempt(value, schema) as T;
+  return valid(value, schema);
 }
 
 /**
@@ -63,7 +70,7 @@ export function query<T>(request: Request, schema: Joi.ObjectSchema<T>): T {
       return [name, all.length > 1 ? all : all[0]];
     }),
   );
-  return Joi.attempt(value, schema, { stripUnknown: true }) as T;
+  return valid(value, schema, { stripUnknown: true });
 }
 
 const ID = Joi.string().uuid().required();

@@ -1,8 +1,7 @@
 import Joi from 'joi';
 import { reverse, type Change } from '../../core/sort/change';
-import { FACET_NAMES, type Facet, type FacetValue } from '../../core/sort/facets/facets';
+import { checkFacet, FACET_NAMES, type Facet, type FacetValue } from '../../core/sort/facets/facets';
 import type { Tag } from '../../core/sort/tag';
-import { tagSchema } from '../../core/sort/tagSchema';
 import { NOT_FOUND, Refusal } from '../http';
 import { inTransaction, type Queryable } from '../db/pool';
 import {
@@ -84,10 +83,10 @@ export interface Conflict {
  */
 export function setFacets(
   mockupId: string,
-  edits: readonly TagEdit[],
+  given: readonly TagEdit[],
   { after: known, editor }: Omit<TagEdits, 'edits'> = {},
 ): Promise<Edited> {
-  for (const { facet, value } of edits) if (value !== null) Joi.assert({ [facet]: value }, tagSchema);
+  const edits = given.map(checked);
   return editing(mockupId, async (client) => {
     const tags = await currentTags(client, mockupId);
     const others =
@@ -112,6 +111,14 @@ export function setFacets(
       await record(client, mockupId, { kind: 'set', about: null, changes, editor: editor ?? null });
     return { changes, conflicts };
   });
+}
+
+/** An edit with the value that its schema makes of it. */
+function checked(edit: TagEdit): TagEdit {
+  if (edit.value === null) return edit;
+  const result = checkFacet(edit.facet, edit.value);
+  if ('problem' in result) throw new Refusal(400, result.problem);
+  return { ...edit, value: result.value };
 }
 
 interface ForeignEdit {

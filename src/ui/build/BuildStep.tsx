@@ -42,7 +42,12 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
             borderColor: 'divider',
           }}
         >
-          <BuildOptions value={choice} onChange={setChoice} pairs={pairsOf(screens)} screens={screens.length} />
+          <BuildOptions
+            value={choice}
+            onChange={setChoice}
+            pairs={pairsOf(screens)}
+            screens={screens.length}
+          />
           <Typography sx={{ fontSize: 12, color: 'text.secondary', flex: 1 }}>
             {ARRANGEMENT_WORDS[choice.arrangement]}
           </Typography>

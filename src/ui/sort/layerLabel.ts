@@ -1,9 +1,13 @@
 import { layerTitle, wordsOf, type LayerTitle } from '../../core/look/layerTitle';
 import type { Layer } from '../../core/mockup/layer';
 
-/** A layer's label in the tree: its words, its own name, else its kind. */
+/** A layer's label in the tree: its own name, the words of a text, else its kind. */
 export function layerLabel(layer: Layer): LayerTitle {
-  if (layer.kind === 'text') return { text: shorten(wordsOf(layer)), own: true };
+  if (layer.kind === 'text') {
+    const { text, own } = layerTitle(layer);
+    const words = shorten(wordsOf(layer));
+    return { text: own && text !== words ? `${text} “${words}”` : words, own: true };
+  }
   const { text, own } = layerTitle(layer);
   if (own || layer.kind !== 'group') return { text: own ? (layer.sourceName ?? text) : shorten(text), own };
   const count = layer.layers.length;

@@ -53,6 +53,23 @@ export const SHARED_FACETS = FACET_NAMES.filter((facet) => FACETS[facet].isShare
 /** The facets that pasting tags copies. */
 export const COPIED_FACETS = FACET_NAMES.filter((facet) => FACETS[facet].isCopied);
 
+/** A value that a facet's schema accepts, or what is wrong with it, in a sentence. */
+export type CheckedFacet = { readonly value: FacetValue } | { readonly problem: string };
+
+/** Checks a value of a facet, in the interface and on the server alike. */
+export function checkFacet(facet: Facet, raw: unknown): CheckedFacet {
+  const { value, error } = facetEntry(facet).schema.validate(raw, { errors: { label: false } });
+  if (!error) return { value: value as FacetValue };
+  const [first] = error.details;
+  return { problem: `${plainMessage(first?.message ?? '')}.` };
+}
+
+/** A library's message without its quotation marks; its own ends with no full stop. */
+function plainMessage(message: string): string {
+  const plain = message.replaceAll('"', '').trim();
+  return plain.charAt(0).toUpperCase() + plain.slice(1);
+}
+
 /** The value that the facet's schema makes of a raw one; undefined for an invalid value. */
 export function parseFacet<F extends Facet>(facet: F, raw: unknown): FacetValues[F] | undefined {
   const { value, error } = facetEntry(facet).schema.validate(raw);

@@ -33,7 +33,14 @@ export const selectionSlice =
         if (!next.delete(key)) next.add(key);
         return { selection: next, cursor: key, anchor: key };
       }),
-    selectAll: () => set((state) => ({ selection: new Set(state.rows.map((row) => row.layer.id)) })),
+    selectAll: () =>
+      set(({ rows, found, onlyFound, query }) => {
+        const all = rows.map((row) => row.layer.id);
+        // Groups that are listed only for what is inside are no results.
+        const results = new Set(found);
+        const isSearch = onlyFound && query.trim() !== '';
+        return { selection: new Set(isSearch ? all.filter((id) => results.has(id)) : all) };
+      }),
     choose(keys, more) {
       const before = more ? [...get().selection] : [];
       const first = keys[0];

@@ -2,7 +2,7 @@ import type { LayerId } from '../../../core/mockup/layer';
 import type { Layer } from '../../../core/mockup/layer';
 import type { Screen } from '../../../core/mockup/mockup';
 import { applyChanges, type Change } from '../../../core/sort/change';
-import { COPIED_FACETS } from '../../../core/sort/facets/facets';
+import { checkFacet, COPIED_FACETS } from '../../../core/sort/facets/facets';
 import { structureKey, applyStructuralTags } from '../../../core/sort/structuralTags';
 import type { Tags } from '../../../core/sort/tag';
 import type { Editor } from '../../../server/db/tables/edits';
@@ -48,8 +48,19 @@ export const tagSlice: MakeSlice<TagSlice> = (set, get, opened) => {
     onFailed: (problem) => set({ problem, waiting: false }),
     onPending: (pending) => set({ pending }),
   });
-  const edit = (edits: readonly TagEdit[]) => {
-    if (edits.length === 0) return;
+  const edit = (given: readonly TagEdit[]) => {
+    if (given.length === 0) return;
+    // A value that the server would refuse never becomes the state.
+    const checks = given.map(({ facet, value }) => (value === null ? { value } : checkFacet(facet, value)));
+    const refused = checks.find((check) => 'problem' in check);
+    if (refused) {
+      set({ problem: refused.problem });
+      return;
+    }
+    const edits = given.map((each, at) => ({
+      ...each,
+      ...(checks[at] as { readonly value: TagEdit['value'] }),
+    }));
     const said = edits.map(({ layer, facet, value }) => ({ layer, facet, after: value ?? null }));
     // The worker can start on them meanwhile.
     retag(({ tags: now }) => applyChanges(now, said));
