@@ -201,8 +201,11 @@ function pinnedHeight(part: Part): HeightMode {
   return part.content === null ? 'drawn' : heightModeOf(part, false, 0);
 }
 
+/** The largest share of its parent that a part leaves free on both sides together when it spans the parent. */
+const SPANNING_MARGINS = 0.16;
+
 function pinAlong(before: number, after: number, length: number): Pin {
-  if (Math.abs(before) + Math.abs(after) <= length * 0.04 + 1) return 'both';
+  if (Math.abs(before) + Math.abs(after) <= length * SPANNING_MARGINS + 1) return 'both';
   if (Math.abs(before - after) <= MEASURED.middle) return 'middle';
   return before <= after ? 'start' : 'end';
 }
