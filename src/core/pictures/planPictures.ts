@@ -8,6 +8,7 @@ import { walk } from '../mockup/walk';
 import type { Report } from '../findings/finding';
 import type { Decision, Decisions } from '../sort/decision';
 import { layersNamed } from '../sort/merges';
+import { withoutGround } from './iconGround';
 import { nominalBox } from './nominalBox';
 import {
   ASSET_ADDRESS,
@@ -48,7 +49,7 @@ export function planPictures(
     const { screen, layer } = place;
     const drawn = decision.merge
       ? drawMerge(layer, decision.merge, screen, measured, mockup, outliner)
-      : drawLayer(layer, measure, mockup, outliner);
+      : drawLayer(layer, measure, { screen, measured }, mockup, outliner);
     if (!drawn) continue;
     const { box, source, content, format } = drawn;
     const known = byContent.get(content);
@@ -100,9 +101,20 @@ interface Drawn {
 const lastDrawn = memoizeLast<Layer, Drawn | null>();
 
 /** A layer as a picture; null when nothing of it is visible. */
-function drawLayer(layer: Layer, measure: Measure, mockup: Mockup, outliner: Outliner): Drawn | null {
+function drawLayer(
+  layer: Layer,
+  measure: Measure,
+  { screen, measured }: { readonly screen: Screen; readonly measured: Measures },
+  mockup: Mockup,
+  outliner: Outliner,
+): Drawn | null {
   const { faces, definitions, bitmaps } = mockup;
-  return lastDrawn(layer, [measure, faces, definitions, bitmaps, outliner], () => {
+  return lastDrawn(layer, [measure, measured, faces, definitions, bitmaps, outliner], () => {
+    const freed = withoutGround(layer, screen, measured);
+    if (freed)
+      return drawnPicture(freed.box, [freed.layer], (box) =>
+        sourceOf(freed.layer, measure.matrix, box, mockup, outliner),
+      );
     const painted = paintedIfShown(layer, measure, faces);
     const nominal = painted && nominalBox(layer, measure.matrix, painted);
     return drawnPicture(nominal ?? painted, [layer], (box) =>

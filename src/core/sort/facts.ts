@@ -24,6 +24,8 @@ export interface Facts {
   readonly bodySize: number;
   /** The sizes above the body size in which headings stand, largest first, at most six. */
   readonly headingSizes: readonly number[];
+  /** The topmost text of the largest of them: a page has one title. */
+  readonly title: LayerId | null;
   /** Like-built siblings. */
   readonly repeats: Repeats;
   /** Layers that are state versions of another one. */
@@ -89,15 +91,16 @@ function gatherStaticFacts(
   const fields = findFields(screen, measures);
   const sizes = textSizes(screen, measures);
   const bodySize = mostFrequent(sizes);
-  const headingSizes = titleSizes(screen.root, screen, measures, places)
-    .filter((size) => size >= bodySize * 1.2)
-    .sort((one, other) => other - one);
+  const titles = titlesIn(screen.root, screen, measures, places)
+    .filter(({ size }) => size >= bodySize * 1.2)
+    .sort((one, other) => other.size - one.size || one.y - other.y);
   return {
     screen,
     mockup,
     measures,
     bodySize,
-    headingSizes: [...new Set(headingSizes)].slice(0, 6),
+    headingSizes: [...new Set(titles.map(({ size }) => size))].slice(0, 6),
+    title: titles[0]?.id ?? null,
     repeats: findRepeats(screen, measures),
     states: findStates(screen, measures, mockup),
     twins: findTwins(screen, measures, mockup),
@@ -163,17 +166,26 @@ export const canTitle = memoizeByObject((text: TextLayer): boolean => {
   return words > figures;
 });
 
-/** The sizes of possible headings; furniture has names, not headings. */
-function titleSizes(
+/** A text that may be a heading. */
+interface Title {
+  readonly id: LayerId;
+  /** Whole px of the screen. */
+  readonly size: number;
+  readonly y: number;
+}
+
+/** The possible headings; furniture has names, not headings. */
+function titlesIn(
   layer: Layer,
   screen: Screen,
   measures: Measures,
   places: ReadonlyMap<LayerId, PlaceRole>,
-): number[] {
+): readonly Title[] {
   if (!isOnScreen(layer, screen, measures) || places.has(layer.id)) return [];
   if (layer.kind === 'group')
-    return layer.layers.flatMap((child) => titleSizes(child, screen, measures, places));
-  return layer.kind === 'text' && canTitle(layer) ? [sizeOnScreen(layer, measures)] : [];
+    return layer.layers.flatMap((child) => titlesIn(child, screen, measures, places));
+  if (layer.kind !== 'text' || !canTitle(layer)) return [];
+  return [{ id: layer.id, size: sizeOnScreen(layer, measures), y: measures.get(layer.id)?.painted?.y ?? 0 }];
 }
 
 /** Common practice, no source: the size of plain text, and of titles, px. */

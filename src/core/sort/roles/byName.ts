@@ -4,9 +4,9 @@ import { splitName } from '../../mockup/layerName';
 import { memoizeByObject } from '../../mockup/memoize';
 import { walk } from '../../mockup/walk';
 import { type Facts } from '../facts';
-import { sizeOnScreen } from '../textSizes';
 import { nameWords } from '../nameWords';
 import { ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
+import { headingLevel } from './byTextSize';
 import type { RoleRule, RoleVerdict } from './roleRule';
 
 const WORDS: ReadonlyMap<string, Role> = new Map(
@@ -78,11 +78,10 @@ function tellingWord(words: readonly string[]): string | undefined {
 
 /** A heading has the level of its size; one no larger than the body is below all larger ones. */
 function titleRole(layer: GroupLayer, word: string, facts: Facts): RoleVerdict {
-  const sizes = walk(layer).flatMap((text) =>
-    text.kind === 'text' ? [sizeOnScreen(text, facts.measures)] : [],
+  const levels = walk(layer).flatMap((text) =>
+    text.kind === 'text' ? (headingLevel(text, facts) ?? []) : [],
   );
-  const level =
-    facts.headingSizes.indexOf(Math.max(0, ...sizes)) + 1 || Math.min(6, facts.headingSizes.length + 1);
+  const level = levels.length > 0 ? Math.min(...levels) : Math.min(6, facts.headingSizes.length + 1);
   return { role: `heading-${level}` as Role, reason: `its name says "${word}"` };
 }
 
