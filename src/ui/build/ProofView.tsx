@@ -215,7 +215,7 @@ function Worst({ screen, chosen, onChoose }: WorstProps) {
         </Typography>
       </Box>
       <List dense aria-label="Layers that differ, the most first">
-        {screen.worst.map(({ layer, path, differing }) => (
+        {screen.worst.map(({ layer, path, differing, isAside }) => (
           <li key={layer}>
             <ListItemButton
               selected={layer === chosen}
@@ -230,6 +230,7 @@ function Worst({ screen, chosen, onChoose }: WorstProps) {
               </Box>
               <Box component="span" sx={{ fontSize: 12, overflowWrap: 'anywhere' }}>
                 {namesInPath(path).slice(-2).join(' / ')}
+                {isAside && ' (not on the page)'}
               </Box>
             </ListItemButton>
           </li>
