@@ -78,10 +78,10 @@ test('one edit sets a whole selection', async ({ page }) => {
   await keyboard.press('Shift+ArrowDown');
   await expect(page.getByText('3 chosen', { exact: true })).toBeVisible();
   await keyboard.press('-');
-  for (const name of ['deck', 'gull', 'Mind the gap'])
+  for (const name of ['deck', 'gull', 'sign “Mind the gap”'])
     await expect(row(page, name)).toContainText('aside: you said so');
   await keyboard.press('Control+z');
-  for (const name of ['deck', 'gull', 'Mind the gap'])
+  for (const name of ['deck', 'gull', 'sign “Mind the gap”'])
     await expect(row(page, name)).not.toContainText('you said so');
 });
 
@@ -94,7 +94,7 @@ test('groups fold, and the arrows lead to parents', async ({ page }) => {
   await expect(page.getByRole('treegrid')).toHaveAttribute('aria-rowcount', '2');
   await keyboard.press('ArrowRight');
   await keyboard.press('End');
-  await expect(row(page, 'Mind the gap')).toHaveAttribute('aria-selected', 'true');
+  await expect(row(page, 'sign “Mind the gap”')).toHaveAttribute('aria-selected', 'true');
   await keyboard.press('ArrowLeft');
   await expect(row(page, 'pier')).toHaveAttribute('aria-selected', 'true');
 });
@@ -221,7 +221,7 @@ test('several layers become one picture and are taken apart again; a drag choose
   await expect(page.getByText('2 chosen', { exact: true })).toBeVisible();
   await page.getByRole('treegrid').focus();
   await page.keyboard.press('m');
-  await expect(row(page, 'Mind the gap')).toContainText('you made 2 layers into the one picture deck-merged');
+  await expect(row(page, 'sign “Mind the gap”')).toContainText('2 layers of the one picture deck-merged');
   await saved(page);
   await page.keyboard.press('x');
   await expect(row(page, 'deck')).toContainText('CSS says this exactly');

@@ -6,6 +6,7 @@ import './global.css';
 import { AppRouterCacheProvider } from '@mui/material-nextjs/v16-appRouter';
 import InitColorSchemeScript from '@mui/material/InitColorSchemeScript';
 import type { Metadata } from 'next';
+import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { Frame } from '@/ui/shared/Frame';
 
@@ -14,12 +15,13 @@ export const metadata: Metadata = {
   description: 'From a screen mockup to a page, every decision explained.',
 };
 
-export default function Layout({ children }: { children: ReactNode }) {
+export default async function Layout({ children }: { children: ReactNode }) {
+  const nonce = (await headers()).get('x-nonce') ?? undefined;
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
-        <InitColorSchemeScript attribute="data-scheme" />
-        <AppRouterCacheProvider>
+        <InitColorSchemeScript attribute="data-scheme" nonce={nonce} />
+        <AppRouterCacheProvider options={{ nonce }}>
           <Frame>{children}</Frame>
         </AppRouterCacheProvider>
       </body>

@@ -13,7 +13,7 @@ const TYPES: Readonly<Record<string, string>> = {
 
 /** Built files come from uploads: no script may run, and only their own neighbours may be loaded. */
 const POLICY =
-  "default-src 'none'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; font-src 'self' data:; sandbox allow-same-origin";
+  "default-src 'none'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; font-src 'self' data:; sandbox allow-same-origin; frame-ancestors 'self'";
 
 /** A stored file as a response, with the content type of its extension. */
 export function fileResponse(path: string, bytes: Uint8Array): Response {

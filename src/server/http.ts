@@ -1,11 +1,12 @@
 import { NextResponse } from 'next/server';
 import Joi from 'joi';
+import { readBody } from './readBody';
 import { ReadError } from '../core/read/readError';
 
 /** An error of a use case, with the sentence for people. */
 export class Refusal extends Error {
   constructor(
-    readonly status: 400 | 404 | 409 | 413 | 422,
+    readonly status: 400 | 403 | 404 | 409 | 413 | 415 | 422,
     message: string,
   ) {
     super(message);
@@ -52,9 +53,22 @@ function valid<T>(raw: unknown, schema: Joi.ObjectSchema<T>, options: Joi.Valida
   return value as T;
 }
 
-/** The request's JSON, validated. */
-export async function body<T>(request: Request, schema: Joi.ObjectSchema<T>): Promise<T> {
-  const value: unknown = JSON.parse(await request.text());
+/** The most bytes of a request's JSON, where a route does not say more. */
+const MOST_JSON_BYTES = 16 * 1024;
+
+/**
+ * The request's JSON, validated.
+ * @param most the most bytes that it may have: parsing holds up all other requests
+ */
+export async function body<T>(
+  request: Request,
+  schema: Joi.ObjectSchema<T>,
+  most = MOST_JSON_BYTES,
+): Promise<T> {
+  const type = request.headers.get('content-type') ?? '';
+  if (!/^application\/json\s*(?:;|$)/i.test(type))
+    throw new Refusal(415, 'The request is no JSON; send it as application/json.');
+  const value: unknown = JSON.parse(new TextDecoder().decode(await readBody(request, most)));
   return valid(value, schema);
 }
 

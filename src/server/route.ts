@@ -14,6 +14,8 @@ interface RouteParts<Body, Query> {
   /** The part of the address that is an id. */
   readonly id?: keyof typeof IDS;
   readonly body?: Joi.ObjectSchema<Body>;
+  /** The most bytes of the body; absent for the usual limit. */
+  readonly most?: number;
   readonly query?: Joi.ObjectSchema<Query>;
 }
 
@@ -50,7 +52,7 @@ export function route<Body = undefined, Query = undefined>(
         id,
         path: [path].flat().map(decodeURIComponent).join('/'),
         // Absent schemas leave these out of the input's type.
-        body: (parts.body ? await body(request, parts.body) : undefined) as Body,
+        body: (parts.body ? await body(request, parts.body, parts.most) : undefined) as Body,
         query: (parts.query ? query(request, parts.query) : undefined) as Query,
         request,
       });

@@ -2,8 +2,12 @@ import { route } from '@/server/route';
 import { setFacets, tagEditsSchema } from '@/server/useCases/editTags';
 import { followEdits, followSchema } from '@/server/useCases/followEdits';
 
-export const POST = route({ id: 'mockup', body: tagEditsSchema }, ({ id, body: { edits, ...known } }) =>
-  setFacets(id, edits, known),
+/** An edit may set thousands of layers at once. */
+const MOST_EDIT_BYTES = 8 * 1024 * 1024;
+
+export const POST = route(
+  { id: 'mockup', body: tagEditsSchema, most: MOST_EDIT_BYTES },
+  ({ id, body: { edits, ...known } }) => setFacets(id, edits, known),
 );
 
 /** What was edited after the edit `after`, so that other tabs and people can follow. */
