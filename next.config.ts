@@ -1,4 +1,5 @@
 import type { NextConfig } from 'next';
+import { HEADERS } from './src/server/border';
 
 const config: NextConfig = {
   serverExternalPackages: ['pg-boss', 'sharp', 'fontkit', 'playwright-core'],
@@ -6,6 +7,10 @@ const config: NextConfig = {
   compress: false,
   poweredByHeader: false,
   devIndicators: false,
+  headers: () =>
+    Promise.resolve([
+      { source: '/:path*', headers: Object.entries(HEADERS).map(([key, value]) => ({ key, value })) },
+    ]),
 };
 
 export default config;

@@ -68,13 +68,30 @@ test('the proof says how much differs, and wipes from mockup to page by keyboard
   await expect(page.getByRole('slider')).toHaveAttribute('aria-valuenow', '100');
   await page.getByRole('button', { name: 'mockup and difference' }).click();
   await expect(page.getByRole('img', { name: 'The difference' })).toBeVisible();
-  const first = page
+  await expect(page.getByText('No layer differs.')).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('the proof lists layers that are not on the page, and leads to them by keyboard', async ({ page }) => {
+  await readMockup(
+    page,
+    'quay.svg',
+    svgOf(
+      '<rect id="quay" width="200" height="80" fill="#864"/><rect id="rope [-]" x="40" y="120" width="90" height="20" fill="#222"/>',
+    ),
+  );
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.waitForURL(/\/build$/);
+  await page.getByRole('button', { name: 'nested' }).click();
+  await build(page, 'nested');
+  await page.getByRole('tab', { name: 'Proof' }).click();
+  const rope = page
     .getByRole('list', { name: /Layers that differ/ })
-    .getByRole('button')
-    .first();
-  await first.focus();
+    .getByRole('button', { name: /rope.*not on the page/ });
+  await expect(rope).toBeVisible({ timeout: 40_000 });
+  await rope.focus();
   await page.keyboard.press('Enter');
-  await expect(first).toHaveClass(/Mui-selected/);
+  await expect(rope).toHaveClass(/Mui-selected/);
   await expectAccessible(page);
 });
 

@@ -14,15 +14,15 @@ test('worksheet and mockup light each other up', async ({ page }) => {
   const scale = box.width / 1280;
   // The button in the header: its label lies on top, the box beneath.
   await page.mouse.click(box.x + 1160 * scale, box.y + 36 * scale);
-  await expect(row(page, 'Book a crossing')).toHaveAttribute('aria-selected', 'true');
+  await expect(row(page, 'strong “Book a crossing”')).toHaveAttribute('aria-selected', 'true');
   await page.mouse.click(box.x + 1160 * scale, box.y + 36 * scale);
   await expect(page.getByLabel('HTML code')).toContainText('<button class="book-button"');
   // The name in the header lights up its row.
-  const before = await row(page, 'Ternholm Ferries').evaluate(
+  const before = await row(page, 'serif “Ternholm Ferries”').evaluate(
     (element) => getComputedStyle(element).backgroundColor,
   );
   await page.mouse.move(box.x + 180 * scale, box.y + 38 * scale);
-  await expect(row(page, 'Ternholm Ferries')).not.toHaveCSS('background-color', before);
+  await expect(row(page, 'serif “Ternholm Ferries”')).not.toHaveCSS('background-color', before);
 });
 
 test('the code follows the arrangement, and says why it is so', async ({ page }) => {

@@ -282,12 +282,12 @@ test('two people who set the same are both heard', async ({ page, context }) => 
 
 test('a query is kept as a view, and dropped again', async ({ page }) => {
   await readMockup(page, 'pier.svg', PIER);
-  await page.getByLabel('Find layers').fill('kind:text role:text');
+  await page.getByLabel('Find layers').fill('kind:text role:heading');
   await page.getByRole('button', { name: 'Keep as a view' }).click();
   await expect(page.getByRole('button', { name: 'Drop this view' })).toBeVisible();
   await page.reload();
   await page.getByRole('combobox', { name: 'View' }).click();
-  await page.getByRole('option', { name: 'kind:text role:text' }).click();
+  await page.getByRole('option', { name: 'kind:text role:heading' }).click();
   await expect(page.getByText('1 found')).toBeVisible();
   await page.getByRole('button', { name: 'Drop this view' }).click();
   await expect(page.getByRole('button', { name: 'Keep as a view' })).toBeVisible();

@@ -1,16 +1,23 @@
 import { NextResponse } from 'next/server';
 import Joi from 'joi';
 import { readBody } from './readBody';
-import { ReadError } from '../core/read/readError';
+import { isReadError } from '../core/read/readError';
 
 /** An error of a use case, with the sentence for people. */
 export class Refusal extends Error {
+  override readonly name = 'Refusal';
+
   constructor(
-    readonly status: 400 | 403 | 404 | 409 | 413 | 415 | 422,
+    readonly status: 400 | 403 | 404 | 409 | 413 | 415 | 422 | 503,
     message: string,
   ) {
     super(message);
   }
+}
+
+/** True for a refusal, also for one of the copy of this module that runs when the server starts. */
+function isRefusal(error: unknown): error is Refusal {
+  return error instanceof Error && error.name === 'Refusal';
 }
 
 export const NOT_FOUND = (what: string) =>
@@ -27,8 +34,8 @@ export async function respond(work: () => Promise<Response | object>): Promise<R
 }
 
 function responseFor(error: unknown): Response {
-  if (error instanceof Refusal) return problem(error.status, error.message);
-  if (error instanceof ReadError) return problem(error.code === 'too-large' ? 413 : 422, error.message);
+  if (isRefusal(error)) return problem(error.status, error.message);
+  if (isReadError(error)) return problem(error.code === 'too-large' ? 413 : 422, error.message);
   if (Joi.isError(error)) return problem(400, `${error.message}.`);
   if (error instanceof SyntaxError) return problem(400, 'The request is no JSON.');
   // The client has left; this is no error.
@@ -48,9 +55,18 @@ function problem(status: number, message: string): Response {
 
 /** @throws Refusal with what is wrong, without a library's quotation marks */
 function valid<T>(raw: unknown, schema: Joi.ObjectSchema<T>, options: Joi.ValidationOptions = {}): T {
+  if (!isStorable(raw))
+    throw new Refusal(400, 'The request has a character that is none (NUL, or half a pair); take it out.');
   const { value, error } = schema.validate(raw, { ...options, errors: { wrap: { label: '' } } });
   if (error) throw new Refusal(400, `${error.details[0]?.message ?? 'The request is not understood'}.`);
   return value as T;
+}
+
+/** Whether all texts are ones that PostgreSQL stores: without NUL and halves of surrogate pairs. */
+function isStorable(value: unknown): boolean {
+  if (typeof value === 'string') return !/[\0\p{Surrogate}]/u.test(value);
+  if (typeof value !== 'object' || value === null) return true;
+  return Object.entries(value).every(([key, part]) => isStorable(key) && isStorable(part));
 }
 
 /** The most bytes of a request's JSON, where a route does not say more. */
@@ -87,7 +103,10 @@ export function query<T>(request: Request, schema: Joi.ObjectSchema<T>): T {
   return valid(value, schema, { stripUnknown: true });
 }
 
-const ID = Joi.string().uuid().required();
+/** An id as PostgreSQL reads it. */
+export const uuid = Joi.string().uuid({ wrapper: false, separator: '-' });
+
+const ID = uuid.required();
 
 /** An id from the URL; any other value is not found. */
 export function parseId(id: string, what: string): string {

@@ -4,8 +4,14 @@ import { route } from './route';
 
 const ID = '00000000-0000-4000-8000-000000000001';
 const at = (params: Record<string, string | string[]>) => ({ params: Promise.resolve(params) });
-const get = (query = '') => new Request(`http://orden.test/${query}`);
-const post = (body: string) => new Request('http://orden.test/', { method: 'POST', body });
+const HOST = { host: 'localhost:3100' };
+const get = (query = '') => new Request(`http://localhost:3100/${query}`, { headers: HOST });
+const post = (body: string, headers: Record<string, string> = {}) =>
+  new Request('http://localhost:3100/', {
+    method: 'POST',
+    body,
+    headers: { ...HOST, 'content-type': 'application/json', ...headers },
+  });
 
 async function answer(response: Promise<Response>) {
   const { status } = await response;
@@ -14,9 +20,9 @@ async function answer(response: Promise<Response>) {
 
 it('gives the id and the rest of the path', async () => {
   const show = route({ id: 'build' }, ({ id, path }) => ({ id, path }));
-  expect(await answer(show(get(), at({ build: ID, path: ['pictures', 'a%20b.svg'] })))).toEqual({
+  expect(await answer(show(get(), at({ build: ID, path: ['pictures', 'a%b.svg'] })))).toEqual({
     status: 200,
-    body: { id: ID, path: 'pictures/a b.svg' },
+    body: { id: ID, path: 'pictures/a%b.svg' },
   });
   expect(await answer(show(get(), at({ build: 'elsewhere' })))).toEqual({
     status: 404,
@@ -34,7 +40,7 @@ it('validates body and query', async () => {
   expect(await answer(save(post('{"name": "Holm"}'), {}))).toMatchObject({ status: 200 });
   expect(await answer(save(post('{}'), {}))).toEqual({
     status: 400,
-    body: { message: '"name" is required.' },
+    body: { message: 'name is required.' },
   });
   expect(await answer(save(post('{'), {}))).toEqual({
     status: 400,
@@ -53,5 +59,33 @@ it('passes responses on, and answers refusals with their sentence', async () => 
   expect(await answer(refusing(get(), {}))).toEqual({
     status: 409,
     body: { message: 'There is nothing left to undo.' },
+  });
+});
+
+describe('what is refused before any work', () => {
+  const save = route({ id: 'build', body: Joi.object().unknown() }, () => ({}));
+  const path = at({ build: ID });
+
+  it('requests of foreign pages', async () => {
+    const foreign = post('{}', { 'sec-fetch-site': 'cross-site' });
+    expect((await save(foreign, path)).status).toBe(403);
+    expect((await save(post('{}', { host: 'attacker.invalid' }), path)).status).toBe(403);
+  });
+
+  it('JSON of another type, or of more bytes than the route takes', async () => {
+    expect((await save(post('{}', { 'content-type': 'text/plain' }), path)).status).toBe(415);
+    expect((await save(post(JSON.stringify({ note: 'a'.repeat(20_000) })), path)).status).toBe(413);
+  });
+
+  it.each(['{"note": "a\\u0000b"}', '{"note": ["\\ud800"]}', '{"\\udfff": 1}'])(
+    'texts that no database stores: %s',
+    async (text) => {
+      expect((await save(post(text), path)).status).toBe(400);
+    },
+  );
+
+  // Spellings that Joi takes for an id by default, and PostgreSQL does not.
+  it.each([`[${ID}]`, `{${ID}}`, ID.replaceAll('-', ':')])('the id %s', async (build) => {
+    expect((await save(post('{}'), at({ build }))).status).toBe(404);
   });
 });

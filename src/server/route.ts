@@ -1,5 +1,6 @@
 import type Joi from 'joi';
-import { body, parseId, query, respond } from './http';
+import { namesFrom, refusalOf } from './border';
+import { body, parseId, query, Refusal, respond } from './http';
 
 /** The kinds of ids in addresses, and the words for one that is not there. */
 const IDS = {
@@ -37,7 +38,7 @@ interface RouteContext {
 type RouteHandler = (request: Request, context: RouteContext) => Promise<Response>;
 
 /**
- * A route handler that validates its input, runs a use case, and answers with its result as JSON, or with its
+ * A route handler that refuses foreign pages, validates its input, runs a use case, and answers with its result as JSON, or with its
  * response. Errors become one sentence with a status.
  */
 export function route<Body = undefined, Query = undefined>(
@@ -46,11 +47,13 @@ export function route<Body = undefined, Query = undefined>(
 ): RouteHandler {
   return (request, { params }) =>
     respond(async () => {
+      const refusal = refusalOf(request, namesFrom(process.env.ORDEN_HOSTS));
+      if (refusal !== null) throw new Refusal(403, refusal);
       const { path = [], ...named } = (await params) ?? {};
       const id = parts.id ? parseId(String(named[parts.id]), IDS[parts.id]) : '';
       return useCase({
         id,
-        path: [path].flat().map(decodeURIComponent).join('/'),
+        path: [path].flat().join('/'),
         // Absent schemas leave these out of the input's type.
         body: (parts.body ? await body(request, parts.body, parts.most) : undefined) as Body,
         query: (parts.query ? query(request, parts.query) : undefined) as Query,

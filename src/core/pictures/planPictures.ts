@@ -8,6 +8,7 @@ import { walk } from '../mockup/walk';
 import type { Report } from '../findings/finding';
 import type { Decision, Decisions } from '../sort/decision';
 import { layersNamed } from '../sort/merges';
+import { fileName } from '../sort/outputNames';
 import { withoutGround } from './iconGround';
 import { nominalBox } from './nominalBox';
 import {
@@ -160,11 +161,8 @@ function drawnPicture(
   };
 }
 
-/** Names of devices, which no file may have on some systems (common practice, no source). */
-const RESERVED = /^(?:con|prn|aux|nul|com\d|lpt\d)$/;
-
 function freeName(asked: string, names: Set<string>): string {
-  const wanted = asked.replace(/[^/]+/g, (part) => (RESERVED.test(part) ? `${part}-picture` : part));
+  const wanted = asked.replace(/[^/]+/g, (part) => fileName(part, 'picture'));
   let name = wanted;
   for (let count = 2; names.has(name); count++) name = `${wanted}-${count}`;
   names.add(name);

@@ -36,3 +36,8 @@ export class ReadError extends Error {
     super(fill(REFUSALS[code], data));
   }
 }
+
+/** True for a refused file, also for one of another copy of this module: a bundler makes one for each entry. */
+export function isReadError(error: unknown): error is ReadError {
+  return error instanceof Error && error.name === 'ReadError';
+}

@@ -17,6 +17,14 @@ function writeSafely(text: string): string {
   return /^[0-9]/.test(ascii) ? `n-${ascii}` : ascii;
 }
 
+/** Names of devices, which no file may have on some systems (common practice, no source). */
+const RESERVED = /^(?:con|prn|aux|nul|com\d|lpt\d)$/;
+
+/** The name of a file: a safe name, with a word more where systems keep the name for a device. */
+export function fileName(name: string, kind: string): string {
+  return RESERVED.test(name) ? `${name}-${kind}` : name;
+}
+
 /** A safe name with folders: the parts between slashes are safe names. */
 export function safePath(text: string): string {
   return text

@@ -9,7 +9,9 @@ const shared = globalThis as { ordenPool?: pg.Pool };
 export function pool(): pg.Pool {
   const connectionString = process.env.DATABASE_URL;
   if (!connectionString) throw new Error('DATABASE_URL is not set: start Orden with ./start.');
-  shared.ordenPool ??= new pg.Pool({ connectionString, max: 8 });
+  shared.ordenPool ??= new pg.Pool({ connectionString, max: 8 })
+    // An idle connection that the database closes is replaced at the next query.
+    .on('error', (error) => console.error(`The database closed a connection: ${error.message}`));
   return shared.ordenPool;
 }
 

@@ -1,6 +1,7 @@
 import PgBoss from 'pg-boss';
-import { pool } from '../db/pool';
-import { orderProof } from '../db/tables/proofs';
+import { pool, type Queryable } from '../db/pool';
+import { unfinishedBuilds } from '../db/tables/builds';
+import { orderProof, unfinishedProofs } from '../db/tables/proofs';
 import { runBuild } from './runBuild';
 import { runProof } from './runProof';
 
@@ -22,6 +23,27 @@ async function startBoss(): Promise<PgBoss> {
     if (job) await runProof(job.data.id);
   });
   return boss;
+}
+
+/**
+ * Starts this process as a worker of the queue, and sends anew what was under way when the server stopped:
+ * nothing else runs it.
+ */
+export async function startJobs(): Promise<void> {
+  const started = await boss();
+  const db = pool();
+  for (const id of await unfinishedBuilds(db)) if (!(await isQueued(db, QUEUE, id))) await queueBuild(id);
+  for (const id of await unfinishedProofs(db))
+    if (!(await isQueued(db, PROOFS, id))) await sendProof(started, id);
+}
+
+/** True for an order that waits in the queue; one that a dead process took is not. */
+async function isQueued(db: Queryable, queue: string, id: string): Promise<boolean> {
+  const { rowCount } = await db.query(
+    `select 1 from pgboss.job where name = $1 and data ->> 'id' = $2 and state in ('created', 'retry')`,
+    [queue, id],
+  );
+  return (rowCount ?? 0) > 0;
 }
 
 /** The queue in PostgreSQL. The process is one of its workers from the first call on. */

@@ -1,4 +1,5 @@
 import { putBuildRecord } from '../useCases/buildRecords';
+import { orderProof } from '../db/tables/proofs';
 import { inTransaction, pool } from '../db/pool';
 import { putBlob } from '../db/tables/blobs';
 import * as builds from '../db/tables/builds';
@@ -30,6 +31,8 @@ export async function runBuild(id: string): Promise<boolean> {
           file.bytes.length,
         );
       }
+      // In one transaction, so that no finished build is without its proof.
+      await orderProof(client, id);
       return true;
     });
   } catch (error) {

@@ -5,7 +5,7 @@ import { insertMockup } from '../db/tables/mockups';
 import { insertProject } from '../db/tables/projects';
 import { getReading, removeReading } from '../db/tables/readings';
 import { addRevision, storeReading, type StoredReading } from './storeReading';
-import { NOT_FOUND } from '../http';
+import { NOT_FOUND, uuid } from '../http';
 
 export interface AddedProject {
   readonly projectId: string;
@@ -19,7 +19,7 @@ export interface NewProject {
   readonly demoDigest: string | null;
 }
 
-export const newProjectSchema = Joi.object<{ reading: string }>({ reading: Joi.string().uuid().required() });
+export const newProjectSchema = Joi.object<{ reading: string }>({ reading: uuid.required() });
 
 /** Puts a reading on the shelf, in one transaction. */
 export function addProject({ bytes, fileName, reading, demoDigest }: NewProject): Promise<AddedProject> {

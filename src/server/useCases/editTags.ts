@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { reverse, type Change } from '../../core/sort/change';
 import { checkFacet, FACET_NAMES, type Facet, type FacetValue } from '../../core/sort/facets/facets';
 import type { Tag } from '../../core/sort/tag';
-import { NOT_FOUND, Refusal } from '../http';
+import { NOT_FOUND, Refusal, uuid } from '../http';
 import { inTransaction, type Queryable } from '../db/pool';
 import {
   editChanges,
@@ -33,7 +33,7 @@ export interface TagEdits {
 }
 
 const editorSchema = Joi.object<Editor>({
-  id: Joi.string().uuid().required(),
+  id: uuid.required(),
   name: Joi.string().trim().allow('').max(40).required(),
 });
 
@@ -86,7 +86,9 @@ export function setFacets(
   given: readonly TagEdit[],
   { after: known, editor }: Omit<TagEdits, 'edits'> = {},
 ): Promise<Edited> {
-  const edits = given.map(checked);
+  // A facet that is set twice in one edit has the later value.
+  const latest = new Map(given.map((edit) => [`${edit.layer}\n${edit.facet}`, edit]));
+  const edits = [...latest.values()].map(checked);
   return editing(mockupId, async (client) => {
     const tags = await currentTags(client, mockupId);
     const others =

@@ -11,7 +11,7 @@ import {
   removeReading as deleteReading,
   type ReadingRow,
 } from '../db/tables/readings';
-import { NOT_FOUND } from '../http';
+import { NOT_FOUND, Refusal } from '../http';
 import { endReading, setReadingProgress } from '../jobs/readingProgress';
 import { readInWorker } from '../workers/workers';
 import { storeReading } from './storeReading';
@@ -53,7 +53,8 @@ export async function readFile(
       layer_count: stored.layerCount,
       assets: stored.assets,
     };
-    await putReading(client, kept);
+    if (!(await putReading(client, kept)))
+      throw new Refusal(409, 'This reading is one of another file; read the file anew.');
     return kept;
   });
   return viewOf(row);

@@ -1,5 +1,6 @@
 import type { OnProgress } from '../../core/read/reading';
 import type { ReadWithPicture } from '../../engine/readWithPicture';
+import { fontJob, type FontJob, type FontOutput } from './fontJob';
 import { build, type BuildJob, type BuildOutput } from './buildJob';
 import { prove, type ProofJob, type ProofOutput } from './proofJob';
 import { readJob, type ReadJob } from './readJob';
@@ -7,6 +8,7 @@ import { readJob, type ReadJob } from './readJob';
 /** The jobs of a worker, with their results. */
 interface JobTypes {
   readonly read: { readonly job: ReadJob; readonly result: ReadWithPicture };
+  readonly font: { readonly job: FontJob; readonly result: FontOutput };
   readonly build: { readonly job: BuildJob; readonly result: BuildOutput };
   readonly prove: { readonly job: ProofJob; readonly result: ProofOutput };
 }
@@ -21,4 +23,4 @@ export const JOBS: {
     job: JobOf<Name>,
     onProgress: OnProgress,
   ) => ResultOf<Name> | Promise<ResultOf<Name>>;
-} = { read: readJob, build, prove };
+} = { read: readJob, font: fontJob, build, prove };

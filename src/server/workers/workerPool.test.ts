@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { Worker } from 'node:worker_threads';
 import { createWorkerPool } from './workerPool';
 import type { ReadJob } from './readJob';
@@ -11,6 +12,7 @@ const WORKER = `
     'bad.svg': () => parentPort.postMessage({ kind: 'refused', code: 'empty', data: {} }),
     'odd.svg': () => parentPort.postMessage({ kind: 'failed', message: 'Odd.' }),
     'slow.svg': () => { for (;;); },
+    'while.svg': () => setTimeout(answers['who.svg'], 150),
     'large.svg': () => { for (;;) all.push(new Array(1e5).fill(all)); },
     // Fits once.
     'half.svg': () => { for (let at = 0; at < 30; at++) all.push(new Array(1e5).fill(at)); answers['who.svg'](); },
@@ -38,6 +40,13 @@ it('simultaneous jobs have a worker each', async () => {
   const [one, other] = await Promise.all([ask('who.svg'), ask('who.svg')]);
   expect(one).not.toBe(other);
   expect([one, other]).toContain(await ask('who.svg'));
+});
+
+it('of many jobs, as many run at once as there are cores, and the time of each begins with its work', async () => {
+  const ask = startPool();
+  const many = Array.from({ length: availableParallelism() * 4 }, () => ask('while.svg', { timeoutMs: 500 }));
+  const workers = new Set(await Promise.all(many));
+  expect(workers.size).toBeLessThanOrEqual(availableParallelism());
 });
 
 it.each([

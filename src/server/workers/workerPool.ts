@@ -1,5 +1,8 @@
+import { availableParallelism } from 'node:os';
 import type { Worker } from 'node:worker_threads';
+import pLimit from 'p-limit';
 import { ReadError } from '../../core/read/readError';
+import { Refusal } from '../http';
 import type { JobName, JobOf, ResultOf } from './jobs';
 import { runInWorker, TOO_MUCH_MEMORY, type WorkerRun, type WorkerTask } from './runInWorker';
 
@@ -14,12 +17,14 @@ const MOST_WAITING = 2;
 const WAITING_MS = 10 * 60_000;
 
 /**
- * A pool whose workers wait for the next job: warm code is several times as fast. A worker that was aborted,
+ * A pool whose workers wait for the next job: warm code is several times as fast. As many run at once as the
+ * machine has cores; further jobs wait their turn. A worker that was aborted,
  * failed or ran out of memory is ended.
  * @param start creates a worker that answers each task with messages
  */
 export function createWorkerPool(start: () => Worker): WorkerPool {
   const waiting = new Map<Worker, NodeJS.Timeout>();
+  const lanes = { short: pLimit(availableParallelism()), long: pLimit(1) };
 
   const hire = (): Worker => {
     const worker = start();
@@ -66,22 +71,45 @@ export function createWorkerPool(start: () => Worker): WorkerPool {
     }
   };
 
+  const attempt = async <Name extends JobName>(
+    name: Name,
+    job: JobOf<Name>,
+    run: WorkerRun,
+  ): Promise<ResultOf<Name>> => {
+    const anew = () => {
+      run.signal?.throwIfAborted();
+      return work(hire(), { name, job }, run);
+    };
+    run.signal?.throwIfAborted();
+    const warm = call();
+    if (!warm) return anew();
+    try {
+      return await work(warm, { name, job }, run);
+    } catch (error) {
+      // Memory left by earlier jobs may have caused it, so the job runs once more in a new worker.
+      if (error === TOO_MUCH_MEMORY) return anew();
+      throw error;
+    }
+  };
+
   return {
     async run(name, job, run) {
-      const anew = () => {
-        run.signal?.throwIfAborted();
-        return work(hire(), { name, job }, run);
-      };
-      run.signal?.throwIfAborted();
-      const warm = call();
-      if (!warm) return anew();
-      try {
-        return await work(warm, { name, job }, run);
-      } catch (error) {
-        // Memory left by earlier jobs may have caused it, so the job runs once more in a new worker.
-        if (error === TOO_MUCH_MEMORY) return anew();
-        throw error;
-      }
+      const lane = lanes[LANES[name]];
+      if (lane.pendingCount >= MOST_PENDING) throw TOO_MANY;
+      // The time of a job begins when its worker begins.
+      return lane(() => attempt(name, job, run));
     },
   };
 }
+
+/** Jobs that a person waits for never stand behind builds. */
+const LANES: Readonly<Record<JobName, 'short' | 'long'>> = {
+  read: 'short',
+  font: 'short',
+  build: 'long',
+  prove: 'long',
+};
+
+/** The most jobs of a lane that wait; more are refused at once. */
+const MOST_PENDING = 100;
+const TOO_MANY = new Refusal(503, 'Too many files are being read at the moment; try again in a minute.');

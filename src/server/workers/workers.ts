@@ -1,6 +1,7 @@
 import { Worker } from 'node:worker_threads';
 import type { ReadWithPicture } from '../../engine/readWithPicture';
 import type { BuildJob, BuildOutput } from './buildJob';
+import type { FontJob, FontOutput } from './fontJob';
 import { createWorkerPool, type WorkerPool } from './workerPool';
 import type { ProofJob, ProofOutput } from './proofJob';
 import type { ReadJob } from './readJob';
@@ -28,6 +29,14 @@ export function readInWorker(
     ...run,
     timeoutMs: 60_000,
     tooLong: 'Reading took longer than a minute and was given up; split the mockup into several files.',
+  });
+}
+
+/** Reads a font file in a worker, in bounded time. */
+export function readFontInWorker(job: FontJob): Promise<FontOutput> {
+  return workerPool().run('font', job, {
+    timeoutMs: 5_000,
+    tooLong: 'This font file cannot be read; choose another TTF, OTF or WOFF2 file.',
   });
 }
 

@@ -214,6 +214,7 @@ function Worst({ screen, chosen, onChoose }: WorstProps) {
           similarity {screen.index.toFixed(4)} of 1.
         </Typography>
       </Box>
+      {screen.worst.length === 0 && <Typography sx={{ px: 2, fontSize: 12 }}>No layer differs.</Typography>}
       <List dense aria-label="Layers that differ, the most first">
         {screen.worst.map(({ layer, path, differing, isAside }) => (
           <li key={layer}>

@@ -1,11 +1,18 @@
 import type { Page } from '../../page/frame';
-import { safeName } from '../../sort/outputNames';
+import { fileName, safeName } from '../../sort/outputNames';
 
-/** The first screen is the index; the others have their own names. */
+/** The first screen is the index; the others have their own names, no two the same. */
 export function pageFile(pages: readonly Page[], at: number): string {
-  if (at === 0) return 'index.html';
-  const names = pages.map((page) => safeName(page.name) || 'screen');
-  const name = names[at] ?? 'screen';
-  const earlier = names.slice(1, at).filter((other) => other === name).length;
-  return `${name === 'index' ? 'index-screen' : name}${earlier > 0 ? `-${earlier + 1}` : ''}.html`;
+  return pageFiles(pages)[at] ?? 'index.html';
+}
+
+function pageFiles(pages: readonly Page[]): readonly string[] {
+  const taken = new Set<string>();
+  return pages.map((page, at) => {
+    const wanted = at === 0 ? 'index' : fileName(safeName(page.name) || 'screen', 'screen');
+    let name = wanted;
+    for (let count = 2; taken.has(name); count++) name = `${wanted}-${count}`;
+    taken.add(name);
+    return `${name}.html`;
+  });
 }

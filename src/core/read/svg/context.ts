@@ -54,7 +54,7 @@ export interface Here {
 
 /** The id that `url(#id)` or `#id` names; null when it names none in this file. */
 export function localId(reference: string | undefined): string | null {
-  const match = /^\s*(?:url\(\s*(["']?)#(.*?)\1\s*\)|#(.*?)\s*$)/.exec(reference ?? '');
+  const match = /^\s*(?:url\(\s*(["']?)#(.*?)\1\s*\)|#(.*?)\s*$)/i.exec(reference ?? '');
   const id = match?.[2] ?? match?.[3];
   return id ? decodeId(id) : null;
 }

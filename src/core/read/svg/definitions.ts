@@ -1,23 +1,11 @@
 import type { XmlElement } from '../../mockup/mockup';
 import { LIMITS } from '../limits';
 import type { XmlNode } from '../xml/node';
-import { PROGRAM_LABEL } from '../xml/parseXml';
+import { allowedElement, isAllowedAttribute, isBitmapType, mayFetch } from './allowed';
 import { computeStyle, ROOT_STYLE, styleInPlace, type Computed } from './computed';
 import { localId, type SvgContext } from './context';
 import { readDataUri } from './dataUri';
 import { PROPERTIES, type Property } from './properties';
-
-/** Elements that run, fetch or hold foreign content; they are never kept. */
-const DROPPED = new Set([
-  'script',
-  'foreignObject',
-  'style',
-  'metadata',
-  'title',
-  'desc',
-  'iframe',
-  'handler',
-]);
 
 /**
  * Keeps an element as it was drawn, its style settled into attributes, together with all that it refers to.
@@ -65,7 +53,7 @@ function keepElement(
   const computed = computeStyle(node, parent, context.cascade);
   const attributes: Record<string, string> = {};
   for (const [name, value] of Object.entries(node.attributes)) {
-    if (!isKeptAttribute(name)) continue;
+    if (name === 'id' || !isAllowedAttribute(node.name, name)) continue;
     const safe = keepReference(name, value, context);
     if (safe !== null) attributes[name] = safe;
   }
@@ -76,14 +64,10 @@ function keepElement(
   }
   const children = node.children.flatMap((child) => {
     if (typeof child === 'string') return child;
-    if (DROPPED.has(child.name) || child.name.includes(':')) return [];
-    return keepElement(child, computed, context, {}, false);
+    const name = allowedElement(child.name, node.name);
+    return name === null ? [] : { ...keepElement(child, computed, context, {}, false), name };
   });
   return { name: node.name, attributes: { ...attributes, ...extra }, children };
-}
-
-function isKeptAttribute(name: string): boolean {
-  return !/^on/i.test(name) && !['style', 'class', 'id'].includes(name) && name !== PROGRAM_LABEL;
 }
 
 /** Everything that the root of a definition says or has inherited, so that it looks the same anywhere. */
@@ -98,11 +82,12 @@ function* inheritedFrom(computed: Computed): Generator<Property> {
 /** A value whose references stay inside the kept definitions; null for one that points outside. */
 function keepReference(name: string, value: string, context: SvgContext): string | null {
   if (name === 'href' || name === 'xlink:href') {
-    if (readDataUri(value)) return value;
+    const type = readDataUri(value)?.type;
+    if (type !== undefined && isBitmapType(type)) return value;
     const id = localId(value);
     return id !== null && keepDefinition(id, context) !== null ? `#${id}` : null;
   }
-  if (!value.includes('url(')) return value;
+  if (!mayFetch(value)) return value;
   const id = localId(value);
   return id !== null && keepDefinition(id, context) !== null ? `url(#${id})` : null;
 }

@@ -61,13 +61,13 @@ function readPaint(
   property: 'fill' | 'stroke',
 ): Paint | null {
   if (value === 'none') return null;
-  if (value.startsWith('url(')) {
+  if (/^url\(/i.test(value)) {
     const id = localId(value);
     const server = id === null ? undefined : here.context.byId.get(id);
     if (id !== null && server && paints(server, here.context))
       return readServer(id, server, opacity, here, box);
     if (!server) here.context.report('reference-missing', here.parent, { property, target: id ?? value });
-    const fallback = value.replace(/^url\([^)]*\)\s*/, '');
+    const fallback = value.replace(/^url\([^)]*(?:\)\s*|$)/i, '');
     return fallback === '' ? null : readPaint(fallback, opacity, here, box, property);
   }
   const colour = value.toLowerCase() === 'currentcolor' ? currentColour(here.computed) : parseColour(value);

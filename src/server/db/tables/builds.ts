@@ -25,6 +25,7 @@ const INSERT =
   'insert into builds (mockup_id, revision_id, options, tags) values ($1, $2, $3, $4) returning id';
 const SELECT = `select ${COLUMNS} from builds where id = $1`;
 const NEWEST = `select ${COLUMNS} from builds where mockup_id = $1 order by created_at desc limit $2`;
+const UNFINISHED = `select id from builds where state in ('waiting', 'running') order by created_at`;
 const START = `update builds set state = 'running' where id = $1 and state in ('waiting', 'running')`;
 const PROGRESS = `update builds set done = $2, total = $3 where id = $1 and state = 'running' returning id`;
 const FINISH = `update builds set state = 'done', result = $2, record_digest = $3, finished_at = now() where id = $1 and state = 'running'`;
@@ -49,6 +50,12 @@ export async function insertBuild(
   const values = [mockupId, revisionId, JSON.stringify(options), JSON.stringify(tags)];
   const { rows } = await db.query<{ id: string }>(INSERT, values);
   return rows[0]!.id;
+}
+
+/** The builds that wait or were under way, the oldest first. */
+export async function unfinishedBuilds(db: Queryable): Promise<readonly string[]> {
+  const { rows } = await db.query<{ id: string }>(UNFINISHED);
+  return rows.map(({ id }) => id);
 }
 
 export async function getBuild(db: Queryable, id: string): Promise<BuildRow | null> {

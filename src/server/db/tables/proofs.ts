@@ -15,6 +15,7 @@ const SELECT = 'select build_id, state, problem, screens from proofs where build
 const START = `update proofs set state = 'running' where build_id = $1 and state in ('waiting', 'running')`;
 const FINISH = `update proofs set state = 'done', screens = $2 where build_id = $1 and state = 'running'`;
 const FAIL = `update proofs set state = 'failed', problem = $2 where build_id = $1 and state = 'running'`;
+const UNFINISHED = `select build_id from proofs where state in ('waiting', 'running') order by build_id`;
 const INSERT_PICTURE = `
   insert into proof_pictures (build_id, path, digest) values ($1, $2, $3)
   on conflict (build_id, path) do update set digest = excluded.digest`;
@@ -24,6 +25,12 @@ const PICTURE = `
 /** Requests a proof; one that failed is requested again. */
 export async function orderProof(db: Queryable, buildId: string): Promise<void> {
   await db.query(ORDER, [buildId]);
+}
+
+/** The builds whose proofs wait or were under way, the oldest first. */
+export async function unfinishedProofs(db: Queryable): Promise<readonly string[]> {
+  const { rows } = await db.query<{ build_id: string }>(UNFINISHED);
+  return rows.map(({ build_id }) => build_id);
 }
 
 export async function getProof(db: Queryable, buildId: string): Promise<ProofRow | null> {

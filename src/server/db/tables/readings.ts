@@ -19,7 +19,8 @@ const PUT = `
   values ($1, $2, $3, $4, $5, $6, $7, $8, $9)
   on conflict (id) do update set picture_digest = excluded.picture_digest, tree = excluded.tree,
     findings = excluded.findings, layer_count = excluded.layer_count, assets = excluded.assets,
-    tree_version = excluded.tree_version`;
+    tree_version = excluded.tree_version
+    where readings.source_digest = excluded.source_digest`;
 const SELECT = `
   select id, file_name, source_digest, picture_digest, tree, findings, layer_count, assets
     from readings where id = $1`;
@@ -27,8 +28,9 @@ const REMOVE = 'delete from readings where id = $1';
 /** Removes readings that were never put on the shelf, and those with an outdated tree. */
 const REMOVE_OLD = `delete from readings where created_at < now() - interval '1 day' or tree_version <> $1`;
 
-export async function putReading(db: Queryable, row: ReadingRow): Promise<void> {
-  await db.query(PUT, [
+/** Gives false when the id is another file's. */
+export async function putReading(db: Queryable, row: ReadingRow): Promise<boolean> {
+  const { rowCount } = await db.query(PUT, [
     row.id,
     row.file_name,
     row.source_digest,
@@ -39,6 +41,7 @@ export async function putReading(db: Queryable, row: ReadingRow): Promise<void> 
     JSON.stringify(row.assets),
     TREE_VERSION,
   ]);
+  return rowCount === 1;
 }
 
 export async function getReading(db: Queryable, id: string): Promise<ReadingRow | null> {
