@@ -23,8 +23,14 @@ import { followEdits } from './useCases/followEdits';
 import { loadDemo } from './useCases/loadDemo';
 import { openMockup, type OpenedMockup } from './useCases/openMockup';
 import { removeReading, getReadingView } from './useCases/readFile';
+import { fontJob, type FontJob } from './workers/fontJob';
 import { renewRevisions } from './useCases/renewRevisions';
 import { reviewMockup } from './useCases/reviewMockup';
+
+// Jest starts no workers of TypeScript: the job runs here. `workerPool.test.ts` runs jobs in workers.
+jest.mock('./workers/workers', () => ({
+  readFontInWorker: (job: FontJob) => Promise.resolve(fontJob(job)),
+}));
 
 /** Runs on the database of ./check; skipped without one. */
 const withDatabase = process.env.DATABASE_URL ? describe : describe.skip;
@@ -244,8 +250,8 @@ withDatabase('on the database', () => {
     expect((await addedFonts(pool())).map(({ asset }) => asset)).toContain(
       `font-${font.digest.slice(0, 16)}`,
     );
-    expect(() => addFont('torn.woff2', woff2.subarray(0, 300))).toThrow(/^This is no font file/);
-    expect(() => addFont('text.ttf', new TextEncoder().encode('tide'))).toThrow(Refusal);
+    await expect(addFont('torn.woff2', woff2.subarray(0, 300))).rejects.toThrow(/^This is no font file/);
+    await expect(addFont('text.ttf', new TextEncoder().encode('tide'))).rejects.toThrow(Refusal);
   });
 
   it('does not find a removed or unknown reading', async () => {

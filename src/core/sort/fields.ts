@@ -70,7 +70,9 @@ function fieldsIn(group: GroupLayer, measures: Measures): readonly (readonly [La
   const outside = texts.filter((text) => !isInside(text));
   return boxes.flatMap(({ layer, box }) => {
     const inside = texts.filter((text) => contains(box, text.box, 2));
-    const isNamed = isCalled(layer, FIELD_WORDS) || isCalled(layer, SELECT_WORDS);
+    // The name of a group tells of its only box.
+    const named = boxes.length === 1 ? [layer, group] : [layer];
+    const isNamed = named.some((each) => isCalled(each, FIELD_WORDS) || isCalled(each, SELECT_WORDS));
     const [value] = inside;
     const label = outside.find((text) => labels(text, box) && isNoTitle(text.layer, value?.layer, measures));
     if (!isNamed && box.height > ONE_LINE) return [];

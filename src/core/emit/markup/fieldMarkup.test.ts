@@ -22,7 +22,7 @@ describe.each(['nested', 'flow'] as const)('form controls, %s', (arrangement) =>
   it('are lists and text areas by their names and their height', () => {
     const list = html(control('harbour select', 20, 'Harbour', text(18, 43, 'Holm')));
     expect(list).toMatch(/<select id="harbour" [^>]*>\s*<option>Holm<\/option>\s*<\/select>/);
-    const area = html(control('message', 2, 'Message', text(18, 22, 'Anything else?', '#999'), 80));
+    const area = html(control('message textarea', 2, 'Message', text(18, 22, 'Anything else?', '#999'), 80));
     expect(area).toMatch(/<textarea id="message" [^>]*placeholder="Anything else\?"><\/textarea>/);
   });
 
