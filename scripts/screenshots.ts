@@ -50,11 +50,6 @@ await shoot('build');
 
 await page.getByRole('tab', { name: 'Proof' }).click();
 await page.getByRole('img', { name: 'The mockup' }).waitFor();
-await page
-  .getByRole('list', { name: /^Layers that differ/ })
-  .getByRole('button')
-  .first()
-  .click();
 await page.waitForLoadState('networkidle');
 await shoot('proof');
 

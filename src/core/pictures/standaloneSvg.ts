@@ -1,6 +1,6 @@
 import type { Box } from '../mockup/box';
 import type { Layer } from '../mockup/layer';
-import { IDENTITY, isIdentity, multiply, translation, type Matrix } from '../mockup/matrix';
+import { IDENTITY, multiply, translation, type Matrix } from '../mockup/matrix';
 import type { Screen } from '../mockup/mockup';
 import { element } from '../markup/element';
 import { formatNumber } from '../markup/numbers';

@@ -44,6 +44,7 @@ export function findScreens(mockup: Mockup, tags: Tags): readonly ScreenCandidat
       ? []
       : framesOf(
           groups.filter(({ visible }) => visible),
+          sheet.width,
           measures,
         );
   const boxes = framed.map(({ box }) => box);

@@ -23,10 +23,16 @@ const PAINTED_SHARE = 0.3;
 /**
  * The frames of the groups that are large enough for a screen. A group that draws no frame has the size of the
  * others from its own origin.
+ * @param sheetWidth px
  */
-export function framesOf(groups: readonly GroupLayer[], measures: Measures): readonly Frame[] {
+export function framesOf(
+  groups: readonly GroupLayer[],
+  sheetWidth: number,
+  measures: Measures,
+): readonly Frame[] {
   const own = groups.flatMap((group) => ownFrame(group, measures) ?? []);
-  const drawn = own.filter(({ box, isDrawn }) => isDrawn && isLarge(box));
+  // A group as wide as the sheet is a section of one page, and lends its size to none.
+  const drawn = own.filter(({ box, isDrawn }) => isDrawn && isLarge(box) && box.width < sheetWidth - 1);
   return own
     .map((frame) => (isFrame(frame, drawn, measures) ? frame : (likeOthers(frame, drawn, measures) ?? frame)))
     .filter(({ box }) => isLarge(box));
