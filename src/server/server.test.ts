@@ -101,6 +101,26 @@ withDatabase('on the database', () => {
     ]);
   });
 
+  it('starts with a stored mockup that the reader refuses by now, and keeps its last tree', async () => {
+    const torn = new TextEncoder().encode('<svg');
+    const old = await addProject({ bytes: torn, fileName: 'torn.svg', reading, demoDigest: null });
+    await pool().query('update revisions set tree_version = 0 where mockup_id = $1', [old.mockupId]);
+    const warned = jest.spyOn(console, 'warn').mockImplementation(() => undefined);
+    expect(await renewRevisions()).toBe(0);
+    expect(warned).toHaveBeenCalledWith(
+      expect.stringMatching(/^torn\.svg is kept as it was read before\. The XML is broken/),
+    );
+    warned.mockRestore();
+    expect(await opened(old.mockupId)).toMatchObject({ mockup: reading.mockup });
+    await removeProject(pool(), old.projectId);
+  });
+
+  it('sets a facet that comes twice in one edit to the later value', async () => {
+    const twice = ['first', 'second'].map((value) => ({ layer, facet: 'outputName' as const, value }));
+    expect(await setFacets(added.mockupId, twice)).toMatchObject({ changes: [{ after: 'second' }] });
+    await undo(added.mockupId);
+  });
+
   it('stores equal bytes once', async () => {
     const before = await pool().query<{ count: string }>('select count(*) from blobs');
     const again = await addProject({ bytes, fileName: 'harbour.svg', reading, demoDigest: null });

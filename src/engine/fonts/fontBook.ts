@@ -130,9 +130,11 @@ function bookOf(candidates: readonly Candidate[], installed: InstalledFonts): Fo
     withFonts(fonts) {
       const broken: string[] = [];
       const embedded = fonts.flatMap((font): Candidate[] => {
+        const load = () => openCached(digestOf(font.bytes), () => openBytes(font.bytes));
         try {
-          const parsed = openCached(digestOf(font.bytes), () => openBytes(font.bytes));
-          return [{ ...font, file: font.asset, load: () => parsed }];
+          // Added fonts were opened when they were added; most mockups name none of them.
+          if (font.source === 'embedded') load();
+          return [{ ...font, file: font.asset, load }];
         } catch {
           broken.push(font.family);
           return [];
