@@ -6,6 +6,9 @@ export const LIMITS = {
   /** Bytes of an archive's entries together. */
   unpacked: 768 * 1024 * 1024,
   depth: 400,
+  /** Px of one bitmap, and of all together: they are decoded outside of the memory that a worker bounds. */
+  bitmapPixels: 100_000_000,
+  pixels: 1_000_000_000,
   /** How deep references lead: `use` in `use`, definitions that need definitions. */
   references: 100,
   elements: 400_000,

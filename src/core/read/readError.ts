@@ -12,6 +12,8 @@ export const REFUSALS = {
   'unpacks-too-large': 'The file unpacks to more than {limit} MB; split the mockup or shrink its bitmaps.',
   'broken-archive': 'The file cannot be unpacked: {what} is broken. Save the mockup again.',
   'broken-bitmap': 'A picture in the file cannot be read ({what}); save the mockup again.',
+  'too-many-pixels':
+    '{what} more than {limit} megapixels, which is the most that Orden draws; shrink what is too large and open the mockup again.',
   'entry-missing': 'The OpenRaster file lacks {entry}; save the mockup again.',
   'broken-xml': 'The XML is broken at line {line}, column {column}: {what}. Save the mockup again.',
   'broken-entry':

@@ -1,5 +1,3 @@
-import path from 'node:path';
-import { pathToFileURL } from 'node:url';
 import type { Browser } from 'playwright-core';
 import type { BuildRecord, RecordedScreen } from '../../core/buildRecord';
 import type { Box } from '../../core/mockup/box';
@@ -68,7 +66,7 @@ export async function pullProof({
   for (const screen of record.screens) {
     const size = { width: Math.ceil(screen.width), height: Math.ceil(screen.height) };
     const mockup = await pullSvg(browser, svg, sheet, { ...screen.origin, ...size });
-    const page = await pullPage(browser, pathToFileURL(path.resolve(folder, screen.file)).href, size);
+    const page = await pullPage(browser, folder, screen.file, size);
     const comparison = await comparePictures(mockup, page);
     proofs.push({
       name: screen.name,

@@ -1,3 +1,5 @@
+import { existsSync } from 'node:fs';
+import path from 'node:path';
 import type { Browser, Page } from 'playwright-core';
 import { decodeText } from '../../core/read/decodeText';
 
@@ -24,10 +26,24 @@ async function withoutScripts<T>(
   }
 }
 
-/** A screenshot of a built page at the mockup's size, PNG. `address`: a `file:` URL. */
-export function pullPage(browser: Browser, address: string, size: Size): Promise<Buffer> {
+/** The origin that the page is given; a reserved name, which leads nowhere (RFC 6761, §6.4). */
+const ORIGIN = 'http://page.invalid/';
+
+/**
+ * A screenshot of a built page at the mockup's size, PNG. The page gets the files of its folder and nothing else:
+ * opened as a file, it could show any picture of the disk.
+ * @param file the page's path in the folder
+ */
+export function pullPage(browser: Browser, folder: string, file: string, size: Size): Promise<Buffer> {
+  const root = path.resolve(folder);
   return withoutScripts(browser, size, async (page) => {
-    await page.goto(address);
+    await page.route('**', async (route) => {
+      const asked = path.join(root, decodeURIComponent(new URL(route.request().url()).pathname));
+      const isOwn = route.request().url().startsWith(ORIGIN) && asked.startsWith(root + path.sep);
+      if (isOwn && existsSync(asked)) await route.fulfill({ path: asked });
+      else await route.abort();
+    });
+    await page.goto(ORIGIN + file.split('/').map(encodeURIComponent).join('/'));
     return page.screenshot({ clip: { x: 0, y: 0, ...size } });
   });
 }

@@ -1,10 +1,8 @@
 import sharp from 'sharp';
 import type { Report } from '../../core/findings/finding';
 import type { Assets, Bitmap, Mockup } from '../../core/mockup/mockup';
+import { LIMITS } from '../../core/read/limits';
 import { layersOf } from '../../core/mockup/walk';
-
-/** Px of the largest bitmap that is decoded. */
-const MOST_PIXELS = 100_000_000;
 
 /**
  * The assets with every bitmap decoded once. One that is cut off keeps what can be decoded; one that cannot be
@@ -27,7 +25,7 @@ export async function checkBitmaps(mockup: Mockup, assets: Assets, report: Repor
 export async function faultOf({ type }: Pick<Bitmap, 'type'>, bytes: Uint8Array): Promise<string | null> {
   if (type === 'image/svg+xml') return null;
   try {
-    await sharp(bytes, { failOn: 'truncated', limitInputPixels: MOST_PIXELS }).stats();
+    await sharp(bytes, { failOn: 'truncated', limitInputPixels: LIMITS.bitmapPixels }).stats();
     return null;
   } catch {
     return 'it is cut off or damaged';
@@ -37,7 +35,9 @@ export async function faultOf({ type }: Pick<Bitmap, 'type'>, bytes: Uint8Array)
 async function usablePart({ type }: Bitmap, bytes: Uint8Array): Promise<Uint8Array> {
   const format = type === 'image/jpeg' ? 'jpeg' : type === 'image/webp' ? 'webp' : 'png';
   try {
-    return await sharp(bytes, { failOn: 'none', limitInputPixels: MOST_PIXELS }).toFormat(format).toBuffer();
+    return await sharp(bytes, { failOn: 'none', limitInputPixels: LIMITS.bitmapPixels })
+      .toFormat(format)
+      .toBuffer();
   } catch {
     const background = { r: 0, g: 0, b: 0, alpha: 0 };
     return sharp({ create: { width: 1, height: 1, channels: 4, background } })

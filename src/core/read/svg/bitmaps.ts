@@ -1,4 +1,5 @@
 import type { Bitmap } from '../../mockup/mockup';
+import { isReadError } from '../readError';
 import { shelveBitmap } from '../shelveBitmap';
 import type { SvgContext } from './context';
 import { readDataUri } from './dataUri';
@@ -15,7 +16,15 @@ export function takeBitmap(href: string | undefined, layer: string, context: Svg
     }
     return null;
   }
-  const bitmap = shelveBitmap(data.bytes, context);
-  if (!bitmap) context.report('bitmap-broken', layer, { why: 'it is neither PNG, JPEG, WebP, GIF nor SVG' });
-  return bitmap;
+  try {
+    const bitmap = shelveBitmap(data.bytes, context);
+    if (!bitmap)
+      context.report('bitmap-broken', layer, { why: 'it is neither PNG, JPEG, WebP, GIF nor SVG' });
+    return bitmap;
+  } catch (error) {
+    if (!isReadError(error)) throw error;
+    // One picture of many is left out, and the mockup is read.
+    context.report('bitmap-broken', layer, { why: 'it has more megapixels than Orden draws' });
+    return null;
+  }
 }
