@@ -1,16 +1,16 @@
 import path from 'node:path';
 import { pool } from './db/pool';
-import { removeOldReadings } from './db/tables/readings';
 import { migrate } from './db/migrate';
 import { loadDemo } from './useCases/loadDemo';
+import { removeLeftOvers } from './useCases/remove';
 import { renewRevisions } from './useCases/renewRevisions';
 
 /** Migrates the database and loads the demo: run by ./start and ./check before serving. */
 async function prepare(): Promise<void> {
   const home = process.cwd();
   const ran = await migrate(pool(), path.join(home, 'db/migrations'));
-  await removeOldReadings(pool());
   const renewed = await renewRevisions();
+  await removeLeftOvers();
   const loaded = await loadDemo(path.join(home, 'demo'));
   const done = [
     `${ran.length} new migrations`,

@@ -11,7 +11,7 @@ import { digestOf } from '../engine/digest';
 import type { BuildResult } from './buildTypes';
 import { getBlob, putBlob } from './db/tables/blobs';
 import * as builds from './db/tables/builds';
-import { removeProject, shelf } from './db/tables/projects';
+import { shelf } from './db/tables/projects';
 import { newestRevision, revisionAssets } from './db/tables/revisions';
 import { SHIPPED, shippedPath } from '../engine/fonts/shipped';
 import { addedFonts } from './db/tables/fonts';
@@ -22,7 +22,8 @@ import { redo, setFacets, undo } from './useCases/editTags';
 import { followEdits } from './useCases/followEdits';
 import { loadDemo } from './useCases/loadDemo';
 import { openMockup, type OpenedMockup } from './useCases/openMockup';
-import { removeReading, getReadingView } from './useCases/readFile';
+import { getReadingView } from './useCases/readFile';
+import { removeProject, removeReading } from './useCases/remove';
 import { fontJob, type FontJob } from './workers/fontJob';
 import { renewRevisions } from './useCases/renewRevisions';
 import { reviewMockup } from './useCases/reviewMockup';
@@ -56,7 +57,7 @@ withDatabase('on the database', () => {
     added = await addProject({ bytes, fileName: 'harbour.svg', reading, demoDigest: null });
   });
   afterAll(async () => {
-    await removeProject(pool(), added.projectId);
+    await removeProject(added.projectId);
     await pool().end();
   });
 
@@ -112,7 +113,7 @@ withDatabase('on the database', () => {
     );
     warned.mockRestore();
     expect(await opened(old.mockupId)).toMatchObject({ mockup: reading.mockup });
-    await removeProject(pool(), old.projectId);
+    await removeProject(old.projectId);
   });
 
   it('sets a facet that comes twice in one edit to the later value', async () => {
@@ -131,7 +132,7 @@ withDatabase('on the database', () => {
       layer_count: 141,
       tagged: 0,
     });
-    await removeProject(pool(), again.projectId);
+    await removeProject(again.projectId);
   });
 
   it('sets facets, undoes and redoes', async () => {
@@ -230,7 +231,7 @@ withDatabase('on the database', () => {
       message: 'There is nothing left to undo.',
     });
     await expect(redo(fresh.mockupId)).rejects.toMatchObject({ status: 409 });
-    await removeProject(pool(), fresh.projectId);
+    await removeProject(fresh.projectId);
   });
 
   it('keeps no files of a cancelled build', async () => {
@@ -277,6 +278,21 @@ withDatabase('on the database', () => {
   it('does not find a removed or unknown reading', async () => {
     await expect(getReadingView(NOBODY)).rejects.toMatchObject({ status: 404 });
     await expect(removeReading(NOBODY)).rejects.toMatchObject({ status: 404 });
+  });
+
+  it('removes the bytes of a project with it, and none that another one needs', async () => {
+    const blobs = async () => {
+      const { rows } = await pool().query<{ digest: string }>('select digest from blobs');
+      return new Set(rows.map(({ digest }) => digest));
+    };
+    const own = new TextEncoder().encode('<svg><!-- of this project alone --></svg>');
+    const other = await addProject({ bytes: own, fileName: 'own.svg', reading, demoDigest: null });
+    expect(await blobs()).toContain(digestOf(own));
+    await removeProject(other.projectId);
+    const left = await blobs();
+    expect(left).not.toContain(digestOf(own));
+    expect(left).toContain(digestOf(bytes));
+    await expect(removeProject(other.projectId)).rejects.toMatchObject({ status: 404 });
   });
 
   it('identifies blobs by their SHA-256', () => {

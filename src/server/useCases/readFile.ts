@@ -5,12 +5,7 @@ import type { ReadWithPicture } from '../../engine/readWithPicture';
 import { inTransaction, pool } from '../db/pool';
 import { getBlob } from '../db/tables/blobs';
 import { addedFonts } from '../db/tables/fonts';
-import {
-  getReading,
-  putReading,
-  removeReading as deleteReading,
-  type ReadingRow,
-} from '../db/tables/readings';
+import { getReading, putReading, type ReadingRow } from '../db/tables/readings';
 import { NOT_FOUND, Refusal } from '../http';
 import { endReading, setReadingProgress } from '../jobs/readingProgress';
 import { readInWorker } from '../workers/workers';
@@ -76,11 +71,6 @@ export async function readingPicture(id: string): Promise<Uint8Array> {
   const bytes = await getBlob(pool(), (await requireReading(id)).picture_digest);
   if (!bytes) throw NOT_FOUND('This reading');
   return bytes;
-}
-
-export async function removeReading(id: string): Promise<{ id: string }> {
-  if (!(await deleteReading(pool(), id))) throw NOT_FOUND('This reading');
-  return { id };
 }
 
 /** Reads in a worker with all added fonts. The progress is available under `id`. */

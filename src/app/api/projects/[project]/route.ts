@@ -1,9 +1,4 @@
-import { pool } from '@/server/db/pool';
-import { removeProject } from '@/server/db/tables/projects';
-import { NOT_FOUND } from '@/server/http';
 import { route } from '@/server/route';
+import { removeProject } from '@/server/useCases/remove';
 
-export const DELETE = route({ id: 'project' }, async ({ id }) => {
-  if (!(await removeProject(pool(), id))) throw NOT_FOUND('This project');
-  return { id };
-});
+export const DELETE = route({ id: 'project' }, ({ id }) => removeProject(id));

@@ -1,5 +1,6 @@
 import { route } from '@/server/route';
-import { removeReading, getReadingView } from '@/server/useCases/readFile';
+import { getReadingView } from '@/server/useCases/readFile';
+import { removeReading } from '@/server/useCases/remove';
 
 export const GET = route({ id: 'reading' }, ({ id }) => getReadingView(id));
 
