@@ -50,8 +50,7 @@ await shoot('build');
 
 await page.getByRole('tab', { name: 'Proof' }).click();
 await page.getByRole('img', { name: 'The mockup' }).waitFor();
-await page.waitForLoadState('networkidle');
-await shoot('proof');
+await shootDrawn('proof');
 
 await page.getByRole('tab', { name: 'Layers, code, page' }).click();
 await page.getByRole('option', { name: 'book-button', exact: true }).click();

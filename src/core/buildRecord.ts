@@ -16,6 +16,8 @@ export interface RecordedLayer {
   readonly depth: number;
   /** What it paints, px of its screen; null for nothing. */
   readonly box: Box | null;
+  /** True for a layer that the mockup does not show, by itself or by a group around it. */
+  readonly isHidden: boolean;
 }
 
 export interface RecordedScreen extends EmittedScreen {
@@ -36,7 +38,7 @@ export function buildRecord({ mockup, measures, decisions, emission }: Conversio
   return {
     screens: emission.screens.map((screen) => ({
       ...screen,
-      layers: recordLayers(roots.get(screen.id)?.layers ?? [], 0, (id) => {
+      layers: recordLayers(roots.get(screen.id)?.layers ?? [], 0, false, (id) => {
         return measures.get(screen.id)?.get(id)?.painted ?? null;
       }),
     })),
@@ -48,11 +50,13 @@ export function buildRecord({ mockup, measures, decisions, emission }: Conversio
 function recordLayers(
   layers: readonly Layer[],
   depth: number,
+  isHidden: boolean,
   boxOf: (id: LayerId) => Box | null,
 ): readonly RecordedLayer[] {
   return layers.flatMap((layer) => {
     const { id, path, kind } = layer;
-    const own = { id, path, title: layerTitle(layer).text, kind, depth, box: boxOf(id) };
-    return kind === 'group' ? [own, ...recordLayers(layer.layers, depth + 1, boxOf)] : [own];
+    const hidden = isHidden || !layer.visible;
+    const own = { id, path, title: layerTitle(layer).text, kind, depth, box: boxOf(id), isHidden: hidden };
+    return kind === 'group' ? [own, ...recordLayers(layer.layers, depth + 1, hidden, boxOf)] : [own];
   });
 }

@@ -67,6 +67,17 @@ describe('proofs', () => {
     expect(off?.worst.map(({ layer }) => layer)).toContain(idAt('/deck'));
   });
 
+  it('list what is seen and not on the page, and nothing that the mockup hides', async () => {
+    const folder = await mkdtemp(path.join(tmpdir(), 'orden-proof-test-'));
+    const rope = '<rect id="rope [-]" x="120" y="60" width="40" height="20" fill="#222"/>';
+    const over = `<g id="over [-]" display="none">${rope.replace('rope [-]', 'line')}</g>`;
+    const text = SVG.replace('</svg>', `${rope}${over}</svg>`);
+    const record = buildRecord(await buildInto(folder, readText(text), 'nested'));
+    const sheet = { svg: new TextEncoder().encode(text), width: 200, height: 100 };
+    const [proof] = await pullProof({ browser, record, folder, sheet });
+    expect(proof?.worst.filter(({ isAside }) => isAside).map(({ path }) => path)).toEqual(['/rope']);
+  });
+
   it('run no script of the mockup', async () => {
     const evil = SVG.replace('</svg>', '<script>document.documentElement.remove()</script></svg>');
     const size = { width: 200, height: 100 };

@@ -86,10 +86,11 @@ function worstLayers(
   comparison: Comparison,
 ): readonly LayerProof[] {
   const proofs: LayerProof[] = [];
-  for (const { id, path, kind, box } of screen.layers) {
+  for (const { id, path, kind, box, isHidden } of screen.layers) {
     const decision = decisions[id];
     if (!box || !decision || decision.outcome === 'sample') continue;
     const isAside = decision.outcome === 'aside';
+    if (isAside && isHidden) continue;
     // Of what is put aside, each layer counts by its own pixels; of a picture, the whole.
     if (isAside ? kind === 'group' : decision.within !== null) continue;
     if (kind === 'group' && decision.outcome === 'element') continue;
