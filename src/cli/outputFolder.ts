@@ -3,6 +3,7 @@ import path from 'node:path';
 import Joi from 'joi';
 import type { OutputFile } from '../engine/produce';
 import { digestOf } from '../engine/digest';
+import { inFolder } from '../engine/inFolder';
 import { writeFiles } from '../engine/writeFiles';
 import { InputError } from './errors';
 
@@ -72,12 +73,6 @@ async function refuseEdited(
   throw new InputError(
     `${what} in ${folder} ${why}; nothing was written. Choose another folder, or overwrite with --force.`,
   );
-}
-
-/** The path inside of the folder; null for one that leads out of it. */
-function inFolder(folder: string, file: string): string | null {
-  const target = path.resolve(folder, file);
-  return target.startsWith(path.resolve(folder) + path.sep) ? target : null;
 }
 
 async function fileDigest(file: string): Promise<string | null> {

@@ -7,7 +7,7 @@ export function quoteFamily(family: string): string {
 }
 
 /** A text as a CSS string (CSSOM, §2.1 "serialize a string"): no character of it ends the string. */
-export function cssString(text: string): string {
+function cssString(text: string): string {
   const escaped = text
     .replaceAll('\0', '\ufffd')
     .replace(/["\\]/g, '\\$&')

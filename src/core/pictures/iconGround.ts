@@ -7,9 +7,7 @@ import { hasRadii } from '../mockup/outline';
 import type { Screen } from '../mockup/mockup';
 import type { Colour } from '../mockup/paint';
 import { walk } from '../mockup/walk';
-
-/** Common practice, no source: the largest box that icons of a set are drawn in, px. */
-const LARGEST = 256;
+import { LARGEST_ICON } from './nominalBox';
 
 /** A picture without the square beneath it, and the box of that square. */
 export interface FreedIcon {
@@ -27,7 +25,7 @@ export function withoutGround(layer: Layer, screen: Screen, measures: Measures):
   const ground = filledBox(lowest, measures);
   const painted = measures.get(layer.id)?.painted;
   const isIcon = ground && painted && contains(ground.box, painted, 0.5);
-  if (!isIcon || Math.max(ground.box.width, ground.box.height) > LARGEST) return null;
+  if (!isIcon || Math.max(ground.box.width, ground.box.height) > LARGEST_ICON) return null;
   const beneath = colourBeneath(layer, ground.box, screen, measures);
   return beneath && isSame(beneath, ground.colour)
     ? { layer: { ...layer, layers: others }, box: ground.box }

@@ -5,7 +5,7 @@ import { isUpright, multiply, type Matrix } from '../mockup/matrix';
 import { outlineBox } from '../mockup/outline';
 
 /** Common practice, no source: the largest box that icons of a set are drawn in, px. */
-const LARGEST = 256;
+export const LARGEST_ICON = 256;
 
 /**
  * The box that a drawing was drawn in: its viewport, or a shape without paint beneath it that holds it. Icons
@@ -16,7 +16,7 @@ const LARGEST = 256;
 export function nominalBox(layer: Layer, matrix: Matrix, painted: Box): Box | null {
   if (layer.kind !== 'group' || !isUpright(matrix)) return null;
   const box = viewportOf(layer, matrix) ?? boundsOf(layer, matrix);
-  const isUsable = box && contains(box, painted, 1) && Math.max(box.width, box.height) <= LARGEST;
+  const isUsable = box && contains(box, painted, 1) && Math.max(box.width, box.height) <= LARGEST_ICON;
   return isUsable ? box : null;
 }
 

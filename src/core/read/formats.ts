@@ -16,7 +16,7 @@ const FOREIGN: readonly (readonly [signature: RegExp, name: string])[] = [
   [/^.{0,8}ftypavi[fs]/s, 'an AVIF picture'],
   [/^.{0,8}ftyp(?:hei[cfmsx]|mif1|msf1)/s, 'an HEIF picture'],
   [/^%PDF-/, 'a PDF document'],
-  [/^8BPS/, 'a PSD drawing'],
+  [/^8BPS/, 'a layered drawing in the format of another program'],
   [/^BM.{4}/s, 'a BMP picture'],
   [/^(?:II\*|MM\*)/, 'a TIFF picture'],
 ];

@@ -61,7 +61,7 @@ function picturesAroundSlots(screen: Screen, said: Tags): readonly Merge[] {
 }
 
 /** True for a group with a part inside that the program fills. */
-export function holdsSlot(layer: Layer, said: Tags): boolean {
+function holdsSlot(layer: Layer, said: Tags): boolean {
   return walk(layer).some(({ id }) => id !== layer.id && said.get(id)?.slot !== undefined);
 }
 

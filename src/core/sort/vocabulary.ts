@@ -133,22 +133,23 @@ export function isState(value: string): value is State {
   return (STATES as readonly string[]).includes(value);
 }
 
-export function isOutcome(value: string): value is Outcome {
-  return Object.hasOwn(OUTCOMES, value);
+/** True for an element that people press or fill in (HTML, §3.2.5.2.7 interactive content). */
+export function isInteractiveElement(name: string): boolean {
+  return name === 'a' || name === 'button' || name === 'label';
 }
 
-export function isRole(value: string): value is Role {
-  return Object.hasOwn(ROLES, value);
-}
-
-/** True for a role whose element people press or fill in (HTML, §3.2.5.2.7 interactive content). */
 export function isInteractiveRole(role: Role): boolean {
-  return ['a', 'button', 'label'].includes(ROLES[role].element);
+  return isInteractiveElement(ROLES[role].element);
 }
 
 /** True for a role whose text is the value of an input. */
 export function isFieldRole(role: Role): role is 'field' | 'select' {
   return role === 'field' || role === 'select';
+}
+
+/** True for a role with a native control that is on or off. */
+export function isCheckRole(role: Role): role is 'checkbox' | 'radio' {
+  return role === 'checkbox' || role === 'radio';
 }
 
 /** True for a role whose element is a button. */

@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs';
-import path from 'node:path';
 import type { Browser, Page } from 'playwright-core';
+import { inFolder } from '../inFolder';
 import { decodeText } from '../../core/read/decodeText';
 
 export interface Size {
@@ -35,12 +35,11 @@ const ORIGIN = 'http://page.invalid/';
  * @param file the page's path in the folder
  */
 export function pullPage(browser: Browser, folder: string, file: string, size: Size): Promise<Buffer> {
-  const root = path.resolve(folder);
   return withoutScripts(browser, size, async (page) => {
     await page.route('**', async (route) => {
-      const asked = path.join(root, decodeURIComponent(new URL(route.request().url()).pathname));
-      const isOwn = route.request().url().startsWith(ORIGIN) && asked.startsWith(root + path.sep);
-      if (isOwn && existsSync(asked)) await route.fulfill({ path: asked });
+      const { href, pathname } = new URL(route.request().url());
+      const asked = href.startsWith(ORIGIN) ? inFolder(folder, decodeURIComponent(pathname)) : null;
+      if (asked !== null && existsSync(asked)) await route.fulfill({ path: asked });
       else await route.abort();
     });
     await page.goto(ORIGIN + file.split('/').map(encodeURIComponent).join('/'));

@@ -20,11 +20,11 @@ const WORKER = `
   parentPort.on('message', ({ job }) => answers[job.fileName]());`;
 
 function startPool() {
-  const crew = createWorkerPool(
+  const workers = createWorkerPool(
     () => new Worker(WORKER, { eval: true, resourceLimits: { maxOldGenerationSizeMb: 40 } }),
   );
   return (fileName: string, run: { timeoutMs?: number; signal?: AbortSignal } = {}): Promise<unknown> =>
-    crew.run('read', { fileName } as ReadJob, { timeoutMs: 30_000, tooLong: 'Too long.', ...run });
+    workers.run('read', { fileName } as ReadJob, { timeoutMs: 30_000, tooLong: 'Too long.', ...run });
 }
 
 it('a worker runs one job after the other, also after a refusal', async () => {

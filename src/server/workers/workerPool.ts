@@ -16,10 +16,22 @@ export interface WorkerPool {
 const MOST_WAITING = 2;
 const WAITING_MS = 10 * 60_000;
 
+/** Jobs that a person waits for never stand behind builds. */
+const LANES: Readonly<Record<JobName, 'short' | 'long'>> = {
+  read: 'short',
+  font: 'short',
+  build: 'long',
+  prove: 'long',
+};
+
+/** The most jobs of a lane that wait; more are refused at once. */
+const MOST_PENDING = 100;
+const TOO_MANY = new Refusal(503, 'Too many files are being read at the moment; try again in a minute.');
+
 /**
- * A pool whose workers wait for the next job: warm code is several times as fast. As many run at once as the
- * machine has cores; further jobs wait their turn. A worker that was aborted,
- * failed or ran out of memory is ended.
+ * A pool whose workers wait for the next job: warm code is several times as fast. As many short jobs run at once
+ * as the machine has cores, and one long job; further ones wait their turn. A worker that was aborted, failed or
+ * ran out of memory is ended.
  * @param start creates a worker that answers each task with messages
  */
 export function createWorkerPool(start: () => Worker): WorkerPool {
@@ -101,15 +113,3 @@ export function createWorkerPool(start: () => Worker): WorkerPool {
     },
   };
 }
-
-/** Jobs that a person waits for never stand behind builds. */
-const LANES: Readonly<Record<JobName, 'short' | 'long'>> = {
-  read: 'short',
-  font: 'short',
-  build: 'long',
-  prove: 'long',
-};
-
-/** The most jobs of a lane that wait; more are refused at once. */
-const MOST_PENDING = 100;
-const TOO_MANY = new Refusal(503, 'Too many files are being read at the moment; try again in a minute.');

@@ -11,13 +11,13 @@ import type { WorkerRun } from './runInWorker';
 const WORKER_LIMITS = { maxOldGenerationSizeMb: 1024 } as const;
 
 // Kept on `globalThis`, so that a reloaded module reuses the pool of the process.
-const shared = globalThis as { ordenCrew?: WorkerPool };
+const shared = globalThis as { ordenWorkers?: WorkerPool };
 
 function workerPool(): WorkerPool {
-  shared.ordenCrew ??= createWorkerPool(
+  shared.ordenWorkers ??= createWorkerPool(
     () => new Worker(new URL('./worker.ts', import.meta.url), { resourceLimits: WORKER_LIMITS }),
   );
-  return shared.ordenCrew;
+  return shared.ordenWorkers;
 }
 
 /** Reads a file in a worker, in bounded time and memory, until the request is aborted. */

@@ -4,6 +4,7 @@ import type { Colour } from '../../mockup/paint';
 import { memoizeByObject } from '../../mockup/memoize';
 import type { Page } from '../../page/frame';
 import { isWrapped, type PageNode } from '../../page/node';
+import { isCheckRole } from '../../sort/vocabulary';
 
 /** Rules for pages with fixed coordinates. */
 const FIXED_RULES: readonly CssRule[] = [
@@ -30,10 +31,15 @@ function flowsWithin({ layout, children }: Page): boolean {
   return !layout && children.some(hasLayout);
 }
 
-const hasLayout = memoizeByObject(
-  (node: PageNode): boolean =>
-    node.kind === 'box' && (node.layout !== undefined || node.children.some(hasLayout)),
-);
+/** Whether a node or one inside it passes a test. */
+function holding(test: (node: PageNode) => boolean): (node: PageNode) => boolean {
+  const holds = memoizeByObject(
+    (node: PageNode): boolean => test(node) || (node.kind === 'box' && node.children.some(holds)),
+  );
+  return holds;
+}
+
+const hasLayout = holding((node) => node.kind === 'box' && node.layout !== undefined);
 
 /** The native control lies over what is drawn for it, and is not seen itself. */
 const CHECK_RULE: CssRule = {
@@ -48,12 +54,7 @@ const CHECK_RULE: CssRule = {
   ],
 };
 
-const holdsCheck = memoizeByObject(
-  (node: PageNode): boolean =>
-    node.role === 'checkbox' ||
-    node.role === 'radio' ||
-    (node.kind === 'box' && node.children.some(holdsCheck)),
-);
+const holdsCheck = holding(({ role }) => isCheckRole(role));
 
 /** A picture fills the link or button around it. Buttons centre what has no place of its own. */
 const WRAPPED_PICTURE_RULE: CssRule = {
@@ -66,9 +67,7 @@ const WRAPPED_PICTURE_RULE: CssRule = {
 };
 
 /** True for a picture with a link or button around it: a line of text would leave room beneath it. */
-const holdsWrappedPicture = memoizeByObject((node: PageNode): boolean =>
-  node.kind === 'box' ? node.children.some(holdsWrappedPicture) : node.kind === 'picture' && isWrapped(node),
-);
+const holdsWrappedPicture = holding((node) => node.kind === 'picture' && isWrapped(node));
 
 const PARTLY_FLOWING_RULES: readonly CssRule[] = [
   { selector: '.flow', declarations: [['white-space', 'normal']] },

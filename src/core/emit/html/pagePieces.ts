@@ -14,7 +14,8 @@ import { sheetOf } from '../css/sheet';
 import { emptyBoxMarkup, nodeMarkup } from '../markup/nodeMarkup';
 import { FLOW, insideOf, type Inside } from '../markup/elementNames';
 import { pageMarkup } from '../markup/pageMarkup';
-import { isCheck, isField } from '../markup/fieldMarkup';
+import { isField } from '../markup/fieldMarkup';
+import { isCheckRole } from '../../sort/vocabulary';
 import type { MarkupContext } from '../markup/context';
 
 /** A box with more elements is a piece around others. */
@@ -57,7 +58,7 @@ function isLarge(node: PageNode): node is BoxNode {
 
 /** True for a box whose code is an element around its children. A field is printed as one. */
 function isContainer(node: PageNode): node is BoxNode {
-  return node.kind === 'box' && !isField(node) && !isCheck(node) && node.children.length > 0;
+  return node.kind === 'box' && !isField(node) && !isCheckRole(node.role) && node.children.length > 0;
 }
 
 /** The number of elements in a node, itself included. */

@@ -1,5 +1,5 @@
 import type { BoxNode } from '../../page/node';
-import { roleEntry, type Role } from '../../sort/vocabulary';
+import { isInteractiveElement, roleEntry, type Role } from '../../sort/vocabulary';
 
 /** The content model of the surrounding elements (HTML, §3.2.5.2). */
 export interface Inside {
@@ -14,13 +14,8 @@ export const FLOW: Inside = { phrasing: false, interactive: false };
 export function insideOf({ role }: BoxNode, inside: Inside): Inside {
   return {
     phrasing: inside.phrasing || roleEntry(role).phrasing,
-    interactive: inside.interactive || isInteractive(elementName(role, inside)),
+    interactive: inside.interactive || isInteractiveElement(elementName(role, inside)),
   };
-}
-
-/** Links and buttons hold no links (HTML, §4.5.1 and §4.10.6). */
-export function isInteractive(name: string): boolean {
-  return name === 'a' || name === 'button' || name === 'label';
 }
 
 /** The role's element, or `span` where only phrasing content is allowed. */

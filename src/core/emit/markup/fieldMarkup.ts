@@ -4,8 +4,8 @@ import type { Declaration } from '../../markup/printCss';
 import { contains } from '../../mockup/box';
 import { placedBox } from '../../page/placed';
 import { lineText, type BoxNode, type PageNode, type TextNode } from '../../page/node';
-import { isFieldRole, roleEntry } from '../../sort/vocabulary';
-import { isInteractive, type Inside } from './elementNames';
+import { isFieldRole, isInteractiveElement, roleEntry } from '../../sort/vocabulary';
+import type { Inside } from './elementNames';
 import type { MarkupContext } from './context';
 import { sharedAttributes, placeStyle, ofNode } from './attributes';
 
@@ -26,7 +26,7 @@ export function valueOf({ children }: BoxNode): TextNode | null {
 
 function isValue(node: PageNode): node is TextNode {
   if (node.kind !== 'text' || node.lines.some(({ at }) => at !== null)) return false;
-  return !isInteractive(roleEntry(node.role).element) && node.look.fills === undefined;
+  return !isInteractiveElement(roleEntry(node.role).element) && node.look.fills === undefined;
 }
 
 /** Px: a higher field has several lines. */
@@ -130,10 +130,6 @@ export function checkMarkup(node: BoxNode): MarkupElement {
     name: node.choiceOf,
     checked: isChecked(node) ? '' : null,
   });
-}
-
-export function isCheck({ role }: PageNode): boolean {
-  return role === 'checkbox' || role === 'radio';
 }
 
 /** True for a control that is drawn with a mark in its box. */

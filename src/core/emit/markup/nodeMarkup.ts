@@ -1,7 +1,7 @@
 import { element, type MarkupElement } from '../../markup/element';
 import type { Declaration } from '../../markup/printCss';
 import type { BoxNode, PageNode } from '../../page/node';
-import type { Scroll } from '../../sort/vocabulary';
+import { isCheckRole, type Scroll } from '../../sort/vocabulary';
 import type { MarkupContext } from './context';
 import { type Inside, FLOW, insideOf, elementName } from './elementNames';
 import { withNote, placeStyle, sharedAttributes, nameAttributes, ofNode } from './attributes';
@@ -12,7 +12,6 @@ import {
   controlMarkup,
   emptyControlMarkup,
   fieldElementName,
-  isCheck,
   isField,
   valueOf,
 } from './fieldMarkup';
@@ -39,7 +38,11 @@ function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): Marku
       : nodeMarkup(child, context, within),
   );
   const own =
-    isField(node) && !value ? [emptyControlMarkup(node, context)] : isCheck(node) ? [checkMarkup(node)] : [];
+    isField(node) && !value
+      ? [emptyControlMarkup(node, context)]
+      : isCheckRole(node.role)
+        ? [checkMarkup(node)]
+        : [];
   return { ...around, children: [...own, ...children] };
 }
 

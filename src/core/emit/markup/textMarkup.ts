@@ -5,7 +5,8 @@ import type { Declaration } from '../../markup/printCss';
 import { breaksWord, type LinePlace, type TextNode, type TextNodeLine } from '../../page/node';
 import { transformDeclarationsOf } from '../css/placing';
 import { addressOf, type MarkupContext, inline } from './context';
-import { type Inside, elementName, isInteractive } from './elementNames';
+import { isInteractiveElement } from '../../sort/vocabulary';
+import { type Inside, elementName } from './elementNames';
 import { placeStyle, sharedAttributes, nameAttributes, ofNode } from './attributes';
 
 const NEVER: readonly Declaration[] = [['white-space', 'nowrap']];
@@ -15,7 +16,7 @@ export function textMarkup(node: TextNode, context: MarkupContext, inside: Insid
   const name = labelled === undefined ? elementName(node.role, inside) : 'label';
   const children = node.lines.flatMap((line, at): MarkupNode[] => [
     ...(at > 0 && !line.at ? lineBreak(node, at) : []),
-    ...lineMarkup(line, node, context, inside.interactive || isInteractive(name)),
+    ...lineMarkup(line, node, context, inside.interactive || isInteractiveElement(name)),
   ]);
   const never = node.wraps === 'never' ? NEVER : [];
   const style = placeStyle(node, context, never);
