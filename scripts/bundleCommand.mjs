@@ -1,4 +1,5 @@
-// Bundles the `orden` command, so that it starts fast: loading hundreds of modules takes longer than converting.
+// Bundles the `orden` command and the server's workers, so that they start fast: loading hundreds of modules takes
+// longer than converting.
 // Native packages, and those that are loaded for proofs only, stay outside.
 import { existsSync } from 'node:fs';
 import { mkdir, mkdtemp, rename, rm } from 'node:fs/promises';
@@ -15,7 +16,7 @@ const fresh = await mkdtemp(path.join(folder, 'command-'));
 try {
   await build({
     absWorkingDir: home,
-    entryPoints: ['src/cli/main.ts'],
+    entryPoints: { main: 'src/cli/main.ts', worker: 'src/server/workers/worker.ts' },
     outdir: fresh,
     bundle: true,
     splitting: true,
@@ -33,7 +34,7 @@ try {
   // Another process may have bundled meanwhile: its bundle is as good.
   if (existsSync(target)) await rm(target, { recursive: true, force: true });
   await rename(fresh, target).catch((error) => {
-    if (!existsSync(path.join(target, 'main.js'))) throw error;
+    if (!existsSync(path.join(target, 'worker.js'))) throw error;
   });
 } finally {
   await rm(fresh, { recursive: true, force: true });

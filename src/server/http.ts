@@ -53,6 +53,13 @@ function problem(status: number, message: string): Response {
   return NextResponse.json({ message }, { status });
 }
 
+/** JSON that was written before, as a response. */
+export function jsonResponse(json: string | Uint8Array): Response {
+  return new Response(typeof json === 'string' ? json : new Uint8Array(json), {
+    headers: { 'content-type': 'application/json; charset=utf-8' },
+  });
+}
+
 /** @throws Refusal with what is wrong, without a library's quotation marks */
 function valid<T>(raw: unknown, schema: Joi.ObjectSchema<T>, options: Joi.ValidationOptions = {}): T {
   if (!isStorable(raw))

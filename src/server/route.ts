@@ -1,6 +1,6 @@
 import type Joi from 'joi';
 import { namesFrom, refusalOf } from './border';
-import { body, parseId, query, Refusal, respond } from './http';
+import { body, parseId, query, Refusal, respond, uuid } from './http';
 
 /** The kinds of ids in addresses, and the words for one that is not there. */
 const IDS = {
@@ -27,6 +27,8 @@ interface RouteInput<Body, Query> {
   readonly path: string;
   readonly body: Body;
   readonly query: Query;
+  /** Who sends it, as the browser remembers; null for nobody in particular. */
+  readonly person: string | null;
   readonly request: Request;
 }
 
@@ -57,7 +59,17 @@ export function route<Body = undefined, Query = undefined>(
         // Absent schemas leave these out of the input's type.
         body: (parts.body ? await body(request, parts.body, parts.most) : undefined) as Body,
         query: (parts.query ? query(request, parts.query) : undefined) as Query,
+        person: personOf(request),
         request,
       });
     });
+}
+
+/** The person of a browser: its interface keeps an id in this cookie, so that undo takes back one's own edits. */
+export const PERSON_COOKIE = 'orden-person';
+
+function personOf(request: Request): string | null {
+  const [, said] =
+    new RegExp(`(?:^|;\\s*)${PERSON_COOKIE}=([^;]*)`).exec(request.headers.get('cookie') ?? '') ?? [];
+  return said !== undefined && uuid.validate(said).error === undefined ? said : null;
 }

@@ -5,6 +5,8 @@ import { DEMO } from '../../tests/support/mockups';
 import { ReadError } from '../core/read/readError';
 import { createFontBook } from '../engine/fonts/fontBook';
 import { readWithPicture, type ReadWithPicture } from '../engine/readWithPicture';
+import { packReading, type PackedReading } from './workers/packReading';
+import { reportJob, type ReportJob } from './workers/reportJob';
 import { pool } from './db/pool';
 import { migrate } from './db/migrate';
 import { digestOf } from '../engine/digest';
@@ -14,9 +16,9 @@ import * as builds from './db/tables/builds';
 import { shelf } from './db/tables/projects';
 import { newestRevision, revisionAssets } from './db/tables/revisions';
 import { SHIPPED, shippedPath } from '../engine/fonts/shipped';
-import { addedFonts } from './db/tables/fonts';
+import { listFonts, loadFonts } from './db/tables/fonts';
 import { respond, Refusal } from './http';
-import { addFont } from './useCases/addFont';
+import { addFont, removeFont } from './useCases/fonts';
 import { addProject, type AddedProject } from './useCases/addProject';
 import { redo, setFacets, undo } from './useCases/editTags';
 import { followEdits } from './useCases/followEdits';
@@ -26,11 +28,14 @@ import { getReadingView } from './useCases/readFile';
 import { removeProject, removeReading } from './useCases/remove';
 import { fontJob, type FontJob } from './workers/fontJob';
 import { renewRevisions } from './useCases/renewRevisions';
-import { reviewMockup } from './useCases/reviewMockup';
+import { regionId } from '../core/sort/regions';
+import { runBuild } from './jobs/runBuild';
+import { reviewMockup, type ReviewedMockup } from './useCases/reviewMockup';
 
 // Jest starts no workers of TypeScript: the job runs here. `workerPool.test.ts` runs jobs in workers.
 jest.mock('./workers/workers', () => ({
   readFontInWorker: (job: FontJob) => Promise.resolve(fontJob(job)),
+  reportInWorker: (job: ReportJob) => Promise.resolve(reportJob(job)),
 }));
 
 /** Runs on the database of ./check; skipped without one. */
@@ -49,11 +54,13 @@ const opened = async (id: string) => JSON.parse(await openMockup(id)) as OpenedM
 
 withDatabase('on the database', () => {
   const bytes = readFileSync(DEMO);
-  let reading: ReadWithPicture;
+  let read: ReadWithPicture;
+  let reading: PackedReading;
   let added: AddedProject;
 
   beforeAll(async () => {
-    reading = await readWithPicture(bytes, 'harbour.svg', { book: createFontBook() });
+    read = await readWithPicture(bytes, 'harbour.svg', { book: createFontBook() });
+    reading = packReading(read);
     added = await addProject({ bytes, fileName: 'harbour.svg', reading, demoDigest: null });
   });
   afterAll(async () => {
@@ -71,7 +78,7 @@ withDatabase('on the database', () => {
 
   it('gives back the reading', async () => {
     const shown = await opened(added.mockupId);
-    expect(shown.mockup).toEqual(reading.mockup);
+    expect(shown.mockup).toEqual(read.mockup);
     expect(shown).toMatchObject({
       fileName: 'harbour.svg',
       revision: 1,
@@ -82,7 +89,7 @@ withDatabase('on the database', () => {
     const revision = (await newestRevision(pool(), added.mockupId))!;
     const assets = await revisionAssets(pool(), revision.id);
     expect([...assets.keys()].sort()).toEqual([...reading.assets.keys()].sort());
-    expect(new TextDecoder().decode((await getBlob(pool(), revision.picture_digest))!)).toBe(reading.picture);
+    expect(new TextDecoder().decode((await getBlob(pool(), revision.picture_digest))!)).toBe(read.picture);
   });
 
   it('reads a mockup again when its stored tree is outdated, as a revision of its own', async () => {
@@ -90,7 +97,7 @@ withDatabase('on the database', () => {
       added.mockupId,
     ]);
     expect(await renewRevisions()).toBe(1);
-    expect(await opened(added.mockupId)).toMatchObject({ revision: 2, mockup: reading.mockup });
+    expect(await opened(added.mockupId)).toMatchObject({ revision: 2, mockup: read.mockup });
     expect(await renewRevisions()).toBe(0);
     const { rows } = await pool().query(
       'select number, cause, tree_version = 0 as old from revisions where mockup_id = $1 order by number',
@@ -112,7 +119,7 @@ withDatabase('on the database', () => {
       expect.stringMatching(/^torn\.svg is kept as it was read before\. The XML is broken/),
     );
     warned.mockRestore();
-    expect(await opened(old.mockupId)).toMatchObject({ mockup: reading.mockup });
+    expect(await opened(old.mockupId)).toMatchObject({ mockup: read.mockup });
     await removeProject(old.projectId);
   });
 
@@ -166,9 +173,9 @@ withDatabase('on the database', () => {
       conflicts: [{ layer, facet: 'role', mine: 'section', theirs: 'footer', by: 'Ines' }],
     });
     expect(await say('footer', other)).toMatchObject({ conflicts: [] });
-    await undo(added.mockupId, one);
+    await undo(added.mockupId, { editor: one! });
     expect(await say('section')).toMatchObject({ conflicts: [], changes: [{ after: 'section' }] });
-    await undo(added.mockupId, one);
+    await undo(added.mockupId, { editor: one! });
   });
 
   it('gives other windows the edits since their last request', async () => {
@@ -198,13 +205,14 @@ withDatabase('on the database', () => {
   });
 
   it('loses nothing in concurrent edits', async () => {
+    const layers = reading.layerIds.filter((id) => id !== layer).slice(0, 12);
     await Promise.all(
       Array.from({ length: 12 }, (_, at) =>
-        setFacets(added.mockupId, [{ layer: `l${at}`, facet: 'outputName', value: `n${at}` }]),
+        setFacets(added.mockupId, [{ layer: layers[at]!, facet: 'outputName', value: `n${at}` }]),
       ),
     );
     const tags = await tagsNow();
-    expect(Array.from({ length: 12 }, (_, at) => tags[`l${at}`]?.outputName)).toEqual(
+    expect(Array.from({ length: 12 }, (_, at) => tags[layers[at]!]?.outputName)).toEqual(
       Array.from({ length: 12 }, (_, at) => `n${at}`),
     );
   });
@@ -228,7 +236,7 @@ withDatabase('on the database', () => {
     const fresh = await addProject({ bytes, fileName: 'harbour.svg', reading, demoDigest: null });
     await expect(undo(fresh.mockupId)).rejects.toMatchObject({
       status: 409,
-      message: 'There is nothing left to undo.',
+      message: 'There is nothing of yours left to undo.',
     });
     await expect(redo(fresh.mockupId)).rejects.toMatchObject({ status: 409 });
     await removeProject(fresh.projectId);
@@ -243,7 +251,7 @@ withDatabase('on the database', () => {
       { arrangement: 'nested', target: 'html' },
       {},
     );
-    expect(await builds.startBuild(pool(), id)).toBe(true);
+    expect(await builds.startBuild(pool(), id)).toBe(1);
     expect(await builds.noteProgress(pool(), id, 1, 4)).toBe(true);
     expect(await builds.cancelBuild(pool(), id)).toBe(true);
     expect(await builds.noteProgress(pool(), id, 2, 4)).toBe(false);
@@ -258,21 +266,83 @@ withDatabase('on the database', () => {
   });
 
   it('reports on a mockup with its current tags', async () => {
-    const { name, report } = await reviewMockup(added.mockupId);
+    const { name, report } = JSON.parse(await reviewMockup(added.mockupId)) as ReviewedMockup;
     expect(name).toBe('harbour');
-    expect(report.screens).toHaveLength(reading.mockup.screens.length);
+    expect(report.screens).toHaveLength(read.mockup.screens.length);
     await expect(reviewMockup(NOBODY)).rejects.toMatchObject({ status: 404 });
   });
 
-  it('accepts fonts, and refuses other files', async () => {
+  it('keeps the fonts of a project, refuses other files, and removes a font', async () => {
     const woff2 = readFileSync(shippedPath(SHIPPED[0]!.file));
-    const font = await addFont('harbour.woff2', woff2);
+    const owner = added.projectId;
+    const font = await addFont(owner, 'harbour.woff2', woff2);
     expect(font).toMatchObject({ family: SHIPPED[0]!.family, digest: digestOf(woff2) });
-    expect((await addedFonts(pool())).map(({ asset }) => asset)).toContain(
+    expect((await loadFonts(pool(), owner)).map(({ asset }) => asset)).toEqual([
       `font-${font.digest.slice(0, 16)}`,
+    ]);
+    expect(await listFonts(pool(), NOBODY)).toEqual([]);
+    await expect(addFont(owner, 'torn.woff2', woff2.subarray(0, 300))).rejects.toThrow(
+      /^This is no font file/,
     );
-    await expect(addFont('torn.woff2', woff2.subarray(0, 300))).rejects.toThrow(/^This is no font file/);
-    await expect(addFont('text.ttf', new TextEncoder().encode('tide'))).rejects.toThrow(Refusal);
+    await expect(addFont(owner, 'text.ttf', new TextEncoder().encode('tide'))).rejects.toThrow(Refusal);
+    await expect(addFont(NOBODY, 'harbour.woff2', woff2)).rejects.toMatchObject({ status: 404 });
+    expect(await removeFont(owner, font.digest)).toEqual({ fonts: [] });
+    await expect(removeFont(owner, font.digest)).rejects.toMatchObject({ status: 404 });
+  });
+
+  it('undoes the edits of a person, and nobody else’s', async () => {
+    const [ines, joris] = ['1', '2'].map((at) => `00000000-0000-4000-8000-00000000000${at}`);
+    const fresh = await addProject({ bytes, fileName: 'harbour.svg', reading, demoDigest: null });
+    const say = (person: string, facet: 'role' | 'outputName', value: string) =>
+      setFacets(fresh.mockupId, [{ layer, facet, value: value as never }], { person });
+    await say(ines!, 'outputName', 'pier');
+    await say(joris!, 'role', 'footer');
+    expect(await undo(fresh.mockupId, { person: ines! })).toMatchObject({
+      changes: [{ facet: 'outputName', after: null }],
+      canUndo: false,
+      canRedo: true,
+    });
+    expect(JSON.parse(await openMockup(fresh.mockupId, joris))).toMatchObject({
+      canUndo: true,
+      canRedo: false,
+    });
+    // What somebody else has changed since is left to them.
+    await say(ines!, 'role', 'section');
+    await say(joris!, 'role', 'navigation');
+    await expect(undo(fresh.mockupId, { person: ines! })).rejects.toMatchObject({ status: 409 });
+    expect((await opened(fresh.mockupId)).tags[layer]).toMatchObject({ role: 'navigation' });
+    await removeProject(fresh.projectId);
+  });
+
+  it('carries out a request once, though it is sent twice', async () => {
+    const request = '00000000-0000-4000-8000-00000000000a';
+    const step = { person: '00000000-0000-4000-8000-00000000000b', request };
+    await setFacets(added.mockupId, [{ layer, facet: 'note', value: 'one' }], { person: step.person });
+    await setFacets(added.mockupId, [{ layer, facet: 'note', value: 'two' }], { person: step.person });
+    const first = await undo(added.mockupId, step);
+    expect(await undo(added.mockupId, step)).toEqual(first);
+    expect((await tagsNow())[layer]).toMatchObject({ note: 'one' });
+  });
+
+  it('refuses an edit of a layer that does not exist, and takes one of a marked region', async () => {
+    const edit = (id: string) =>
+      setFacets(added.mockupId, [{ layer: id, facet: 'outputName', value: 'pier' }]);
+    await expect(edit('0123456789abcdef')).rejects.toMatchObject({ status: 409 });
+    const region = { name: 'boat', x: 0, y: 0, width: 8, height: 8 };
+    await setFacets(added.mockupId, [{ layer, facet: 'regions', value: [region] }]);
+    expect(await edit(regionId(layer, region))).toMatchObject({ changes: [{ after: 'pier' }] });
+  });
+
+  it('gives a build up that was begun three times', async () => {
+    const { id: revision } = (await newestRevision(pool(), added.mockupId))!;
+    const options = { arrangement: 'nested', target: 'html' } as const;
+    const id = await builds.insertBuild(pool(), added.mockupId, revision, options, {});
+    for (let time = 1; time <= 3; time++) expect(await builds.startBuild(pool(), id)).toBe(time);
+    expect(await runBuild(id)).toBe(false);
+    expect(await builds.getBuild(pool(), id)).toMatchObject({
+      state: 'failed',
+      problem: expect.stringMatching(/begun three times/),
+    });
   });
 
   it('does not find a removed or unknown reading', async () => {

@@ -52,6 +52,24 @@ describe('packed SVG', () => {
   });
 });
 
+describe('OpenRaster files', () => {
+  const LAYER = '<layer name="red" src="data/red.png"/>';
+
+  it('that are encrypted are refused', async () => {
+    const bytes = await openRaster(LAYER);
+    // The flags of the first entry in the central directory (APPNOTE §4.3.12).
+    const central = Buffer.from(bytes).indexOf('PK\x01\x02', 0, 'latin1');
+    bytes[central + 8]! |= 1;
+    expect(refusal(bytes).code).toBe('encrypted');
+  });
+
+  it('of another type are refused', async () => {
+    expect(refusal(await openRaster(LAYER, { mimetype: strToU8('application/epub+zip') })).message).toBe(
+      'This is a ZIP of another kind, which Orden does not read; save it as SVG, OpenRaster, PNG, JPEG or WebP and open that.',
+    );
+  });
+});
+
 describe('flat pictures', () => {
   it.each(['png', 'jpeg', 'webp'] as const)('%s is one screen with one bitmap', async (format) => {
     const reading = readBytes(

@@ -11,6 +11,7 @@ export const REFUSALS = {
     'This is {format}, which Orden does not read; save it as SVG, OpenRaster, PNG, JPEG or WebP and open that.',
   'unpacks-too-large': 'The file unpacks to more than {limit} MB; split the mockup or shrink its bitmaps.',
   'broken-archive': 'The file cannot be unpacked: {what} is broken. Save the mockup again.',
+  encrypted: 'The file is encrypted; save it without a password and open that.',
   'broken-bitmap': 'A picture in the file cannot be read ({what}); save the mockup again.',
   'too-many-pixels':
     '{what} more than {limit} megapixels, which is the most that Orden draws; shrink what is too large and open the mockup again.',

@@ -63,6 +63,8 @@ export class Zip {
     let at = view.getUint32(end + 16, true);
     for (let left = view.getUint16(end + 10, true); left > 0; left--) {
       if (view.getUint32(at, true) !== CENTRAL) throw broken();
+      // Bit 0 of the flags (APPNOTE §4.4.4).
+      if ((view.getUint16(at + 8, true) & 1) !== 0) throw new ReadError('encrypted');
       const [nameLength, extraLength, commentLength] = [28, 30, 32].map((offset) =>
         view.getUint16(at + offset, true),
       );

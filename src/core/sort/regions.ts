@@ -1,5 +1,5 @@
 import { childIdentity, pathName } from '../mockup/identity';
-import type { BitmapLayer, Layer } from '../mockup/layer';
+import type { BitmapLayer, Layer, LayerId } from '../mockup/layer';
 import { bareLayer } from '../mockup/layer';
 import { intersection } from '../mockup/box';
 import type { Mockup } from '../mockup/mockup';
@@ -25,6 +25,11 @@ function addRegions(layers: readonly Layer[], tags: Tags): Layer[] {
       ...(tags.get(layer.id)?.regions ?? []).flatMap((region) => regionLayer(layer, region) ?? []),
     ];
   });
+}
+
+/** The id of the layer that a region of a bitmap becomes. */
+export function regionId(bitmap: LayerId, { name }: Pick<Region, 'name'>): LayerId {
+  return childIdentity({ id: bitmap, path: '' }, pathName(name)).id;
 }
 
 function regionLayer(bitmap: BitmapLayer, { name, ...box }: Region): BitmapLayer | null {

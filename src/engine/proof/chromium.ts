@@ -4,10 +4,13 @@ import { chromium, type Browser, type LaunchOptions } from 'playwright-core';
 /** The paths of Debian's packages: the browser, or its headless shell. */
 const PROGRAMS = ['/usr/bin/chromium', '/usr/bin/chromium-headless-shell'];
 
+/** Chromium's sandbox needs an ordinary user. */
+const IS_ROOT = process.getuid?.() === 0;
+
 /** Debian's Chromium without network activity of its own. */
 export const CHROMIUM: LaunchOptions = {
   executablePath: PROGRAMS.find((path) => existsSync(path)) ?? PROGRAMS[0],
-  chromiumSandbox: false,
+  chromiumSandbox: !IS_ROOT,
   args: [
     '--disable-gpu',
     '--disable-quic',
@@ -31,5 +34,11 @@ export class NoChromium extends Error {
 /** @throws NoChromium when it is not installed */
 export async function launchChromium(): Promise<Browser> {
   if (!PROGRAMS.some((path) => existsSync(path))) throw new NoChromium();
-  return chromium.launch(CHROMIUM);
+  try {
+    return await chromium.launch(CHROMIUM);
+  } catch (error) {
+    // A machine may forbid what the sandbox is made of; a page without scripts and network is drawn without it then.
+    if (IS_ROOT || !/sandbox/i.test(String(error))) throw error;
+    return chromium.launch({ ...CHROMIUM, chromiumSandbox: false });
+  }
 }

@@ -4,6 +4,8 @@ const shared = globalThis as { ordenReading?: Map<string, ReadingProgress> };
 export interface ReadingProgress {
   readonly done: number;
   readonly total: number;
+  /** The number of jobs that are done first. */
+  readonly before: number;
 }
 
 function readings(): Map<string, ReadingProgress> {

@@ -1,4 +1,3 @@
-import { putBuildRecord } from '../useCases/buildRecords';
 import { orderProof } from '../db/tables/proofs';
 import { inTransaction, pool } from '../db/pool';
 import { putBlob } from '../db/tables/blobs';
@@ -13,14 +12,21 @@ import { beginRunning, endRunning, stopRunning } from './runningBuilds';
  */
 export async function runBuild(id: string): Promise<boolean> {
   const db = pool();
-  const known = await buildInput(db, id);
-  if (!known || !(await builds.startBuild(db, id))) return false;
+  const build = await builds.getBuild(db, id);
+  const attempts = build && (await builds.startBuild(db, id));
+  if (!build || attempts === null) return false;
   const { signal } = beginRunning(id);
   try {
-    const job = { ...known.input, findings: known.revision.findings };
-    const { files, result, record } = await buildInWorker(job, { signal, onProgress: reporter(id) });
+    // An error of the work ends the build at once, so only what ended the server comes back.
+    if (attempts > MOST_ATTEMPTS) throw new Error(GIVEN_UP);
+    const input = await buildInput(db, build);
+    if (!input) throw new Error('The revision of this build is not kept any more; build again.');
+    const { files, result, record } = await buildInWorker(input.job, input.revision.layer_count, {
+      signal,
+      onProgress: reporter(id),
+    });
     return await inTransaction(async (client) => {
-      const digest = await putBuildRecord(client, record);
+      const digest = await putBlob(client, record);
       if (!(await builds.finishBuild(client, id, result, digest))) return false;
       for (const file of files) {
         await builds.insertBuildFile(
@@ -42,6 +48,11 @@ export async function runBuild(id: string): Promise<boolean> {
     endRunning(id);
   }
 }
+
+/** How often a build is begun before it is given up. */
+const MOST_ATTEMPTS = 3;
+const GIVEN_UP =
+  'This build was begun three times, and Orden stopped each time before it was done; build again, or split the mockup.';
 
 const BETWEEN_NOTES_MS = 200;
 

@@ -2,26 +2,34 @@ import { inTransaction, pool, type Queryable } from '../db/pool';
 import { getBlob, putBlob } from '../db/tables/blobs';
 import { buildFiles, getBuild, type BuildRow } from '../db/tables/builds';
 import * as proofs from '../db/tables/proofs';
-import { getRevision } from '../db/tables/revisions';
+import { getMockup } from '../db/tables/mockups';
+import { getRevision, type RevisionRow } from '../db/tables/revisions';
 import { getBuildRecord } from '../useCases/buildRecords';
-import { proofSheet, type ProofSheet } from '../../engine/proof/proof';
+import type { ProofSheet } from '../../engine/proof/proof';
 import { proveInWorker } from '../workers/workers';
 
 /** Runs the proof of a finished build. Figures and pictures are stored all at once, or not at all. */
 export async function runProof(buildId: string): Promise<void> {
   const db = pool();
   const build = await getBuild(db, buildId);
-  if (build?.state !== 'done' || !(await proofs.startProof(db, buildId))) return;
+  if (build?.state !== 'done') return;
+  const attempts = await proofs.startProof(db, buildId);
+  if (attempts === null) return;
   try {
-    const record = await getBuildRecord(buildId, db);
-    const { screens, pictures } = await proveInWorker({
-      record,
-      sheet: await proofSheetOf(db, build),
-      files: (await buildFiles(db, buildId)).map((file) => ({
-        ...file,
-        bytes: new Uint8Array(file.bytes),
-      })),
-    });
+    if (attempts > MOST_ATTEMPTS) throw new Error(GIVEN_UP);
+    const revision = await getRevision(db, build.revision_id);
+    if (!revision) throw new Error(NOT_KEPT);
+    const { screens, pictures } = await proveInWorker(
+      {
+        record: await getBuildRecord(buildId, db),
+        sheet: await proofSheetOf(db, build, revision),
+        files: (await buildFiles(db, buildId)).map((file) => ({
+          ...file,
+          bytes: new Uint8Array(file.bytes),
+        })),
+      },
+      revision.layer_count,
+    );
     await inTransaction(async (client) => {
       for (const { path, bytes } of pictures)
         await proofs.insertProofPicture(client, buildId, path, await putBlob(client, bytes));
@@ -32,11 +40,19 @@ export async function runProof(buildId: string): Promise<void> {
   }
 }
 
+/** How often a proof is begun before it is given up. */
+const MOST_ATTEMPTS = 3;
+const GIVEN_UP = 'This proof was begun three times, and Orden stopped each time before it was done.';
+const NOT_KEPT = 'The mockup file is not kept any more.';
+
 /** An SVG is compared as it was given, any other file by the picture that was drawn when it was read. */
-async function proofSheetOf(db: Queryable, { revision_id, result }: BuildRow): Promise<ProofSheet> {
-  const revision = await getRevision(db, revision_id);
-  const isSvg = revision?.tree.format === 'svg';
-  const bytes = revision && (await getBlob(db, isSvg ? revision.source_digest : revision.picture_digest));
-  if (!bytes || !result) throw new Error('The mockup file is not kept any more.');
-  return proofSheet(bytes, result.sheet);
+async function proofSheetOf(
+  db: Queryable,
+  { mockup_id, result }: BuildRow,
+  revision: RevisionRow,
+): Promise<ProofSheet> {
+  const isSvg = (await getMockup(db, mockup_id))?.format === 'svg';
+  const svg = await getBlob(db, isSvg ? revision.source_digest : revision.picture_digest);
+  if (!svg || !result) throw new Error(NOT_KEPT);
+  return { svg, ...result.sheet };
 }

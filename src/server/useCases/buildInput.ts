@@ -1,21 +1,20 @@
-import type { ConvertInput } from '../../core/convert';
 import type { Queryable } from '../db/pool';
-import { getBuild, type BuildRow } from '../db/tables/builds';
-import { getRevision, revisionAssets, type RevisionRow } from '../db/tables/revisions';
+import type { BuildRow } from '../db/tables/builds';
+import { getRevision, revisionAssets, revisionTree, type RevisionRow } from '../db/tables/revisions';
+import type { BuildJob } from '../workers/buildJob';
 
-/** A build's record and its input: everything else can be computed from it. */
+/** A build's input: everything else can be computed from it. */
 export interface BuildInput {
-  readonly build: BuildRow;
   readonly revision: RevisionRow;
-  readonly input: Omit<ConvertInput, 'outliner'>;
+  readonly job: BuildJob;
 }
 
-/** Null when there is no such build. */
-export async function buildInput(db: Queryable, id: string): Promise<BuildInput | null> {
-  const build = await getBuild(db, id);
-  const revision = build && (await getRevision(db, build.revision_id));
-  if (!build || !revision) return null;
+/** Null when its revision is gone. */
+export async function buildInput(db: Queryable, build: BuildRow): Promise<BuildInput | null> {
+  const revision = await getRevision(db, build.revision_id);
+  const tree = await revisionTree(db, build.revision_id);
+  if (!revision || tree === null) return null;
   const assets = await revisionAssets(db, revision.id);
   const tags = new Map(Object.entries(build.tags));
-  return { build, revision, input: { mockup: revision.tree, assets, tags, options: build.options } };
+  return { revision, job: { tree, assets, tags, options: build.options, findings: revision.findings } };
 }

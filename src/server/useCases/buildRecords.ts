@@ -1,17 +1,11 @@
-import type { BuildRecord } from '../../core/buildRecord';
 import { pool, type Queryable } from '../db/pool';
-import { getBlob, putBlob } from '../db/tables/blobs';
+import { getBlob } from '../db/tables/blobs';
 import { getBuild } from '../db/tables/builds';
 import { getRevision } from '../db/tables/revisions';
 import { NOT_FOUND, Refusal } from '../http';
 
-/** Stores a record once and gives its digest. */
-export function putBuildRecord(db: Queryable, record: BuildRecord): Promise<string> {
-  return putBlob(db, new TextEncoder().encode(JSON.stringify(record)));
-}
-
-/** What a finished build recorded of its layers and code. */
-export async function getBuildRecord(id: string, db: Queryable = pool()): Promise<BuildRecord> {
+/** What a finished build recorded of its layers and code, a `BuildRecord` as JSON. */
+export async function getBuildRecord(id: string, db: Queryable = pool()): Promise<Uint8Array> {
   const build = await getBuild(db, id);
   if (build?.state !== 'done') throw NOT_FOUND('This build');
   const bytes = build.record_digest === null ? null : await getBlob(db, build.record_digest);
@@ -20,7 +14,7 @@ export async function getBuildRecord(id: string, db: Queryable = pool()): Promis
       409,
       'This build was made by an earlier Orden, which kept no record of its layers; build again to see them.',
     );
-  return JSON.parse(new TextDecoder().decode(bytes)) as BuildRecord;
+  return bytes;
 }
 
 /** The picture of the revision that was built, SVG. */

@@ -1,19 +1,24 @@
 import Joi from 'joi';
 import { reverse, type Change } from '../../core/sort/change';
 import { checkFacet, FACET_NAMES, type Facet, type FacetValue } from '../../core/sort/facets/facets';
-import type { Tag } from '../../core/sort/tag';
+import { regionId } from '../../core/sort/regions';
+import type { Tag, Tags } from '../../core/sort/tag';
 import { NOT_FOUND, Refusal, uuid } from '../http';
 import { inTransaction, type Queryable } from '../db/pool';
 import {
+  changesOfRequest,
+  dropUndone,
   editChanges,
   editsAfter,
   editHistory,
   historyFlags,
   insertEdit,
+  setStanding,
   type Editor,
   type NewEdit,
 } from '../db/tables/edits';
 import { lockMockup } from '../db/tables/mockups';
+import { unknownLayers } from '../db/tables/revisions';
 import { putFacets, removeFacets } from '../db/tables/tags';
 import { currentTags } from './currentTags';
 
@@ -30,6 +35,8 @@ export interface TagEdits {
   /** The newest edit that the window knew; absent to skip the search for conflicts. */
   readonly after?: string;
   readonly editor?: Editor;
+  /** A new id; a request that is sent again with its id is carried out once. */
+  readonly request?: string;
 }
 
 const editorSchema = Joi.object<Editor>({
@@ -37,12 +44,20 @@ const editorSchema = Joi.object<Editor>({
   name: Joi.string().trim().allow('').max(40).required(),
 });
 
-/** The editor of an undo or redo. */
-export const stepSchema = Joi.object<{ editor?: Editor }>({ editor: editorSchema });
+/** An undo or redo. */
+export type Step = Pick<TagEdits, 'editor' | 'request'>;
+
+export const stepSchema = Joi.object<Step>({ editor: editorSchema, request: uuid });
+
+/** Who sent a request: the person of a browser, null for nobody in particular. */
+interface Sender {
+  readonly person?: string | null;
+}
 
 export const tagEditsSchema = Joi.object<TagEdits>({
   after: Joi.string().pattern(/^\d{1,18}$/),
   editor: editorSchema,
+  request: uuid,
   edits: Joi.array()
     .items(
       Joi.object({
@@ -84,13 +99,14 @@ export interface Conflict {
 export function setFacets(
   mockupId: string,
   given: readonly TagEdit[],
-  { after: known, editor }: Omit<TagEdits, 'edits'> = {},
+  { after: known, editor, request, person = null }: Omit<TagEdits, 'edits'> & Sender = {},
 ): Promise<Edited> {
   // A facet that is set twice in one edit has the later value.
   const latest = new Map(given.map((edit) => [`${edit.layer}\n${edit.facet}`, edit]));
   const edits = [...latest.values()].map(checked);
-  return editing(mockupId, async (client) => {
+  return editing(mockupId, { request, person }, async (client) => {
     const tags = await currentTags(client, mockupId);
+    await refuseUnknown(client, mockupId, tags, edits);
     const others =
       known === undefined
         ? new Map<string, ForeignEdit>()
@@ -109,8 +125,17 @@ export function setFacets(
       const after = value ?? null;
       return JSON.stringify(before) === JSON.stringify(after) ? [] : [{ layer, facet, before, after }];
     });
-    if (changes.length > 0)
-      await record(client, mockupId, { kind: 'set', about: null, changes, editor: editor ?? null });
+    if (changes.length > 0) {
+      await dropUndone(client, mockupId, person);
+      await record(client, mockupId, {
+        kind: 'set',
+        about: null,
+        changes,
+        editor: editor ?? null,
+        person,
+        request: request ?? null,
+      });
+    }
     return { changes, conflicts };
   });
 }
@@ -148,40 +173,73 @@ async function editsSince(
   return said;
 }
 
-/** Reverts the newest edit. */
-export function undo(mockupId: string, editor: Editor | null = null): Promise<Edited> {
-  return step(mockupId, editor, 'undo', 'There is nothing left to undo.');
+/** @throws Refusal when an edit names a layer that no revision of the mockup has */
+async function refuseUnknown(
+  client: Queryable,
+  mockupId: string,
+  tags: Tags,
+  edits: readonly TagEdit[],
+): Promise<void> {
+  const asked = [...new Set(edits.map(({ layer }) => layer))].filter((id) => !tags.has(id));
+  const unknown = asked.length === 0 ? [] : await unknownLayers(client, mockupId, asked);
+  if (unknown.length === 0) return;
+  // Regions that a person marked are layers without being in the file.
+  const regions = new Set(
+    [...tags].flatMap(([id, { regions: marked = [] }]) => marked.map((region) => regionId(id, region))),
+  );
+  if (unknown.every((id) => regions.has(id))) return;
+  throw new Refusal(409, 'A layer of this edit is not in the mockup any more; reload the page.');
+}
+
+/** Reverts the newest edit of the editor, but for what somebody else has changed since. */
+export function undo(mockupId: string, given: Step & Sender = {}): Promise<Edited> {
+  return step(mockupId, given, 'undo', 'There is nothing of yours left to undo.');
 }
 
 /** Repeats the edit that was reverted last. */
-export function redo(mockupId: string, editor: Editor | null = null): Promise<Edited> {
-  return step(mockupId, editor, 'redo', 'There is nothing left to redo.');
+export function redo(mockupId: string, given: Step & Sender = {}): Promise<Edited> {
+  return step(mockupId, given, 'redo', 'There is nothing of yours left to redo.');
 }
 
 function step(
   mockupId: string,
-  editor: Editor | null,
+  { editor, request, person = null }: Step & Sender,
   kind: 'undo' | 'redo',
   nothing: string,
 ): Promise<Edited> {
-  return editing(mockupId, async (client) => {
-    const about = (await editHistory(client, mockupId))[kind];
-    if (about === null) throw new Refusal(409, nothing);
-    const made = await editChanges(client, about);
-    const changes = kind === 'undo' ? reverse(made) : made;
-    await record(client, mockupId, { kind, about, changes, editor });
-    return { changes, conflicts: [] };
+  return editing(mockupId, { request, person }, async (client) => {
+    const tags = await currentTags(client, mockupId);
+    for (;;) {
+      const about = (await editHistory(client, mockupId, person))[kind];
+      if (about === null) throw new Refusal(409, nothing);
+      const made = await editChanges(client, about);
+      const all = kind === 'undo' ? reverse(made) : made;
+      const changes = all.filter(({ layer, facet, before }) => isSame(tags.get(layer)?.[facet], before));
+      await setStanding(client, about, kind === 'undo' ? 'undone' : 'done');
+      // Of an edit whose every value somebody else has changed nothing is left.
+      if (changes.length === 0) continue;
+      const by = { editor: editor ?? null, person, request: request ?? null };
+      await record(client, mockupId, { kind, about, changes, ...by });
+      return { changes, conflicts: [] };
+    }
   });
 }
 
+function isSame(one: FacetValue | null | undefined, other: FacetValue | null): boolean {
+  return JSON.stringify(one ?? null) === JSON.stringify(other);
+}
+
+/** Runs an edit, unless its request was carried out already. */
 function editing(
   mockupId: string,
+  { request, person }: Required<Sender> & { readonly request: string | undefined },
   work: (client: Queryable) => Promise<Pick<Edited, 'changes' | 'conflicts'>>,
 ): Promise<Edited> {
   return inTransaction(async (client) => {
     if (!(await lockMockup(client, mockupId))) throw NOT_FOUND('This mockup');
-    const done = await work(client);
-    return { ...done, ...historyFlags(await editHistory(client, mockupId)) };
+    const known = request === undefined ? null : await changesOfRequest(client, mockupId, request);
+    const done = known ? { changes: known, conflicts: [] } : await work(client);
+    return { ...done, ...historyFlags(await editHistory(client, mockupId, person)) };
   });
 }
 

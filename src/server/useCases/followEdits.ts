@@ -21,8 +21,15 @@ export const followSchema = Joi.object<{ readonly after: string }>({
     .default('0'),
 });
 
-/** @param after the id of the last known edit, `0` for none */
-export async function followEdits(mockupId: string, after: string): Promise<Followed> {
+/**
+ * @param after the id of the last known edit, `0` for none
+ * @param person whose undo and redo are told
+ */
+export async function followEdits(
+  mockupId: string,
+  after: string,
+  person: string | null = null,
+): Promise<Followed> {
   const db = pool();
   if (!(await getMockup(db, mockupId))) throw NOT_FOUND('This mockup');
   const edits = await editsAfter(db, mockupId, after);
@@ -32,6 +39,6 @@ export async function followEdits(mockupId: string, after: string): Promise<Foll
   return {
     lastEdit: newest.id,
     changes: edits.flatMap(({ changes }) => changes),
-    ...historyFlags(await editHistory(db, mockupId)),
+    ...historyFlags(await editHistory(db, mockupId, person)),
   };
 }

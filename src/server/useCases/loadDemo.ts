@@ -5,6 +5,7 @@ import { readWithPicture } from '../../engine/readWithPicture';
 import { pool } from '../db/pool';
 import { digestOf } from '../../engine/digest';
 import { hasDemo } from '../db/tables/projects';
+import { packReading } from '../workers/packReading';
 import { addProject } from './addProject';
 
 /** Puts the demo mockups of `folder` on the shelf; existing ones stay unchanged. */
@@ -18,7 +19,7 @@ export async function loadDemo(folder: string): Promise<string[]> {
     await addProject({
       bytes,
       fileName,
-      reading: await readWithPicture(bytes, fileName, { book: createFontBook() }),
+      reading: packReading(await readWithPicture(bytes, fileName, { book: createFontBook() })),
       demoDigest,
     });
     loaded.push(fileName);

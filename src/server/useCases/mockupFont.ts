@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import Joi from 'joi';
 import { SHIPPED, shippedPath } from '../../engine/fonts/shipped';
 import { pool } from '../db/pool';
-import { newestPicture, revisionAssets } from '../db/tables/revisions';
+import { newestRevision, revisionAssets } from '../db/tables/revisions';
 import { NOT_FOUND } from '../http';
 
 export interface FontFileQuery {
@@ -21,7 +21,7 @@ export async function mockupFont(mockupId: string, { source, file }: FontFileQue
     if (!SHIPPED.some((face) => face.file === file)) throw NOT_FOUND('This font');
     return readFile(shippedPath(file));
   }
-  const newest = await newestPicture(pool(), mockupId);
+  const newest = await newestRevision(pool(), mockupId);
   if (!newest) throw NOT_FOUND('This mockup');
   const bytes = (await revisionAssets(pool(), newest.id)).get(file);
   if (!bytes) throw NOT_FOUND('This font');

@@ -1,9 +1,10 @@
 import Joi from 'joi';
 import { LRUCache } from 'lru-cache';
-import sharp from 'sharp';
-import { pool } from '../db/pool';
-import { getBlob } from '../db/tables/blobs';
-import { NOT_FOUND } from '../http';
+import { inTransaction, pool } from '../db/pool';
+import { getBlob, putBlob } from '../db/tables/blobs';
+import { setSmallPicture } from '../db/tables/revisions';
+import { NOT_FOUND, Refusal } from '../http';
+import { shrinkInWorker } from '../workers/workers';
 
 export const pictureSchema = Joi.object<{
   /** Present for the picture on the shelf. */
@@ -19,39 +20,36 @@ export async function wholePicture(digest: string): Promise<Uint8Array> {
   return svg;
 }
 
-/** Px, twice the size on the shelf, for dense screens. */
-const [WIDTH, HEIGHT] = [384, 240];
-
-/** By the digest of the picture. */
-const drawn = new LRUCache<string, Promise<Uint8Array>>({ max: 200 });
-let last: Promise<unknown> = Promise.resolve();
+/** The small pictures under way, by the digest of the whole one. */
+const drawing = new LRUCache<string, Promise<Uint8Array>>({ max: 200 });
 
 /**
- * The picture of a reading as a WebP of at most 384 × 240 px: the SVGs of a shelf of large mockups would
- * block a browser for minutes.
+ * The picture of a reading as a small WebP: the SVGs of a shelf of large mockups would block a browser for minutes.
+ * It is drawn when it is first asked for, and kept.
  */
-export async function smallPicture(digest: string): Promise<Uint8Array> {
-  const ready = drawn.get(digest) ?? serialised(() => draw(digest));
-  drawn.set(digest, ready);
+export async function smallPicture(digest: string, small: string | null): Promise<Uint8Array> {
+  const kept = small === null ? null : await getBlob(pool(), small);
+  if (kept) return kept;
+  const ready = drawing.get(digest) ?? drawSmall(digest);
+  drawing.set(digest, ready);
   try {
     return await ready;
-  } catch (error) {
-    drawn.delete(digest);
-    throw error;
+  } finally {
+    drawing.delete(digest);
   }
 }
 
-/** One at a time: a shelf requests all pictures at once, while readings run. */
-function serialised<T>(work: () => Promise<T>): Promise<T> {
-  const mine = last.then(work, work);
-  last = mine;
-  return mine;
+async function drawSmall(digest: string): Promise<Uint8Array> {
+  const bytes = await shrinkInWorker({ svg: await wholePicture(digest) }).catch((error: unknown) => {
+    // One that cannot be drawn in time is not tried again and again.
+    if (error instanceof Refusal && error.status === 422) return BLANK;
+    throw error;
+  });
+  await inTransaction(async (client) => setSmallPicture(client, digest, await putBlob(client, bytes)));
+  return bytes;
 }
 
-async function draw(digest: string): Promise<Uint8Array> {
-  // Orden wrote the SVG itself, so its length is not limited.
-  return sharp(await wholePicture(digest), { unlimited: true, limitInputPixels: false })
-    .resize(WIDTH, HEIGHT, { fit: 'inside' })
-    .webp()
-    .toBuffer();
-}
+/** A WebP of one transparent px (lossless, VP8L), in the place of a picture that takes too long. */
+const BLANK = Uint8Array.from(atob('UklGRhoAAABXRUJQVlA4TA0AAAAvAAAAEAcQERGIiP4HAA=='), (letter) =>
+  letter.charCodeAt(0),
+);

@@ -27,12 +27,15 @@ export interface OpenedMockup {
   readonly canRedo: boolean;
 }
 
-/** The data of the Sort step, an `OpenedMockup` as JSON; its tree is passed on as stored text. */
-export async function openMockup(id: string): Promise<string> {
+/**
+ * The data of the Sort step, an `OpenedMockup` as JSON; its tree is passed on as stored text.
+ * @param person whose undo and redo are told
+ */
+export async function openMockup(id: string, person: string | null = null): Promise<string> {
   const db = pool();
   const [row, revision] = [await getMockup(db, id), await newestRevisionText(db, id)];
   if (!row || !revision) throw NOT_FOUND('This mockup');
-  const history = await editHistory(db, id);
+  const history = await editHistory(db, id, person);
   const opened: Omit<OpenedMockup, 'mockup'> = {
     id,
     projectId: row.project_id,

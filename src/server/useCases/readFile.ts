@@ -1,13 +1,18 @@
 import Joi from 'joi';
-import { TARGETS } from '../../core/emit/targets';
-import { readingReport, type ReadingReport } from '../../core/sort/report/readingReport';
-import type { ReadWithPicture } from '../../engine/readWithPicture';
+import type { ReadingReport } from '../../core/sort/report/readingReport';
 import { inTransaction, pool } from '../db/pool';
 import { getBlob } from '../db/tables/blobs';
-import { addedFonts } from '../db/tables/fonts';
-import { getReading, putReading, type ReadingRow } from '../db/tables/readings';
+import { listFonts, loadFonts, type FontRow } from '../db/tables/fonts';
+import {
+  getReading,
+  getWholeReading,
+  putReading,
+  type ReadingRow,
+  type WholeReadingRow,
+} from '../db/tables/readings';
 import { NOT_FOUND, Refusal } from '../http';
 import { endReading, setReadingProgress } from '../jobs/readingProgress';
+import type { PackedReading } from '../workers/packReading';
 import { readInWorker } from '../workers/workers';
 import { storeReading } from './storeReading';
 
@@ -16,6 +21,7 @@ export interface ReadingView {
   readonly id: string;
   readonly fileName: string;
   readonly name: string;
+  readonly addedFonts: readonly FontRow[];
   readonly report: ReadingReport;
 }
 
@@ -25,20 +31,20 @@ export const readingSchema = Joi.object<{ readonly name: string; readonly id?: s
 });
 
 /**
- * Reads a file and stores the reading until it is put on the shelf or removed. An aborted request stores
- * nothing.
+ * Reads a file and stores the reading until it is put on the shelf or removed; gives a `ReadingView` as JSON. An
+ * aborted request stores nothing.
  */
 export async function readFile(
   id: string,
   fileName: string,
   bytes: Uint8Array,
   signal: AbortSignal,
-): Promise<ReadingView> {
-  const reading = await readBytes(id, fileName, bytes, signal);
+): Promise<string> {
+  const packed = await readBytes(id, id, fileName, bytes, signal);
   signal.throwIfAborted();
-  const row = await inTransaction(async (client) => {
-    const stored = await storeReading(client, fileName, bytes, reading);
-    const kept: ReadingRow = {
+  const kept = await inTransaction(async (client) => {
+    const stored = await storeReading(client, fileName, bytes, packed);
+    const row = {
       id,
       file_name: stored.fileName,
       source_digest: stored.sourceDigest,
@@ -46,25 +52,30 @@ export async function readFile(
       tree: stored.tree,
       findings: stored.findings,
       layer_count: stored.layerCount,
+      layer_ids: stored.layerIds,
       assets: stored.assets,
+      report: packed.report,
     };
-    if (!(await putReading(client, kept)))
+    if (!(await putReading(client, row)))
       throw new Refusal(409, 'This reading is one of another file; read the file anew.');
-    return kept;
+    return row;
   });
-  return viewOf(row);
+  return viewOf({ ...kept, name: packed.name });
 }
 
-/** Reads the stored file again, after a font was added. */
-export async function readAgain(id: string, signal: AbortSignal): Promise<ReadingView> {
+/** Reads the stored file again, after its fonts changed. */
+export async function readAgain(id: string, signal: AbortSignal): Promise<string> {
   const row = await requireReading(id);
   const bytes = await getBlob(pool(), row.source_digest);
   if (!bytes) throw NOT_FOUND('This reading');
   return readFile(id, row.file_name, bytes, signal);
 }
 
-export async function getReadingView(id: string): Promise<ReadingView> {
-  return viewOf(await requireReading(id));
+/** A `ReadingView` as JSON. */
+export async function getReadingView(id: string): Promise<string> {
+  const row = await getWholeReading(pool(), id);
+  if (!row) throw NOT_FOUND('This reading');
+  return viewOf(row);
 }
 
 export async function readingPicture(id: string): Promise<Uint8Array> {
@@ -73,18 +84,28 @@ export async function readingPicture(id: string): Promise<Uint8Array> {
   return bytes;
 }
 
-/** Reads in a worker with all added fonts. The progress is available under `id`. */
+/**
+ * Reads in a worker with the added fonts of a project or a reading. The progress is available under `id`.
+ * @param owner whose fonts
+ */
 export async function readBytes(
   id: string,
+  owner: string,
   fileName: string,
   bytes: Uint8Array,
   signal: AbortSignal,
-): Promise<ReadWithPicture> {
-  const fonts = await addedFonts(pool());
-  setReadingProgress(id, { done: 0, total: 0 });
+): Promise<PackedReading> {
+  const fonts = await loadFonts(pool(), owner);
+  setReadingProgress(id, { done: 0, total: 0, before: 0 });
   try {
-    const onProgress = (done: number, total: number) => setReadingProgress(id, { done, total });
-    return await readInWorker({ bytes, fileName, fonts }, { signal, onProgress });
+    return await readInWorker(
+      { bytes, fileName, fonts },
+      {
+        signal,
+        onProgress: (done, total) => setReadingProgress(id, { done, total, before: 0 }),
+        onPlace: (before) => setReadingProgress(id, { done: 0, total: 0, before }),
+      },
+    );
   } finally {
     endReading(id);
   }
@@ -96,7 +117,12 @@ async function requireReading(id: string): Promise<ReadingRow> {
   return row;
 }
 
-function viewOf({ id, file_name: fileName, tree, findings }: ReadingRow): ReadingView {
-  const report = readingReport(tree, findings, new Map(), TARGETS.html.capabilities);
-  return { id, fileName, name: tree.name, report };
+async function viewOf({
+  id,
+  file_name: fileName,
+  name,
+  report,
+}: Pick<WholeReadingRow, 'id' | 'file_name' | 'name' | 'report'>): Promise<string> {
+  const addedFonts = await listFonts(pool(), id);
+  return `{"report":${report},${JSON.stringify({ id, fileName, name, addedFonts }).slice(1)}`;
 }

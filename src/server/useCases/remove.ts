@@ -1,5 +1,6 @@
 import { inTransaction, type Queryable } from '../db/pool';
 import { holdBlobs, removeUnusedBlobs } from '../db/tables/blobs';
+import { removeFontsOf, removeLostFonts } from '../db/tables/fonts';
 import { removeProject as deleteProject } from '../db/tables/projects';
 import { removeOldReadings, removeReading as deleteReading } from '../db/tables/readings';
 import { NOT_FOUND } from '../http';
@@ -8,6 +9,7 @@ import { NOT_FOUND } from '../http';
 export function removeProject(id: string): Promise<{ id: string }> {
   return removing(async (client) => {
     if (!(await deleteProject(client, id))) throw NOT_FOUND('This project');
+    await removeFontsOf(client, id);
     return { id };
   });
 }
@@ -16,13 +18,17 @@ export function removeProject(id: string): Promise<{ id: string }> {
 export function removeReading(id: string): Promise<{ id: string }> {
   return removing(async (client) => {
     if (!(await deleteReading(client, id))) throw NOT_FOUND('This reading');
+    await removeFontsOf(client, id);
     return { id };
   });
 }
 
 /** Removes readings that nobody took up, and all bytes that nothing refers to. */
 export function removeLeftOvers(): Promise<void> {
-  return removing(removeOldReadings);
+  return removing(async (client) => {
+    await removeOldReadings(client);
+    await removeLostFonts(client);
+  });
 }
 
 function removing<T>(work: (client: Queryable) => Promise<T>): Promise<T> {

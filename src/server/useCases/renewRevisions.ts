@@ -3,8 +3,9 @@ import { isReadError } from '../../core/read/readError';
 import { readWithPicture } from '../../engine/readWithPicture';
 import { inTransaction, pool } from '../db/pool';
 import { getBlob } from '../db/tables/blobs';
-import { addedFonts } from '../db/tables/fonts';
+import { loadFonts } from '../db/tables/fonts';
 import { outdatedRevisions } from '../db/tables/revisions';
+import { packReading } from '../workers/packReading';
 import { addRevision, storeReading } from './storeReading';
 
 /**
@@ -12,15 +13,15 @@ import { addRevision, storeReading } from './storeReading';
  * tags stay valid, since readers give the same ids to the same file. Gives the number of mockups read anew.
  */
 export async function renewRevisions(): Promise<number> {
-  const fonts = await addedFonts(pool());
   const book = createFontBook();
   let renewed = 0;
   const outdated = await outdatedRevisions(pool());
-  for (const { mockup_id: mockupId, file_name: fileName, source_digest: source } of outdated) {
+  for (const { mockup_id: mockupId, project_id, file_name: fileName, source_digest: source } of outdated) {
     const bytes = await getBlob(pool(), source);
     if (!bytes) continue;
     try {
-      const reading = await readWithPicture(bytes, fileName, { book, fonts });
+      const fonts = await loadFonts(pool(), project_id);
+      const reading = packReading(await readWithPicture(bytes, fileName, { book, fonts }));
       await inTransaction(async (client) =>
         addRevision(client, mockupId, await storeReading(client, fileName, bytes, reading), 'update'),
       );

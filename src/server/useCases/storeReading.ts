@@ -1,8 +1,7 @@
-import { countLayers } from '../../core/sort/structuralTags';
-import type { ReadWithPicture } from '../../engine/readWithPicture';
 import type { Queryable } from '../db/pool';
 import { putBlob } from '../db/tables/blobs';
 import { insertAsset, insertRevision, type NewRevision } from '../db/tables/revisions';
+import type { PackedReading } from '../workers/packReading';
 
 /** A reading whose bytes are stored: what a revision or a reading on the way to the shelf consists of. */
 export interface StoredReading extends Omit<NewRevision, 'mockupId' | 'cause'> {
@@ -15,17 +14,18 @@ export async function storeReading(
   client: Queryable,
   fileName: string,
   source: Uint8Array,
-  { mockup, assets, findings, picture }: ReadWithPicture,
+  { tree, assets, findings, picture, layerCount, layerIds }: PackedReading,
 ): Promise<StoredReading> {
   const digests: Record<string, string> = {};
   for (const [name, asset] of assets) digests[name] = await putBlob(client, asset);
   return {
     fileName,
     sourceDigest: await putBlob(client, source),
-    pictureDigest: await putBlob(client, new TextEncoder().encode(picture)),
-    tree: mockup,
+    pictureDigest: await putBlob(client, picture),
+    tree,
     findings,
-    layerCount: countLayers(mockup),
+    layerCount,
+    layerIds,
     assets: digests,
   };
 }

@@ -1,6 +1,7 @@
-import { buildRecord, type BuildRecord } from '../../core/buildRecord';
+import { buildRecord } from '../../core/buildRecord';
 import { treeOf } from '../../core/mockup/tree';
 import type { ConvertInput } from '../../core/convert';
+import type { Mockup } from '../../core/mockup/mockup';
 import type { Finding } from '../../core/findings/finding';
 import { createFontBook } from '../../engine/fonts/fontBook';
 import { givenFonts } from '../../engine/fonts/givenFonts';
@@ -9,21 +10,25 @@ import { produce, type OutputFile } from '../../engine/produce';
 import type { BuildResult } from '../buildTypes';
 import type { OnProgress } from '../../core/read/reading';
 
-export interface BuildJob extends Omit<ConvertInput, 'outliner'> {
+export interface BuildJob extends Pick<ConvertInput, 'assets' | 'tags' | 'options'> {
+  /** The `Mockup` as JSON. */
+  readonly tree: string;
   readonly findings: readonly Finding[];
 }
 
 export interface BuildOutput {
   readonly files: readonly OutputFile[];
   readonly result: BuildResult;
-  readonly record: BuildRecord;
+  /** The `BuildRecord` as JSON. */
+  readonly record: Uint8Array;
 }
 
 /** Builds all files of a mockup. */
 export async function build(
-  { mockup, assets, tags, options, findings }: BuildJob,
+  { tree: text, assets, tags, options, findings }: BuildJob,
   onProgress: OnProgress,
 ): Promise<BuildOutput> {
+  const mockup = JSON.parse(text) as Mockup;
   const { book } = createFontBook().withFonts(givenFonts(mockup, assets));
   const product = await produce({
     mockup,
@@ -39,7 +44,7 @@ export async function build(
   const [sheet] = mockup.screens;
   return {
     files: product.files,
-    record: buildRecord(conversion),
+    record: new TextEncoder().encode(JSON.stringify(buildRecord(conversion))),
     result: {
       sheet: { width: sheet?.width ?? 0, height: sheet?.height ?? 0 },
       screens: conversion.emission.screens,

@@ -1,14 +1,22 @@
 import type { OnProgress } from '../../core/read/reading';
-import type { ReadWithPicture } from '../../engine/readWithPicture';
-import { fontJob, type FontJob, type FontOutput } from './fontJob';
 import { build, type BuildJob, type BuildOutput } from './buildJob';
+import { drawJob, type DrawJob, type DrawOutput } from './drawJob';
+import { fontJob, type FontJob, type FontOutput } from './fontJob';
+import type { PackedReading } from './packReading';
 import { prove, type ProofJob, type ProofOutput } from './proofJob';
 import { readJob, type ReadJob } from './readJob';
+import { reportJob, type ReportJob } from './reportJob';
+import { shrinkJob, type ShrinkJob } from './shrinkJob';
+import { tagJob, type TagJob } from './tagJob';
 
 /** The jobs of a worker, with their results. */
 interface JobTypes {
-  readonly read: { readonly job: ReadJob; readonly result: ReadWithPicture };
+  readonly read: { readonly job: ReadJob; readonly result: PackedReading };
   readonly font: { readonly job: FontJob; readonly result: FontOutput };
+  readonly report: { readonly job: ReportJob; readonly result: string };
+  readonly tag: { readonly job: TagJob; readonly result: string };
+  readonly shrink: { readonly job: ShrinkJob; readonly result: Uint8Array };
+  readonly draw: { readonly job: DrawJob; readonly result: DrawOutput };
   readonly build: { readonly job: BuildJob; readonly result: BuildOutput };
   readonly prove: { readonly job: ProofJob; readonly result: ProofOutput };
 }
@@ -23,4 +31,13 @@ export const JOBS: {
     job: JobOf<Name>,
     onProgress: OnProgress,
   ) => ResultOf<Name> | Promise<ResultOf<Name>>;
-} = { read: readJob, font: fontJob, build, prove };
+} = {
+  read: readJob,
+  font: fontJob,
+  report: reportJob,
+  tag: tagJob,
+  shrink: shrinkJob,
+  draw: drawJob,
+  build,
+  prove,
+};

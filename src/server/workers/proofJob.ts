@@ -4,12 +4,14 @@ import path from 'node:path';
 import type { BuildRecord } from '../../core/buildRecord';
 import type { OutputFile } from '../../engine/produce';
 import { launchChromium } from '../../engine/proof/chromium';
-import { pullProof, type ProofSheet } from '../../engine/proof/proof';
+import { proofSheet, pullProof, type ProofSheet } from '../../engine/proof/proof';
 import { writeFiles } from '../../engine/writeFiles';
 import type { ProofScreen } from '../proofTypes';
 
 export interface ProofJob {
-  readonly record: BuildRecord;
+  /** The `BuildRecord` as JSON. */
+  readonly record: Uint8Array;
+  /** The whole mockup as SVG or SVGZ, with its size in px. */
   readonly sheet: ProofSheet;
   /** The files of the build. */
   readonly files: readonly OutputFile[];
@@ -21,12 +23,13 @@ export interface ProofOutput {
 }
 
 /** Compares the pages of a build with the mockup in Chromium. */
-export async function prove({ record, sheet, files }: ProofJob): Promise<ProofOutput> {
+export async function prove({ record: text, sheet, files }: ProofJob): Promise<ProofOutput> {
+  const record = JSON.parse(new TextDecoder().decode(text)) as BuildRecord;
   const browser = await launchChromium();
   const folder = await mkdtemp(path.join(tmpdir(), 'orden-proof-'));
   try {
     await writeFiles(folder, files);
-    const proofs = await pullProof({ browser, record, folder, sheet });
+    const proofs = await pullProof({ browser, record, folder, sheet: proofSheet(sheet.svg, sheet) });
     const pictures: OutputFile[] = [];
     const screens = proofs.map(({ pictures: pulled, ...proof }, at): ProofScreen => {
       const nameOf = (what: keyof typeof pulled) => `${at}/${what}.png`;

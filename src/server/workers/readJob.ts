@@ -1,7 +1,8 @@
 import type { OnProgress } from '../../core/read/reading';
 import type { GivenFont } from '../../core/type/fontBook';
 import { createFontBook } from '../../engine/fonts/fontBook';
-import { readWithPicture, type ReadWithPicture } from '../../engine/readWithPicture';
+import { readWithPicture } from '../../engine/readWithPicture';
+import { packReading, type PackedReading } from './packReading';
 
 export interface ReadJob {
   readonly bytes: Uint8Array;
@@ -10,9 +11,9 @@ export interface ReadJob {
 }
 
 /** Reads a file with all available fonts. */
-export function readJob(
+export async function readJob(
   { bytes, fileName, fonts }: ReadJob,
   onProgress: OnProgress,
-): Promise<ReadWithPicture> {
-  return readWithPicture(bytes, fileName, { book: createFontBook(), fonts, onProgress });
+): Promise<PackedReading> {
+  return packReading(await readWithPicture(bytes, fileName, { book: createFontBook(), fonts, onProgress }));
 }

@@ -1,18 +1,42 @@
-import { parentPort } from 'node:worker_threads';
-import { ReadError } from '../../core/read/readError';
-import { JOBS, type JobName, type JobOf, type ResultOf } from './jobs';
-import type { WorkerMessage, WorkerTask } from './runInWorker';
+import { Worker } from 'node:worker_threads';
+import workerpool from 'workerpool';
+import type { FindingData } from '../../core/findings/finding';
+import { ReadError, type RefusalCode } from '../../core/read/readError';
+import { JOBS, type JobName } from './jobs';
 
-/** Runs the jobs that it is sent, one after the other. */
-parentPort?.on('message', ({ name, job }: WorkerTask<JobName>) => void work(name, job));
+/** What a worker tells of its work. */
+export type WorkerEvent =
+  { readonly kind: 'begun' } | { readonly kind: 'progress'; readonly done: number; readonly total: number };
 
-async function work<Name extends JobName>(name: Name, job: JobOf<Name>): Promise<void> {
-  const say = (message: WorkerMessage<ResultOf<Name>>) => parentPort?.postMessage(message);
+/** The result of a job; errors lose their class on the way between processes. */
+export type Answer<Result> =
+  | { readonly kind: 'result'; readonly result: Result }
+  | { readonly kind: 'refused'; readonly code: RefusalCode; readonly data: FindingData };
+
+/** The most memory of a worker's process, bytes: pixels and fonts are outside of the limit of its heap. */
+const MOST_MEMORY = 2.5 * 1024 ** 3;
+
+/** Ends the process from a thread of its own, since native code holds up the main one. */
+const WATCH = `setInterval(() => {
+  if (process.memoryUsage.rss() > ${MOST_MEMORY}) process.kill(process.pid, 'SIGKILL');
+}, 100);`;
+
+const emit = (event: WorkerEvent) => workerpool.workerEmit(event);
+
+async function answer<Name extends JobName>(
+  name: Name,
+  job: Parameters<(typeof JOBS)[Name]>[0],
+): Promise<Answer<unknown>> {
+  emit({ kind: 'begun' });
   try {
-    const result = await JOBS[name](job, (done, total) => say({ kind: 'progress', done, total }));
-    say({ kind: 'result', result });
+    const result = await JOBS[name](job, (done, total) => emit({ kind: 'progress', done, total }));
+    return { kind: 'result', result };
   } catch (error) {
-    if (error instanceof ReadError) say({ kind: 'refused', code: error.code, data: error.data });
-    else say({ kind: 'failed', message: error instanceof Error ? error.message : String(error) });
+    if (error instanceof ReadError) return { kind: 'refused', code: error.code, data: error.data };
+    throw error;
   }
 }
+
+new Worker(WATCH, { eval: true }).unref();
+const names = Object.keys(JOBS) as JobName[];
+workerpool.worker(Object.fromEntries(names.map((name) => [name, (job: never) => answer(name, job)])));

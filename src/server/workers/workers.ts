@@ -1,60 +1,108 @@
-import { Worker } from 'node:worker_threads';
-import type { ReadWithPicture } from '../../engine/readWithPicture';
+import path from 'node:path';
 import type { BuildJob, BuildOutput } from './buildJob';
+import type { DrawJob, DrawOutput } from './drawJob';
 import type { FontJob, FontOutput } from './fontJob';
-import { createWorkerPool, type WorkerPool } from './workerPool';
+import type { PackedReading } from './packReading';
 import type { ProofJob, ProofOutput } from './proofJob';
 import type { ReadJob } from './readJob';
-import type { WorkerRun } from './runInWorker';
+import type { ReportJob } from './reportJob';
+import type { ShrinkJob } from './shrinkJob';
+import type { TagJob } from './tagJob';
+import { createWorkerPool, type WorkerPool, type WorkerRun } from './workerPool';
 
-/** The memory of one worker: a hostile file ends its worker, never the server. */
-const WORKER_LIMITS = { maxOldGenerationSizeMb: 1024 } as const;
+/** The heap of one worker: a hostile file ends its worker, never the server. */
+const HEAP_MB = 1024;
 
 // Kept on `globalThis`, so that a reloaded module reuses the pool of the process.
 const shared = globalThis as { ordenWorkers?: WorkerPool };
 
 function workerPool(): WorkerPool {
-  shared.ordenWorkers ??= createWorkerPool(
-    () => new Worker(new URL('./worker.ts', import.meta.url), { resourceLimits: WORKER_LIMITS }),
-  );
+  // Bundled by `scripts/bundleCommand.mjs`: a process of its own needs a file of its own.
+  const script = path.join(process.env.ORDEN_HOME ?? process.cwd(), '.orden/command/worker.js');
+  shared.ordenWorkers ??= createWorkerPool(script, HEAP_MB);
   return shared.ordenWorkers;
 }
 
-/** Reads a file in a worker, in bounded time and memory, until the request is aborted. */
-export function readInWorker(
-  job: ReadJob,
-  run: Pick<WorkerRun, 'onProgress' | 'signal'>,
-): Promise<ReadWithPicture> {
+/** What the caller of a long job hears of it, and how it ends it. */
+type Watched = Pick<WorkerRun, 'onProgress' | 'onPlace' | 'signal'>;
+
+const LARGE_LAYERS = 1500;
+
+/** True for a mockup whose builds take so long that no other should wait for them. */
+export function isLarge(layerCount: number): boolean {
+  return layerCount > LARGE_LAYERS;
+}
+
+/** Reads a file in bounded time and memory, until the request is aborted. */
+export function readInWorker(job: ReadJob, watched: Watched): Promise<PackedReading> {
   return workerPool().run('read', job, {
-    ...run,
+    ...watched,
+    lane: 'short',
     timeoutMs: 60_000,
     tooLong: 'Reading took longer than a minute and was given up; split the mockup into several files.',
   });
 }
 
-/** Reads a font file in a worker, in bounded time. */
+/** Reads a font file in bounded time. */
 export function readFontInWorker(job: FontJob): Promise<FontOutput> {
   return workerPool().run('font', job, {
+    lane: 'short',
     timeoutMs: 5_000,
     tooLong: 'This font file cannot be read; choose another TTF, OTF or WOFF2 file.',
   });
 }
 
-/** Builds in a worker, so that it can be cancelled at any moment. */
-export function buildInWorker(
-  job: BuildJob,
-  run: Pick<WorkerRun, 'onProgress' | 'signal'>,
-): Promise<BuildOutput> {
+/** The report on a mockup with its tags, as JSON. */
+export function reportInWorker(job: ReportJob): Promise<string> {
+  return workerPool().run('report', job, {
+    lane: 'short',
+    timeoutMs: 60_000,
+    tooLong: 'The report took longer than a minute and was given up; split the mockup into several files.',
+  });
+}
+
+/** A copy of the mockup's file with its tags. */
+export function tagInWorker(job: TagJob): Promise<string> {
+  return workerPool().run('tag', job, {
+    lane: 'short',
+    timeoutMs: 60_000,
+    tooLong:
+      'Writing the tags took longer than a minute and was given up; split the mockup into several files.',
+  });
+}
+
+/** A small picture for the shelf, WebP. */
+export function shrinkInWorker(job: ShrinkJob): Promise<Uint8Array> {
+  return workerPool().run('shrink', job, {
+    lane: 'short',
+    timeoutMs: 20_000,
+    tooLong: 'The small picture took longer than 20 seconds and was given up.',
+  });
+}
+
+/** Draws a screen or a layer of a mockup. */
+export function drawInWorker(job: DrawJob): Promise<DrawOutput> {
+  return workerPool().run('draw', job, {
+    lane: 'drawing',
+    timeoutMs: 60_000,
+    tooLong: 'The drawing took longer than a minute and was given up; split the mockup into several files.',
+  });
+}
+
+/** Builds in a process of its own, so that it can be cancelled at any moment. */
+export function buildInWorker(job: BuildJob, layerCount: number, watched: Watched): Promise<BuildOutput> {
   return workerPool().run('build', job, {
-    ...run,
+    ...watched,
+    lane: isLarge(layerCount) ? 'largeBuild' : 'build',
     timeoutMs: 300_000,
     tooLong: 'Building took longer than five minutes and was given up; split the mockup into several files.',
   });
 }
 
-/** Pulls a proof in a worker, since comparing pictures is slow. */
-export function proveInWorker(job: ProofJob): Promise<ProofOutput> {
+/** Pulls a proof: comparing pictures is slow. */
+export function proveInWorker(job: ProofJob, layerCount: number): Promise<ProofOutput> {
   return workerPool().run('prove', job, {
+    lane: isLarge(layerCount) ? 'largeBuild' : 'build',
     timeoutMs: 300_000,
     tooLong: 'The proof took longer than five minutes and was given up.',
   });

@@ -2,7 +2,9 @@ import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typograp
 import { useRef } from 'react';
 import type { LayerId } from '../../core/mockup/layer';
 import type { FaceSource } from '../../core/mockup/type';
+import type { FontRow } from '../../server/db/tables/fonts';
 import type { ReportedFont } from '../../core/sort/report/readingReport';
+import type { FontActions } from './useFonts';
 
 const SOURCES: Readonly<Record<FaceSource, string>> = {
   embedded: 'inside the mockup',
@@ -12,21 +14,25 @@ const SOURCES: Readonly<Record<FaceSource, string>> = {
   known: 'only its measures are known',
 };
 
+/** kB, as people read sizes. */
+const kilobytes = (size: number) => `${Math.max(1, Math.round(size / 1024))} kB`;
+
 interface FontTableProps {
   readonly fonts: readonly ReportedFont[];
-  readonly busy: boolean;
-  readonly onFont: (file: File) => void;
+  /** The font files that were added to the project. */
+  readonly added: readonly FontRow[];
+  readonly actions: FontActions;
   readonly onLight: (layer: LayerId) => void;
 }
 
-/** The families that the mockup asks for, their replacements, and the button that adds a font. */
-export function FontTable({ fonts, busy, onFont, onLight }: FontTableProps) {
+/** The families that the mockup asks for, their replacements, and the font files that were added. */
+export function FontTable({ fonts, added, actions, onLight }: FontTableProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <Box component="section" aria-label="Fonts">
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, mb: 0.5 }}>
         <Typography variant="h2">{fonts.length === 1 ? 'One font' : `${fonts.length} fonts`}</Typography>
-        <Button size="small" color="inherit" disabled={busy} onClick={() => input.current?.click()}>
+        <Button size="small" color="inherit" disabled={actions.busy} onClick={() => input.current?.click()}>
           Add a font file
         </Button>
         <input
@@ -38,7 +44,7 @@ export function FontTable({ fonts, busy, onFont, onLight }: FontTableProps) {
           onChange={(event) => {
             const file = event.target.files?.[0];
             event.target.value = '';
-            if (file) onFont(file);
+            if (file) actions.add(file);
           }}
         />
       </Box>
@@ -69,6 +75,41 @@ export function FontTable({ fonts, busy, onFont, onLight }: FontTableProps) {
                     onClick={() => onLight(layer)}
                   >
                     {texts}
+                  </Button>
+                </TableCell>
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      )}
+      {added.length > 0 && (
+        <Table size="small" aria-label="Added font files" sx={{ mt: 1 }}>
+          <TableHead>
+            <TableRow>
+              <TableCell>Added file</TableCell>
+              <TableCell>Family</TableCell>
+              <TableCell align="right">Size</TableCell>
+              <TableCell />
+            </TableRow>
+          </TableHead>
+          <TableBody>
+            {added.map((font) => (
+              <TableRow key={font.digest}>
+                <TableCell>{font.file_name}</TableCell>
+                <TableCell>
+                  {font.family} {font.weight}
+                  {font.italic && ' italic'}
+                </TableCell>
+                <TableCell align="right">{kilobytes(font.size)}</TableCell>
+                <TableCell align="right">
+                  <Button
+                    size="small"
+                    color="inherit"
+                    disabled={actions.busy}
+                    aria-label={`Remove ${font.file_name}`}
+                    onClick={() => actions.remove(font)}
+                  >
+                    Remove
                   </Button>
                 </TableCell>
               </TableRow>

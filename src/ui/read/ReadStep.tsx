@@ -10,7 +10,7 @@ import { TopBar } from '../shared/TopBar';
 import { useResource } from '../shared/useResource';
 import { HistoryButtons } from '../shared/HistoryButtons';
 import { ReportView } from './ReportView';
-import { useFontAdding } from './useFontAdding';
+import { useFonts } from './useFonts';
 
 /** The Read step: the report, the choice of screens, and the regions of a flat picture. */
 export function ReadStep({ mockupId }: { readonly mockupId: string }) {
@@ -22,7 +22,7 @@ export function ReadStep({ mockupId }: { readonly mockupId: string }) {
     reload();
     reopen();
   };
-  const fonts = useFontAdding(`${address}/again`, refresh);
+  const fonts = useFonts(data?.projectId, `${address}/again`, refresh);
   const sending = useRef({ count: 0, last: Promise.resolve() });
   /** One request at a time, so that a later one is never overtaken. */
   const send = (work: () => Promise<unknown>) => {
@@ -63,8 +63,8 @@ export function ReadStep({ mockupId }: { readonly mockupId: string }) {
           <ReportView
             report={data.report}
             picture={`${address}/picture`}
-            busy={fonts.busy}
-            onFont={fonts.add}
+            addedFonts={data.addedFonts}
+            fontActions={fonts}
             onScreen={(layer, value) => edit({ layer, facet: 'screen', value })}
             sortAddress={(layer) => `/mockups/${mockupId}/sort?layer=${encodeURIComponent(layer)}`}
             regions={

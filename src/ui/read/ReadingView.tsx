@@ -7,7 +7,7 @@ import { postJson, request, sentence } from '../shared/request';
 import { TopBar } from '../shared/TopBar';
 import { useResource } from '../shared/useResource';
 import { ReportView } from './ReportView';
-import { useFontAdding } from './useFontAdding';
+import { useFonts } from './useFonts';
 
 /** The report on a file that is not on the shelf yet, with the next actions. */
 export function ReadingView({ readingId }: { readonly readingId: string }) {
@@ -16,7 +16,7 @@ export function ReadingView({ readingId }: { readonly readingId: string }) {
   const { data, problem, reload } = useResource<ReadingView>(address);
   const [refused, setRefused] = useState<string | null>(null);
   const [shelving, setShelving] = useState(false);
-  const fonts = useFontAdding(`${address}/again`, reload);
+  const fonts = useFonts(readingId, `${address}/again`, reload);
 
   const shelve = async () => {
     setShelving(true);
@@ -50,8 +50,8 @@ export function ReadingView({ readingId }: { readonly readingId: string }) {
           <ReportView
             report={data.report}
             picture={`${address}/picture`}
-            busy={fonts.busy}
-            onFont={fonts.add}
+            addedFonts={data.addedFonts}
+            fontActions={fonts}
             onScreen={null}
             sortAddress={null}
             regions={null}

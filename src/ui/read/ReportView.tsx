@@ -5,18 +5,19 @@ import { Group, Panel, Separator } from 'react-resizable-panels';
 import type { LayerId } from '../../core/mockup/layer';
 import type { ReadingReport } from '../../core/sort/report/readingReport';
 import type { Region } from '../../core/sort/facets/regions';
+import type { FontRow } from '../../server/db/tables/fonts';
 import { FindingList } from './FindingList';
 import { FontTable } from './FontTable';
 import { ReportPicture } from './ReportPicture';
 import { ScreenTable } from './ScreenTable';
+import type { FontActions } from './useFonts';
 
 export interface ReportViewProps {
   readonly report: ReadingReport;
   /** URL of the picture of the whole sheet. */
   readonly picture: string;
-  /** True while the file is read again. */
-  readonly busy: boolean;
-  readonly onFont: (file: File) => void;
+  readonly addedFonts: readonly FontRow[];
+  readonly fontActions: FontActions;
   /** Sets whether a group is a screen; null where this cannot be set yet. */
   readonly onScreen: ((layer: LayerId, isScreen: boolean) => void) | null;
   /** The URL where a layer can be sorted; null where there is none yet. */
@@ -32,7 +33,7 @@ export interface ReportRegions {
 
 /** The report beside the mockup; hovering a finding highlights its layer. */
 export function ReportView(props: ReportViewProps) {
-  const { report, picture, busy, onFont, onScreen, sortAddress } = props;
+  const { report, picture, addedFonts, fontActions, onScreen, sortAddress } = props;
   const [lit, setLit] = useState<readonly LayerId[]>([]);
   return (
     <Box sx={{ flex: 1, minHeight: 0, '& [data-separator]': { bgcolor: 'divider' } }}>
@@ -54,11 +55,11 @@ export function ReportView(props: ReportViewProps) {
           >
             <Counts report={report} />
             <ScreenTable report={report} onScreen={onScreen} />
-            {report.fonts.length > 0 && (
+            {report.fonts.length + addedFonts.length > 0 && (
               <FontTable
                 fonts={report.fonts}
-                busy={busy}
-                onFont={onFont}
+                added={addedFonts}
+                actions={fontActions}
                 onLight={(layer) => setLit([layer])}
               />
             )}

@@ -106,12 +106,13 @@ export function DropPlace() {
 }
 
 function RunningReading({ running }: { readonly running: Running }) {
-  const { done, total } = useReadingProgress(running.id);
+  const { done, total, before } = useReadingProgress(running.id);
   const known = total > 0;
   return (
     <Box role="status" sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 1 }}>
       <Typography noWrap>
         Reading {running.name}
+        {before > 0 && `: waits for ${before === 1 ? 'one file' : `${before} files`} before it`}
         {known && `: ${done.toLocaleString('en')} of ${total.toLocaleString('en')} layers`}
       </Typography>
       <LinearProgress

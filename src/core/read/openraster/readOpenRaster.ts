@@ -32,6 +32,10 @@ interface Context {
  */
 export function readOpenRaster(bytes: Uint8Array, name: string, book: FontBook): Reading {
   const archive = new Zip(bytes);
+  // Older programs leave it out; another type is another format in a ZIP.
+  const type = archive.take('mimetype');
+  if (type && decodeText(type).trim() !== 'image/openraster')
+    throw new ReadError('foreign', { format: 'a ZIP of another kind' });
   const source = archive.take('stack.xml');
   if (!source) throw new ReadError('entry-missing', { entry: 'stack.xml' });
   const image = parseXml(decodeText(source));

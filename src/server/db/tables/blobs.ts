@@ -10,6 +10,7 @@ const HOLD = 'lock table blobs in share row exclusive mode';
 const REMOVE_UNUSED = `
   delete from blobs b where digest not in (
     select source_digest from revisions union all select picture_digest from revisions
+    union all select small_digest from revisions where small_digest is not null
     union all select digest from revision_assets
     union all select source_digest from readings union all select picture_digest from readings
     union all select value from readings, jsonb_each_text(assets)

@@ -26,7 +26,11 @@ const INSERT =
 const SELECT = `select ${COLUMNS} from builds where id = $1`;
 const NEWEST = `select ${COLUMNS} from builds where mockup_id = $1 order by created_at desc limit $2`;
 const UNFINISHED = `select id from builds where state in ('waiting', 'running') order by created_at`;
-const START = `update builds set state = 'running' where id = $1 and state in ('waiting', 'running')`;
+const LAYERS = `
+  select r.layer_count from builds b join revisions r on r.id = b.revision_id where b.id = $1`;
+const START = `
+  update builds set state = 'running', attempts = attempts + 1
+   where id = $1 and state in ('waiting', 'running') returning attempts`;
 const PROGRESS = `update builds set done = $2, total = $3 where id = $1 and state = 'running' returning id`;
 const FINISH = `update builds set state = 'done', result = $2, record_digest = $3, finished_at = now() where id = $1 and state = 'running'`;
 const FAIL = `update builds set state = 'failed', problem = $2, finished_at = now() where id = $1 and state = 'running'`;
@@ -58,6 +62,12 @@ export async function unfinishedBuilds(db: Queryable): Promise<readonly string[]
   return rows.map(({ id }) => id);
 }
 
+/** The number of layers of the revision that is built; 0 when it is gone. */
+export async function layersOfBuild(db: Queryable, id: string): Promise<number> {
+  const { rows } = await db.query<{ layer_count: number }>(LAYERS, [id]);
+  return rows[0]?.layer_count ?? 0;
+}
+
 export async function getBuild(db: Queryable, id: string): Promise<BuildRow | null> {
   const { rows } = await db.query<BuildRow>(SELECT, [id]);
   return rows[0] ?? null;
@@ -72,10 +82,10 @@ export async function newestBuilds(
   return rows;
 }
 
-/** False when the build was cancelled before it started. */
-export async function startBuild(db: Queryable, id: string): Promise<boolean> {
-  const { rowCount } = await db.query(START, [id]);
-  return rowCount === 1;
+/** How often the build was begun, with this time; null when it was cancelled before it started. */
+export async function startBuild(db: Queryable, id: string): Promise<number | null> {
+  const { rows } = await db.query<{ attempts: number }>(START, [id]);
+  return rows[0]?.attempts ?? null;
 }
 
 /** Records the progress of the build; false when it was cancelled meanwhile. */

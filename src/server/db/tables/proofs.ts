@@ -10,9 +10,11 @@ export interface ProofRow {
 
 const ORDER = `
   insert into proofs (build_id) values ($1)
-  on conflict (build_id) do update set state = 'waiting', problem = null where proofs.state = 'failed'`;
+  on conflict (build_id) do update set state = 'waiting', problem = null, attempts = 0 where proofs.state = 'failed'`;
 const SELECT = 'select build_id, state, problem, screens from proofs where build_id = $1';
-const START = `update proofs set state = 'running' where build_id = $1 and state in ('waiting', 'running')`;
+const START = `
+  update proofs set state = 'running', attempts = attempts + 1
+   where build_id = $1 and state in ('waiting', 'running') returning attempts`;
 const FINISH = `update proofs set state = 'done', screens = $2 where build_id = $1 and state = 'running'`;
 const FAIL = `update proofs set state = 'failed', problem = $2 where build_id = $1 and state = 'running'`;
 const UNFINISHED = `select build_id from proofs where state in ('waiting', 'running') order by build_id`;
@@ -38,10 +40,10 @@ export async function getProof(db: Queryable, buildId: string): Promise<ProofRow
   return rows[0] ?? null;
 }
 
-/** False when the proof exists already. */
-export async function startProof(db: Queryable, buildId: string): Promise<boolean> {
-  const { rowCount } = await db.query(START, [buildId]);
-  return rowCount === 1;
+/** How often the proof was begun, with this time; null when it has ended already. */
+export async function startProof(db: Queryable, buildId: string): Promise<number | null> {
+  const { rows } = await db.query<{ attempts: number }>(START, [buildId]);
+  return rows[0]?.attempts ?? null;
 }
 
 export async function finishProof(

@@ -1,5 +1,6 @@
 import type { Finding } from '../../../core/findings/finding';
-import { TREE_VERSION, type Mockup } from '../../../core/mockup/mockup';
+import type { LayerId } from '../../../core/mockup/layer';
+import { TREE_VERSION } from '../../../core/mockup/mockup';
 import type { Queryable } from '../pool';
 
 /** Why a file was read: it is new, fonts were added, or a later Orden reads more of it. */
@@ -11,48 +12,51 @@ export interface NewRevision {
   readonly fileName: string;
   readonly sourceDigest: string;
   readonly pictureDigest: string;
-  readonly tree: Mockup;
+  /** The `Mockup` as JSON. */
+  readonly tree: string;
   readonly findings: readonly Finding[];
   readonly layerCount: number;
+  readonly layerIds: readonly LayerId[];
 }
 
+/** A revision without its tree. */
 export interface RevisionRow {
   readonly id: string;
   readonly number: number;
   readonly file_name: string;
   readonly picture_digest: string;
+  /** Null until the small picture was drawn. */
+  readonly small_digest: string | null;
   readonly source_digest: string;
-  readonly tree: Mockup;
   readonly findings: Finding[];
   readonly layer_count: number;
 }
 
 /** A revision whose tree is text, as stored. */
-export interface RevisionTextRow extends Pick<
-  RevisionRow,
-  'id' | 'number' | 'file_name' | 'picture_digest' | 'findings'
-> {
+export interface RevisionTextRow extends RevisionRow {
   readonly tree: string;
 }
 
+const COLUMNS = 'id, number, file_name, picture_digest, small_digest, source_digest, findings, layer_count';
 const INSERT = `
   insert into revisions
-    (mockup_id, number, file_name, source_digest, picture_digest, tree, findings, layer_count, tree_version, cause)
-  values ($1, (select coalesce(max(number), 0) + 1 from revisions where mockup_id = $1), $2, $3, $4, $5, $6, $7, $8, $9)
+    (mockup_id, number, file_name, source_digest, picture_digest, tree, findings, layer_count, layer_ids, tree_version, cause)
+  values ($1, (select coalesce(max(number), 0) + 1 from revisions where mockup_id = $1), $2, $3, $4, $5, $6, $7, $8, $9, $10)
   returning id`;
 const INSERT_ASSET = 'insert into revision_assets (revision_id, name, digest) values ($1, $2, $3)';
-const NEWEST = `
-  select id, number, file_name, picture_digest, source_digest, tree, findings, layer_count
-    from revisions where mockup_id = $1 order by number desc limit 1`;
-const BY_ID = `
-  select id, number, file_name, picture_digest, source_digest, tree, findings, layer_count from revisions where id = $1`;
+const NEWEST = `select ${COLUMNS} from revisions where mockup_id = $1 order by number desc limit 1`;
 const NEWEST_TEXT = `
-  select id, number, file_name, picture_digest, tree::text, findings from revisions where mockup_id = $1 order by number desc limit 1`;
-const NEWEST_PICTURE =
-  'select id, picture_digest from revisions where mockup_id = $1 order by number desc limit 1';
+  select ${COLUMNS}, tree::text from revisions where mockup_id = $1 order by number desc limit 1`;
+const BY_ID = `select ${COLUMNS} from revisions where id = $1`;
+const TREE = 'select tree::text from revisions where id = $1';
+const SET_SMALL = 'update revisions set small_digest = $2 where picture_digest = $1';
+const UNKNOWN_LAYERS = `
+  select id from unnest($2::text[]) as given(id)
+  except
+  select unnest(layer_ids) from revisions where mockup_id = $1`;
 const OUTDATED = `
-  select r.mockup_id, r.file_name, r.source_digest
-    from revisions r
+  select r.mockup_id, m.project_id, r.file_name, r.source_digest
+    from revisions r join mockups m on m.id = r.mockup_id
    where r.tree_version <> $1
      and r.number = (select max(number) from revisions where mockup_id = r.mockup_id)
    order by r.created_at`;
@@ -60,15 +64,17 @@ const ASSETS = `
   select a.name, b.bytes from revision_assets a join blobs b on b.digest = a.digest where a.revision_id = $1`;
 
 export async function insertRevision(db: Queryable, revision: NewRevision): Promise<string> {
-  const { mockupId, fileName, sourceDigest, pictureDigest, tree, findings, layerCount, cause } = revision;
+  const { mockupId, fileName, sourceDigest, pictureDigest, tree, findings, layerCount, layerIds, cause } =
+    revision;
   const values = [
     mockupId,
     fileName,
     sourceDigest,
     pictureDigest,
-    JSON.stringify(tree),
+    tree,
     JSON.stringify(findings),
     layerCount,
+    layerIds,
     TREE_VERSION,
     cause,
   ];
@@ -101,13 +107,25 @@ export async function getRevision(db: Queryable, id: string): Promise<RevisionRo
   return rows[0] ?? null;
 }
 
-/** The newest revision without its tree. */
-export async function newestPicture(
+/** The tree of a revision as stored text. */
+export async function revisionTree(db: Queryable, id: string): Promise<string | null> {
+  const { rows } = await db.query<{ tree: string }>(TREE, [id]);
+  return rows[0]?.tree ?? null;
+}
+
+/** Records the small picture of all revisions with that picture. */
+export async function setSmallPicture(db: Queryable, picture: string, small: string): Promise<void> {
+  await db.query(SET_SMALL, [picture, small]);
+}
+
+/** Those of the given ids that no revision of the mockup has. */
+export async function unknownLayers(
   db: Queryable,
   mockupId: string,
-): Promise<Pick<RevisionRow, 'id' | 'picture_digest'> | null> {
-  const { rows } = await db.query<Pick<RevisionRow, 'id' | 'picture_digest'>>(NEWEST_PICTURE, [mockupId]);
-  return rows[0] ?? null;
+  ids: readonly LayerId[],
+): Promise<readonly LayerId[]> {
+  const { rows } = await db.query<{ id: LayerId }>(UNKNOWN_LAYERS, [mockupId, ids]);
+  return rows.map(({ id }) => id);
 }
 
 export async function revisionAssets(
@@ -120,6 +138,7 @@ export async function revisionAssets(
 
 export interface OutdatedRow {
   readonly mockup_id: string;
+  readonly project_id: string;
   readonly file_name: string;
   readonly source_digest: string;
 }

@@ -1,6 +1,8 @@
 import { RequestError, sentence } from '../../shared/request';
 
 const RETRY_MS = 1000;
+/** Statuses that pass: unreachable, failed, overloaded. */
+const PASSING: ReadonlySet<number> = new Set([0, 500, 502, 503, 504]);
 
 /** What a queue tells its owner. */
 interface SaveQueueEvents<Sent, Answer> {
@@ -59,7 +61,7 @@ async function retryWhileOffline<T>(
     try {
       return await work();
     } catch (error) {
-      if (!(error instanceof RequestError) || error.status !== 0) throw error;
+      if (!(error instanceof RequestError) || !PASSING.has(error.status)) throw error;
       onFailure();
       await new Promise((resolve) => setTimeout(resolve, retryMs));
     }

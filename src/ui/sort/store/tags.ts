@@ -9,7 +9,7 @@ import type { Editor } from '../../../server/db/tables/edits';
 import type { Conflict, Edited, TagEdit } from '../../../server/useCases/editTags';
 import type { Followed } from '../../../server/useCases/followEdits';
 import { postJson, request } from '../../shared/request';
-import { ownName } from '../ownName';
+import { ownName, rememberPerson } from '../ownName';
 import { screenOf } from '../rows';
 import { addressOf, tagsOf } from './opened';
 import { optimisticResult } from './optimisticResult';
@@ -68,14 +68,18 @@ export const tagSlice: MakeSlice<TagSlice> = (set, get, opened) => {
     // The state when the edit was made, not when it could be sent.
     const { lastEdit: after } = get();
     const shown = new Promise((resolve) => setTimeout(resolve, SENT_AFTER_MS));
+    // A save that is sent again has the same id, so that it is carried out once.
+    const requestId = crypto.randomUUID();
     const save = async () => {
       await shown;
-      return postJson<Edited>(`${address}/edits`, { edits, after, editor: ownEditor() });
+      return postJson<Edited>(`${address}/edits`, { edits, after, editor: ownEditor(), request: requestId });
     };
     queue.add(save, said);
   };
-  const step = (kind: 'undo' | 'redo') =>
-    queue.add(() => postJson<Edited>(`${address}/${kind}`, { editor: ownEditor() }));
+  const step = (kind: 'undo' | 'redo') => {
+    const body = { editor: ownEditor(), request: crypto.randomUUID() };
+    queue.add(() => postJson<Edited>(`${address}/${kind}`, body));
+  };
   return {
     tags: tagsOf(opened),
     copied: null,
@@ -173,6 +177,7 @@ function freeMergeName(wanted: string, tags: Tags): string {
 const WINDOW = crypto.randomUUID();
 
 function ownEditor(): Editor {
+  rememberPerson();
   return { id: WINDOW, name: ownName() };
 }
 

@@ -1,8 +1,7 @@
+import { jsonResponse } from '@/server/http';
 import { route } from '@/server/route';
 import { openMockup } from '@/server/useCases/openMockup';
 
-export const GET = route(
-  { id: 'mockup' },
-  async ({ id }) =>
-    new Response(await openMockup(id), { headers: { 'content-type': 'application/json; charset=utf-8' } }),
+export const GET = route({ id: 'mockup' }, async ({ id, person }) =>
+  jsonResponse(await openMockup(id, person)),
 );

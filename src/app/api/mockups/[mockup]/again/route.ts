@@ -1,4 +1,7 @@
+import { jsonResponse } from '@/server/http';
 import { route } from '@/server/route';
 import { rereadMockup } from '@/server/useCases/reviewMockup';
 
-export const POST = route({ id: 'mockup' }, ({ id, request }) => rereadMockup(id, request.signal));
+export const POST = route({ id: 'mockup' }, async ({ id, request }) =>
+  jsonResponse(await rereadMockup(id, request.signal)),
+);

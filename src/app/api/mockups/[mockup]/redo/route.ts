@@ -1,4 +1,6 @@
 import { route } from '@/server/route';
 import { stepSchema, redo } from '@/server/useCases/editTags';
 
-export const POST = route({ id: 'mockup', body: stepSchema }, ({ id, body }) => redo(id, body.editor));
+export const POST = route({ id: 'mockup', body: stepSchema }, ({ id, body, person }) =>
+  redo(id, { ...body, person }),
+);

@@ -1,4 +1,6 @@
 import { route } from '@/server/route';
 import { stepSchema, undo } from '@/server/useCases/editTags';
 
-export const POST = route({ id: 'mockup', body: stepSchema }, ({ id, body }) => undo(id, body.editor));
+export const POST = route({ id: 'mockup', body: stepSchema }, ({ id, body, person }) =>
+  undo(id, { ...body, person }),
+);

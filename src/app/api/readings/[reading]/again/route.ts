@@ -1,4 +1,7 @@
+import { jsonResponse } from '@/server/http';
 import { route } from '@/server/route';
 import { readAgain } from '@/server/useCases/readFile';
 
-export const POST = route({ id: 'reading' }, ({ id, request }) => readAgain(id, request.signal));
+export const POST = route({ id: 'reading' }, async ({ id, request }) =>
+  jsonResponse(await readAgain(id, request.signal)),
+);
