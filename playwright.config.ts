@@ -16,7 +16,7 @@ export default defineConfig({
     launchOptions: CHROMIUM,
   },
   webServer: {
-    command: `node node_modules/next/dist/bin/next start -H 127.0.0.1 -p ${port}`,
+    command: `node scripts/serve.mjs 127.0.0.1 ${port}`,
     url: `http://127.0.0.1:${port}/api/projects`,
     reuseExistingServer: false,
     timeout: 30_000,

@@ -1,6 +1,6 @@
 import { expect, test, type APIRequestContext } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { DEMO } from '../tests/support/mockups';
+import pLimit from 'p-limit';
 import { svgOf } from './support/shelf';
 
 /** Ids that some parser takes for one, and none. */
@@ -88,22 +88,24 @@ test('no request of any kind to any route is an error of the server', async ({ r
     });
     if (response.status() >= 500) failed.push(`${method} ${address} ${data ?? ''}: ${response.status()}`);
   };
-  for (const address of addresses) {
-    for (const query of QUERIES) await send('GET', address + query);
+  const all = addresses.flatMap((address): (() => Promise<void>)[] => [
+    ...QUERIES.map((query) => () => send('GET', address + query)),
     // One that removes is sent to what does not exist only.
-    if (!address.includes(mockup)) await send('DELETE', address);
-    await send('PATCH', address);
-  }
-  for (const address of addresses.filter((each) => each.length < 300))
-    for (const body of BODIES) await send('POST', address, body);
-  await send('POST', `/api/mockups/${mockup}/edits`, '{}', 'text/plain');
+    ...(address.includes(mockup) ? [] : [() => send('DELETE', address)]),
+    () => send('PATCH', address),
+    () => send('TRACE', address),
+    ...(address.length < 300 ? BODIES.map((body) => () => send('POST', address, body)) : []),
+  ]);
+  all.push(() => send('POST', `/api/mockups/${mockup}/edits`, '{}', 'text/plain'));
+  const at = pLimit(12);
+  await Promise.all(all.map((each) => at(each)));
   expect(failed).toEqual([]);
 });
 
 test('twenty files that come at once are all read, and small requests are answered meanwhile', async ({
   request,
 }) => {
-  const bytes = readFileSync(DEMO);
+  const bytes = readFileSync('demo/harbour.svg');
   const ids = Array.from({ length: 20 }, () => crypto.randomUUID());
   let running = true;
   const slowest = (async () => {

@@ -22,10 +22,12 @@ test.beforeAll(async () => {
   rmSync(DATA, { recursive: true, force: true });
   const port = await freePort();
   const env = { ...process.env, PORT: String(port), SERVER_LOG: LOG };
-  orden = spawn('bash', ['-euo', 'pipefail', '-c', START], { env, stdio: ['ignore', 'pipe', 'inherit'] });
+  orden = spawn('bash', ['-euo', 'pipefail', '-c', START], { env, stdio: ['ignore', 'pipe', 'pipe'] });
+  const said: string[] = [];
+  orden.stderr!.on('data', (text: Buffer) => said.push(String(text)));
   await new Promise<void>((resolve, reject) => {
     orden.stdout!.on('data', (text: Buffer) => String(text).includes('READY') && resolve());
-    orden.on('exit', () => reject(new Error('Orden did not start.')));
+    orden.on('exit', () => reject(new Error(`Orden did not start. ${said.join('')}`)));
   });
   api = await requests.newContext({ baseURL: `http://127.0.0.1:${port}` });
 });

@@ -25,3 +25,4 @@ build_app
 PORT=$(free_port)
 start_server "$PORT"
 npx --no-install tsx bench/worksheet.ts "http://127.0.0.1:$PORT"
+npx --no-install tsx bench/load.ts "http://127.0.0.1:$PORT"

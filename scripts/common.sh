@@ -59,7 +59,7 @@ build_app() {
   node scripts/bundleCommand.mjs || fail "the workers could not be bundled; see the message above."
 }
 
-free_port() { node -e 'const s=require("net").createServer();s.listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'; }
+free_port() { node -e 'const s=require("net").createServer();s.listen(0,"127.0.0.1",()=>{process.stdout.write(String(s.address().port));s.close()})'; }
 port_is_free() { node -e 'const s=require("net").createServer();s.once("error",()=>process.exit(1));s.listen(+process.argv[1],"127.0.0.1",()=>s.close())' "$1"; }
 
 # The user that may run the server: postgres when we are root, since initdb refuses root.
@@ -67,7 +67,7 @@ as_pg() {
   if [ "$(id -u)" = 0 ]; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi
 }
 
-secret() { node -e 'console.log(require("crypto").randomBytes(18).toString("hex"))'; }
+secret() { node -e 'process.stdout.write(require("crypto").randomBytes(18).toString("hex"))'; }
 
 # Starts the cluster in folder $1 and sets DATABASE_URL. Further arguments are settings of the server.
 start_postgres() {
@@ -78,6 +78,11 @@ start_postgres() {
   folder=$(cd "$folder" && pwd)
   data=$folder/data
   PG_DATA=$data
+  local owner
+  owner=$(stat -c %U "$data" 2>/dev/null || true)
+  if [ -n "$owner" ] && [ "$owner" != "$(as_pg id -un)" ]; then
+    fail "the database in $folder belongs to the user $owner, and this is another; start Orden as that one did."
+  fi
   if [ "$(id -u)" = 0 ]; then
     chown postgres "$folder"
     as_pg test -x "$folder" || fail "the user postgres cannot reach $folder; move Orden to a folder that every user may enter."
@@ -129,7 +134,7 @@ start_server() {
   local log=${SERVER_LOG:-.orden/server.log}
   # What a crash said is kept until the next but one start.
   [ ! -s "$log" ] || mv "$log" "$log.1"
-  NEXT_TELEMETRY_DISABLED=1 node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$1" >"$log" 2>&1 9>&- &
+  NEXT_TELEMETRY_DISABLED=1 node scripts/serve.mjs 127.0.0.1 "$1" >"$log" 2>&1 9>&- &
   server=$!
   echo "$server" >"${log%.log}.pid"
   for _ in $(seq 1 100); do
@@ -154,9 +159,21 @@ stop_server() {
 
 # One ./start for each folder: a second one would take the database from under the first.
 only_one() {
-  mkdir -p .orden
+  mkdir -p .orden 2>/dev/null || true
+  [ -w .orden ] && { [ ! -e .orden/start.lock ] || [ -w .orden/start.lock ]; } ||
+    fail "the folder .orden belongs to another user; start Orden as that one did."
   exec 9>.orden/start.lock
   flock -n 9 || fail "Orden runs already from this folder; stop it first, or start a copy in another folder."
+}
+
+# Ends the server that a killed ./start of this folder left behind.
+end_left_over() {
+  local left
+  left=$(cat .orden/server.pid 2>/dev/null) || return 0
+  grep -qs 'scripts/serve.mjs' "/proc/$left/cmdline" || return 0
+  say "A server of an earlier start still runs; it is ended."
+  kill -KILL "$left" 2>/dev/null || true
+  sleep 0.5
 }
 
 # Starts again what has died, PostgreSQL in folder $1 and the server on port $2, until this process is stopped.

@@ -62,11 +62,16 @@ export function jsonResponse(json: string | Uint8Array): Response {
 
 /** @throws Refusal with what is wrong, without a library's quotation marks */
 function valid<T>(raw: unknown, schema: Joi.ObjectSchema<T>, options: Joi.ValidationOptions = {}): T {
-  if (!isStorable(raw))
-    throw new Refusal(400, 'The request has a character that is none (NUL, or half a pair); take it out.');
+  storable(raw);
   const { value, error } = schema.validate(raw, { ...options, errors: { wrap: { label: '' } } });
   if (error) throw new Refusal(400, `${error.details[0]?.message ?? 'The request is not understood'}.`);
   return value as T;
+}
+
+/** @throws Refusal for texts that PostgreSQL does not store */
+export function storable<T>(value: T): T {
+  if (isStorable(value)) return value;
+  throw new Refusal(400, 'The request has a character that is none (NUL, or half a pair); take it out.');
 }
 
 /** Whether all texts are ones that PostgreSQL stores: without NUL and halves of surrogate pairs. */

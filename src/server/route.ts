@@ -1,6 +1,6 @@
 import type Joi from 'joi';
 import { namesFrom, refusalOf } from './border';
-import { body, parseId, query, Refusal, respond, uuid } from './http';
+import { body, parseId, query, Refusal, respond, storable, uuid } from './http';
 
 /** The kinds of ids in addresses, and the words for one that is not there. */
 const IDS = {
@@ -55,7 +55,7 @@ export function route<Body = undefined, Query = undefined>(
       const id = parts.id ? parseId(String(named[parts.id]), IDS[parts.id]) : '';
       return useCase({
         id,
-        path: [path].flat().join('/'),
+        path: storable([path].flat().join('/')),
         // Absent schemas leave these out of the input's type.
         body: (parts.body ? await body(request, parts.body, parts.most) : undefined) as Body,
         query: (parts.query ? query(request, parts.query) : undefined) as Query,
