@@ -74,6 +74,16 @@ describe('a second target', () => {
     expect(emission.sourceMap['test.txt']).toHaveLength(10);
   });
 
+  it('gets strokes and thin lines as they were drawn, without what only browsers need', () => {
+    const { pages } = outlined(
+      '<rect x="10" y="10" width="30" height="20" fill="#00f" stroke="#000"/><rect y="40.3" width="90" height=".5"/>',
+    );
+    expect(pages[0]!.children).toMatchObject([
+      { place: { x: 9.5, y: 9.5, width: 31, height: 21 }, look: { border: { width: 1 } } },
+      { place: { x: 0, y: 40.3, width: 90, height: 0.5 } },
+    ]);
+  });
+
   it('gets a picture of what it cannot draw, and the reason names it', () => {
     const gradient = '<linearGradient id="g"><stop/><stop offset="1" stop-color="#fff"/></linearGradient>';
     const { decisions } = outlined(`${gradient}<rect id="sea" width="90" height="40" fill="url(#g)"/>`);

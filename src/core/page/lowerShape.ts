@@ -8,14 +8,12 @@ import { hasRadii, mapRadii, type Radii, type Radius } from '../mockup/outline';
 import type { Stroke } from '../mockup/paint';
 import { hasBoxShadows } from '../look/boxShadows';
 import { effectsLook, elementClip, scaledShadow } from './layerEffects';
-import { widenHairlines } from './hairlines';
-import { borderFillsBox, strokeAsShadow, transformedStrokeAsShadow } from './strokeAsShadow';
 import type { SharedParts } from './lower';
 import type { BoxNode } from './node';
 import type { Place, LinearTransform } from './place';
 import { uprightEquivalent } from './unturn';
 
-/** A shape as a box node: its box, and its paints as CSS draws them. */
+/** A shape as a box node: the box around its stroke, and its paints. */
 export function lowerShape(drawn: ShapeLayer, drawnMatrix: Matrix, shared: SharedParts): BoxNode | null {
   const { layer, matrix } = uprightEquivalent({ layer: drawn, matrix: drawnMatrix });
   const form = boxForm(layer);
@@ -30,26 +28,21 @@ export function lowerShape(drawn: ShapeLayer, drawnMatrix: Matrix, shared: Share
   const ring = form.kind === 'ring' ? form.width * meanScale(inner) : 0;
   const border = form.kind === 'rule' ? 0 : ring || strokeWidth;
   const outer = grow(scaled.box, (border - ring) / 2);
-  const dressed = (box: Box, width: number): Look => ({
-    ...paintLook(layer, form, inner, box, width),
-    ...radiiLook(scaled.radii, width - ring, layer.stroke),
+  const look = borderFillsBox(outer, {
+    ...paintLook(layer, form, inner, outer, border),
+    ...radiiLook(scaled.radii, border - ring, layer.stroke),
     ...shapeEffectsLook(layer, inner),
-    ...(form.kind === 'box' && form.cut ? {} : clipLook(layer, inner, box)),
+    ...(form.kind === 'box' && form.cut ? {} : clipLook(layer, inner, outer)),
   });
-  const look = borderFillsBox(outer, dressed(outer, border));
-  const place = (box: Box): Place => (upright ? placeAt(box) : turnedPlace(box, matrix));
-  const ringed =
-    ring !== 0 ? null : upright ? strokeAsShadow(outer, look) : transformedStrokeAsShadow(outer, look);
-  if (ringed) {
-    const { box, beneath, ...ring } = ringed;
-    const { border: _, radii: __, fills = [], ...inside } = dressed(grow(box, -(ring.fillInset ?? 0)), 0);
-    const painted = [...beneath, ...fills];
-    const whole: Look = { ...inside, ...(painted.length > 0 && { fills: painted }), ...ring };
-    return { kind: 'box', ...shared, place: place(box), look: whole, children: [] };
-  }
-  if (!upright) return { kind: 'box', ...shared, place: place(outer), look, children: [] };
-  const thin = widenHairlines({ box: outer, look });
-  return { kind: 'box', ...shared, place: placeAt(thin.box), look: thin.look, children: [] };
+  const place = upright ? placeAt(outer) : turnedPlace(outer, matrix);
+  return { kind: 'box', ...shared, place, look, children: [] };
+}
+
+/** A box whose borders cover all of its inside becomes a plain box in their colour. */
+function borderFillsBox({ width, height }: Box, look: Look): Look {
+  const { border, fills: _, ...others } = look;
+  if (!border || border.colour.alpha < 1 || Math.min(width, height) > 2 * border.width) return look;
+  return { ...others, fills: [{ kind: 'solid', colour: border.colour }] };
 }
 
 function placeAt(box: Box): Place {

@@ -1,3 +1,4 @@
+import { browserStrokes } from '../browserFit/browserStrokes';
 import type { Arrangement, Page } from '../frame';
 import type { StateNode } from '../states/stateNode';
 import { PASSES } from './passes';
@@ -12,7 +13,10 @@ export function arrange(
   versions: readonly StateNode[],
   fitsBrowsers: boolean,
 ): Page {
+  const drawn = fitsBrowsers
+    ? versions.map((version) => ({ ...version, node: browserStrokes(version.node) }))
+    : versions;
   return PASSES[arrangement]
     .filter(({ isFor }) => isFor !== 'browsers' || fitsBrowsers)
-    .reduce((made, pass) => pass.apply(made, versions), page);
+    .reduce((made, pass) => pass.apply(made, drawn, fitsBrowsers), page);
 }

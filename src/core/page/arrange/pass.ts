@@ -8,6 +8,9 @@ export interface Pass {
   readonly gives: string;
   /** Absent for every target; `browsers`: only for targets whose output a browser shows. */
   readonly isFor?: 'browsers';
-  /** @param versions the states of layers, for the pass that makes them looks of their nodes */
-  readonly apply: (page: Page, versions: readonly StateNode[]) => Page;
+  /**
+   * @param versions the states of layers, for the pass that makes them looks of their nodes
+   * @param fitsBrowsers whether a browser shows the page
+   */
+  readonly apply: (page: Page, versions: readonly StateNode[], fitsBrowsers: boolean) => Page;
 }

@@ -40,6 +40,16 @@ const strip = {
 
 /** For each pass: the page before it, and after it as text. */
 const EXAMPLES: Readonly<Record<string, readonly [before: Page, after: readonly string[]]>> = {
+  'browser-strokes': [
+    pageOf(
+      box('plate', [9.5, 9.5, 31, 21], { ...plate, border: { width: 1, colour: INK } }),
+      box('hair', [10, 40.3, 50, 0.5], dark),
+    ),
+    [
+      'plate 10,10 30x20; background: #fff; box-shadow: inset 0 0 0 0.5px #102030, 0 0 0 0.5px #102030',
+      'hair 10,40 50x1; background: rgb(16 32 48 / 50%)',
+    ],
+  ],
   'flatten-groups': [
     pageOf(
       box('group', [0, 0, 50, 20], {}, box('one', [0, 0, 20, 20], dark)),
@@ -246,7 +256,7 @@ const ALL = [
 
 it.each(ALL)('$name: $gives', ({ name, apply }) => {
   const [before, after] = EXAMPLES[name]!;
-  const page = apply(before, []);
+  const page = apply(before, [], true);
   const ground = page.ground === before.ground ? [] : ['a ground'];
   expect([...ground, ...printTree(page.children as PageNode[]).split('\n')]).toEqual(after);
 });

@@ -1,4 +1,5 @@
 import { browserFit } from '../browserFit/browserFit';
+import { browserStrokes } from '../browserFit/browserStrokes';
 import type { Arrangement } from '../frame';
 import { rewritePage } from '../rewrite/rewritePage';
 import { trimGroupBounds } from '../rewrite/trimGroupBounds';
@@ -23,6 +24,13 @@ const FLATTEN: Pass = {
   name: 'flatten-groups',
   gives: 'Groups stay only where they affect their content.',
   apply: flattenGroups,
+};
+
+const STROKES: Pass = {
+  name: 'browser-strokes',
+  gives: 'Strokes between px are lines where browsers draw them.',
+  isFor: 'browsers',
+  apply: (page) => ({ ...page, children: page.children.map(browserStrokes) }),
 };
 
 const REWRITE: Pass = {
@@ -134,7 +142,7 @@ const FINISH: readonly Pass[] = [
 
 /** The passes of each arrangement in their order. Adding one is a file and an entry here. */
 export const PASSES: Readonly<Record<Arrangement, readonly Pass[]>> = {
-  fixed: [FLATTEN, SCROLL, FIELDS, OVERRIDES, ...FINISH],
-  nested: [REWRITE, TRIM, SCROLL, FIELDS, OVERRIDES, ...FINISH],
-  flow: [...FLOW, ...FINISH],
+  fixed: [STROKES, FLATTEN, SCROLL, FIELDS, OVERRIDES, ...FINISH],
+  nested: [STROKES, REWRITE, TRIM, SCROLL, FIELDS, OVERRIDES, ...FINISH],
+  flow: [STROKES, ...FLOW, ...FINISH],
 };

@@ -1,6 +1,6 @@
 import { placedBox } from '../placed';
 import type { BoxNode } from '../node';
-import { contentStrokeAsShadow } from '../strokeAsShadow';
+import { contentStrokeAsShadow } from '../browserFit/strokeAsShadow';
 
 /**
  * Draws the border of a box with content as shadows where browsers would move it to whole px. Places are px

@@ -5,6 +5,8 @@ interface RewriteBase {
   readonly name: string;
   /** What it does, in one sentence for people. */
   readonly effect: string;
+  /** Absent for every target; `browsers`: only for targets whose output a browser shows. */
+  readonly isFor?: 'browsers';
 }
 
 /** Changes a group itself, and perhaps its children. */

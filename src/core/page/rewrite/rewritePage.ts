@@ -18,9 +18,11 @@ interface Rewritten {
 /**
  * The page by its groups after all rewrites, with the trace of what they did. Places are px of the screen.
  * @param versions the states of layers; they become looks of their nodes
+ * @param fitsBrowsers whether a browser shows the page
  */
-export function rewritePage(page: Page, versions: readonly StateNode[] = []): Page {
-  const inside = rewriteAll(page.children);
+export function rewritePage(page: Page, versions: readonly StateNode[] = [], fitsBrowsers = true): Page {
+  const { rewriteNode, rewriteSiblings } = fitsBrowsers ? FOR_BROWSERS : FOR_ALL;
+  const inside = collect(page.children.map(rewriteNode));
   const { siblings, trace } = rewriteSiblings(inside.nodes, page.screen);
   const shaped = versions.flatMap(({ node, ...version }) =>
     rewriteNode(node).nodes.map((each) => ({
@@ -47,28 +49,45 @@ function withMergedBases(node: PageNode, bases: ReadonlySet<LayerId>): PageNode 
   return bases.has(node.layer) ? mergeBackdrop(inside, true) : inside;
 }
 
-function rewriteAll(nodes: readonly PageNode[]): Rewritten {
-  const parts = nodes.map(rewriteNode);
+function collect(parts: readonly Rewritten[]): Rewritten {
   return { nodes: parts.flatMap((part) => part.nodes), trace: parts.flatMap((part) => part.trace) };
 }
 
-function rewriteNode(node: PageNode): Rewritten {
-  return node.kind === 'box' ? rewriteGroup(node) : { nodes: [node], trace: [] };
+/** The driver of a list of rewrites; each has results of its own. */
+function driverOf(rewrites: readonly Rewrite[]) {
+  const rewriteNode = (node: PageNode): Rewritten =>
+    node.kind === 'box' ? rewriteGroup(node) : { nodes: [node], trace: [] };
+
+  const rewriteGroup = memoizeByObject((group: BoxNode): Rewritten => {
+    const inside = collect(group.children.map(rewriteNode));
+    const trace: RewriteTrace[] = [...inside.trace];
+    let now: BoxNode = { ...group, children: inside.nodes };
+    for (const rewrite of rewrites) {
+      const nodes = applyTo(now, rewrite);
+      if (!nodes) continue;
+      trace.push(...traceOf(rewrite, now, nodes));
+      if (rewrite.scope === 'unwrap') return { nodes, trace };
+      now = nodes[0] as BoxNode;
+    }
+    return { nodes: [now], trace };
+  });
+
+  const rewriteSiblings = (nodes: readonly PageNode[], around: LayerId) => {
+    const trace: RewriteTrace[] = [];
+    let siblings = nodes;
+    for (const rewrite of rewrites) {
+      const made = rewrite.scope === 'siblings' ? changedSiblings(siblings, rewrite) : null;
+      if (!made) continue;
+      trace.push(...traceSiblings(rewrite.name, siblings, made, around));
+      siblings = made;
+    }
+    return { siblings, trace };
+  };
+  return { rewriteNode, rewriteSiblings };
 }
 
-const rewriteGroup = memoizeByObject((group: BoxNode): Rewritten => {
-  const inside = rewriteAll(group.children);
-  const trace: RewriteTrace[] = [...inside.trace];
-  let now: BoxNode = { ...group, children: inside.nodes };
-  for (const rewrite of REWRITES) {
-    const nodes = applyTo(now, rewrite);
-    if (!nodes) continue;
-    trace.push(...traceOf(rewrite, now, nodes));
-    if (rewrite.scope === 'unwrap') return { nodes, trace };
-    now = nodes[0] as BoxNode;
-  }
-  return { nodes: [now], trace };
-});
+const FOR_BROWSERS = driverOf(REWRITES);
+const FOR_ALL = driverOf(REWRITES.filter(({ isFor }) => isFor === undefined));
 
 /** What a rewrite makes of a group; null where nothing changes. */
 function applyTo(group: BoxNode, rewrite: Rewrite): readonly PageNode[] | null {
@@ -95,18 +114,6 @@ function changedSiblings(
   const made = apply(siblings);
   const isSame = made.length === siblings.length && made.every((node, at) => node === siblings[at]);
   return isSame ? null : made;
-}
-
-function rewriteSiblings(nodes: readonly PageNode[], around: LayerId) {
-  const trace: RewriteTrace[] = [];
-  let siblings = nodes;
-  for (const rewrite of REWRITES) {
-    const made = rewrite.scope === 'siblings' ? changedSiblings(siblings, rewrite) : null;
-    if (!made) continue;
-    trace.push(...traceSiblings(rewrite.name, siblings, made, around));
-    siblings = made;
-  }
-  return { siblings, trace };
 }
 
 function traceOf({ name, scope }: Rewrite, before: BoxNode, after: readonly PageNode[]): RewriteTrace[] {

@@ -168,6 +168,7 @@ export const REWRITES: readonly Rewrite[] = [
   },
   {
     name: 'border-as-shadow',
+    isFor: 'browsers',
     scope: 'group',
     effect: 'A border at fractions of a px is drawn as a shadow, since browsers move borders to whole px.',
     guard: (group) => hasContent(group) && isUpright(group),

@@ -1,6 +1,6 @@
-import type { Look } from '../look/look';
-import type { Box } from '../mockup/box';
-import type { Colour } from '../mockup/paint';
+import type { Look } from '../../look/look';
+import type { Box } from '../../mockup/box';
+import type { Colour } from '../../mockup/paint';
 
 /** A box with its look. */
 interface BoxAndLook {
@@ -21,7 +21,8 @@ export function widenHairlines({ box, look }: BoxAndLook): BoxAndLook {
       look: { ...look, border: { width: 1, colour: paler(border.colour, border.width) } },
     };
   const share = Math.min(1, box.width) * Math.min(1, box.height);
-  if (share === 1 || share === 0 || border || radii || look.shadows) return { box, look };
+  if (share === 1 || share === 0 || fills.length === 0 || border || radii || look.shadows)
+    return { box, look };
   const solid = fills.flatMap((fill) =>
     fill.kind === 'solid' ? [{ ...fill, colour: paler(fill.colour, share) }] : [],
   );

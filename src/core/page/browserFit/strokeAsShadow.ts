@@ -1,7 +1,7 @@
-import { coloursOf, contrast, edgeContrast, isSeen, PAPER } from '../look/contrast';
-import type { Border, Look, LookFill, LookShadow } from '../look/look';
-import { grow, isOnPx, distanceToWholePx, edgesOf, type Box } from '../mockup/box';
-import { hasRadii, mapRadii, type Radii } from '../mockup/outline';
+import { coloursOf, contrast, edgeContrast, isSeen, PAPER } from '../../look/contrast';
+import type { Border, Look, LookFill, LookShadow } from '../../look/look';
+import { grow, isOnPx, distanceToWholePx, edgesOf, type Box } from '../../mockup/box';
+import { hasRadii, mapRadii, type Radii } from '../../mockup/outline';
 
 interface StrokeShadow {
   readonly box: Box;
@@ -10,13 +10,6 @@ interface StrokeShadow {
   readonly beneath: readonly LookFill[];
   readonly shadows: readonly LookShadow[];
   readonly fillInset?: number;
-}
-
-/** A box whose borders cover all of its inside becomes a plain box in their colour. */
-export function borderFillsBox({ width, height }: Box, look: Look): Look {
-  const { border, fills: _, ...others } = look;
-  if (!border || border.colour.alpha < 1 || Math.min(width, height) > 2 * border.width) return look;
-  return { ...others, fills: [{ kind: 'solid', colour: border.colour }] };
 }
 
 /**
