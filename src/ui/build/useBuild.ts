@@ -1,4 +1,5 @@
-import { useEffect, useState } from 'react';
+import { skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import type { BuildChoice } from './BuildOptions';
 import type { BuildView } from '../../server/useCases/builds';
 import { postJson, request, sentence } from '../shared/request';
@@ -10,50 +11,45 @@ interface Building {
   readonly problem: string | null;
   /** All known builds, the newest first. */
   readonly builds: readonly BuildView[];
-  readonly start: (choice: BuildChoice) => Promise<void>;
-  readonly stop: () => Promise<void>;
+  readonly start: (choice: BuildChoice) => void;
+  readonly stop: () => void;
 }
+
+const isRunning = (build: BuildView | null | undefined) =>
+  build?.state === 'waiting' || build?.state === 'running';
 
 /** The shown build: the newest earlier one, or the one just requested, polled until it ends. */
 export function useBuild(mockupId: string, earlier: readonly BuildView[] | null): Building {
-  const [ordered, setOrdered] = useState<BuildView | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const build = ordered ?? earlier?.[0] ?? null;
-  const [past, setPast] = useState<readonly BuildView[]>([]);
-  const builds = [...(ordered ? [ordered] : []), ...past, ...(earlier ?? [])].filter(
+  const client = useQueryClient();
+  const [ordered, setOrdered] = useState<readonly BuildView[]>([]);
+  const known = [...ordered, ...(earlier ?? [])].filter(
     ({ id }, at, all) => all.findIndex((each) => each.id === id) === at,
   );
-  const running = build?.state === 'waiting' || build?.state === 'running';
-  const id = build?.id;
-
-  useEffect(() => {
-    if (!running || id === undefined) return;
-    const look = () =>
-      request<BuildView>(`/api/builds/${id}`).then(setOrdered, (error: unknown) =>
-        setProblem(sentence(error)),
-      );
-    const timer = setInterval(() => void look(), BETWEEN_LOOKS_MS);
-    return () => clearInterval(timer);
-  }, [running, id]);
-
-  const attempt = async (work: () => Promise<BuildView>) => {
-    setProblem(null);
-    try {
-      setOrdered(await work());
-    } catch (error) {
-      setProblem(sentence(error));
-    }
-  };
+  const newest = known[0];
+  const keyOf = (id: string | undefined) => ['build', id];
+  const looked = useQuery({
+    queryKey: keyOf(newest?.id),
+    queryFn: newest && isRunning(newest) ? () => request<BuildView>(`/api/builds/${newest.id}`) : skipToken,
+    refetchInterval: ({ state }) => (state.data && !isRunning(state.data) ? false : BETWEEN_LOOKS_MS),
+  });
+  const starting = useMutation({
+    mutationFn: async (choice: BuildChoice) => {
+      const order = await postJson<{ id: string }>(`/api/mockups/${mockupId}/builds`, choice);
+      return request<BuildView>(`/api/builds/${order.id}`);
+    },
+    onSuccess: (build) => setOrdered((all) => [build, ...(looked.data ? [looked.data] : []), ...all]),
+  });
+  const stopping = useMutation({
+    mutationFn: (id: string) => request<BuildView>(`/api/builds/${id}`, { method: 'DELETE' }),
+    onSuccess: (build) => client.setQueryData(keyOf(build.id), build),
+  });
+  const build = looked.data ?? newest ?? null;
+  const failure = starting.error ?? stopping.error ?? looked.error;
   return {
     build,
-    problem,
-    builds,
-    start: (choice) =>
-      attempt(async () => {
-        if (ordered) setPast([ordered, ...past]);
-        const order = await postJson<{ id: string }>(`/api/mockups/${mockupId}/builds`, choice);
-        return request<BuildView>(`/api/builds/${order.id}`);
-      }),
-    stop: () => attempt(() => request<BuildView>(`/api/builds/${id}`, { method: 'DELETE' })),
+    problem: failure && sentence(failure),
+    builds: known.map((each) => (each.id === build?.id ? build : each)),
+    start: starting.mutate,
+    stop: () => build && stopping.mutate(build.id),
   };
 }

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import type { ProofView } from '../../server/useCases/proofs';
 import { request, RequestError, sentence } from '../shared/request';
 
@@ -11,37 +11,36 @@ interface Proving {
   readonly again: () => Promise<void>;
 }
 
+const isSettled = (proof: ProofView | null | undefined) =>
+  proof?.state === 'done' || proof?.state === 'failed';
+
 /** The proof of a build, polled until it is done. */
 export function useProof(buildId: string): Proving {
-  const [proof, setProof] = useState<ProofView | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
+  const client = useQueryClient();
   const address = `/api/builds/${buildId}/proof`;
-  const isSettled = proof?.state === 'done' || proof?.state === 'failed';
-
-  useEffect(() => {
-    if (isSettled) return;
-    const look = () =>
-      request<ProofView>(address).then(
-        (found) => {
-          setProblem(null);
-          setProof(found);
-        },
-        (error: unknown) => {
-          // It is requested shortly after the build is done.
-          if (!(error instanceof RequestError && error.status === 404)) setProblem(sentence(error));
-        },
-      );
-    void look();
-    const timer = setInterval(() => void look(), BETWEEN_LOOKS_MS);
-    return () => clearInterval(timer);
-  }, [address, isSettled]);
-
-  const again = async () => {
-    try {
-      setProof(await request<ProofView>(address, { method: 'POST' }));
-    } catch (error) {
-      setProblem(sentence(error));
-    }
+  const queryKey = ['proof', buildId];
+  const { data, error } = useQuery({
+    queryKey,
+    queryFn: () =>
+      request<ProofView>(address).catch((error: unknown) => {
+        // It is requested shortly after the build is done.
+        if (error instanceof RequestError && error.status === 404) return null;
+        throw error;
+      }),
+    refetchInterval: ({ state }) => (isSettled(state.data) ? false : BETWEEN_LOOKS_MS),
+  });
+  const ordering = useMutation({
+    mutationFn: () => request<ProofView>(address, { method: 'POST' }),
+    onSuccess: (proof) => client.setQueryData(queryKey, proof),
+  });
+  const failure = ordering.error ?? error;
+  return {
+    proof: data ?? null,
+    problem: failure && sentence(failure),
+    again: () => ordering.mutateAsync().then(ignore, ignore),
   };
-  return { proof, problem, again };
+}
+
+function ignore(): void {
+  // The mutation keeps its error.
 }

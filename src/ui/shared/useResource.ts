@@ -1,4 +1,5 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useCallback } from 'react';
 import { request, sentence } from './request';
 
 export interface Resource<T> {
@@ -17,22 +18,14 @@ export function primeResource<T>(address: string, data: T): void {
 
 /** A resource of the server, loaded when the URL changes and on request. */
 export function useResource<T>(address: string): Resource<T> {
-  const [state, setState] = useState<{ data: T | null; problem: string | null }>(() => ({
-    data: (primedResponses.get(address) as T | undefined) ?? null,
-    problem: null,
-  }));
-  const [round, setRound] = useState(0);
-  useEffect(() => {
-    let wanted = true;
-    if (primedResponses.delete(address)) return undefined;
-    request<T>(address).then(
-      (data) => wanted && setState({ data, problem: null }),
-      (error: unknown) => wanted && setState((old) => ({ ...old, problem: sentence(error) })),
-    );
-    return () => {
-      wanted = false;
-    };
-  }, [address, round]);
-  const reload = useCallback(() => setRound((count) => count + 1), []);
-  return { ...state, reload };
+  const { data, error, refetch } = useQuery<T>({
+    queryKey: [address],
+    queryFn: () => {
+      const primed = primedResponses.get(address) as T | undefined;
+      primedResponses.delete(address);
+      return primed ?? request<T>(address);
+    },
+  });
+  const reload = useCallback(() => void refetch(), [refetch]);
+  return { data: data ?? null, problem: error && sentence(error), reload };
 }

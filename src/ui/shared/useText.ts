@@ -1,4 +1,5 @@
-import { useEffect, useState } from 'react';
+import { skipToken, useQuery } from '@tanstack/react-query';
+import { sentence } from './request';
 
 interface LoadedText {
   readonly text: string | null;
@@ -7,28 +8,17 @@ interface LoadedText {
 
 /** The text at a URL; null for no URL. */
 export function useText(address: string | null): LoadedText {
-  const [loaded, setLoaded] = useState<LoadedText & { readonly address: string | null }>({
-    address: null,
-    text: null,
-    problem: null,
+  const { data, error } = useQuery({
+    queryKey: ['text', address],
+    queryFn: address === null ? skipToken : () => load(address),
   });
-  useEffect(() => {
-    if (address === null) return;
-    let wanted = true;
-    fetch(address).then(
-      async (response) => {
-        const text = await response.text();
-        if (wanted)
-          setLoaded({ address, text, problem: response.ok ? null : 'The file could not be loaded.' });
-      },
-      () => {
-        const problem = 'The file could not be loaded; check that Orden is running.';
-        if (wanted) setLoaded({ address, text: null, problem });
-      },
-    );
-    return () => {
-      wanted = false;
-    };
-  }, [address]);
-  return loaded.address === address ? loaded : { text: null, problem: null };
+  return { text: data ?? null, problem: error && sentence(error) };
+}
+
+async function load(address: string): Promise<string> {
+  const response = await fetch(address).catch(() => {
+    throw new Error('The file could not be loaded; check that Orden is running.');
+  });
+  if (!response.ok) throw new Error('The file could not be loaded.');
+  return response.text();
 }

@@ -2,7 +2,7 @@
 import { Box, InputBase, Menu, MenuItem, Popover, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { FacetChoice } from '../../core/sort/facets/facet';
-import { facetEntry, type FacetValue } from '../../core/sort/facets/facets';
+import { checkFacet, facetEntry, type FacetValue } from '../../core/sort/facets/facets';
 import type { Decision } from '../../core/sort/decision';
 import { editorOf, parseLine, printLine } from './facets';
 import type { CellFacet } from './store/state';
@@ -54,9 +54,15 @@ function ChoiceEditor({
 
 function LineEditor({ editing, count, onDone, onCancel }: CellEditorProps) {
   const { facet, decision } = editing;
-  const { label, hint } = editorOf(facet);
+  const { label, hint, nearest } = editorOf(facet);
   const [text, setText] = useState(printLine(facet, decision ? facetEntry(facet).current(decision) : null));
-  const done = () => onDone(parseLine(facet, text));
+  const [refused, setRefused] = useState<string | null>(null);
+  const done = () => {
+    const parsed = parseLine(facet, text);
+    const check = parsed === null ? { value: null } : checkFacet(facet, parsed);
+    if ('problem' in check) setRefused(check.problem);
+    else onDone(check.value);
+  };
   return (
     <Popover
       open
@@ -79,10 +85,15 @@ function LineEditor({ editing, count, onDone, onCancel }: CellEditorProps) {
               done();
             }
           }}
-          inputProps={{ 'aria-label': label, spellCheck: false }}
+          inputProps={{ 'aria-label': label, spellCheck: false, 'aria-invalid': refused !== null }}
           sx={{ fontFamily: MONO, fontSize: 13, border: 1, borderColor: 'text.secondary', px: 0.75 }}
         />
-        <Typography variant="caption" color="text.secondary">
+        {refused !== null && (
+          <Typography role="alert" variant="caption" component="p" color="error">
+            {refused} {nearest?.(text.trim()) && `For example: ${nearest(text.trim())}`}
+          </Typography>
+        )}
+        <Typography variant="caption" component="p" color="text.secondary">
           {count > 1 ? `For ${count} layers. ` : ''}
           {hint}
         </Typography>

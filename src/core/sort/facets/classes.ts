@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import type { FacetEntry } from './facet';
+import { nearestName, type FacetEntry } from './facet';
 
 const CLASS_NAME = /^-?[_a-zA-Z][\w-]*$/;
 
@@ -10,7 +10,7 @@ export const classes: FacetEntry<readonly string[]> = {
       Joi.string()
         .pattern(CLASS_NAME)
         .max(64)
-        .messages({ 'string.pattern.base': '{#value} is no class name: use letters, digits, hyphens' }),
+        .messages({ 'string.pattern.base': 'Letters, digits and hyphens only, beginning with a letter' }),
     )
     .max(12),
   attribute: null,
@@ -20,9 +20,15 @@ export const classes: FacetEntry<readonly string[]> = {
   search: { field: 'class', values: (decision) => decision.classes },
   editor: {
     label: 'Classes',
+    group: 'meaning',
     hint: 'Class names, a space between them. Empty: none.',
     none: 'none',
     print: (value) => value.join(' '),
     parse: (text) => text.split(/\s+/),
+    nearest: (text) =>
+      text
+        .split(/\s+/)
+        .flatMap((name) => nearestName(name) ?? [])
+        .join(' ') || null,
   },
 };

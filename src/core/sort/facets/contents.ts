@@ -3,9 +3,9 @@ import { CONTENTS, type Contents } from '../vocabulary';
 import { AUTOMATIC, choiceEditor, searchBy, textAttribute, type FacetEntry } from './facet';
 
 const WORDS: Readonly<Record<Contents, string>> = {
-  row: 'a row: beside each other',
-  column: 'a column: under each other',
-  nested: 'nested: at their coordinates',
+  row: 'in a row',
+  column: 'in a column',
+  nested: 'at their coordinates',
 };
 
 /** The layout of the layer's content. */
@@ -16,9 +16,12 @@ export const contents: FacetEntry<Contents> = {
   isCopied: false,
   current: (decision) => decision.layoutOverride.contents ?? null,
   search: searchBy('contents', (decision) => decision.layoutOverride.contents ?? null),
-  editor: choiceEditor(
-    'Inside',
-    [...CONTENTS.map((value) => ({ value, label: WORDS[value] })), AUTOMATIC],
-    'as Orden finds',
-  ),
+  editor: {
+    ...choiceEditor(
+      'Children',
+      [...CONTENTS.map((value) => ({ value, label: WORDS[value] })), AUTOMATIC],
+      'automatic',
+    ),
+    group: 'layout',
+  },
 };

@@ -20,9 +20,14 @@ export interface FacetChoice<Value> {
   readonly label: string;
 }
 
+/** The groups in which the worksheet shows facets. */
+export const FACET_GROUPS = { meaning: 'Meaning', states: 'States', layout: 'Layout' } as const;
+export type FacetGroup = keyof typeof FACET_GROUPS;
+
 /** How the worksheet edits a facet: a list of choices, or a text field. */
 export interface FacetEditor<Value> {
   readonly label: string;
+  readonly group: FacetGroup;
   readonly choices?: readonly FacetChoice<Value>[];
   /** Shown with the text field. */
   readonly hint?: string;
@@ -31,6 +36,8 @@ export interface FacetEditor<Value> {
   readonly print: (value: Value) => string;
   /** A trimmed text that is not empty, in the form that the schema checks. */
   readonly parse: (text: string) => unknown;
+  /** The nearest text that the schema accepts, for one that it refuses; null when there is none. Absent for none ever. */
+  readonly nearest?: (text: string) => string | null;
 }
 
 /** How a query finds layers by a facet. */
@@ -58,7 +65,18 @@ export interface FacetEntry<Value> {
 }
 
 /** The choice that removes a tag. */
-export const AUTOMATIC = { value: null, label: 'let Orden decide' } as const;
+export const AUTOMATIC = { value: null, label: 'Automatic' } as const;
+
+/** A text as a name of letters, digits and hyphens; null when nothing of it is left. */
+export function nearestName(text: string): string | null {
+  const name = text
+    .normalize('NFD')
+    .replace(/\p{Mark}/gu, '')
+    .replace(/[^A-Za-z0-9_-]+/g, '-')
+    .replace(/^[-\d]+|-+$/g, '')
+    .slice(0, 64);
+  return name === '' ? null : name;
+}
 
 /** An attribute whose text is the value itself. */
 export function textAttribute<Value extends string | number>(
@@ -80,7 +98,7 @@ export function flagAttribute(name: string, isOnElements = false): FacetAttribut
 
 /** A text field whose text is the value itself. */
 export function textEditor<Value extends string | number>(label: string, hint: string): FacetEditor<Value> {
-  return { label, hint, none: 'none', print: String, parse: (text) => text };
+  return { label, group: 'meaning', hint, none: 'none', print: String, parse: (text) => text };
 }
 
 /** A list of choices. */
@@ -89,7 +107,16 @@ export function choiceEditor<Value extends string | boolean>(
   choices: readonly FacetChoice<Value>[],
   none = 'none',
 ): FacetEditor<Value> {
-  return { label, choices, none, print: String, parse: (text) => text };
+  // A value is shown by the words before the dash, where there is one.
+  const wordsOf = (value: Value) => choices.find((choice) => choice.value === value)?.label ?? String(value);
+  return {
+    label,
+    group: 'meaning',
+    choices,
+    none,
+    print: (value) => wordsOf(value).replace(/ [–:].*/, ''),
+    parse: (text) => text,
+  };
 }
 
 /** A query field with the facet's current value. */

@@ -9,14 +9,21 @@ export const gap: FacetEntry<number> = {
   schema: Joi.number()
     .min(0)
     .max(MOST)
-    .messages({ 'number.base': '{#value} is no gap: write px, such as 12' }),
+    .messages({
+      'number.base': 'A number of px, such as 12',
+      'number.min': 'A gap is 0 px or more',
+      'number.max': `A gap is at most ${MOST} px`,
+    }),
   attribute: textAttribute('data-gap', { isOnElements: true }),
   isShared: false,
   isCopied: false,
   current: (decision) => decision.layoutOverride.gap ?? null,
   search: null,
   editor: {
-    ...textEditor<number>('Gap, px', 'Px between what is inside, in a row or column. Empty: as it is drawn.'),
+    ...textEditor<number>('Gap', 'Px between the children, in a row or column. Empty: as drawn.'),
+    group: 'layout',
+    none: 'as drawn',
     parse: (text) => (Number.isFinite(Number(text)) ? Number(text) : text),
+    nearest: (text) => /\d+(?:\.\d+)?/.exec(text)?.[0] ?? null,
   },
 };

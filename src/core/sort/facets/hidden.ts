@@ -10,11 +10,12 @@ export const hidden: FacetEntry<boolean> = {
   current: (decision) => decision.hidden,
   search: { field: 'starts', values: (decision) => (decision.hidden ? ['hidden'] : []) },
   editor: {
-    ...choiceEditor<boolean>('Starts', [
-      { value: true, label: 'hidden at first' },
-      { value: false, label: 'shown at first' },
+    ...choiceEditor<boolean>('Initially', [
+      { value: true, label: 'hidden' },
+      { value: false, label: 'visible' },
       AUTOMATIC,
     ]),
-    print: (value) => (value ? 'hidden' : 'shown'),
+    group: 'states',
+    print: (value) => (value ? 'hidden' : 'visible'),
   },
 };

@@ -10,12 +10,12 @@ export const href: FacetEntry<string> = {
     .custom((value: string, helpers) => (isSafeHref(value) ? value : helpers.error('string.pattern.base')))
     .max(400)
     .messages({
-      'string.pattern.base': '{#value} is no address for a link: write #name, a file, or https://…',
+      'string.pattern.base': 'An address such as https://…, a file, or # and a name',
     }),
   attribute: textAttribute('href'),
   isShared: false,
   isCopied: false,
   current: (decision) => decision.href,
   search: searchBy('link', (decision) => decision.href),
-  editor: textEditor('Leads to', 'An address, or # and the name of a screen.'),
+  editor: textEditor('Link to', 'An address, or # and the name of a screen or layer.'),
 };

@@ -11,7 +11,7 @@ export const outcome: FacetEntry<Outcome> = {
   current: (decision) => decision.outcome,
   search: searchBy('becomes', (decision) => decision.outcome),
   editor: choiceEditor('Becomes', [
-    ...OUTCOME_NAMES.map((value) => ({ value, label: `${value}: ${OUTCOMES[value].says}` })),
+    ...OUTCOME_NAMES.map((value) => ({ value, label: `${value} – ${OUTCOMES[value].says}` })),
     AUTOMATIC,
   ]),
 };

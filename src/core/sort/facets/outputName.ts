@@ -13,6 +13,6 @@ export const outputName: FacetEntry<string> = {
   search: searchBy('output', (decision) => decision.outputName),
   editor: textEditor(
     'Output name',
-    'Names its class or its picture file; a slash makes a folder. Empty: let Orden decide.',
+    'The name of its class or picture file; a slash makes a folder. Empty: automatic.',
   ),
 };

@@ -10,9 +10,12 @@ export const state: FacetEntry<State | 'none'> = {
   isCopied: false,
   current: (decision) => decision.state?.state ?? null,
   search: searchBy('state', (decision) => decision.state?.state ?? null),
-  editor: choiceEditor<State | 'none'>('State', [
-    ...STATES.map((value) => ({ value, label: `${value}: shows the layer at its place so` })),
-    { value: 'none', label: 'none: a thing of its own' },
-    AUTOMATIC,
-  ]),
+  editor: {
+    ...choiceEditor<State | 'none'>('State', [
+      ...STATES.map((value) => ({ value, label: `${value} – how the layer beneath looks then` })),
+      { value: 'none', label: 'none – a layer in its own right' },
+      AUTOMATIC,
+    ]),
+    group: 'states',
+  },
 };

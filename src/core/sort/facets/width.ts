@@ -3,9 +3,9 @@ import { WIDTHS, type PartWidth } from '../vocabulary';
 import { AUTOMATIC, choiceEditor, searchBy, textAttribute, type FacetEntry } from './facet';
 
 const WORDS: Readonly<Record<PartWidth, string>> = {
-  fit: 'as its content',
-  rest: 'what is left of the row or column',
-  drawn: 'as it is drawn',
+  fit: 'fits its content',
+  rest: 'takes the rest',
+  drawn: 'as drawn',
 };
 const EARLIER: Readonly<Record<string, PartWidth>> = { hug: 'fit', fill: 'rest', set: 'drawn' };
 
@@ -20,9 +20,12 @@ export const width: FacetEntry<PartWidth> = {
   isCopied: false,
   current: (decision) => decision.layoutOverride.width ?? null,
   search: searchBy('width', (decision) => decision.layoutOverride.width ?? null),
-  editor: choiceEditor(
-    'Width',
-    [...WIDTHS.map((value) => ({ value, label: WORDS[value] })), AUTOMATIC],
-    'as Orden finds',
-  ),
+  editor: {
+    ...choiceEditor(
+      'Width',
+      [...WIDTHS.map((value) => ({ value, label: WORDS[value] })), AUTOMATIC],
+      'automatic',
+    ),
+    group: 'layout',
+  },
 };

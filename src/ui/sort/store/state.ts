@@ -50,6 +50,8 @@ export interface TagSlice {
   /** Conflicting edits; each waits for a choice. */
   readonly conflicts: readonly Conflict[];
   readonly setFacet: (facet: Facet, value: FacetValue | null) => void;
+  /** Removes a facet from layers as one edit. */
+  readonly clear: (facet: Facet, layers: readonly LayerId[]) => void;
   /** Sets a facet of several layers as one edit, each to its own value. */
   readonly setEach: (facet: Facet, values: ReadonlyMap<LayerId, FacetValue>) => void;
   readonly copyTags: () => void;

@@ -91,6 +91,7 @@ export const tagSlice: MakeSlice<TagSlice> = (set, get, opened) => {
     problem: null,
     conflicts: [],
     setFacet: (facet, value) => edit([...get().selection].map((layer): TagEdit => ({ layer, facet, value }))),
+    clear: (facet, layers) => edit(layers.map((layer): TagEdit => ({ layer, facet, value: null }))),
     setEach: (facet, values) => edit([...values].map(([layer, value]): TagEdit => ({ layer, facet, value }))),
     copyTags() {
       const { cursor, tags: now } = get();
