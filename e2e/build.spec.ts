@@ -155,7 +155,7 @@ test('a build keeps to the tags of its moment, and the newest is there after a r
   await page.getByRole('treegrid').focus();
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('-');
-  await expect(page.getByText('aside: you said so').first()).toBeVisible();
+  await expect(page.getByText('aside: set by you').first()).toBeVisible();
   await page.getByRole('link', { name: 'Build' }).click();
   await page.waitForURL(/\/build$/);
   await expect(page.getByText('Nothing is built yet.')).toBeVisible();

@@ -26,7 +26,7 @@ test('keyboard alone: outcome, role, class and name are set, saved, and there af
   await keyboard.press('ArrowDown');
   await keyboard.press('ArrowRight');
   await keyboard.press('p');
-  await expect(row(page, 'deck')).toContainText('picture: you said so');
+  await expect(row(page, 'deck')).toContainText('picture: set by you');
   await saved(page);
   await keyboard.press('Delete');
   await expect(row(page, 'deck')).toContainText('CSS says this exactly');
@@ -79,10 +79,10 @@ test('one edit sets a whole selection', async ({ page }) => {
   await expect(page.getByText('3 chosen', { exact: true })).toBeVisible();
   await keyboard.press('-');
   for (const name of ['deck', 'gull', 'sign “Mind the gap”'])
-    await expect(row(page, name)).toContainText('aside: you said so');
+    await expect(row(page, name)).toContainText('aside: set by you');
   await keyboard.press('Control+z');
   for (const name of ['deck', 'gull', 'sign “Mind the gap”'])
-    await expect(row(page, name)).not.toContainText('you said so');
+    await expect(row(page, name)).not.toContainText('set by you');
 });
 
 test('groups fold, and the arrows lead to parents', async ({ page }) => {
@@ -152,18 +152,18 @@ test('a tag on one layer holds for all like-built ones; copied tags are pasted',
   await expect(page.getByText('what is set here holds for all 3 alike')).toBeVisible();
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('-');
-  await expect(page.getByText('aside: you said so of one that is built like it').first()).toBeVisible();
+  await expect(page.getByText('aside: set by you of one that is built like it').first()).toBeVisible();
   await page
     .getByRole('rowheader', { name: /^petrel/ })
     .first()
     .click();
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('e');
-  await expect(page.getByText('element: you said so', { exact: true }).first()).toBeVisible();
+  await expect(page.getByText('element: set by you', { exact: true }).first()).toBeVisible();
   await page.keyboard.press('c');
   await page.getByRole('rowheader', { name: /^auk/ }).first().click();
   await page.keyboard.press('v');
-  await expect(page.getByText('element: you said so', { exact: true })).toHaveCount(2);
+  await expect(page.getByText('element: set by you', { exact: true })).toHaveCount(2);
 });
 
 test('another tab sees an edit within moments, and edits wait for a server that is away', async ({
@@ -179,7 +179,7 @@ test('another tab sees an edit within moments, and edits wait for a server that 
   await page.keyboard.press('-');
   await saved(page);
   await other.bringToFront();
-  await expect(row(other, 'deck')).toContainText('aside: you said so', { timeout: 3000 });
+  await expect(row(other, 'deck')).toContainText('aside: set by you', { timeout: 3000 });
 
   await page.bringToFront();
   await context.setOffline(true);
@@ -188,7 +188,7 @@ test('another tab sees an edit within moments, and edits wait for a server that 
   await context.setOffline(false);
   await saved(page);
   await page.reload();
-  await expect(row(page, 'deck')).toContainText('picture: you said so');
+  await expect(row(page, 'deck')).toContainText('picture: set by you');
 });
 
 test('names are found, replaced and seen before they are given', async ({ page }) => {
@@ -273,11 +273,11 @@ test('two people who set the same are both heard', async ({ page, context }) => 
   await expect(other.getByRole('alert').filter({ hasText: 'set' })).toContainText(
     'set Becomes of deck to “picture” while you set it to “aside”',
   );
-  await expect(row(other, 'deck')).toContainText('picture: you said so');
+  await expect(row(other, 'deck')).toContainText('picture: set by you');
   await other.unroute('**/edits?after=*');
   await other.getByRole('button', { name: 'Take “aside”' }).click();
-  await expect(row(other, 'deck')).toContainText('aside: you said so');
-  await expect(row(page, 'deck')).toContainText('aside: you said so', { timeout: 3000 });
+  await expect(row(other, 'deck')).toContainText('aside: set by you');
+  await expect(row(page, 'deck')).toContainText('aside: set by you', { timeout: 3000 });
 });
 
 test('a query is kept as a view, and dropped again', async ({ page }) => {

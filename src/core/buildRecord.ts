@@ -1,7 +1,7 @@
 import type { Conversion } from './convert';
 import type { EmittedScreen } from './emit/emit';
 import type { SourceMap } from './emit/sourceMap';
-import { layerTitle } from './look/layerTitle';
+import { layerLabel } from './look/layerLabel';
 import type { Box } from './mockup/box';
 import type { Layer, LayerId } from './mockup/layer';
 import type { Decision } from './sort/decision';
@@ -56,7 +56,7 @@ function recordLayers(
   return layers.flatMap((layer) => {
     const { id, path, kind } = layer;
     const hidden = isHidden || !layer.visible;
-    const own = { id, path, title: layerTitle(layer).text, kind, depth, box: boxOf(id), isHidden: hidden };
+    const own = { id, path, title: layerLabel(layer).text, kind, depth, box: boxOf(id), isHidden: hidden };
     return kind === 'group' ? [own, ...recordLayers(layer.layers, depth + 1, hidden, boxOf)] : [own];
   });
 }

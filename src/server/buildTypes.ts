@@ -1,16 +1,24 @@
 import type { EmittedScreen } from '../core/emit/emit';
 import type { PlainFinding } from '../engine/manifest';
+import type { LayerId } from '../core/mockup/layer';
 import type { WrittenPicture } from '../engine/produce';
 
 export type BuildState = 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
 
 /** The result of a finished build. */
+/** A finding of a build; builds of an earlier Orden lack what leads to its layer. */
+export interface BuiltFinding extends PlainFinding {
+  readonly id?: LayerId;
+  /** The name of the layer for people. */
+  readonly title?: string;
+}
+
 export interface BuildResult {
   /** Size of the whole sheet, px. */
   readonly sheet: { readonly width: number; readonly height: number };
   readonly screens: readonly EmittedScreen[];
   readonly files: readonly { readonly path: string; readonly size: number }[];
   readonly pictures: readonly WrittenPicture[];
-  readonly findings: readonly PlainFinding[];
+  readonly findings: readonly BuiltFinding[];
   readonly ms: Readonly<Record<string, number>>;
 }

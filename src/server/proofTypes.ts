@@ -1,6 +1,6 @@
 import type { ScreenProof } from '../engine/proof/proof';
 
-export type ProofState = 'waiting' | 'running' | 'done' | 'failed';
+export type ProofState = 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
 
 /** A screen's stored proof: its figures, the names of its pictures, and the boxes of its worst layers. */
 export interface ProofScreen extends Omit<ScreenProof, 'pictures'> {

@@ -124,7 +124,7 @@ describe('tags', () => {
     expect(of('g')).toMatchObject({
       outcome: 'picture',
       origin: 'person',
-      reason: 'picture: you said so',
+      reason: 'picture: set by you',
       outputName: 'big-thing',
     });
     expect(of('r')).toMatchObject({ outcome: 'picture', origin: 'within' });

@@ -12,6 +12,8 @@ import { pullPage, pullSvg, type Size } from './pull';
 export interface LayerProof {
   readonly layer: LayerId;
   readonly path: string;
+  /** The layer's name for people; absent in proofs of an earlier Orden. */
+  readonly title?: string;
   readonly differing: number;
   /** Px of the screen. */
   readonly box: Box;
@@ -42,6 +44,8 @@ export interface ProofInput {
   /** The folder of the page's files. */
   readonly folder: string;
   readonly sheet: ProofSheet;
+  /** Counts screens. */
+  readonly onProgress?: (done: number, total: number) => void;
 }
 
 /** The reference of a proof from an SVG or SVGZ: without animations, shown at the sheet's size. */
@@ -60,10 +64,12 @@ export async function pullProof({
   record,
   folder,
   sheet,
+  onProgress = () => undefined,
 }: ProofInput): Promise<readonly ScreenProof[]> {
   const proofs: ScreenProof[] = [];
   const svg = withFonts(sheet.svg, await fontsIn(folder));
-  for (const screen of record.screens) {
+  for (const [at, screen] of record.screens.entries()) {
+    onProgress(at, record.screens.length);
     const size = { width: Math.ceil(screen.width), height: Math.ceil(screen.height) };
     const mockup = await pullSvg(browser, svg, sheet, { ...screen.origin, ...size });
     const page = await pullPage(browser, folder, screen.file, size);
@@ -86,7 +92,7 @@ function worstLayers(
   comparison: Comparison,
 ): readonly LayerProof[] {
   const proofs: LayerProof[] = [];
-  for (const { id, path, kind, box, isHidden } of screen.layers) {
+  for (const { id, path, title, kind, box, isHidden } of screen.layers) {
     const decision = decisions[id];
     if (!box || !decision || decision.outcome === 'sample') continue;
     const isAside = decision.outcome === 'aside';
@@ -95,7 +101,7 @@ function worstLayers(
     if (isAside ? kind === 'group' : decision.within !== null) continue;
     if (kind === 'group' && decision.outcome === 'element') continue;
     const differing = comparison.within(box);
-    if (differing > 0) proofs.push({ layer: id, path, differing, box, isAside });
+    if (differing > 0) proofs.push({ layer: id, path, title, differing, box, isAside });
   }
   return proofs.sort((one, other) => other.differing - one.differing).slice(0, MOST_WORST);
 }

@@ -4,7 +4,8 @@ import { putBlob } from '../db/tables/blobs';
 import * as builds from '../db/tables/builds';
 import { buildInput } from '../useCases/buildInput';
 import { buildInWorker } from '../workers/workers';
-import { beginRunning, endRunning, stopRunning } from './runningBuilds';
+import { reporter } from './progress';
+import { beginRunning, endRunning } from './running';
 
 /**
  * Runs a build from its record; true when it finished. Its files are stored all at once at the end, or not at
@@ -23,7 +24,7 @@ export async function runBuild(id: string): Promise<boolean> {
     if (!input) throw new Error('The revision of this build is not kept any more; build again.');
     const { files, result, record } = await buildInWorker(input.job, input.revision.layer_count, {
       signal,
-      onProgress: reporter(id),
+      onProgress: reporter(id, (done, total) => builds.noteProgress(pool(), id, done, total)),
     });
     return await inTransaction(async (client) => {
       const digest = await putBlob(client, record);
@@ -53,21 +54,3 @@ export async function runBuild(id: string): Promise<boolean> {
 const MOST_ATTEMPTS = 3;
 const GIVEN_UP =
   'This build was begun three times, and Orden stopped each time before it was done; build again, or split the mockup.';
-
-const BETWEEN_NOTES_MS = 200;
-
-/** Records progress at intervals. A build cancelled elsewhere stops at its next record. */
-function reporter(id: string): (done: number, total: number) => void {
-  let last = 0;
-  return (done, total) => {
-    const now = Date.now();
-    if (now - last < BETWEEN_NOTES_MS && done < total) return;
-    last = now;
-    builds.noteProgress(pool(), id, done, total).then(
-      (wanted) => {
-        if (!wanted) stopRunning(id);
-      },
-      () => undefined,
-    );
-  };
-}

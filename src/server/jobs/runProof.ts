@@ -7,6 +7,8 @@ import { getRevision, type RevisionRow } from '../db/tables/revisions';
 import { getBuildRecord } from '../useCases/buildRecords';
 import type { ProofSheet } from '../../engine/proof/proof';
 import { proveInWorker } from '../workers/workers';
+import { reporter } from './progress';
+import { beginRunning, endRunning } from './running';
 
 /** Runs the proof of a finished build. Figures and pictures are stored all at once, or not at all. */
 export async function runProof(buildId: string): Promise<void> {
@@ -15,6 +17,8 @@ export async function runProof(buildId: string): Promise<void> {
   if (build?.state !== 'done') return;
   const attempts = await proofs.startProof(db, buildId);
   if (attempts === null) return;
+  const running = `proof ${buildId}`;
+  const { signal } = beginRunning(running);
   try {
     if (attempts > MOST_ATTEMPTS) throw new Error(GIVEN_UP);
     const revision = await getRevision(db, build.revision_id);
@@ -29,6 +33,10 @@ export async function runProof(buildId: string): Promise<void> {
         })),
       },
       revision.layer_count,
+      {
+        signal,
+        onProgress: reporter(running, (done, total) => proofs.noteProof(db, buildId, done, total)),
+      },
     );
     await inTransaction(async (client) => {
       for (const { path, bytes } of pictures)
@@ -37,6 +45,8 @@ export async function runProof(buildId: string): Promise<void> {
     });
   } catch (error) {
     await proofs.failProof(db, buildId, error instanceof Error ? error.message : String(error));
+  } finally {
+    endRunning(running);
   }
 }
 

@@ -5,10 +5,11 @@ import type { ConvertOptions } from '../../core/convert';
 import { ARRANGEMENTS, FRAME_WORDS, UNITS, type PageFrame } from '../../core/page/frame';
 import { pool } from '../db/pool';
 import * as builds from '../db/tables/builds';
+import { setBuildOptions } from '../db/tables/mockups';
 import { newestRevision } from '../db/tables/revisions';
 import { NOT_FOUND, Refusal } from '../http';
 import { queueBuild } from '../jobs/buildQueue';
-import { stopRunning } from '../jobs/runningBuilds';
+import { stopRunning } from '../jobs/running';
 import { currentTags } from './currentTags';
 
 export const buildSchema = Joi.object<ConvertOptions>({
@@ -37,12 +38,19 @@ function view({ tags: _, revision_id: __, record_digest, ...row }: builds.BuildR
   return { ...row, hasRecord: record_digest !== null };
 }
 
-/** Records a build with its input and queues it. */
+/** Keeps how the page of a mockup is to be built: one setting for all steps and people. */
+export async function keepOptions(mockupId: string, options: ConvertOptions): Promise<ConvertOptions> {
+  if (!(await setBuildOptions(pool(), mockupId, options))) throw NOT_FOUND('This mockup');
+  return options;
+}
+
+/** Records a build with its input and queues it. Its options are kept for the next one. */
 export async function orderBuild(mockupId: string, options: ConvertOptions): Promise<{ id: string }> {
   const db = pool();
   const revision = await newestRevision(db, mockupId);
   if (!revision) throw NOT_FOUND('This mockup');
   const tags = Object.fromEntries(await currentTags(db, mockupId));
+  await setBuildOptions(db, mockupId, options);
   const id = await builds.insertBuild(db, mockupId, revision.id, options, tags);
   await queueBuild(id);
   return { id };

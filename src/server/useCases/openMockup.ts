@@ -1,3 +1,4 @@
+import type { ConvertOptions } from '../../core/convert';
 import type { Finding } from '../../core/findings/finding';
 import type { Mockup } from '../../core/mockup/mockup';
 import type { Tag } from '../../core/sort/tag';
@@ -12,6 +13,10 @@ import { currentTags } from './currentTags';
 export interface OpenedMockup {
   readonly id: string;
   readonly projectId: string;
+  /** The name of its project. */
+  readonly project: string;
+  /** How the page is to be built; null as long as nobody said so. */
+  readonly options: ConvertOptions | null;
   readonly fileName: string;
   readonly revision: number;
   /** Digest of its picture: identifies this reading of the file. */
@@ -39,6 +44,8 @@ export async function openMockup(id: string, person: string | null = null): Prom
   const opened: Omit<OpenedMockup, 'mockup'> = {
     id,
     projectId: row.project_id,
+    project: row.project,
+    options: row.build_options,
     fileName: revision.file_name,
     revision: revision.number,
     picture: revision.picture_digest,

@@ -3,6 +3,7 @@ import { getBuild } from '../db/tables/builds';
 import * as proofs from '../db/tables/proofs';
 import { NOT_FOUND, Refusal } from '../http';
 import { queueProof } from '../jobs/buildQueue';
+import { stopRunning } from '../jobs/running';
 
 export type ProofView = Omit<proofs.ProofRow, 'build_id'>;
 
@@ -20,6 +21,13 @@ export async function orderProof(buildId: string): Promise<ProofView> {
   if (!build) throw NOT_FOUND('This build');
   if (build.state !== 'done') throw new Refusal(409, 'This build is not done; a proof needs its page.');
   await queueProof(buildId);
+  return getProofView(buildId);
+}
+
+/** Stops a proof that waits or runs. */
+export async function cancelProof(buildId: string): Promise<ProofView> {
+  if (!(await proofs.cancelProof(pool(), buildId))) throw new Refusal(409, 'This proof has ended already.');
+  stopRunning(`proof ${buildId}`);
   return getProofView(buildId);
 }
 

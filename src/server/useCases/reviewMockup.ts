@@ -27,7 +27,7 @@ export async function reviewMockup(id: string): Promise<string> {
   const { tree, findings, file_name: fileName } = revision;
   const report = await reportInWorker({ tree, findings, tags: [...(await currentTags(db, id))] });
   const addedFonts = await listFonts(db, mockup.project_id);
-  const { name, project_id: projectId } = mockup;
+  const { project: name, project_id: projectId } = mockup;
   return `{"report":${report},${JSON.stringify({ name, fileName, projectId, addedFonts }).slice(1)}`;
 }
 

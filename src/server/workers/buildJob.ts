@@ -1,4 +1,5 @@
 import { buildRecord } from '../../core/buildRecord';
+import { layerLabel } from '../../core/look/layerLabel';
 import { treeOf } from '../../core/mockup/tree';
 import type { ConvertInput } from '../../core/convert';
 import type { Mockup } from '../../core/mockup/mockup';
@@ -50,7 +51,13 @@ export async function build(
       screens: conversion.emission.screens,
       files: product.files.map(({ path, bytes }) => ({ path, size: bytes.length })),
       pictures: product.pictures,
-      findings: product.findings.map((finding) => plainFinding(finding, tree)),
+      findings: product.findings.map((finding) => {
+        const layer = finding.layer === null ? null : tree.layer(finding.layer);
+        return {
+          ...plainFinding(finding, tree),
+          ...(layer && { id: layer.id, title: layerLabel(layer).text }),
+        };
+      }),
       ms: { ...conversion.ms, pictures: conversion.ms.pictures + drawingMs },
     },
   };

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { BuildRecord } from '../../core/buildRecord';
 import type { OutputFile } from '../../engine/produce';
+import type { OnProgress } from '../../core/read/reading';
 import { launchChromium } from '../../engine/proof/chromium';
 import { proofSheet, pullProof, type ProofSheet } from '../../engine/proof/proof';
 import { writeFiles } from '../../engine/writeFiles';
@@ -23,13 +24,22 @@ export interface ProofOutput {
 }
 
 /** Compares the pages of a build with the mockup in Chromium. */
-export async function prove({ record: text, sheet, files }: ProofJob): Promise<ProofOutput> {
+export async function prove(
+  { record: text, sheet, files }: ProofJob,
+  onProgress: OnProgress,
+): Promise<ProofOutput> {
   const record = JSON.parse(new TextDecoder().decode(text)) as BuildRecord;
   const browser = await launchChromium();
   const folder = await mkdtemp(path.join(tmpdir(), 'orden-proof-'));
   try {
     await writeFiles(folder, files);
-    const proofs = await pullProof({ browser, record, folder, sheet: proofSheet(sheet.svg, sheet) });
+    const proofs = await pullProof({
+      browser,
+      record,
+      folder,
+      sheet: proofSheet(sheet.svg, sheet),
+      onProgress,
+    });
     const pictures: OutputFile[] = [];
     const screens = proofs.map(({ pictures: pulled, ...proof }, at): ProofScreen => {
       const nameOf = (what: keyof typeof pulled) => `${at}/${what}.png`;

@@ -100,8 +100,9 @@ export function buildInWorker(job: BuildJob, layerCount: number, watched: Watche
 }
 
 /** Pulls a proof: comparing pictures is slow. */
-export function proveInWorker(job: ProofJob, layerCount: number): Promise<ProofOutput> {
+export function proveInWorker(job: ProofJob, layerCount: number, watched: Watched): Promise<ProofOutput> {
   return workerPool().run('prove', job, {
+    ...watched,
     lane: isLarge(layerCount) ? 'largeBuild' : 'build',
     timeoutMs: 300_000,
     tooLong: 'The proof took longer than five minutes and was given up.',

@@ -1,15 +1,14 @@
 'use client';
-import { Box, NativeSelect } from '@mui/material';
+import { Box, NativeSelect, Typography } from '@mui/material';
+import { useId, type ReactNode } from 'react';
 import type { ConvertOptions } from '../../core/convert';
 import { FRAME_WORDS, plainFrame, UNITS, type PageFrame, type Unit } from '../../core/page/frame';
 import type { WidthPair } from '../../core/page/join/pairs';
 import { ArrangementToggle } from '../shared/ArrangementToggle';
 
-export type BuildChoice = Omit<ConvertOptions, 'target'>;
-
 interface BuildOptionsProps {
-  readonly value: BuildChoice;
-  readonly onChange: (next: BuildChoice) => void;
+  readonly value: ConvertOptions;
+  readonly onChange: (next: ConvertOptions) => void;
   /** Screens that can be one page at different widths. */
   readonly pairs: readonly WidthPair[];
   /** How many screens the mockup has: several may share furniture. */
@@ -17,79 +16,107 @@ interface BuildOptionsProps {
 }
 
 const OPTION_WORDS: Readonly<Record<string, string>> = {
-  left: 'from the left',
+  left: 'left',
   centred: 'centred',
-  clipped: 'clipped at its edges',
-  spilling: 'spilling over its edges',
-  screen: 'as high as the screen',
-  content: 'as high as its content',
+  clipped: 'cut off',
+  spilling: 'shown',
+  screen: 'of the screen',
+  content: 'of its content',
 };
 
 const LABELS: Readonly<Record<keyof PageFrame, string>> = {
-  stands: 'Where the page stands',
-  edge: 'What lies past its edges',
-  reaches: 'How high the page is',
+  stands: 'Align',
+  edge: 'Overflow',
+  reaches: 'Height',
 };
 
 /** The arrangement of the page, its frame, and its unit. */
 export function BuildOptions({ value, onChange, pairs, screens }: BuildOptionsProps) {
   const frame = value.frame ?? plainFrame(value.arrangement);
   const keys = Object.keys(FRAME_WORDS) as (keyof PageFrame)[];
+  const { frame: _, join: __, ...others } = value;
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap' }}>
-      <ArrangementToggle
-        value={value.arrangement}
-        onChange={(arrangement) => onChange({ arrangement, ...(value.unit && { unit: value.unit }) })}
-      />
+    <Box sx={{ display: 'flex', alignItems: 'center', columnGap: 2, rowGap: 0.5, flexWrap: 'wrap' }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+        <Typography component="span" sx={{ fontSize: 12, color: 'text.secondary' }}>
+          Layout
+        </Typography>
+        <ArrangementToggle
+          value={value.arrangement}
+          onChange={(arrangement) => onChange({ ...others, arrangement })}
+        />
+      </Box>
       {keys.map((key) => (
-        <NativeSelect
+        <Choice
           key={key}
+          label={LABELS[key]}
           value={frame[key]}
-          onChange={(event) => onChange({ ...value, frame: { ...frame, [key]: event.target.value } })}
-          inputProps={{ 'aria-label': LABELS[key] }}
-          sx={{ fontSize: 12 }}
+          onChange={(next) => onChange({ ...value, frame: { ...frame, [key]: next } })}
         >
           {FRAME_WORDS[key].map((word) => (
             <option key={word} value={word}>
               {OPTION_WORDS[word]}
             </option>
           ))}
-        </NativeSelect>
+        </Choice>
       ))}
-      <NativeSelect
+      <Choice
+        label="Units"
         value={value.unit ?? 'px'}
-        onChange={(event) => onChange({ ...value, unit: event.target.value as Unit })}
-        inputProps={{ 'aria-label': 'Unit of sizes' }}
-        sx={{ fontSize: 12 }}
+        onChange={(unit) => onChange({ ...value, unit: unit as Unit })}
       >
         {UNITS.map((unit) => (
           <option key={unit} value={unit}>
-            in {unit}
+            {unit}
           </option>
         ))}
-      </NativeSelect>
+      </Choice>
       {screens > 1 && (
-        <NativeSelect
+        <Choice
+          label="Shared parts"
           value={value.fragments ? 'apart' : 'within'}
-          onChange={(event) => onChange({ ...value, fragments: event.target.value === 'apart' })}
-          inputProps={{ 'aria-label': 'What several screens share' }}
-          sx={{ fontSize: 12 }}
+          onChange={(next) => onChange({ ...value, fragments: next === 'apart' })}
         >
-          <option value="within">shared parts in each page</option>
-          <option value="apart">shared parts also as files of their own</option>
-        </NativeSelect>
+          <option value="within">in each page</option>
+          <option value="apart">also as files of their own</option>
+        </Choice>
       )}
       {pairs.length > 0 && value.arrangement === 'flow' && (
-        <NativeSelect
+        <Choice
+          label="Widths"
           value={value.join ? 'one' : 'each'}
-          onChange={(event) => onChange({ ...value, join: event.target.value === 'one' })}
-          inputProps={{ 'aria-label': 'Screens of one page at different widths' }}
-          sx={{ fontSize: 12 }}
+          onChange={(next) => onChange({ ...value, join: next === 'one' })}
         >
           <option value="each">a page for each width</option>
           <option value="one">one page for {widthsOf(pairs)}</option>
-        </NativeSelect>
+        </Choice>
       )}
+    </Box>
+  );
+}
+
+interface ChoiceProps {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (next: string) => void;
+  readonly children: ReactNode;
+}
+
+function Choice({ label, value, onChange, children }: ChoiceProps) {
+  const id = useId();
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 0.75 }}>
+      <Typography component="label" htmlFor={id} sx={{ fontSize: 12, color: 'text.secondary' }}>
+        {label}
+      </Typography>
+      <NativeSelect
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+        inputProps={{ id }}
+        sx={{ fontSize: 13 }}
+      >
+        {children}
+      </NativeSelect>
     </Box>
   );
 }

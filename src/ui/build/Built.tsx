@@ -6,6 +6,7 @@ import type { BuildView } from '../../server/useCases/builds';
 import { SideBySide } from './SideBySide';
 import { BuiltFiles } from './BuiltFiles';
 import { LinkedView } from './LinkedView';
+import { clockWords } from '../shared/timeWords';
 import { ProofView } from './ProofView';
 import { BuiltFindings } from './BuiltFindings';
 
@@ -14,12 +15,14 @@ interface BuiltProps {
   readonly result: BuildResult;
   /** Earlier builds, the newest first. */
   readonly earlier: readonly BuildView[];
+  /** True when what would be built now is another page. */
+  readonly isOld: boolean;
 }
 
 type View = 'page' | 'proof' | 'links' | 'files' | 'findings';
 
 /** A finished build: the page beside the mockup, its files, and its findings. */
-export function Built({ build, result, earlier }: BuiltProps) {
+export function Built({ build, result, earlier, isOld }: BuiltProps) {
   const [view, setView] = useState<View>('page');
   return (
     <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
@@ -32,7 +35,7 @@ export function Built({ build, result, earlier }: BuiltProps) {
         >
           <Tab value="page" id="tab-page" aria-controls="panel-page" label="Page and mockup" />
           <Tab value="proof" id="tab-proof" aria-controls="panel-proof" label="Proof" />
-          <Tab value="links" id="tab-links" aria-controls="panel-links" label="Layers, code, page" />
+          <Tab value="links" id="tab-links" aria-controls="panel-links" label="Code, traced" />
           <Tab
             value="files"
             id="tab-files"
@@ -47,7 +50,7 @@ export function Built({ build, result, earlier }: BuiltProps) {
           />
         </Tabs>
         <Button variant="outlined" href={`/api/builds/${build.id}/package`} download>
-          Download as ZIP
+          {isOld ? `Download the old build of ${clockWords(build.created_at)}` : 'Download as ZIP'}
         </Button>
       </Box>
       <Box
@@ -60,7 +63,7 @@ export function Built({ build, result, earlier }: BuiltProps) {
         {view === 'proof' && <ProofView key={build.id} build={build} />}
         {view === 'links' && <LinkedView key={build.id} build={build} result={result} />}
         {view === 'files' && <BuiltFiles key={build.id} build={build} result={result} earlier={earlier} />}
-        {view === 'findings' && <BuiltFindings findings={result.findings} />}
+        {view === 'findings' && <BuiltFindings findings={result.findings} mockupId={build.mockup_id} />}
       </Box>
     </Box>
   );

@@ -5,6 +5,7 @@ import type { BuildResult } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
 import { CodeView } from '../shared/CodeView';
 import { MONO } from '../shared/theme';
+import { clockWords } from '../shared/timeWords';
 import { useText } from '../shared/useText';
 import { CompareView } from './CompareView';
 
@@ -39,7 +40,7 @@ export function BuiltFiles({ build, result, earlier }: BuiltFilesProps) {
               />
               <Box
                 component="span"
-                sx={{ fontFamily: MONO, fontSize: 11, color: 'text.secondary', pl: 1, whiteSpace: 'nowrap' }}
+                sx={{ fontFamily: MONO, fontSize: 12, color: 'text.secondary', pl: 1, whiteSpace: 'nowrap' }}
               >
                 {bytesText(file.size)}
               </Box>
@@ -56,10 +57,10 @@ export function BuiltFiles({ build, result, earlier }: BuiltFilesProps) {
               inputProps={{ 'aria-label': 'Compare with an earlier build' }}
               sx={{ fontSize: 12 }}
             >
-              <option value="">this build alone</option>
+              <option value="">This build</option>
               {others.map((each) => (
                 <option key={each.id} value={each.id}>
-                  beside the one of {timeText(each.created_at)}, {each.options.arrangement}
+                  Compare with {clockWords(each.created_at)} ({each.options.arrangement})
                 </option>
               ))}
             </NativeSelect>
@@ -71,14 +72,6 @@ export function BuiltFiles({ build, result, earlier }: BuiltFilesProps) {
       </Box>
     </Box>
   );
-}
-
-function timeText(time: Date | string): string {
-  return new Date(time).toLocaleTimeString(undefined, {
-    hour: '2-digit',
-    minute: '2-digit',
-    second: '2-digit',
-  });
 }
 
 function bytesText(bytes: number): string {

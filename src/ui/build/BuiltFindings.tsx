@@ -1,37 +1,34 @@
 'use client';
-import { Table, TableBody, TableCell, TableHead, TableRow, Typography, Box } from '@mui/material';
-import type { PlainFinding } from '../../engine/manifest';
-import { MONO } from '../shared/theme';
+import { Box } from '@mui/material';
+import type { Severity } from '../../core/findings/wording';
+import type { BuiltFinding } from '../../server/buildTypes';
+import { FindingList } from '../shared/FindingList';
 
-/** The findings of a build. */
-export function BuiltFindings({ findings }: { readonly findings: readonly PlainFinding[] }) {
-  if (findings.length === 0) {
-    return (
-      <Typography sx={{ p: 3, color: 'text.secondary' }}>
-        Nothing to mend: everything in the mockup was understood.
-      </Typography>
-    );
-  }
+interface BuiltFindingsProps {
+  readonly findings: readonly BuiltFinding[];
+  readonly mockupId: string;
+}
+
+/** The findings of a build; each leads to its layer. */
+export function BuiltFindings({ findings, mockupId }: BuiltFindingsProps) {
+  const listed = findings.map(({ code, severity, message, layer, id = null, title }) => ({
+    code,
+    severity: severity as Severity,
+    message,
+    layer: id,
+    title: title ?? layer ?? '',
+  }));
   return (
-    <Box tabIndex={0} role="group" aria-label="Findings" sx={{ overflow: 'auto' }}>
-      <Table size="small" aria-label="Findings">
-        <TableHead>
-          <TableRow>
-            <TableCell>Severity</TableCell>
-            <TableCell>Finding</TableCell>
-            <TableCell>Layer</TableCell>
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {findings.map((finding, at) => (
-            <TableRow key={at}>
-              <TableCell>{finding.severity}</TableCell>
-              <TableCell>{finding.message}</TableCell>
-              <TableCell sx={{ fontFamily: MONO, fontSize: 12 }}>{finding.layer ?? ''}</TableCell>
-            </TableRow>
-          ))}
-        </TableBody>
-      </Table>
+    <Box
+      tabIndex={0}
+      role="group"
+      aria-label="Findings of the build"
+      sx={{ overflow: 'auto', p: 2, maxWidth: 860 }}
+    >
+      <FindingList
+        findings={listed}
+        sortAddress={(layer) => `/mockups/${mockupId}/sort?layer=${encodeURIComponent(layer)}`}
+      />
     </Box>
   );
 }

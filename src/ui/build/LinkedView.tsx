@@ -89,7 +89,7 @@ export function LinkedView({ build, result }: LinkedViewProps) {
           aria-labelledby="window-width"
           sx={{ maxWidth: 260 }}
         />
-        <Button onClick={() => setWidth(screen.width)}>As the mockup</Button>
+        <Button onClick={() => setWidth(screen.width)}>Width of the mockup</Button>
         <ToggleButton
           value="hidden"
           size="small"
@@ -97,12 +97,14 @@ export function LinkedView({ build, result }: LinkedViewProps) {
           onChange={() => setHiddenToo(!hiddenToo)}
           sx={{ py: 0.25 }}
         >
-          hidden things too
+          Show hidden
         </ToggleButton>
         <StateChoice onChoose={(state) => page.current?.show(state)} />
         <Typography noWrap sx={{ fontSize: 12, color: 'text.secondary', flex: 1, textAlign: 'right' }}>
           {link
-            ? `lines ${link.line}–${link.lastLine}`
+            ? link.line === link.lastLine
+              ? `line ${link.line}`
+              : `lines ${link.line}–${link.lastLine}`
             : chosen
               ? 'no element of its own'
               : 'Choose a layer, a line or a part of the page'}
@@ -160,7 +162,7 @@ function StateChoice({ onChoose }: { readonly onChoose: (state: State | null) =>
       inputProps={{ 'aria-label': 'State that is shown' }}
       sx={{ fontSize: 12 }}
     >
-      <option value="">at rest</option>
+      <option value="">Normal state</option>
       {STATES.map((state) => (
         <option key={state} value={state}>
           {state}

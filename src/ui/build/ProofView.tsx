@@ -17,6 +17,7 @@ import { useState } from 'react';
 import type { ProofScreen } from '../../server/proofTypes';
 import type { BuildView } from '../../server/useCases/builds';
 import { MONO } from '../shared/theme';
+import type { ProofView as ProofState } from '../../server/useCases/proofs';
 import { useProof } from './useProof';
 
 /** The pictures on the left and right side of the wipe. */
@@ -30,7 +31,7 @@ const PAIR_NAMES = Object.keys(PAIRS) as Pair[];
 
 /** The proof: figures, a wipe between the pictures, and the layers that differ most. */
 export function ProofView({ build }: { readonly build: BuildView }) {
-  const { proof, problem, again } = useProof(build.id);
+  const { proof, problem, again, stop } = useProof(build.id);
   const [at, setAt] = useState(0);
   if (problem) return <Alert severity="error">{problem}</Alert>;
   if (proof?.state === 'failed') {
@@ -40,17 +41,15 @@ export function ProofView({ build }: { readonly build: BuildView }) {
       </Alert>
     );
   }
-  const screens = proof?.screens;
-  if (!screens) {
+  if (proof?.state === 'cancelled') {
     return (
-      <Box role="status" sx={{ p: 2 }}>
-        <Typography sx={{ fontSize: 12, mb: 1 }}>
-          Chromium draws page and mockup, to be laid over each other
-        </Typography>
-        <LinearProgress aria-label="The proof is pulled" />
-      </Box>
+      <Alert severity="info" action={<Button onClick={() => void again()}>Compare again</Button>}>
+        The comparison was stopped.
+      </Alert>
     );
   }
+  const screens = proof?.screens;
+  if (!screens) return <Comparing proof={proof} onStop={() => void stop()} />;
   const screen = screens[at] ?? screens[0];
   if (!screen) return <Alert severity="info">There is no screen to prove.</Alert>;
   return (
@@ -74,6 +73,33 @@ export function ProofView({ build }: { readonly build: BuildView }) {
         )
       }
     />
+  );
+}
+
+interface ComparingProps {
+  readonly proof: ProofState | null;
+  readonly onStop: () => void;
+}
+
+function Comparing({ proof, onStop }: ComparingProps) {
+  const { done = 0, total = 0, state } = proof ?? {};
+  const says =
+    total > 0
+      ? `Comparing page and mockup: screen ${Math.min(done + 1, total)} of ${total}`
+      : state === 'running'
+        ? 'Starting the browser that draws page and mockup'
+        : 'Waiting for its turn';
+  return (
+    <Box role="status" sx={{ p: 2, display: 'flex', alignItems: 'center', gap: 2 }}>
+      <Box sx={{ flex: 1 }}>
+        <Typography sx={{ fontSize: 13, mb: 1 }}>{says}</Typography>
+        <LinearProgress
+          aria-label={says}
+          {...(total > 0 ? { variant: 'determinate', value: (done / total) * 100 } : {})}
+        />
+      </Box>
+      <Button onClick={onStop}>Stop</Button>
+    </Box>
   );
 }
 

@@ -53,10 +53,10 @@ export function SideBySide({ build, result }: SideBySideProps) {
       )}
       <Box ref={pane} sx={{ display: 'flex', gap: `${GAP}px`, alignItems: 'flex-start' }}>
         <Side
-          title={`The page, arranged ${build.options.arrangement}`}
+          title={`Page (${build.options.arrangement})`}
           note={
             <MuiLink href={address} target="_blank" rel="noreferrer" color="inherit">
-              Open it alone
+              Open in a new tab
             </MuiLink>
           }
         >
@@ -76,7 +76,7 @@ export function SideBySide({ build, result }: SideBySideProps) {
             />
           </Box>
         </Side>
-        <Side title="The mockup" note={`${screen.width}×${screen.height} px`}>
+        <Side title="Mockup" note={`${screen.width}×${screen.height} px`}>
           <Box
             sx={{ position: 'relative', ...size, bgcolor: '#fff', boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)' }}
           >

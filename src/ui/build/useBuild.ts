@@ -1,6 +1,6 @@
 import { skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { BuildChoice } from './BuildOptions';
+import type { ConvertOptions } from '../../core/convert';
 import type { BuildView } from '../../server/useCases/builds';
 import { postJson, request, sentence } from '../shared/request';
 
@@ -11,7 +11,7 @@ interface Building {
   readonly problem: string | null;
   /** All known builds, the newest first. */
   readonly builds: readonly BuildView[];
-  readonly start: (choice: BuildChoice) => void;
+  readonly start: (options: ConvertOptions) => void;
   readonly stop: () => void;
 }
 
@@ -33,8 +33,8 @@ export function useBuild(mockupId: string, earlier: readonly BuildView[] | null)
     refetchInterval: ({ state }) => (state.data && !isRunning(state.data) ? false : BETWEEN_LOOKS_MS),
   });
   const starting = useMutation({
-    mutationFn: async (choice: BuildChoice) => {
-      const order = await postJson<{ id: string }>(`/api/mockups/${mockupId}/builds`, choice);
+    mutationFn: async (options: ConvertOptions) => {
+      const order = await postJson<{ id: string }>(`/api/mockups/${mockupId}/builds`, options);
       return request<BuildView>(`/api/builds/${order.id}`);
     },
     onSuccess: (build) => setOrdered((all) => [build, ...(looked.data ? [looked.data] : []), ...all]),

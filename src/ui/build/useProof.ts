@@ -9,10 +9,11 @@ interface Proving {
   readonly proof: ProofView | null;
   readonly problem: string | null;
   readonly again: () => Promise<void>;
+  readonly stop: () => Promise<void>;
 }
 
 const isSettled = (proof: ProofView | null | undefined) =>
-  proof?.state === 'done' || proof?.state === 'failed';
+  proof?.state === 'done' || proof?.state === 'failed' || proof?.state === 'cancelled';
 
 /** The proof of a build, polled until it is done. */
 export function useProof(buildId: string): Proving {
@@ -33,11 +34,16 @@ export function useProof(buildId: string): Proving {
     mutationFn: () => request<ProofView>(address, { method: 'POST' }),
     onSuccess: (proof) => client.setQueryData(queryKey, proof),
   });
-  const failure = ordering.error ?? error;
+  const stopping = useMutation({
+    mutationFn: () => request<ProofView>(address, { method: 'DELETE' }),
+    onSuccess: (proof) => client.setQueryData(queryKey, proof),
+  });
+  const failure = ordering.error ?? stopping.error ?? error;
   return {
     proof: data ?? null,
     problem: failure && sentence(failure),
     again: () => ordering.mutateAsync().then(ignore, ignore),
+    stop: () => stopping.mutateAsync().then(ignore, ignore),
   };
 }
 

@@ -14,6 +14,12 @@ const SOURCES: Readonly<Record<FaceSource, string>> = {
   known: 'only its measures are known',
 };
 
+const STATES: Readonly<Record<ReportedFont['state'], string>> = {
+  present: 'found',
+  replaced: 'substituted',
+  missing: 'missing',
+};
+
 /** kB, as people read sizes. */
 const kilobytes = (size: number) => `${Math.max(1, Math.round(size / 1024))} kB`;
 
@@ -54,7 +60,7 @@ export function FontTable({ fonts, added, actions, onLight }: FontTableProps) {
             <TableRow>
               <TableCell>Family</TableCell>
               <TableCell>State</TableCell>
-              <TableCell>Set in</TableCell>
+              <TableCell>Shown with</TableCell>
               <TableCell align="right">Texts</TableCell>
             </TableRow>
           </TableHead>
@@ -62,7 +68,7 @@ export function FontTable({ fonts, added, actions, onLight }: FontTableProps) {
             {fonts.map(({ family, state, face, source, texts, layer }) => (
               <TableRow key={family}>
                 <TableCell>{family}</TableCell>
-                <TableCell>{state === 'present' ? state : <b>{state}</b>}</TableCell>
+                <TableCell>{state === 'present' ? STATES[state] : <b>{STATES[state]}</b>}</TableCell>
                 <TableCell>
                   {face}, {SOURCES[source]}
                 </TableCell>

@@ -1,5 +1,6 @@
 'use client';
-import { Alert, Box, CircularProgress } from '@mui/material';
+import { Alert, Box, Button, CircularProgress } from '@mui/material';
+import NextLink from 'next/link';
 import { useRef, useState } from 'react';
 import type { Region } from '../../core/sort/facets/regions';
 import type { Edited, TagEdit } from '../../server/useCases/editTags';
@@ -67,6 +68,11 @@ export function ReadStep({ mockupId }: { readonly mockupId: string }) {
             fontActions={fonts}
             onScreen={(layer, value) => edit({ layer, facet: 'screen', value })}
             sortAddress={(layer) => `/mockups/${mockupId}/sort?layer=${encodeURIComponent(layer)}`}
+            next={
+              <Button variant="contained" component={NextLink} href={`/mockups/${mockupId}/sort`}>
+                Sort the layers
+              </Button>
+            }
             regions={
               flat
                 ? {

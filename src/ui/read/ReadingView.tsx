@@ -37,10 +37,10 @@ export function ReadingView({ readingId }: { readonly readingId: string }) {
     <>
       <TopBar title={data ? data.fileName : 'Read'}>
         <Button color="inherit" onClick={() => void leave()}>
-          Leave it
+          Discard
         </Button>
         <Button variant="contained" disabled={!data || shelving} onClick={() => void shelve()}>
-          Put it on the shelf
+          Create project
         </Button>
       </TopBar>
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
@@ -55,6 +55,7 @@ export function ReadingView({ readingId }: { readonly readingId: string }) {
             onScreen={null}
             sortAddress={null}
             regions={null}
+            next={null}
           />
         )}
       </Box>

@@ -27,8 +27,9 @@ export function ScreenTable({ report, onScreen }: ScreenTableProps) {
       ) : (
         <>
           <Typography color="text.secondary" sx={{ mb: 0.5 }}>
-            The sheet has {px(sheet.width)}×{px(sheet.height)} px. These groups could be screens of their own
-            {onScreen ? '; tick those that are.' : '; on the shelf you can say which are.'}
+            The drawing is {px(sheet.width)}×{px(sheet.height)} px. Is one of these groups a screen of its
+            own?
+            {!onScreen && ' You can say so once the project is created.'}
           </Typography>
           <Table size="small" aria-label="Screens of the sheet">
             <TableHead>
@@ -41,7 +42,7 @@ export function ScreenTable({ report, onScreen }: ScreenTableProps) {
                 <TableCell>Group</TableCell>
                 <TableCell align="right">Size in px</TableCell>
                 <TableCell align="right">Layers</TableCell>
-                <TableCell>Because</TableCell>
+                <TableCell>Why</TableCell>
               </TableRow>
             </TableHead>
             <TableBody>
@@ -73,6 +74,6 @@ export function ScreenTable({ report, onScreen }: ScreenTableProps) {
 }
 
 function reason(isScreen: boolean, said: boolean): string {
-  if (said) return 'said so';
-  return isScreen ? 'its size, and its place beside others' : 'size and place do not tell';
+  if (said) return 'set by you';
+  return isScreen ? 'its size, and its place beside others' : 'its size is not typical of a screen';
 }

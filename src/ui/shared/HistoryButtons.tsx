@@ -1,3 +1,5 @@
+import RedoOutlined from '@mui/icons-material/RedoOutlined';
+import UndoOutlined from '@mui/icons-material/UndoOutlined';
 import { Button } from '@mui/material';
 import { memo } from 'react';
 
@@ -14,10 +16,22 @@ export const HistoryButtons = memo(function HistoryButtons(props: HistoryButtons
   const { canUndo, canRedo, onUndo, onRedo, hints } = props;
   return (
     <>
-      <Button color="inherit" disabled={!canUndo} onClick={onUndo} title={hints?.undo}>
+      <Button
+        color="inherit"
+        disabled={!canUndo}
+        onClick={onUndo}
+        title={hints?.undo}
+        startIcon={<UndoOutlined />}
+      >
         Undo
       </Button>
-      <Button color="inherit" disabled={!canRedo} onClick={onRedo} title={hints?.redo}>
+      <Button
+        color="inherit"
+        disabled={!canRedo}
+        onClick={onRedo}
+        title={hints?.redo}
+        startIcon={<RedoOutlined />}
+      >
         Redo
       </Button>
     </>

@@ -1,8 +1,13 @@
 'use client';
-import { Box, Button, Link as MuiLink, Typography } from '@mui/material';
+import DarkModeOutlined from '@mui/icons-material/DarkModeOutlined';
+import HelpOutline from '@mui/icons-material/HelpOutlineOutlined';
+import LightModeOutlined from '@mui/icons-material/LightModeOutlined';
+import { Box, IconButton, Link as MuiLink, Tooltip, Typography } from '@mui/material';
 import { useColorScheme } from '@mui/material/styles';
 import NextLink from 'next/link';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
+import { HelpDialog, useHelpKey } from './HelpDialog';
+import { Mark } from './Mark';
 
 export type Step = 'read' | 'sort' | 'build';
 const STEPS: readonly { readonly step: Step; readonly label: string }[] = [
@@ -18,36 +23,39 @@ interface TopBarProps {
   readonly children?: ReactNode;
 }
 
-/** The bar at the top: the title, the steps, and the actions of the page. */
+/** The bar at the top: the title, the steps, and the actions of the page. It names the window, too. */
 export function TopBar({ title, mockupId, step, children }: TopBarProps) {
+  const label = STEPS.find((entry) => entry.step === step)?.label;
   return (
     <Box
       component="header"
       sx={{
         display: 'flex',
-        alignItems: 'baseline',
-        gap: 2.5,
+        alignItems: 'center',
+        gap: 2,
         px: 2,
-        py: 1,
+        minHeight: 48,
         borderBottom: 1,
         borderColor: 'divider',
         bgcolor: 'background.paper',
       }}
     >
+      <title>{[title, label, 'Orden'].filter(Boolean).join(' – ')}</title>
       <MuiLink
         component={NextLink}
         href="/"
-        underline="hover"
+        underline="none"
         color="text.primary"
-        sx={{ fontWeight: 600, letterSpacing: '0.02em' }}
+        sx={{ display: 'flex', alignItems: 'center', gap: 1, fontWeight: 600, fontSize: 15, minHeight: 24 }}
       >
+        <Mark />
         Orden
       </MuiLink>
-      <Typography variant="h1" noWrap sx={{ minWidth: 0 }}>
+      <Typography variant="h1" noWrap title={title} sx={{ minWidth: 0 }}>
         {title}
       </Typography>
       {mockupId && (
-        <Box component="nav" aria-label="Steps" sx={{ display: 'flex', gap: 0.5 }}>
+        <Box component="nav" aria-label="Steps" sx={{ display: 'flex', alignSelf: 'stretch' }}>
           {STEPS.map((entry) => (
             <MuiLink
               key={entry.step}
@@ -56,13 +64,17 @@ export function TopBar({ title, mockupId, step, children }: TopBarProps) {
               aria-current={entry.step === step ? 'step' : undefined}
               underline="none"
               sx={{
-                px: 1.25,
-                py: 0.25,
+                display: 'flex',
+                alignItems: 'center',
+                px: 1.5,
                 color: 'text.primary',
-                borderBottom: 2,
+                fontSize: 14,
+                borderBottom: 3,
+                borderTop: '3px solid transparent',
                 borderColor: entry.step === step ? 'primary.main' : 'transparent',
                 fontWeight: entry.step === step ? 600 : 400,
                 '&:hover': { bgcolor: 'action.hover' },
+                '&:focus-visible': { outlineOffset: -2 },
               }}
             >
               {entry.label}
@@ -72,17 +84,41 @@ export function TopBar({ title, mockupId, step, children }: TopBarProps) {
       )}
       <Box sx={{ flex: 1 }} />
       {children}
+      <Help />
       <SchemeButton />
     </Box>
+  );
+}
+
+function Help() {
+  const [isOpen, setOpen] = useState(false);
+  useHelpKey(() => setOpen(true));
+  return (
+    <>
+      <Tooltip title="Help and keys (?)">
+        <IconButton size="small" color="inherit" aria-label="Help and keys" onClick={() => setOpen(true)}>
+          <HelpOutline fontSize="small" />
+        </IconButton>
+      </Tooltip>
+      {isOpen && <HelpDialog onClose={() => setOpen(false)} />}
+    </>
   );
 }
 
 function SchemeButton() {
   const { mode, systemMode, setMode } = useColorScheme();
   const dark = (mode === 'system' ? systemMode : mode) === 'dark';
+  const label = dark ? 'Light theme' : 'Dark theme';
   return (
-    <Button color="inherit" onClick={() => setMode(dark ? 'light' : 'dark')} sx={{ minWidth: 0 }}>
-      {dark ? 'Light theme' : 'Dark theme'}
-    </Button>
+    <Tooltip title={label}>
+      <IconButton
+        size="small"
+        color="inherit"
+        aria-label={label}
+        onClick={() => setMode(dark ? 'light' : 'dark')}
+      >
+        {dark ? <LightModeOutlined fontSize="small" /> : <DarkModeOutlined fontSize="small" />}
+      </IconButton>
+    </Tooltip>
   );
 }

@@ -1,5 +1,16 @@
 'use client';
-import { createTheme } from '@mui/material/styles';
+import { createTheme, type Theme } from '@mui/material/styles';
+
+/** A ring around what has the focus; outside of the control, so that it contrasts with its ground, not its colour. */
+const focusRing = ({ theme }: { readonly theme: Theme }) => ({
+  '&.Mui-focusVisible, &:focus-visible': {
+    outline: `2px solid ${(theme.vars ?? theme).palette.primary.main}`,
+    outlineOffset: 1,
+  },
+});
+
+/** The least height of a control, px (WCAG 2.2, 2.5.8 target size). */
+const LEAST_TARGET = 24;
 
 /** Ink on warm paper, or paper on ink, with vermilion for selection and the main action. */
 export const theme = createTheme({
@@ -28,20 +39,23 @@ export const theme = createTheme({
   typography: {
     fontFamily: 'Commissioner, sans-serif',
     fontSize: 13,
-    h1: { fontSize: 22, fontWeight: 600 },
-    h2: { fontSize: 15, fontWeight: 600 },
+    h1: { fontSize: 20, fontWeight: 600, lineHeight: 1.25 },
+    h2: { fontSize: 17, fontWeight: 600, lineHeight: 1.3 },
+    h3: { fontSize: 14, fontWeight: 600, lineHeight: 1.3 },
     button: { textTransform: 'none', fontWeight: 600 },
   },
   components: {
     MuiButton: {
       defaultProps: { disableElevation: true, size: 'small' },
       // Buttons change at once: a half-way colour would lack contrast.
-      styleOverrides: { root: { transition: 'none' } },
+      styleOverrides: { root: { transition: 'none', minHeight: LEAST_TARGET } },
     },
     MuiToggleButton: {
       styleOverrides: { root: ({ theme }) => ({ color: (theme.vars ?? theme).palette.text.primary }) },
     },
-    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButtonBase: { defaultProps: { disableRipple: true }, styleOverrides: { root: focusRing } },
+    MuiLink: { styleOverrides: { root: focusRing } },
+    MuiTooltip: { defaultProps: { enterDelay: 400 } },
   },
 });
 

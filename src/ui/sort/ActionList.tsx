@@ -1,50 +1,86 @@
 'use client';
-import { Autocomplete, Box, Button, Dialog, DialogTitle, TextField } from '@mui/material';
+import { Autocomplete, Box, Button, Dialog, DialogActions, DialogTitle, TextField } from '@mui/material';
+import { createFilterOptions } from '@mui/material/useAutocomplete';
+import { useState } from 'react';
 import { MONO } from '../shared/theme';
-import { ACTIONS, type Action } from './actions';
+import { ACTIONS, isPossible, type Action } from './actions';
+import { focusWorksheet } from './focus';
 import { useSort, useSortStore } from './SortContext';
 
-/** All actions by name, each with its key. */
+const matching = createFilterOptions<Action>({
+  stringify: ({ name, group, also = '' }) => `${name} ${group} ${also}`,
+});
+
+/** The actions that are possible now, by name and in groups, each with its key. */
 export function ActionList() {
-  const store = useSortStore();
   const isOpen = useSort((state) => state.dialog === 'actions');
   const open = useSort((state) => state.open);
-  const run = (action: Action | null) => {
-    open(null);
-    if (!action) return;
-    // Runs after the dialog returned the focus to the worksheet.
-    setTimeout(() => action.run(store.getState()));
-  };
   return (
     <>
-      <Button color="inherit" onClick={() => open('actions')} title="Full stop in the worksheet">
+      <Button color="inherit" onClick={() => open('actions')} title="Key: full stop">
         Actions
       </Button>
-      <Dialog open={isOpen} onClose={() => open(null)} fullWidth maxWidth="sm">
-        <DialogTitle>Actions</DialogTitle>
-        <Box sx={{ px: 3, pb: 2 }}>
-          <Autocomplete
-            open
-            autoHighlight
-            options={[...ACTIONS]}
-            getOptionLabel={({ name }) => name}
-            onChange={(_, action) => run(action)}
-            renderInput={(params) => <TextField {...params} label="What do you want to do?" autoFocus />}
-            renderOption={({ key, ...props }, { name, keys }) => (
-              <Box component="li" key={key} {...props} sx={{ display: 'flex', gap: 2 }}>
-                <Box component="span" sx={{ flex: 1 }}>
-                  {name}
-                </Box>
-                <Box component="kbd" sx={{ fontFamily: MONO, fontSize: 12, color: 'text.secondary' }}>
-                  {keys}
-                </Box>
-              </Box>
-            )}
-            slotProps={{ popper: { disablePortal: true } }}
-            sx={{ minHeight: 360 }}
-          />
-        </Box>
-      </Dialog>
+      {isOpen && <OpenList />}
     </>
+  );
+}
+
+function OpenList() {
+  const store = useSortStore();
+  const open = useSort((state) => state.open);
+  const [text, setText] = useState('');
+  const close = () => {
+    open(null);
+    // After the dialog has given the focus back.
+    setTimeout(focusWorksheet);
+  };
+  const run = (action: Action | null) => {
+    close();
+    if (action) setTimeout(() => action.run(store.getState()));
+  };
+  return (
+    <Dialog open onClose={close} fullWidth maxWidth="sm" aria-labelledby="actions-title">
+      <DialogTitle id="actions-title">Actions</DialogTitle>
+      <Box
+        sx={{ px: 3 }}
+        onKeyDownCapture={(event) => {
+          if (event.key !== 'Escape') return;
+          // The list would keep the key: the first press clears the text, the next one closes.
+          event.stopPropagation();
+          event.preventDefault();
+          if (text === '') close();
+          else setText('');
+        }}
+      >
+        <Autocomplete
+          open
+          autoHighlight
+          options={ACTIONS.filter((action) => isPossible(action, store.getState()))}
+          groupBy={({ group }) => group}
+          getOptionLabel={({ name }) => name}
+          filterOptions={matching}
+          inputValue={text}
+          onInputChange={(_, next, reason) => reason !== 'reset' && setText(next)}
+          noOptionsText="No action of that name. Try another word."
+          onChange={(_, action) => run(action)}
+          renderInput={(params) => <TextField {...params} label="What do you want to do?" autoFocus />}
+          renderOption={({ key, ...props }, { name, keys }) => (
+            <Box component="li" key={key} {...props} sx={{ display: 'flex', gap: 2 }}>
+              <Box component="span" sx={{ flex: 1 }}>
+                {name}
+              </Box>
+              <Box component="kbd" sx={{ fontFamily: MONO, fontSize: 12, color: 'text.secondary' }}>
+                {keys}
+              </Box>
+            </Box>
+          )}
+          slotProps={{ popper: { disablePortal: true } }}
+          sx={{ minHeight: 380 }}
+        />
+      </Box>
+      <DialogActions>
+        <Button onClick={close}>Close</Button>
+      </DialogActions>
+    </Dialog>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 import type { Mockup } from '../../core/mockup/mockup';
 import { treeOf } from '../../core/mockup/tree';
-import { layerLabel } from './layerLabel';
+import { layerLabel } from '../../core/look/layerLabel';
 import { Alert, Button } from '@mui/material';
 import { facetEntry, type Facet, type FacetValue } from '../../core/sort/facets/facets';
 import type { Conflict } from '../../server/useCases/editTags';

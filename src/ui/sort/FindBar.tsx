@@ -21,10 +21,9 @@ export function FindBar() {
 
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Enter') seek(event.shiftKey ? -1 : 1);
-    else if (event.key === 'Escape') {
-      look('');
-      focusWorksheet();
-    } else return;
+    // The query stays, so that the next match can be asked for.
+    else if (event.key === 'Escape') focusWorksheet();
+    else return;
     event.preventDefault();
   };
   return (
@@ -79,7 +78,7 @@ export function FindBar() {
       </TextField>
       {asked && !problem && !READY_VIEWS.some((view) => view.query === query.trim()) && (
         <Button size="small" color="inherit" onClick={() => void keepView(!isKept)}>
-          {isKept ? 'Drop this view' : 'Keep as a view'}
+          {isKept ? 'Remove this view' : 'Save as a view'}
         </Button>
       )}
       <FormControlLabel
@@ -87,11 +86,16 @@ export function FindBar() {
         control={
           <Checkbox size="small" sx={{ p: 0.25 }} checked={only} onChange={(_, next) => showOnly(next)} />
         }
-        label="Only these"
+        label="Matches only"
       />
       <Button size="small" color="inherit" disabled={count === 0} onClick={() => seek(1)}>
         Next
       </Button>
+      {asked && (
+        <Button size="small" color="inherit" onClick={() => look('')}>
+          Clear
+        </Button>
+      )}
       <Typography
         id="find-answer"
         role="status"

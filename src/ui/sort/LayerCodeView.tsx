@@ -7,7 +7,7 @@ import type { Decision } from '../../core/sort/decision';
 import { differencesOf, sayDifferences } from '../../core/sort/differences';
 import { ArrangementToggle } from '../shared/ArrangementToggle';
 import { CodeBlock } from '../shared/CodeBlock';
-import { layerLabel } from './layerLabel';
+import { layerLabel } from '../../core/look/layerLabel';
 import { layerPath } from './rows';
 import { useSort } from './SortContext';
 import { TagPanel } from './TagPanel';
@@ -20,7 +20,7 @@ function likenessWords(screen: Screen, cursor: LayerId, { state, repeat }: Decis
   if (!own || !other) return '';
   const said = sayDifferences(differencesOf(own, other));
   const title = layerLabel(other).text;
-  return said === '' ? ` It is the same as ${title}.` : ` Against ${title}: ${said}.`;
+  return said === '' ? ` It is the same as ${title}.` : ` Compared with “${title}”: ${said}.`;
 }
 
 /** The code of the layer under the cursor, and the reason for its outcome. */
@@ -57,7 +57,7 @@ export function LayerCodeView() {
           flex: 1,
           minHeight: 0,
           display: 'grid',
-          gridTemplateColumns: '5fr 3fr minmax(300px, 4fr)',
+          gridTemplateColumns: '4fr 3fr minmax(330px, 6fr)',
           '& > :not(:last-child)': { borderRight: 1, borderColor: 'divider' },
         }}
       >
@@ -82,7 +82,7 @@ function Why() {
     <>
       {decision.reason}.{decision.outcome === 'element' && ` Role ${decision.role}: ${decision.roleReason}.`}
       {likenessWords(screen, cursor ?? '', decision)}
-      {elsewhere && ' It is part of the element below.'}
+      {elsewhere && ' Drawn by the element shown in the code below.'}
       {nothing && decision.outcome === 'element' && ' It adds nothing of its own, so it has no code.'}
     </>
   );
@@ -136,5 +136,12 @@ function ArrangementChoice() {
 /** One part of the layer's code. */
 function Code({ at }: { readonly at: number }) {
   const part = useSort((state) => state.code.code?.parts[at]);
-  return <CodeBlock title={part?.title ?? ''} code={part?.code ?? ''} />;
+  return (
+    <CodeBlock
+      title={part?.title ?? ''}
+      code={part?.code ?? ''}
+      language={part?.language ?? 'text'}
+      none={part ? 'Nothing of its own here.' : ''}
+    />
+  );
 }

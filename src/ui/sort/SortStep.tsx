@@ -1,8 +1,8 @@
 'use client';
-import { Alert, Box, CircularProgress, Typography } from '@mui/material';
+import { Alert, Box, Snackbar, Typography } from '@mui/material';
 import { useSearchParams } from 'next/navigation';
 import { useMemo } from 'react';
-import { Group, Panel, Separator } from 'react-resizable-panels';
+import { Group, Panel, Separator, useDefaultLayout } from 'react-resizable-panels';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
 import { HistoryButtons } from '../shared/HistoryButtons';
 import { TopBar } from '../shared/TopBar';
@@ -14,6 +14,10 @@ import { MockupView } from './mockup/MockupView';
 import { SortContext, useSort } from './SortContext';
 import { RenameDialog } from './RenameDialog';
 import { Conflicts } from './Conflicts';
+import { LayerMenu } from './LayerMenu';
+import { Notices } from './Notices';
+import { SelectionBar } from './SelectionBar';
+import { SheetSkeleton } from './SheetSkeleton';
 import { WhoDialog } from './WhoDialog';
 import { createSortStore } from './store/store';
 import { Tally } from './Tally';
@@ -35,23 +39,20 @@ export function SortStep({ mockupId }: { readonly mockupId: string }) {
     return (
       <>
         <TopBar title="Sort" mockupId={mockupId} step="sort" />
-        <Box component="main" sx={{ p: 3 }}>
-          {problem ? (
-            <Alert severity="error">{problem}</Alert>
-          ) : (
-            <CircularProgress size={24} aria-label="Opening the mockup" />
-          )}
+        <Box component="main" sx={{ p: 2 }}>
+          {problem ? <Alert severity="error">{problem}</Alert> : <SheetSkeleton />}
         </Box>
       </>
     );
   }
   return (
     <SortContext value={store}>
-      <TopBar title={data.mockup.name} mockupId={mockupId} step="sort">
+      <TopBar title={data.project} mockupId={mockupId} step="sort">
         <ActionList />
         <History />
       </TopBar>
       <SplitView />
+      <Problem />
       <RenameDialog />
       <SummaryDialog />
       <WhoDialog />
@@ -66,40 +67,50 @@ function Background() {
   return null;
 }
 
+/** What could not be saved. It lies over the page, so that nothing moves. */
 function Problem() {
   const problem = useSort((state) => state.problem);
   const dismiss = useSort((state) => state.dismiss);
-  if (!problem) return null;
   return (
-    <Alert severity="error" onClose={dismiss}>
-      {problem} Reload the page to see what is saved.
-    </Alert>
+    <Snackbar open={problem !== null} anchorOrigin={{ vertical: 'top', horizontal: 'center' }}>
+      <Alert severity="error" variant="filled" onClose={dismiss}>
+        {problem} It was not saved.
+      </Alert>
+    </Snackbar>
   );
 }
 
 function SplitView() {
+  const rows = useDefaultLayout({ id: 'orden-sort-rows' });
+  const columns = useDefaultLayout({ id: 'orden-sort-columns' });
   return (
     <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
       <Background />
-      <Problem />
+      <Notices />
+      <LayerMenu />
       <Conflicts />
       <Tally />
       <FindBar />
       <Box sx={{ flex: 1, minHeight: 0, '& [data-separator]': { bgcolor: 'divider' } }}>
-        <Group orientation="vertical" style={{ height: '100%' }}>
-          <Panel defaultSize="70%" minSize="20%">
-            <Group orientation="horizontal" style={{ height: '100%' }}>
-              <Panel defaultSize="62%" minSize="25%">
-                <Worksheet />
+        <Group orientation="vertical" style={{ height: '100%' }} {...rows}>
+          <Panel id="sheet" defaultSize="66%" minSize="20%">
+            <Group orientation="horizontal" style={{ height: '100%' }} {...columns}>
+              <Panel id="worksheet" defaultSize="64%" minSize="25%">
+                <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
+                  <Box sx={{ flex: 1, minHeight: 0 }}>
+                    <Worksheet />
+                  </Box>
+                  <SelectionBar />
+                </Box>
               </Panel>
               <Separator aria-label="Width of the worksheet" style={{ width: 5 }} />
-              <Panel minSize="15%">
+              <Panel id="mockup" minSize="15%">
                 <MockupView />
               </Panel>
             </Group>
           </Panel>
           <Separator aria-label="Height of the code" style={{ height: 5 }} />
-          <Panel minSize="10%">
+          <Panel id="code" minSize="10%">
             <LayerCodeView />
           </Panel>
         </Group>
@@ -108,7 +119,7 @@ function SplitView() {
   );
 }
 
-const HINTS = { undo: 'Ctrl+Z in the worksheet', redo: 'Ctrl+Shift+Z in the worksheet' } as const;
+const HINTS = { undo: 'Undo (Ctrl Z)', redo: 'Redo (Ctrl Shift Z)' } as const;
 
 function History() {
   const canUndo = useSort((state) => state.canUndo);

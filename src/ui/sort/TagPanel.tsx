@@ -15,6 +15,9 @@ import { useSort } from './SortContext';
 const REMOVE = '(back)';
 const MOST = 2000;
 const DIFFERS = 'mixed';
+/** The groups beside each other, as far as the panel is wide. */
+const PAIRED = '@container (min-width: 330px)';
+const WIDE = '@container (min-width: 500px)';
 
 /** All facets of the selection; differing values are shown as such. */
 export const TagPanel = memo(function TagPanel() {
@@ -57,17 +60,33 @@ const Tags = memo(function Tags({ selection, decisions, tags }: TagsProps) {
       onKeyDown={(event) => {
         if (event.key === 'Escape') focusWorksheet();
       }}
-      sx={{ height: '100%', overflow: 'auto', px: 1.5, py: 0.5 }}
+      sx={{ height: '100%', overflow: 'auto', px: 1.5, py: 0.5, containerType: 'inline-size' }}
     >
-      <Typography component="h2" sx={{ fontSize: 12, fontWeight: 600, color: 'text.secondary' }}>
-        {count === 0 ? 'Nothing is selected' : count === 1 ? 'Tags of the layer' : `Tags of ${count} layers`}
-      </Typography>
       <Box
-        sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(172px, 1fr))', gap: '0 16px' }}
+        sx={{
+          display: 'grid',
+          gap: '0 16px',
+          gridTemplateColumns: 'minmax(0, 1fr)',
+          [PAIRED]: { gridTemplateColumns: 'repeat(2, minmax(0, 1fr))' },
+          [WIDE]: { gridTemplateColumns: 'repeat(3, minmax(0, 1fr))' },
+        }}
       >
         {chosen.length > 0 &&
           GROUPS.map(([group, facets]) => (
-            <Box key={group} component="fieldset" sx={{ border: 0, m: 0, p: 0, minWidth: 0 }}>
+            <Box
+              key={group}
+              component="fieldset"
+              sx={{
+                border: 0,
+                m: 0,
+                p: 0,
+                minWidth: 0,
+                ...(group === 'meaning' && {
+                  [PAIRED]: { gridRow: 'span 2' },
+                  [WIDE]: { gridRow: 'span 2', gridColumn: 'span 2' },
+                }),
+              }}
+            >
               <Box
                 component="legend"
                 sx={{
@@ -82,16 +101,26 @@ const Tags = memo(function Tags({ selection, decisions, tags }: TagsProps) {
               >
                 {FACET_GROUPS[group]}
               </Box>
-              {facets.map((facet) => (
-                <Field
-                  key={facet}
-                  facet={facet}
-                  subject={`${keys[0]} ${count}`}
-                  {...sharedValue(facet, chosen)}
-                  settled={keys.some((key) => tags.get(key)?.[facet] !== undefined)}
-                  onSet={set}
-                />
-              ))}
+              <Box
+                sx={{
+                  display: 'grid',
+                  columnGap: 2,
+                  ...(group === 'meaning' && {
+                    [WIDE]: { gridTemplateColumns: 'repeat(2, minmax(0, 1fr))' },
+                  }),
+                }}
+              >
+                {facets.map((facet) => (
+                  <Field
+                    key={facet}
+                    facet={facet}
+                    subject={`${keys[0]} ${count}`}
+                    {...sharedValue(facet, chosen)}
+                    settled={keys.some((key) => tags.get(key)?.[facet] !== undefined)}
+                    onSet={set}
+                  />
+                ))}
+              </Box>
             </Box>
           ))}
       </Box>
@@ -126,9 +155,9 @@ const Field = memo(function Field(props: FieldProps) {
     <Box
       sx={{
         display: 'grid',
-        gridTemplateColumns: '84px minmax(0, 1fr) 24px',
+        gridTemplateColumns: '76px minmax(0, 1fr) auto',
         alignItems: 'center',
-        minHeight: 26,
+        minHeight: 25,
       }}
     >
       <Typography
@@ -215,7 +244,7 @@ function Line({ id, facet, subject, value, differs, settled, onSet }: FieldProps
   const offer = refused === null ? null : (nearest?.(text.trim()) ?? null);
   const problem = refused !== null && of === `${subject} ${line}` && text !== line ? refused : null;
   return (
-    <Box sx={{ minWidth: 0, position: 'relative' }}>
+    <>
       <InputBase
         fullWidth
         value={text}
@@ -253,7 +282,7 @@ function Line({ id, facet, subject, value, differs, settled, onSet }: FieldProps
         <Box
           id={`${id}-problem`}
           role="alert"
-          sx={{ fontSize: 12, color: 'error.main', lineHeight: 1.3, pb: 0.5 }}
+          sx={{ gridColumn: '1 / -1', order: 1, fontSize: 12, color: 'error.main', lineHeight: 1.3, pb: 0.5 }}
         >
           {problem}{' '}
           {offer !== null && (
@@ -272,6 +301,6 @@ function Line({ id, facet, subject, value, differs, settled, onSet }: FieldProps
           )}
         </Box>
       )}
-    </Box>
+    </>
   );
 }

@@ -1,5 +1,4 @@
 'use client';
-import { treeOf, type LayerTree } from '../../core/mockup/tree';
 import { Box, Link as MuiLink, Typography } from '@mui/material';
 import { useMemo } from 'react';
 import type { LayerId } from '../../core/mockup/layer';
@@ -11,18 +10,8 @@ const COUNTED: Readonly<Record<Outcome, string>> = {
   element: 'elements',
   picture: 'in pictures',
   sample: 'samples',
-  aside: 'aside',
+  aside: 'left out',
 };
-
-/** The number of like-built layers that share the tags of this layer, or of the part that it is in. */
-function countAlike(
-  cursor: LayerId | null,
-  tree: LayerTree,
-  decisions: ReadonlyMap<LayerId, Decision> | undefined,
-): number {
-  const line = cursor === null ? [] : tree.lineage(cursor);
-  return line.map((id) => decisions?.get(id)?.repeat?.count).find((count) => count !== undefined) ?? 0;
-}
 
 function countOutcomes(decisions: ReadonlyMap<LayerId, Decision> | undefined): Record<Outcome, number> {
   const counts: Record<Outcome, number> = { element: 0, picture: 0, sample: 0, aside: 0 };
@@ -30,7 +19,7 @@ function countOutcomes(decisions: ReadonlyMap<LayerId, Decision> | undefined): R
   return counts;
 }
 
-/** The number of layers by outcome, and the keys of the worksheet. */
+/** The number of layers by outcome, and the main keys of the worksheet. */
 export function Tally() {
   const open = useSort((state) => state.open);
   return (
@@ -39,21 +28,23 @@ export function Tally() {
         display: 'flex',
         gap: 2,
         px: 2,
-        py: 0.5,
+        alignItems: 'center',
         borderBottom: 1,
         borderColor: 'divider',
         fontSize: 12,
         color: 'text.secondary',
-        flexWrap: 'wrap',
+        height: 26,
+        flex: 'none',
+        overflow: 'hidden',
+        whiteSpace: 'nowrap',
       }}
     >
       <Counts />
       <MuiLink component="button" color="inherit" onClick={() => open('summary')} sx={{ fontSize: 12 }}>
-        in figures
+        Summary
       </MuiLink>
-      <Chosen />
-      <Typography component="span" sx={{ flex: 1, textAlign: 'right', fontSize: 12 }}>
-        Arrows walk, Enter sets, Delete gives back to Orden; / finds, T says more, full stop lists all actions
+      <Typography component="span" noWrap sx={{ flex: 1, textAlign: 'right', fontSize: 12 }}>
+        ↑↓ move · Enter edit · Del reset · / find · T tags · . actions · ? help
       </Typography>
     </Box>
   );
@@ -70,20 +61,6 @@ function Counts() {
           <b>{OUTCOMES[name].letter}</b> {counts[name]} {COUNTED[name]}
         </span>
       ))}
-    </>
-  );
-}
-
-/** The size of the selection, and how far its tags reach. */
-function Chosen() {
-  const selected = useSort((state) => state.selection.size);
-  const mockup = useSort((state) => state.mockup);
-  const tree = useMemo(() => treeOf(mockup), [mockup]);
-  const alike = useSort((state) => countAlike(state.cursor, tree, state.result?.decisions));
-  return (
-    <>
-      {selected > 1 && <b>{selected} chosen</b>}
-      {alike > 1 && <b>what is set here holds for all {alike} alike</b>}
     </>
   );
 }

@@ -1,25 +1,15 @@
 'use client';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useCallback, useEffect, useRef, useState, type MouseEvent } from 'react';
+import { useCallback, useEffect, useRef, useState, type CSSProperties, type MouseEvent } from 'react';
 import { CellEditor, type Editing } from './CellEditor';
 import type { Row } from './rows';
 import { useSort, useSortStore } from './SortContext';
-import { COLUMNS, type Column } from './store/state';
+import { useColumns } from './columns';
+import { ColumnHeadings } from './ColumnHeadings';
+import type { Column } from './store/state';
 import { facetOf, useWorksheetKeys } from './useWorksheetKeys';
 import { ROW_HEIGHT, Sheet } from './sheetLook';
 import { cellId, WorksheetRow } from './WorksheetRow';
-
-const HEADINGS: Readonly<Record<Column, string>> = {
-  layer: 'Layer',
-  outcome: 'Becomes',
-  role: 'Role',
-  classes: 'Classes',
-  outputName: 'Output name',
-  state: 'State',
-  hidden: 'Starts',
-  findings: '!',
-  reason: 'Why',
-};
 
 /** The tree table of layers with spreadsheet keys; only the visible rows are in the document. */
 export function Worksheet() {
@@ -39,6 +29,9 @@ export function Worksheet() {
   const toggleFold = useSort((state) => state.toggleFold);
   const hover = useSort((state) => state.hover);
   const setFacet = useSort((state) => state.setFacet);
+
+  const openMenu = useSort((state) => state.openMenu);
+  const columns = useColumns();
 
   const grid = useRef<HTMLDivElement>(null);
   const [editing, setEditing] = useState<Editing | null>(null);
@@ -71,11 +64,21 @@ export function Worksheet() {
   const onKeyDown = useWorksheetKeys(edit);
   const onPick = useCallback(
     (row: Row, picked: Column, event: MouseEvent) => {
+      // The menu is about the selection; on a layer outside of it, about that layer.
+      if (event.button === 2 && store.getState().selection.has(row.layer.id)) return;
       if (event.ctrlKey || event.metaKey) toggleSelected(row.layer.id);
       else moveTo(row.layer.id, picked, event.shiftKey);
     },
-    [moveTo, toggleSelected],
+    [moveTo, toggleSelected, store],
   );
+  // Whoever arrives can use the keys at once.
+  useEffect(() => {
+    if (document.activeElement === document.body) grid.current?.focus({ preventScroll: true });
+  }, []);
+  const onMenu = (event: MouseEvent) => {
+    event.preventDefault();
+    openMenu({ x: event.clientX, y: event.clientY });
+  };
   const onFold = useCallback((row: Row) => toggleFold(row.layer.id), [toggleFold]);
   const onHover = useCallback((row: Row | null) => hover(row?.layer.id ?? null), [hover]);
 
@@ -90,16 +93,11 @@ export function Worksheet() {
         aria-activedescendant={cursor === null ? undefined : cellId(cursor, column)}
         tabIndex={0}
         onKeyDown={onKeyDown}
+        onContextMenu={onMenu}
+        style={{ '--tracks': columns.tracks, '--least': `${columns.least}px` } as CSSProperties}
         onMouseLeave={() => hover(null)}
       >
-        <div role="row" aria-rowindex={1} className="headings">
-          <div role="presentation" />
-          {COLUMNS.map((name) => (
-            <div key={name} role="columnheader" title={name === 'findings' ? 'Findings' : undefined}>
-              {HEADINGS[name]}
-            </div>
-          ))}
-        </div>
+        <ColumnHeadings columns={columns} />
         <div role="rowgroup" className="rows" style={{ height: virtual.getTotalSize() }}>
           {virtual.getVirtualItems().map((item) => {
             const row = rows[item.index];
@@ -119,6 +117,7 @@ export function Worksheet() {
                 selected={selection.has(id)}
                 hovered={hovered === id}
                 cursor={cursor === id ? column : null}
+                columns={columns.shown}
                 onPick={onPick}
                 onFold={onFold}
                 onHover={onHover}

@@ -4,9 +4,9 @@ import { sayFinding, type Finding } from '../../core/findings/finding';
 import type { Decision } from '../../core/sort/decision';
 import type { Tag } from '../../core/sort/tag';
 import { OUTCOMES } from '../../core/sort/vocabulary';
-import { layerLabel } from './layerLabel';
+import { layerLabel } from '../../core/look/layerLabel';
 import type { Row } from './rows';
-import { COLUMNS, type Column } from './store/state';
+import type { Column } from './store/state';
 import { facetOf } from './useWorksheetKeys';
 
 interface WorksheetRowProps {
@@ -23,6 +23,7 @@ interface WorksheetRowProps {
   readonly hovered: boolean;
   /** The column of the cursor when it is in this row. */
   readonly cursor: Column | null;
+  readonly columns: readonly Column[];
   readonly onPick: (row: Row, column: Column, event: MouseEvent) => void;
   readonly onFold: (row: Row) => void;
   readonly onHover: (row: Row | null) => void;
@@ -33,7 +34,12 @@ export function cellId(key: string, column: Column): string {
   return `cell:${key}:${column}`;
 }
 
-const INDENT = 14;
+/** Px by which a level stands further in; deep ones less, so that names stay readable. */
+const [INDENT, DEEP_INDENT, DEEP] = [12, 5, 5];
+
+function indentOf(level: number): number {
+  return 2 + INDENT * Math.min(level - 1, DEEP) + DEEP_INDENT * Math.max(0, level - 1 - DEEP);
+}
 
 /** A layer as a row of the worksheet. A person's values are bold, Orden's are not. */
 export const WorksheetRow = memo(function WorksheetRow(props: WorksheetRowProps) {
@@ -65,7 +71,7 @@ export const WorksheetRow = memo(function WorksheetRow(props: WorksheetRowProps)
       <div role="presentation" className={`mark ${outcome} ${decision?.within ? 'inside' : ''}`}>
         {OUTCOMES[outcome].letter}
       </div>
-      {COLUMNS.map((column) => (
+      {props.columns.map((column) => (
         <div
           key={column}
           id={cellId(layer.id, column)}
@@ -74,8 +80,8 @@ export const WorksheetRow = memo(function WorksheetRow(props: WorksheetRowProps)
           onMouseDown={(event) => props.onPick(row, column, event)}
           onDoubleClick={props.onEdit}
           className={classOf(column)}
-          style={column === 'layer' ? { paddingLeft: (level - 1) * INDENT + 2 } : undefined}
-          title={column === 'findings' ? findings?.map(sayFinding).join('\n') : undefined}
+          style={column === 'layer' ? { paddingLeft: indentOf(level) } : undefined}
+          title={titleOf(column, row, decision, findings)}
         >
           {column === 'layer' && (
             <>
@@ -114,11 +120,29 @@ function Alike({ decision }: { readonly decision: Decision | undefined }) {
   const { repeat, furniture } = decision ?? {};
   if (repeat)
     return (
-      <span className="alike">
-        {repeat.index + 1} of {repeat.count} alike
+      <span
+        className="alike"
+        title={`${repeat.index + 1} of ${repeat.count} that are built alike; tags hold for all`}
+      >
+        {repeat.index + 1}/{repeat.count}
       </span>
     );
-  return furniture ? <span className="alike">on {furniture.count} screens</span> : null;
+  return furniture ? (
+    <span className="alike" title={`The same on ${furniture.count} screens`}>
+      ×{furniture.count}
+    </span>
+  ) : null;
+}
+
+/** The whole text of a cell that may be cut off. */
+function titleOf(
+  column: Column,
+  row: Row,
+  decision: Decision | undefined,
+  findings: readonly Finding[] | undefined,
+): string | undefined {
+  if (column === 'findings') return findings?.map(sayFinding).join('\n');
+  return cellText(column, row, decision) || undefined;
 }
 
 function isSettled(tag: Tag | undefined, column: Column): boolean {

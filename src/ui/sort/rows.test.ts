@@ -2,7 +2,7 @@ import { box, group, mockupOf, mockup } from '../../../tests/support/sortMockup'
 import type { Box } from '../../core/mockup/box';
 import type { Decision } from '../../core/sort/decision';
 import { hitIndex } from './mockup/hitIndex';
-import { layerLabel } from './layerLabel';
+import { layerLabel } from '../../core/look/layerLabel';
 import { ancestorsOf, foldedAtFirst, visibleRows } from './rows';
 
 describe('rows', () => {

@@ -2,10 +2,11 @@ import { styled } from '@mui/material/styles';
 import { MONO } from '../shared/theme';
 
 export const ROW_HEIGHT = 26;
-const COLUMNS = '24px minmax(200px, 3fr) 62px 78px 66px 58px 92px 50px 24px minmax(150px, 3fr)';
-const LEAST_WIDTH = 800;
 
-/** The worksheet's style sheet. Styles on each cell would be parsed and hashed with every row. */
+/**
+ * The worksheet's style sheet; `--tracks` and `--least` say the tracks of a row and their least width. Styles on each cell
+ * would be parsed and hashed with every row.
+ */
 export const Sheet = styled('div')(({ theme }) => {
   const { palette } = theme.vars ?? theme;
   return {
@@ -16,7 +17,7 @@ export const Sheet = styled('div')(({ theme }) => {
     '&:focus-visible': { outline: `2px solid ${palette.primary.main}`, outlineOffset: -2 },
     '& [role=row]': {
       display: 'grid',
-      gridTemplateColumns: COLUMNS,
+      gridTemplateColumns: 'var(--tracks)',
       height: ROW_HEIGHT,
       alignItems: 'center',
     },
@@ -24,7 +25,7 @@ export const Sheet = styled('div')(({ theme }) => {
       position: 'sticky',
       top: 0,
       zIndex: 1,
-      minWidth: LEAST_WIDTH,
+      minWidth: 'var(--least)',
       backgroundColor: palette.background.default,
       borderBottom: `1px solid ${palette.text.secondary}`,
       fontSize: 12,
@@ -32,8 +33,23 @@ export const Sheet = styled('div')(({ theme }) => {
       color: palette.text.secondary,
       lineHeight: `${ROW_HEIGHT}px`,
     },
-    '& .headings > *': { padding: '0 6px', whiteSpace: 'nowrap', overflow: 'hidden' },
-    '& .rows': { position: 'relative', minWidth: LEAST_WIDTH },
+    '& .heading': { position: 'relative', padding: '0 6px', whiteSpace: 'nowrap', overflow: 'hidden' },
+    '& .grip': {
+      position: 'absolute',
+      right: 0,
+      top: 0,
+      bottom: 0,
+      width: 7,
+      cursor: 'col-resize',
+      borderRight: `1px solid ${palette.divider}`,
+      touchAction: 'none',
+    },
+    '& .grip:hover, & .grip:focus-visible': {
+      borderRight: `3px solid ${palette.primary.main}`,
+      outline: 'none',
+    },
+    '& .columns': { position: 'absolute', right: 2, top: 0, minHeight: 24 },
+    '& .rows': { position: 'relative', minWidth: 'var(--least)' },
     '& .line': {
       position: 'absolute',
       left: 0,
@@ -80,18 +96,18 @@ export const Sheet = styled('div')(({ theme }) => {
     '& .alike': {
       flex: 'none',
       color: palette.text.secondary,
-      fontSize: 11,
+      fontSize: 12,
       marginLeft: 6,
       fontStyle: 'normal',
     },
     // Outcomes differ by letter and shape: filled for an element, framed for a picture, round for a sample.
     '& .mark': {
-      width: 15,
-      height: 15,
-      lineHeight: '13px',
+      width: 16,
+      height: 16,
+      lineHeight: '14px',
       marginLeft: 6,
       textAlign: 'center',
-      fontSize: 10,
+      fontSize: 12,
       fontWeight: 700,
       border: '1px solid transparent',
       color: palette.text.primary,

@@ -1,9 +1,10 @@
-import type { KeyboardEvent } from 'react';
+import { useEffect, useEffectEvent, type KeyboardEvent } from 'react';
 import type { Outcome } from '../../core/sort/vocabulary';
 
-import { ACTIONS } from './actions';
+import { isOverlaid, isTyping } from '../shared/isTyping';
+import { ACTIONS, isPossible } from './actions';
 import { useSort, useSortStore } from './SortContext';
-import { COLUMNS, type CellFacet, type Column } from './store/state';
+import type { CellFacet, Column } from './store/state';
 
 const OUTCOME_KEYS: Readonly<Record<string, Outcome>> = {
   e: 'element',
@@ -21,6 +22,7 @@ export function facetOf(column: Column): CellFacet | null {
 
 /** Spreadsheet keys of the worksheet; `edit` opens the cell under the cursor. */
 export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => void {
+  const columns = useSort((state) => state.columns);
   const rows = useSort((state) => state.rows);
   const cursor = useSort((state) => state.cursor);
   const column = useSort((state) => state.column);
@@ -45,7 +47,7 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
     if (target) moveTo(target.layer.id, column, extend);
   };
   const side = (by: number) => {
-    const next = COLUMNS[COLUMNS.indexOf(column) + by];
+    const next = columns[columns.indexOf(column) + by];
     if (next && row) moveTo(row.layer.id, next, false);
   };
   const left = () => {
@@ -72,7 +74,12 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
     Escape: () => row && moveTo(row.layer.id, column, false),
     '.': () => open('actions'),
     N: () => seek(-1),
-    ...Object.fromEntries(LETTERS.map(({ keys, run }) => [keys.toLowerCase(), () => run(store.getState())])),
+    ...Object.fromEntries(
+      LETTERS.map((action) => [
+        action.keys.toLowerCase(),
+        () => isPossible(action, store.getState()) && action.run(store.getState()),
+      ]),
+    ),
     Delete: () => {
       const facet = facetOf(column);
       if (facet) setFacet(facet, null);
@@ -85,7 +92,7 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
     ' ': () => row && toggleSelected(row.layer.id),
   };
 
-  return (event) => {
+  const onKeyDown = (event: KeyPress) => {
     const control = event.ctrlKey || event.metaKey;
     if (event.altKey && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
       moveBeside(event.key === 'ArrowDown' ? 1 : -1);
@@ -99,4 +106,21 @@ export function useWorksheetKeys(edit: () => void): (event: KeyboardEvent) => vo
     else return;
     event.preventDefault();
   };
+
+  // Letters and Ctrl keys hold in the whole window; what moves and edits belongs to the worksheet.
+  const onWindowKey = useEffectEvent((event: globalThis.KeyboardEvent) => {
+    if (event.defaultPrevented || isTyping(event.target) || isOverlaid()) return;
+    const nowhere = event.target === document.body;
+    const control = event.ctrlKey || event.metaKey;
+    if (nowhere || control || (event.key.length === 1 && event.key !== ' ')) onKeyDown(event);
+  });
+  useEffect(() => {
+    const listener = (event: globalThis.KeyboardEvent) => onWindowKey(event);
+    window.addEventListener('keydown', listener);
+    return () => window.removeEventListener('keydown', listener);
+  }, []);
+  return onKeyDown;
 }
+
+/** A key press, of the worksheet or of the window. */
+type KeyPress = Pick<KeyboardEvent, 'key' | 'altKey' | 'ctrlKey' | 'metaKey' | 'shiftKey' | 'preventDefault'>;

@@ -18,7 +18,7 @@ export interface LayerTag {
 export type TagOrigin = 'person' | 'alike' | 'name';
 
 export const ORIGIN_WORDS: Readonly<Record<TagOrigin, string>> = {
-  person: 'you said so',
-  alike: 'you said so of one that is built like it',
+  person: 'set by you',
+  alike: 'set by you of one that is built like it',
   name: 'its name says so',
 };

@@ -1,4 +1,5 @@
 import type { Capabilities } from '../../look/features';
+import { layerLabel } from '../../look/layerLabel';
 import { treeOf } from '../../mockup/tree';
 import { findingList, type Finding } from '../../findings/finding';
 import { splitName } from '../../mockup/layerName';
@@ -52,8 +53,8 @@ export interface ReadingReport {
   readonly sheet: { readonly width: number; readonly height: number };
   /** The boxes of the layers that findings name, px on the sheet. */
   readonly places: Readonly<Record<LayerId, Box>>;
-  /** The paths of those layers. */
-  readonly paths: Readonly<Record<LayerId, string>>;
+  /** The names of those layers for people. */
+  readonly titles: Readonly<Record<LayerId, string>>;
 }
 
 /** Counts and findings of a mockup with its tags. `found`: the reader's findings. */
@@ -108,7 +109,7 @@ export function readingReport(
     fonts,
     findings: all,
     sheet: { width: sheet?.width ?? 1, height: sheet?.height ?? 1 },
-    paths: { ...pathsOf(read, wanted), ...pathsOf(mockup, wanted) },
+    titles: { ...titlesOf(read, wanted), ...titlesOf(mockup, wanted) },
     places: {
       ...placesOf(read, drawn, wanted),
       ...placesOf(mockup, measures, wanted),
@@ -116,10 +117,13 @@ export function readingReport(
   };
 }
 
-function pathsOf(mockup: Mockup, wanted: ReadonlySet<LayerId>): Record<LayerId, string> {
+function titlesOf(mockup: Mockup, wanted: ReadonlySet<LayerId>): Record<LayerId, string> {
   const tree = treeOf(mockup);
   return Object.fromEntries(
-    [...wanted].flatMap((id) => (tree.layer(id) ? [[id, tree.layer(id)!.path]] : [])),
+    [...wanted].flatMap((id) => {
+      const layer = tree.layer(id);
+      return layer ? [[id, layerLabel(layer).text]] : [];
+    }),
   );
 }
 

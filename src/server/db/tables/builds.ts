@@ -17,12 +17,15 @@ export interface BuildRow {
   /** The blob of its `BuildRecord`; null before it is done, and for builds of an earlier Orden. */
   readonly record_digest: string | null;
   readonly created_at: Date;
+  /** The number of edits after it was ordered. */
+  readonly edits_since: number;
 }
 
 const COLUMNS = `
-  id, mockup_id, revision_id, options, tags, state, done, total, problem, result, record_digest, created_at`;
-const INSERT =
-  'insert into builds (mockup_id, revision_id, options, tags) values ($1, $2, $3, $4) returning id';
+  id, mockup_id, revision_id, options, tags, state, done, total, problem, result, record_digest, created_at,
+  (select count(*)::int from edits e where e.mockup_id = builds.mockup_id and e.id > builds.last_edit) as edits_since`;
+const INSERT = `insert into builds (mockup_id, revision_id, options, tags, last_edit)
+  values ($1, $2, $3, $4, coalesce((select max(id) from edits where mockup_id = $1), 0)) returning id`;
 const SELECT = `select ${COLUMNS} from builds where id = $1`;
 const NEWEST = `select ${COLUMNS} from builds where mockup_id = $1 order by created_at desc limit $2`;
 const UNFINISHED = `select id from builds where state in ('waiting', 'running') order by created_at`;

@@ -6,17 +6,23 @@ export interface ProofRow {
   readonly state: ProofState;
   readonly problem: string | null;
   readonly screens: readonly ProofScreen[] | null;
+  /** Screens that are compared, and all of them; 0 before it is known. */
+  readonly done: number;
+  readonly total: number;
 }
 
 const ORDER = `
   insert into proofs (build_id) values ($1)
-  on conflict (build_id) do update set state = 'waiting', problem = null, attempts = 0 where proofs.state = 'failed'`;
-const SELECT = 'select build_id, state, problem, screens from proofs where build_id = $1';
+  on conflict (build_id) do update set state = 'waiting', problem = null, attempts = 0 where proofs.state in ('failed', 'cancelled')`;
+const SELECT = 'select build_id, state, problem, screens, done, total from proofs where build_id = $1';
 const START = `
   update proofs set state = 'running', attempts = attempts + 1
    where build_id = $1 and state in ('waiting', 'running') returning attempts`;
 const FINISH = `update proofs set state = 'done', screens = $2 where build_id = $1 and state = 'running'`;
 const FAIL = `update proofs set state = 'failed', problem = $2 where build_id = $1 and state = 'running'`;
+const PROGRESS = `
+  update proofs set done = $2, total = $3 where build_id = $1 and state = 'running' returning build_id`;
+const CANCEL = `update proofs set state = 'cancelled' where build_id = $1 and state in ('waiting', 'running')`;
 const UNFINISHED = `select build_id from proofs where state in ('waiting', 'running') order by build_id`;
 const INSERT_PICTURE = `
   insert into proof_pictures (build_id, path, digest) values ($1, $2, $3)
@@ -44,6 +50,22 @@ export async function getProof(db: Queryable, buildId: string): Promise<ProofRow
 export async function startProof(db: Queryable, buildId: string): Promise<number | null> {
   const { rows } = await db.query<{ attempts: number }>(START, [buildId]);
   return rows[0]?.attempts ?? null;
+}
+
+/** Records the progress of a proof; false when it was stopped meanwhile. */
+export async function noteProof(
+  db: Queryable,
+  buildId: string,
+  done: number,
+  total: number,
+): Promise<boolean> {
+  const { rowCount } = await db.query(PROGRESS, [buildId, done, total]);
+  return rowCount === 1;
+}
+
+export async function cancelProof(db: Queryable, buildId: string): Promise<boolean> {
+  const { rowCount } = await db.query(CANCEL, [buildId]);
+  return rowCount === 1;
 }
 
 export async function finishProof(

@@ -12,12 +12,12 @@ import { ScreenChoice } from './ScreenChoice';
 import { Stage } from './Stage';
 
 const SHOWN: readonly { readonly value: Shown; readonly label: string }[] = [
-  { value: 'screen', label: 'All that is seen' },
-  { value: 'page', label: 'The page it gives' },
-  { value: 'all', label: 'Past the edge too' },
-  { value: 'hidden', label: 'Hidden layers too' },
-  { value: 'pictures', label: 'Pictures alone' },
-  { value: 'layers', label: 'The chosen alone' },
+  { value: 'screen', label: 'Visible layers' },
+  { value: 'page', label: 'Built page, live' },
+  { value: 'all', label: 'Include overflow' },
+  { value: 'hidden', label: 'Include hidden layers' },
+  { value: 'pictures', label: 'Pictures only' },
+  { value: 'layers', label: 'Selection only' },
 ];
 
 /** The mockup beside the worksheet: hover and selection are linked both ways. */
@@ -71,14 +71,14 @@ export function MockupView() {
           borderColor: 'divider',
         }}
       >
-        <ZoomButton label="Smaller" text="−" onClick={() => askZoom('farther')} />
+        <ZoomButton label="Zoom out" text="−" onClick={() => askZoom('farther')} />
         <Typography sx={{ fontSize: 12, width: 40, textAlign: 'center' }}>
           {Math.round(scale * 100)}%
         </Typography>
-        <ZoomButton label="Larger" text="+" onClick={() => askZoom('closer')} />
-        <ZoomButton label="Show the whole screen" text="Whole" onClick={() => askZoom('whole')} />
-        <ZoomButton label="Show it at 1:1" text="1:1" onClick={() => askZoom('actual')} />
-        <ZoomButton label="Show what is chosen large" text="Chosen" onClick={() => askZoom('chosen')} />
+        <ZoomButton label="Zoom in" text="+" onClick={() => askZoom('closer')} />
+        <ZoomButton label="Fit the screen (W)" text="Fit" onClick={() => askZoom('whole')} />
+        <ZoomButton label="Zoom to 100 % (1)" text="100 %" onClick={() => askZoom('actual')} />
+        <ZoomButton label="Zoom to the selection (Z)" text="Selection" onClick={() => askZoom('chosen')} />
       </Box>
       <Readout />
     </Box>
@@ -126,7 +126,7 @@ function ZoomButton({ label, text, onClick }: ZoomButtonProps) {
       aria-label={label}
       title={label}
       onClick={onClick}
-      sx={{ minWidth: 0, px: 0.75, py: 0 }}
+      sx={{ minWidth: 24, px: 0.75, py: 0 }}
     >
       {text}
     </Button>

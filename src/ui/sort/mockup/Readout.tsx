@@ -2,7 +2,7 @@
 import { Box, Link as MuiLink } from '@mui/material';
 import type { Box as Rectangle } from '../../../core/mockup/box';
 import type { Layer } from '../../../core/mockup/layer';
-import { layerLabel } from '../layerLabel';
+import { layerLabel } from '../../../core/look/layerLabel';
 import { layerPath } from '../rows';
 import { useSort } from '../SortContext';
 import { distanceWords } from './distances';
@@ -35,7 +35,7 @@ export function Readout() {
     >
       <Box
         component="nav"
-        aria-label="Groups around the chosen layer"
+        aria-label="Groups around the selected layer"
         sx={{ height: 18, overflow: 'hidden' }}
       >
         {path.map((layer, at) => (
@@ -57,14 +57,14 @@ export function Readout() {
       <div>
         {pointed && other
           ? pointedWords(pointed, other, own)
-          : 'Point at another layer to see how far it is.'}
+          : 'Hover another layer to measure the distance.'}
       </div>
     </Box>
   );
 }
 
 function pointedWords(layer: Layer, box: Rectangle, own: Rectangle | undefined): string {
-  const from = own ? `; from the chosen one: ${distanceWords(own, box)}` : '';
+  const from = own ? `; from the selected one: ${distanceWords(own, box)}` : '';
   return `${layerLabel(layer).text}: ${placeWords(box)}${from}`;
 }
 

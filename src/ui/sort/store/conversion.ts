@@ -1,3 +1,5 @@
+import { keepOptions, USUAL_OPTIONS } from '../../shared/buildOptions';
+import { sentence } from '../../shared/request';
 import type { Finding } from '../../../core/findings/finding';
 import type { LayerId } from '../../../core/mockup/layer';
 import { refind } from './search';
@@ -8,12 +10,18 @@ export const conversionSlice: MakeSlice<ConversionSlice> = (set, get, opened) =>
   result: null,
   code: { code: null, explanations: [], page: null },
   visibleArea: null,
-  arrangement: 'nested',
+  arrangement: (opened.options ?? USUAL_OPTIONS).arrangement,
   settle: (result) =>
     set(refind({ result, findings: findingsByLayer([...opened.findings, ...result.findings]) })),
   take: (code) => set({ code }),
   setVisibleArea: (visibleArea) => set({ visibleArea }),
-  arrangeBy: (arrangement) => set({ arrangement }),
+  arrangeBy(arrangement) {
+    set({ arrangement });
+    const { frame: _, join: __, ...others } = opened.options ?? USUAL_OPTIONS;
+    keepOptions(opened.id, { ...others, arrangement }).catch((error: unknown) =>
+      set({ problem: sentence(error) }),
+    );
+  },
 });
 
 function findingsByLayer(all: readonly Finding[]): ReadonlyMap<LayerId, readonly Finding[]> {

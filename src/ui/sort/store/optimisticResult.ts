@@ -8,7 +8,7 @@ export function optimisticResult(result: SortResult, edits: readonly TagEdit[]):
   for (const { layer, facet, value } of edits) {
     const decision = decisions.get(layer);
     if (!decision || value === null || !PREDICTABLE.has(facet)) continue;
-    const reason = facet === 'outcome' ? `${String(value)}: you said so` : decision.reason;
+    const reason = facet === 'outcome' ? `${String(value)}: set by you` : decision.reason;
     decisions.set(layer, { ...decision, [facet]: value, reason });
   }
   return { ...result, decisions };

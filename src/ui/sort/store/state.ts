@@ -33,6 +33,12 @@ export type Shown = 'screen' | 'page' | DrawingKind;
 /** The looks of the mockup; see `SortState.appearance`. */
 export type Appearance = 'drawn' | 'all' | `.${string}`;
 
+/** A sentence on what an act did, and whether undoing it makes sense. */
+export interface Notice {
+  readonly text: string;
+  readonly canUndo: boolean;
+}
+
 /** The tags, and the edits on their way to the server. */
 export interface TagSlice {
   readonly tags: Tags;
@@ -61,6 +67,8 @@ export interface TagSlice {
   readonly merge: () => void;
   /** Splits pictures: merges, and groups. */
   readonly takeApart: () => void;
+  /** Removes all tags of the selection that the worksheet edits. */
+  readonly clearAll: () => void;
   readonly undo: () => void;
   readonly redo: () => void;
   /** Takes the edits of other windows. */
@@ -68,6 +76,8 @@ export interface TagSlice {
   /** Resolves a conflict: sends one's own value again, or keeps the other's. */
   readonly resolve: (conflict: Conflict, choice: 'mine' | 'theirs') => Promise<void>;
   readonly dismiss: () => void;
+  /** What the last act did, for people; a new object each time. */
+  readonly notice: Notice | null;
 }
 
 /** The mockup on the screen, and the rows of the worksheet. */
@@ -151,6 +161,12 @@ export interface ViewSlice {
   readonly zoomCommand: { readonly kind: ZoomCommand } | null;
   /** The open dialog. */
   readonly dialog: 'actions' | 'names' | 'summary' | 'who' | null;
+  /** The columns of the worksheet in sight, in order. */
+  readonly columns: readonly Column[];
+  readonly showColumns: (columns: readonly Column[]) => void;
+  /** Where the context menu is open, px of the window; null while it is closed. */
+  readonly menuAt: { readonly x: number; readonly y: number } | null;
+  readonly openMenu: (at: SortState['menuAt']) => void;
   readonly show: (shown: Shown) => void;
   readonly setAppearance: (appearance: Appearance) => void;
   /** Steps through the looks: as drawn, the samples, the themes. */

@@ -7,6 +7,8 @@ describe('the store', () => {
   const opened: OpenedMockup = {
     id: 'm',
     projectId: 'p',
+    project: 's',
+    options: null,
     fileName: 's.svg',
     revision: 1,
     picture: 'd',

@@ -1,14 +1,18 @@
 import type { LayerId } from '../../../core/mockup/layer';
 import type { Layer } from '../../../core/mockup/layer';
 import type { Screen } from '../../../core/mockup/mockup';
+import { treeOf } from '../../../core/mockup/tree';
 import { applyChanges, type Change } from '../../../core/sort/change';
 import { checkFacet, COPIED_FACETS } from '../../../core/sort/facets/facets';
 import { structureKey, applyStructuralTags } from '../../../core/sort/structuralTags';
 import type { Tags } from '../../../core/sort/tag';
+import { boxAround } from '../../../core/mockup/box';
 import type { Editor } from '../../../server/db/tables/edits';
 import type { Conflict, Edited, TagEdit } from '../../../server/useCases/editTags';
 import type { Followed } from '../../../server/useCases/followEdits';
 import { postJson, request } from '../../shared/request';
+import { changeWords } from '../changeWords';
+import { EDITED_FACETS } from '../facets';
 import { ownName, rememberPerson } from '../ownName';
 import { screenOf } from '../rows';
 import { addressOf, tagsOf } from './opened';
@@ -78,7 +82,15 @@ export const tagSlice: MakeSlice<TagSlice> = (set, get, opened) => {
   };
   const step = (kind: 'undo' | 'redo') => {
     const body = { editor: ownEditor(), request: crypto.randomUUID() };
-    queue.add(() => postJson<Edited>(`${address}/${kind}`, body));
+    queue.add(async () => {
+      const done = await postJson<Edited>(`${address}/${kind}`, body);
+      const [first] = done.changes;
+      const { mockup } = get();
+      const verb = kind === 'undo' ? 'Undone' : 'Redone';
+      set({ notice: { text: `${verb}: ${changeWords(mockup, done.changes)}`, canUndo: false } });
+      if (first && treeOf(mockup).layer(first.layer)) get().reveal(first.layer);
+      return done;
+    });
   };
   return {
     tags: tagsOf(opened),
@@ -89,6 +101,7 @@ export const tagSlice: MakeSlice<TagSlice> = (set, get, opened) => {
     waiting: false,
     lastEdit: opened.lastEdit,
     problem: null,
+    notice: null,
     conflicts: [],
     setFacet: (facet, value) => edit([...get().selection].map((layer): TagEdit => ({ layer, facet, value }))),
     clear: (facet, layers) => edit(layers.map((layer): TagEdit => ({ layer, facet, value: null }))),
@@ -115,6 +128,7 @@ export const tagSlice: MakeSlice<TagSlice> = (set, get, opened) => {
       else {
         const name = freeMergeName(result.decisions.get(first)?.outputName ?? 'picture', now);
         get().setEach('merge', new Map(keys.map((key) => [key, name])));
+        set({ notice: { text: mergeWords(keys, name, get()), canUndo: true } });
       }
     },
     takeApart() {
@@ -129,6 +143,18 @@ export const tagSlice: MakeSlice<TagSlice> = (set, get, opened) => {
         ...merged.map(([layer]): TagEdit => ({ layer, facet: 'merge', value: null })),
         ...groups.map((layer): TagEdit => ({ layer, facet: 'outcome', value: 'element' })),
       ]);
+    },
+    clearAll() {
+      const { selection, tags: now } = get();
+      edit(
+        [...selection].flatMap((layer) =>
+          EDITED_FACETS.filter((facet) => now.get(layer)?.[facet] !== undefined).map((facet): TagEdit => ({
+            layer,
+            facet,
+            value: null,
+          })),
+        ),
+      );
     },
     undo: () => step('undo'),
     redo: () => step('redo'),
@@ -166,6 +192,22 @@ function outermost(screen: Screen, selection: ReadonlySet<LayerId>): readonly La
   screen.root.layers.forEach(visit);
   return keys;
 }
+
+/** What a merge made, and how much of it is empty: layers that lie apart make one large picture. */
+function mergeWords(keys: readonly LayerId[], name: string, { result }: SortState): string {
+  const boxes = keys.flatMap((key) => result?.boxes.get(key) ?? []);
+  const around = boxes.length > 0 ? boxAround(boxes) : null;
+  const filled = boxes.reduce((sum, box) => sum + box.width * box.height, 0);
+  const size = around ? `, ${Math.round(around.width)}×${Math.round(around.height)} px` : '';
+  const apart =
+    around && filled < SPARSE * around.width * around.height
+      ? '. They lie apart, so most of the picture is empty'
+      : '';
+  return `${keys.length} layers are one picture, ${name}${size}${apart}.`;
+}
+
+/** A merged picture that is filled to less than this share is mostly empty. */
+const SPARSE = 0.35;
 
 function freeMergeName(wanted: string, tags: Tags): string {
   const taken = new Set([...tags.values()].flatMap(({ merge }) => merge ?? []));

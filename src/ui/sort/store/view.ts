@@ -1,3 +1,4 @@
+import { keptColumns } from '../columns';
 import type { Appearance, MakeSlice, ViewSlice } from './state';
 
 export const viewSlice: MakeSlice<ViewSlice> = (set) => ({
@@ -5,6 +6,10 @@ export const viewSlice: MakeSlice<ViewSlice> = (set) => ({
   appearance: 'drawn',
   zoomCommand: null,
   dialog: null,
+  columns: keptColumns(),
+  showColumns: (columns) => set({ columns }),
+  menuAt: null,
+  openMenu: (menuAt) => set({ menuAt }),
   show: (shown) => set({ shown }),
   setAppearance: (appearance) => set({ appearance }),
   nextAppearance: () =>

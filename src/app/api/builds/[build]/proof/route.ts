@@ -1,6 +1,8 @@
 import { route } from '@/server/route';
-import { orderProof, getProofView } from '@/server/useCases/proofs';
+import { cancelProof, orderProof, getProofView } from '@/server/useCases/proofs';
 
 export const GET = route({ id: 'build' }, ({ id }) => getProofView(id));
 
 export const POST = route({ id: 'build' }, ({ id }) => orderProof(id));
+
+export const DELETE = route({ id: 'build' }, ({ id }) => cancelProof(id));

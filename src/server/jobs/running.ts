@@ -1,5 +1,5 @@
 /**
- * The builds of this process, for cancellation. Kept on `globalThis`, so that a reloaded module reuses it.
+ * The builds and proofs of this process, for cancellation. Kept on `globalThis`, so that a reloaded module reuses it.
  */
 const shared = globalThis as { ordenRunning?: Map<string, AbortController> };
 
@@ -19,5 +19,5 @@ export function endRunning(id: string): void {
 }
 
 export function stopRunning(id: string): void {
-  running().get(id)?.abort(new Error('The build was cancelled.'));
+  running().get(id)?.abort(new Error('It was stopped.'));
 }

@@ -1,7 +1,7 @@
-import { layerTitle, wordsOf, type LayerTitle } from '../../core/look/layerTitle';
-import type { Layer } from '../../core/mockup/layer';
+import type { Layer } from '../mockup/layer';
+import { layerTitle, wordsOf, type LayerTitle } from './layerTitle';
 
-/** A layer's label in the tree: its own name, the words of a text, else its kind. */
+/** A layer's name for people, the same everywhere: its own name, the words of a text, else its kind. */
 export function layerLabel(layer: Layer): LayerTitle {
   if (layer.kind === 'text') {
     const { text, own } = layerTitle(layer);
