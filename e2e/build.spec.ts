@@ -3,6 +3,7 @@ import { unzipSync } from 'fflate';
 import { readFile } from 'node:fs/promises';
 import { expectAccessible } from './support/axe';
 import { openDemo, readMockup, svgOf } from './support/shelf';
+import { saved } from './support/worksheet';
 
 /** Builds, and waits for the new page: an earlier one may be shown meanwhile. */
 async function build(page: Page, arrangement: string): Promise<void> {
@@ -11,9 +12,10 @@ async function build(page: Page, arrangement: string): Promise<void> {
       /\/api\/builds\/[^/]+$/.test(response.url()) && (await response.text()).includes('"state":"done"'),
     { timeout: 40_000 },
   );
-  await page.getByRole('button', { name: 'Build the page' }).click();
+  await page.getByRole('button', { name: arrangement, exact: true }).click();
+  await page.getByRole('button', { name: /^Build (the page|again)$/ }).click();
   await done;
-  await expect(page.getByRole('heading', { name: `The page, arranged ${arrangement}` })).toBeVisible();
+  await expect(page.getByRole('heading', { name: `Page (${arrangement})` })).toBeVisible();
 }
 
 test('the page is built, shown beside the mockup, read, and taken away as a ZIP', async ({ page }) => {
@@ -21,7 +23,7 @@ test('the page is built, shown beside the mockup, read, and taken away as a ZIP'
   await page.getByRole('link', { name: 'Build' }).click();
   await page.waitForURL(/\/build$/);
   await page.getByRole('button', { name: 'Build the page' }).click();
-  await expect(page.getByRole('heading', { name: 'The page, arranged flow' })).toBeVisible({
+  await expect(page.getByRole('heading', { name: 'Page (flow)' })).toBeVisible({
     timeout: 30_000,
   });
   const built = page.frameLocator('iframe[title="The built page"]');
@@ -36,7 +38,9 @@ test('the page is built, shown beside the mockup, read, and taken away as a ZIP'
   await expectAccessible(page);
 
   await page.getByRole('tab', { name: /^Findings/ }).click();
-  await expect(page.getByRole('row', { name: /reaches past the screen/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Layers past the edge/ }).click();
+  await expect(page.getByText(/reaches past the screen/)).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Show harbour-photo in Sort' })).toBeVisible();
 
   const [download] = await Promise.all([
     page.waitForEvent('download'),
@@ -57,18 +61,25 @@ test('the proof says how much differs, and wipes from mockup to page by keyboard
   await openDemo(page);
   await page.getByRole('link', { name: 'Build' }).click();
   await page.waitForURL(/\/build$/);
-  await page.getByRole('button', { name: 'nested' }).click();
   await build(page, 'nested');
   await page.getByRole('tab', { name: 'Proof' }).click();
-  await expect(page.getByText('of the pixels of harbour differ')).toBeVisible({ timeout: 40_000 });
-  expect(parseFloat(await page.getByRole('heading', { name: /%$/ }).innerText())).toBeLessThan(0.2);
+  await expect(page.getByText('of all pixels differ')).toBeVisible({ timeout: 40_000 });
+  expect(
+    parseFloat(
+      await page
+        .getByText(/^[\d.]+%$/)
+        .first()
+        .innerText(),
+    ),
+  ).toBeLessThan(0.2);
+  await expect(page.getByText('Everything stands where it was drawn, within a px.')).toBeVisible();
   await expect(page.getByRole('img', { name: 'The mockup' })).toBeVisible();
   await page.getByRole('slider').focus();
   await page.keyboard.press('End');
   await expect(page.getByRole('slider')).toHaveAttribute('aria-valuenow', '100');
   await page.getByRole('button', { name: 'mockup and difference' }).click();
   await expect(page.getByRole('img', { name: 'The difference' })).toBeVisible();
-  await expect(page.getByText('No layer differs.')).toBeVisible();
+  await expect(page.getByText('No layer differs')).toBeVisible();
   await expectAccessible(page);
 });
 
@@ -82,7 +93,6 @@ test('the proof lists layers that are not on the page, and leads to them by keyb
   );
   await page.getByRole('link', { name: 'Build' }).click();
   await page.waitForURL(/\/build$/);
-  await page.getByRole('button', { name: 'nested' }).click();
   await build(page, 'nested');
   await page.getByRole('tab', { name: 'Proof' }).click();
   const rope = page
@@ -100,7 +110,7 @@ test('layers, code and the live page light each other up', async ({ page }) => {
   await page.getByRole('link', { name: 'Build' }).click();
   await page.waitForURL(/\/build$/);
   await build(page, 'flow');
-  await page.getByRole('tab', { name: 'Layers, code, page' }).click();
+  await page.getByRole('tab', { name: 'Code, traced' }).click();
   const built = page.frameLocator('iframe[title="The built page"]');
   await page.getByRole('option', { name: 'book-button', exact: true }).click();
   await expect(built.locator('[data-lit]')).toHaveText('Book a crossing');
@@ -110,7 +120,7 @@ test('layers, code and the live page light each other up', async ({ page }) => {
   await expect(page.locator('.cm-lit')).toContainText('Departures from Ternholm');
   await expect(
     page.getByRole('listbox', { name: 'Layers' }).getByRole('option', { selected: true }),
-  ).toHaveText('serif');
+  ).toHaveText('serif “Departures from Ternholm”');
 
   await page.locator('.cm-line', { hasText: 'class="weather-strip"' }).click();
   await expect(
@@ -133,7 +143,7 @@ test('two builds are compared line by line', async ({ page }) => {
   await page.getByRole('link', { name: 'Build' }).click();
   await page.waitForURL(/\/build$/);
   await build(page, 'flow');
-  await page.getByLabel('Unit of sizes').selectOption('rem');
+  await page.getByLabel('Units').selectOption('rem');
   await build(page, 'flow');
   await page.getByRole('tab', { name: /^Files/ }).click();
   await expect(page.getByRole('region', { name: 'index.html' })).toContainText('min-height: 50rem');
@@ -158,17 +168,40 @@ test('a build keeps to the tags of its moment, and the newest is there after a r
   await expect(page.getByText('aside: set by you').first()).toBeVisible();
   await page.getByRole('link', { name: 'Build' }).click();
   await page.waitForURL(/\/build$/);
-  await expect(page.getByText('Nothing is built yet.')).toBeVisible();
+  await expect(page.getByText('Nothing is built yet')).toBeVisible();
   await page.getByRole('button', { name: 'fixed' }).click();
   await page.getByRole('button', { name: 'Build the page' }).click();
-  await expect(page.getByRole('heading', { name: 'The page, arranged fixed' })).toBeVisible({
+  await expect(page.getByRole('heading', { name: 'Page (fixed)' })).toBeVisible({
     timeout: 30_000,
   });
   const built = page.frameLocator('iframe[title="The built page"]');
   await expect(built.locator('.rail')).toBeVisible();
   await expect(built.locator('.deck')).toHaveCount(0);
   await page.reload();
-  await expect(page.getByRole('heading', { name: 'The page, arranged fixed' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Page (fixed)' })).toBeVisible();
+});
+
+test('a build says how old it is, and its options are those of Sort', async ({ page }) => {
+  await readMockup(page, 'jetty.svg', svgOf('<rect id="deck" width="400" height="40" fill="#864"/>'));
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.waitForURL(/\/build$/);
+  await build(page, 'nested');
+  const age = page.getByRole('status').filter({ hasText: /^Built/ });
+  await expect(age).toContainText('nested, px up to date');
+  await page.getByRole('link', { name: 'Sort', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'nested' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('treegrid').focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('-');
+  await saved(page);
+  await page.getByRole('link', { name: 'Build' }).click();
+  await expect(age).toContainText('nested, px: old, one edit since');
+  await expect(page.getByRole('link', { name: /^Download the old build of/ })).toBeVisible();
+  await page.getByLabel('Units').selectOption('rem');
+  await expect(age).toContainText('other options are chosen now');
+  await page.reload();
+  await expect(page.getByLabel('Units')).toHaveValue('rem');
+  await expectAccessible(page);
 });
 
 test('a running build is stopped, and nothing of it is kept', async ({ page, request }) => {
@@ -209,7 +242,7 @@ test('screens of one page at different widths become one page', async ({ page })
   await openDemo(page, 'ticket');
   await page.getByRole('link', { name: 'Build' }).click();
   await page.waitForURL(/\/build$/);
-  await page.getByLabel('Screens of one page at different widths').selectOption('one');
+  await page.getByLabel('Widths').selectOption('one');
   await build(page, 'flow');
   const built = page.frameLocator('iframe[title="The built page"]');
   await expect(built.getByRole('link', { name: 'Harbours' })).toBeVisible();
@@ -220,5 +253,5 @@ test('screens of one page at different widths become one page', async ({ page })
   await expectAccessible(page);
 
   await page.getByRole('tab', { name: 'Proof' }).click();
-  await expect(page.getByText('of the pixels of ticket 1280 differ')).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByText('of all pixels differ')).toBeVisible({ timeout: 40_000 });
 });

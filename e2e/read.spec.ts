@@ -22,9 +22,9 @@ test('the report comes before the project', async ({ page, request }) => {
   await expect(page.getByRole('heading', { name: '2 screens' })).toBeVisible();
   await expect(page.getByRole('row', { name: /pocket 390×844/ })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Layers beside the screens: 1' })).toBeVisible();
-  await expect(page.getByRole('row', { name: /Nowhere Grotesk replaced/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /Nowhere Grotesk substituted/ })).toBeVisible();
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'Discard' }).click();
   await page.waitForURL(/\/$/);
   expect(await count()).toBe(before);
 });
@@ -35,7 +35,7 @@ test('a finding leads to its layer', async ({ page }) => {
   await page.getByRole('button', { name: /Edges between two px: 1/ }).click();
   await expect(page.getByText('An edge lies 0.5 px beside a whole px')).toBeVisible();
   await expectAccessible(page);
-  await page.getByRole('link', { name: 'Sort harbour / quay' }).click();
+  await page.getByRole('link', { name: 'Show quay in Sort' }).click();
   await page.waitForURL(/\/sort\?layer=/);
   await expect(page.getByRole('row', { name: /quay/, selected: true })).toBeVisible();
 });
@@ -63,7 +63,7 @@ test('a font file that is added sets the texts that ask for it', async ({ page }
   const font = readFileSync('node_modules/@fontsource/aleo/files/aleo-latin-700-normal.woff2');
   const content = svgOf('<text y="40" font-family="Aleo Sign, serif">Calm</text>');
   await readReport(page, 'sign.svg', content);
-  await expect(page.getByRole('row', { name: /Aleo Sign replaced/ })).toBeVisible();
+  await expect(page.getByRole('row', { name: /Aleo Sign substituted/ })).toBeVisible();
   await page
     .getByLabel('Font file')
     .setInputFiles({ name: 'torn.ttf', mimeType: 'font/ttf', buffer: Buffer.from('no font') });
@@ -74,6 +74,11 @@ test('a font file that is added sets the texts that ask for it', async ({ page }
     .getByLabel('Font file')
     .setInputFiles({ name: 'aleo.woff2', mimeType: 'font/woff2', buffer: font });
   await expect(page.getByText('Aleo, weight 700, was added')).toBeVisible();
+  await expect(page.getByRole('row', { name: /aleo\.woff2/ })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Remove aleo.woff2' }).click();
+  await expect(page.getByText('Aleo was removed')).toBeVisible();
+  await expect(page.getByRole('row', { name: /aleo\.woff2/ })).toHaveCount(0);
 });
 
 test('regions of a flat picture become layers, by dragging and by numbers', async ({ page }) => {

@@ -2,23 +2,38 @@ import { expect, test } from '@playwright/test';
 import { expectAccessible } from './support/axe';
 import { readMockup, svgOf } from './support/shelf';
 
-test('the demo stands on the shelf', async ({ page }) => {
+test('the demo is among the projects', async ({ page }) => {
   await page.goto('/');
-  const row = page.getByRole('row', { name: /harbour\.svg/ });
-  await expect(row.getByRole('cell', { name: '141' })).toBeVisible();
-  const picture = row.locator('img');
+  const card = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('link', { name: 'harbour', exact: true }) });
+  await expect(card.last()).toContainText('141 layers');
+  const picture = card.last().locator('img');
   await expect.poll(() => picture.evaluate((image: HTMLImageElement) => image.naturalHeight)).toBe(240);
   await expectAccessible(page);
 });
 
-test('a file becomes a project, and can be taken off again', async ({ page }) => {
-  await readMockup(page, 'jetty.svg', svgOf('<rect id="plank" width="40" height="20"/>'));
-  await expect(page.getByRole('heading', { name: 'jetty' })).toBeVisible();
+test('a file becomes a project, which is renamed, duplicated, found and deleted', async ({ page }) => {
+  await readMockup(page, 'mooring.svg', svgOf('<rect id="plank" width="40" height="20"/>'));
+  await expect(page.getByRole('heading', { name: 'mooring' })).toBeVisible();
   await page.getByRole('link', { name: 'Orden' }).click();
-  await page.getByRole('button', { name: 'Take jetty off the shelf' }).click();
+  await page.getByRole('button', { name: 'Actions for mooring' }).click();
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Take it off' }).click();
-  await expect(page.getByRole('link', { name: 'jetty' })).toHaveCount(0);
+  await page.getByRole('menuitem', { name: 'Rename…' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill('long mooring');
+  await expectAccessible(page);
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Actions for long mooring' }).click();
+  await page.getByRole('menuitem', { name: 'Duplicate' }).click();
+  await expect(page.getByRole('link', { name: 'long mooring copy' })).toBeVisible();
+  await page.getByLabel('Order of the projects').selectOption('name');
+  for (const name of ['long mooring copy', 'long mooring']) {
+    await page.getByRole('button', { name: `Actions for ${name}`, exact: true }).click();
+    await page.getByRole('menuitem', { name: 'Delete…' }).click();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Delete', exact: true }).click();
+    await expect(page.getByRole('link', { name, exact: true })).toHaveCount(0);
+  }
 });
 
 test('a dropped file is read as a chosen one is', async ({ page }) => {
@@ -28,7 +43,7 @@ test('a dropped file is read as a chosen one is', async ({ page }) => {
     data.items.add(new File([svg], 'dropped.svg', { type: 'image/svg+xml' }));
     return data;
   }, svgOf('<rect width="40" height="20"/>'));
-  const place = page.getByText(/or drop it here/);
+  const place = page.getByRole('main');
   await place.dispatchEvent('dragenter', { dataTransfer: transfer });
   await place.dispatchEvent('drop', { dataTransfer: transfer });
   await page.waitForURL(/\/readings\/[\w-]+$/);

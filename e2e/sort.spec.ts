@@ -76,7 +76,7 @@ test('one edit sets a whole selection', async ({ page }) => {
   await keyboard.press('ArrowRight');
   await keyboard.press('Shift+ArrowDown');
   await keyboard.press('Shift+ArrowDown');
-  await expect(page.getByText('3 chosen', { exact: true })).toBeVisible();
+  await expect(page.getByText('3 selected')).toBeVisible();
   await keyboard.press('-');
   for (const name of ['deck', 'gull', 'sign “Mind the gap”'])
     await expect(row(page, name)).toContainText('aside: set by you');
@@ -123,7 +123,7 @@ test('layers are found by their properties, with the keyboard alone', async ({ p
   await expect(page.getByText('6 found')).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('row', { name: /sailing-1/, selected: true })).toBeVisible();
-  await page.getByLabel('Only these').check();
+  await page.getByLabel('Matches only').check();
   await expect(page.getByRole('row')).toHaveCount(1 + 2 + 6);
   await expectAccessible(page);
   await page.getByLabel('Find layers').focus();
@@ -149,7 +149,7 @@ test('a tag on one layer holds for all like-built ones; copied tags are pasted',
     `<g id="${name}" transform="translate(0 ${y})"><rect width="300" height="40" fill="#eee"/><circle cx="20" cy="20" r="8" fill="#246"/><text x="40" y="25">${name}</text><text x="200" y="25">${y}</text></g>`;
   await readMockup(page, 'boats.svg', svgOf(row('auk', 0) + row('fulmar', 50) + row('petrel', 100)));
   await page.getByRole('rowheader', { name: /^auk/ }).first().click();
-  await expect(page.getByText('what is set here holds for all 3 alike')).toBeVisible();
+  await expect(page.getByText('tags hold for all 3 alike')).toBeVisible();
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('-');
   await expect(page.getByText('aside: set by you of one that is built like it').first()).toBeVisible();
@@ -218,7 +218,7 @@ test('several layers become one picture and are taken apart again; a drag choose
   await page.mouse.down();
   await page.mouse.move(...at(-2, 230), { steps: 4 });
   await page.mouse.up();
-  await expect(page.getByText('2 chosen', { exact: true })).toBeVisible();
+  await expect(page.getByText('2 selected')).toBeVisible();
   await page.getByRole('treegrid').focus();
   await page.keyboard.press('m');
   await expect(row(page, 'sign “Mind the gap”')).toContainText('2 layers of the one picture deck-merged');
@@ -231,9 +231,9 @@ test('everything that can be said stands in one panel, for all that is chosen', 
   await readMockup(page, 'pier.svg', PIER);
   await page.getByRole('treegrid').focus();
   await page.keyboard.press('Control+a');
-  await expect(page.getByRole('form', { name: 'Tags of what is chosen' })).toContainText('they differ');
+  await expect(page.getByRole('form', { name: 'Tags of the selection' })).toContainText('mixed');
   await row(page, 'deck').getByRole('rowheader').click();
-  await page.getByLabel('Leads to').fill('https://ternholm.example/');
+  await page.getByLabel('Link to').fill('https://ternholm.example/');
   await page.keyboard.press('Enter');
   await expect(row(page, 'deck')).toContainText('link');
   await page.getByLabel('Note').fill('can be code, confirm');
@@ -246,7 +246,7 @@ test('everything that can be said stands in one panel, for all that is chosen', 
     (async () => {
       await page.getByRole('treegrid').focus();
       await page.keyboard.press('.');
-      await page.keyboard.type('take away');
+      await page.keyboard.type('export');
       await page.keyboard.press('Enter');
     })(),
   ]);
@@ -283,12 +283,111 @@ test('two people who set the same are both heard', async ({ page, context }) => 
 test('a query is kept as a view, and dropped again', async ({ page }) => {
   await readMockup(page, 'pier.svg', PIER);
   await page.getByLabel('Find layers').fill('kind:text role:heading');
-  await page.getByRole('button', { name: 'Keep as a view' }).click();
-  await expect(page.getByRole('button', { name: 'Drop this view' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save as a view' }).click();
+  await expect(page.getByRole('button', { name: 'Remove this view' })).toBeVisible();
   await page.reload();
   await page.getByRole('combobox', { name: 'View' }).click();
   await page.getByRole('option', { name: 'kind:text role:heading' }).click();
   await expect(page.getByText('1 found')).toBeVisible();
-  await page.getByRole('button', { name: 'Drop this view' }).click();
-  await expect(page.getByRole('button', { name: 'Keep as a view' })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove this view' }).click();
+  await expect(page.getByRole('button', { name: 'Save as a view' })).toBeVisible();
+});
+
+test('a value that is refused stays in its field, with the nearest one that is taken', async ({ page }) => {
+  await readMockup(page, 'pier.svg', PIER);
+  await row(page, 'deck').getByRole('rowheader').click();
+  const slot = page.getByRole('textbox', { name: 'Slot' });
+  await slot.fill('cart total');
+  await page.keyboard.press('Enter');
+  await expect(slot).toHaveAttribute('aria-invalid', 'true');
+  await expect(page.getByText('Letters, digits and hyphens only.')).toBeVisible();
+  await expect(page.getByLabel('HTML code')).not.toContainText('cart total');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Use cart-total' }).click();
+  await expect(page.getByLabel('HTML code')).toContainText('data-slot="cart-total"');
+  await page.getByRole('textbox', { name: 'Gap' }).fill('-5');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('A gap is 0 px or more.')).toBeVisible();
+  await saved(page);
+  await page.getByRole('button', { name: /^Reset Slot/ }).click();
+  await expect(page.getByLabel('HTML code')).not.toContainText('data-slot');
+});
+
+test('keys hold on arrival and in the whole window, and say what they undid', async ({ page }) => {
+  await readMockup(page, 'pier.svg', PIER);
+  await page.reload();
+  await expect(page.getByRole('treegrid')).toBeFocused();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('p');
+  await expect(row(page, 'deck')).toContainText('picture: set by you');
+  await saved(page);
+  await page.getByRole('button', { name: 'Actions', exact: true }).focus();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('Undone: Becomes of “deck”')).toBeVisible();
+  await expect(row(page, 'deck')).not.toContainText('set by you');
+
+  await page.keyboard.press('.');
+  await page.keyboard.type('combine');
+  await expect(page.getByRole('option', { name: /^Merge the selection/ })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page.getByRole('treegrid')).toBeFocused();
+
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Help and keys' })).toContainText('Undo');
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+});
+
+test('what can be done with a layer is in its menu, and columns are hidden and kept', async ({ page }) => {
+  await readMockup(page, 'pier.svg', PIER);
+  await row(page, 'gull').getByRole('rowheader').click({ button: 'right' });
+  await expectAccessible(page);
+  await page.getByRole('menuitem', { name: /^Becomes aside/ }).click();
+  await expect(row(page, 'gull')).toHaveAttribute('aria-selected', 'true');
+  await expect(row(page, 'gull')).toContainText('aside: set by you');
+  await page.getByRole('button', { name: 'Columns' }).click();
+  await page.getByRole('menuitem', { name: 'Classes' }).click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('columnheader', { name: 'Classes' })).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('columnheader', { name: 'Role' })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'Classes' })).toHaveCount(0);
+});
+
+test('focus is seen on every control, in both themes', async ({ page }) => {
+  for (const scheme of ['light', 'dark'] as const) {
+    await page.emulateMedia({ colorScheme: scheme });
+    await openDemo(page);
+    await page.getByRole('treegrid').focus();
+    const unseen: string[] = [];
+    for (let count = 0; count < 40; count++) {
+      await page.keyboard.press('Tab');
+      const focused = page.locator(':focus');
+      if ((await focused.count()) === 0) continue;
+      const box = await focused.boundingBox();
+      if (!box) continue;
+      const clip = {
+        x: Math.max(0, box.x - 4),
+        y: Math.max(0, box.y - 4),
+        width: box.width + 8,
+        height: box.height + 8,
+      };
+      const name = await focused.evaluate(
+        (element) => element.getAttribute('aria-label') ?? element.textContent ?? '',
+      );
+      const shown = await page.screenshot({ clip, caret: 'hide' });
+      await focused.evaluate((element: HTMLElement) => {
+        element.blur();
+        Object.assign(window, { last: element });
+      });
+      const bare = await page.screenshot({ clip, caret: 'hide' });
+      await page.evaluate(() => (window as unknown as { last: HTMLElement }).last.focus());
+      if (shown.equals(bare)) unseen.push(`${scheme}: ${name.slice(0, 40)}`);
+    }
+    expect(unseen).toEqual([]);
+  }
 });

@@ -6,7 +6,7 @@ const DEMO = { harbour: 141, ticket: 76 } as const;
 /** Opens the Sort step of a demo mockup and waits until every layer is decided. */
 export async function openDemo(page: Page, name: keyof typeof DEMO = 'harbour'): Promise<void> {
   await page.goto('/');
-  await page.getByRole('link', { name }).last().click();
+  await page.getByRole('link', { name, exact: true }).last().click();
   await expect(page.getByRole('treegrid', { name: 'Worksheet' })).toBeVisible();
   await expect(page.getByText(`${DEMO[name]} layers`)).toBeVisible();
 }
@@ -23,7 +23,7 @@ export async function readReport(page: Page, name: string, content: string | Buf
 /** Reads a mockup of this content as a project of its own, and lands on its Sort step. */
 export async function readMockup(page: Page, name: string, content: string | Buffer): Promise<void> {
   await readReport(page, name, content);
-  await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await page.getByRole('button', { name: 'Create project' }).click();
   await page.waitForURL(/\/sort$/);
   await expect(page.getByRole('treegrid', { name: 'Worksheet' })).toBeVisible();
 }

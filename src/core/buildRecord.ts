@@ -1,6 +1,7 @@
 import type { Conversion } from './convert';
 import type { EmittedScreen } from './emit/emit';
 import type { SourceMap } from './emit/sourceMap';
+import { drawnPlaces, type DrawnPlace } from './page/drawnNodes';
 import { layerLabel } from './look/layerLabel';
 import type { Box } from './mockup/box';
 import type { Layer, LayerId } from './mockup/layer';
@@ -18,6 +19,8 @@ export interface RecordedLayer {
   readonly box: Box | null;
   /** True for a layer that the mockup does not show, by itself or by a group around it. */
   readonly isHidden: boolean;
+  /** Where its element must stand; null for one without an element or without a look, absent in earlier builds. */
+  readonly drawn?: DrawnPlace | null;
 }
 
 export interface RecordedScreen extends EmittedScreen {
@@ -33,15 +36,23 @@ export interface BuildRecord {
 }
 
 /** The record of a conversion. */
-export function buildRecord({ mockup, measures, decisions, emission }: Conversion): BuildRecord {
+export function buildRecord(conversion: Conversion): BuildRecord {
+  const { mockup, measures, decisions, emission } = conversion;
   const roots = new Map(mockup.screens.map(({ id, root }) => [id, root]));
   return {
-    screens: emission.screens.map((screen) => ({
-      ...screen,
-      layers: recordLayers(roots.get(screen.id)?.layers ?? [], 0, false, (id) => {
-        return measures.get(screen.id)?.get(id)?.painted ?? null;
-      }),
-    })),
+    screens: emission.screens.map((screen) => {
+      const places = drawnPlaces(
+        conversion,
+        mockup.screens.findIndex(({ id }) => id === screen.id),
+      );
+      return {
+        ...screen,
+        layers: recordLayers(roots.get(screen.id)?.layers ?? [], 0, false, (id) => ({
+          box: measures.get(screen.id)?.get(id)?.painted ?? null,
+          drawn: places.get(id) ?? null,
+        })),
+      };
+    }),
     decisions: Object.fromEntries(decisions),
     sourceMap: emission.sourceMap,
   };
@@ -51,12 +62,12 @@ function recordLayers(
   layers: readonly Layer[],
   depth: number,
   isHidden: boolean,
-  boxOf: (id: LayerId) => Box | null,
+  placesOf: (id: LayerId) => Pick<RecordedLayer, 'box' | 'drawn'>,
 ): readonly RecordedLayer[] {
   return layers.flatMap((layer) => {
     const { id, path, kind } = layer;
     const hidden = isHidden || !layer.visible;
-    const own = { id, path, title: layerLabel(layer).text, kind, depth, box: boxOf(id), isHidden: hidden };
-    return kind === 'group' ? [own, ...recordLayers(layer.layers, depth + 1, hidden, boxOf)] : [own];
+    const own = { id, path, title: layerLabel(layer).text, kind, depth, isHidden: hidden, ...placesOf(id) };
+    return kind === 'group' ? [own, ...recordLayers(layer.layers, depth + 1, hidden, placesOf)] : [own];
   });
 }

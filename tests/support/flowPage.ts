@@ -4,15 +4,7 @@ import { pathToFileURL } from 'node:url';
 import type { Browser, Page as BrowserPage } from 'playwright-core';
 import type { Conversion } from '../../src/core/convert';
 import { TARGETS } from '../../src/core/emit/targets';
-import { isEdgeLine, isPlain } from '../../src/core/look/look';
-import { grow as growBox } from '../../src/core/mockup/box';
-import { rewritePage } from '../../src/core/page/rewrite/rewritePage';
-import { trimGroupBounds } from '../../src/core/page/rewrite/trimGroupBounds';
-import { lower } from '../../src/core/page/lower';
-import { placedBox } from '../../src/core/page/placed';
-import { plainFrame } from '../../src/core/page/frame';
-import { walkNodes } from '../../src/core/page/walk';
-import type { PageNode } from '../../src/core/page/node';
+import { drawnPlaces } from '../../src/core/page/drawnNodes';
 
 /** Writes the pages with layer attributes, and opens one at the size of its screen. */
 export async function openKeyed(browser: Browser, folder: string, conversion: Conversion, at: number) {
@@ -55,20 +47,13 @@ export async function offsets(
       };
     }),
   );
-  const wanted = new Map(drawnNodes(conversion, at).map((node) => [node.layer, node]));
-  for (const node of walkNodes(conversion.pages[at]!.children)) {
-    // Of words that were joined, the first ones begin the line.
-    const texts = [node.layer, ...(node.merged ?? [])].flatMap((layer) => wanted.get(layer) ?? []);
-    const first = texts.find((text) => text.kind === 'text');
-    if (node.kind === 'text' && first) wanted.set(node.layer, texts.reduce(firstText, first));
-  }
+  const wanted = drawnPlaces(conversion, at);
   return found
     .flatMap(({ layer, line, ...edges }) => {
-      const node = wanted.get(layer);
-      if (!node || (node.kind === 'box' && isPlain(node.look))) return [];
-      const rings = (node.look.shadows ?? []).filter((shadow) => isEdgeLine(shadow) && !shadow.inset);
-      const box = growBox(placedBox(node.place), Math.max(0, ...rings.map(({ spread }) => spread)));
-      if (node.kind !== 'text')
+      const place = wanted.get(layer);
+      if (!place) return [];
+      const { box, isText } = place;
+      if (!isText)
         return Math.max(
           Math.abs(edges.x - box.x),
           Math.abs(edges.y - box.y),
@@ -76,25 +61,9 @@ export async function offsets(
           Math.abs(edges.bottom - box.y - box.height),
         );
       // Of a text, the letters of its first line: how high lines are says nothing of where they stand.
-      if (!line || node.lines.length > 1) return [];
-      return Math.max(Math.abs(line.x - box.x), Math.abs(line.y - box.y));
+      return line ? Math.max(Math.abs(line.x - box.x), Math.abs(line.y - box.y)) : [];
     })
     .sort((one, other) => one - other);
-}
-
-function firstText(one: PageNode, other: PageNode): PageNode {
-  if (other.kind !== 'text') return one;
-  const isAbove = other.place.y + other.baseline < one.place.y + (one.kind === 'text' ? one.baseline : 0) - 1;
-  const isBeside = Math.abs(other.place.y - one.place.y) <= 4 && other.place.x < one.place.x;
-  return isAbove || isBeside ? other : one;
-}
-
-function drawnNodes({ mockup, measures, decisions, plan }: Conversion, at: number): readonly PageNode[] {
-  const screen = mockup.screens[at]!;
-  const measured = measures.get(screen.id)!;
-  const context = { screen, mockup, measures: measured, decisions, plan, flows: false };
-  const page = lower(context, plainFrame('nested'));
-  return walkNodes(trimGroupBounds(rewritePage(page)).children);
 }
 
 /** What happens to a page whose texts get longer. */

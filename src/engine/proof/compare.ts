@@ -2,6 +2,7 @@ import pixelmatch from 'pixelmatch';
 import sharp from 'sharp';
 import { ssim } from 'ssim.js';
 import type { Box } from '../../core/mockup/box';
+import { meanColourDifference, type Pixels } from './colourDifference';
 
 export interface Comparison {
   /** Share of differing pixels, 0–1 (pixelmatch, threshold 0.1; antialiased edges do not count). */
@@ -12,6 +13,8 @@ export interface Comparison {
   readonly picture: Buffer;
   /** The share of differing pixels inside a box, px; 0 for an empty one. */
   readonly within: (box: Box) => number;
+  /** How far the mean colours are apart inside a box, CIEDE2000. */
+  readonly colourWithin: (box: Box) => number;
 }
 
 /** Differing pixels have this colour; all others are grey or, where edges are antialiased, yellow. */
@@ -35,13 +38,8 @@ export async function comparePictures(one: Buffer, other: Buffer): Promise<Compa
       .png()
       .toBuffer(),
     within: (box) => shareWithin(box, sums, width, height),
+    colourWithin: (box) => meanColourDifference(first, second, box),
   };
-}
-
-interface Pixels {
-  readonly data: Uint8Array;
-  readonly width: number;
-  readonly height: number;
 }
 
 async function pixels(png: Buffer): Promise<Pixels> {

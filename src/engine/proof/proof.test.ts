@@ -1,6 +1,6 @@
 import { buildRecord } from '../../core/buildRecord';
 import { idAt } from '../../../tests/support/ids';
-import { mkdtemp } from 'node:fs/promises';
+import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import sharp from 'sharp';
@@ -76,6 +76,33 @@ describe('proofs', () => {
     const sheet = { svg: new TextEncoder().encode(text), width: 200, height: 100 };
     const [proof] = await pullProof({ browser, record, folder, sheet });
     expect(proof?.worst.filter(({ isAside }) => isAside).map(({ path }) => path)).toEqual(['/rope']);
+  });
+
+  it('say what is shifted, in another colour, or cut off, however pale it is', async () => {
+    const folder = await mkdtemp(path.join(tmpdir(), 'orden-proof-test-'));
+    const pale = SVG.replace('fill="#246"', 'fill="#eef0ff"').replace(
+      '</svg>',
+      '<text id="sign" x="20" y="80" font-family="Commissioner" font-size="12">Mind the gap of the pier</text></svg>',
+    );
+    const record = buildRecord(await buildInto(folder, readText(pale), 'nested'));
+    const sheet = { svg: new TextEncoder().encode(pale), width: 200, height: 100 };
+    const [right] = await pullProof({ browser, record, folder, sheet });
+    expect(right!.shift!.figure).toBeLessThan(0.1);
+    expect(right!.cut).toEqual([]);
+
+    const page = path.join(folder, record.screens[0]!.file);
+    const html = await readFile(page, 'utf8');
+    await writeFile(
+      page,
+      html.replace(
+        '</head>',
+        '<style>.deck{margin-left:17px;background:#ffe0e0!important}.sign{width:40px!important;overflow:hidden}</style></head>',
+      ),
+    );
+    const [wrong] = await pullProof({ browser, record, folder, sheet });
+    expect(wrong!.shift).toMatchObject({ layer: idAt('/deck'), title: 'deck', figure: 17 });
+    expect(wrong!.colour).toMatchObject({ layer: idAt('/deck') });
+    expect(wrong!.cut).toMatchObject([{ layer: idAt('/sign') }]);
   });
 
   it('run no script of the mockup', async () => {

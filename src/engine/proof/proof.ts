@@ -1,5 +1,5 @@
 import type { Browser } from 'playwright-core';
-import type { BuildRecord, RecordedScreen } from '../../core/buildRecord';
+import type { BuildRecord, RecordedLayer, RecordedScreen } from '../../core/buildRecord';
 import type { Box } from '../../core/mockup/box';
 import type { LayerId } from '../../core/mockup/layer';
 import { svgBytes } from '../../core/read/unpack';
@@ -7,6 +7,7 @@ import { withoutAnimations } from './atRest';
 import { comparePictures, type Comparison } from './compare';
 import { fontsIn, withFonts } from './sameFonts';
 import { pullPage, pullSvg, type Size } from './pull';
+import { cutTexts, shiftsOf } from './shifts';
 
 /** A layer and the share of its box's pixels that differ, 0–1. */
 export interface LayerProof {
@@ -21,6 +22,15 @@ export interface LayerProof {
   readonly isAside: boolean;
 }
 
+/** A layer with a figure of it. */
+export interface LayerFigure {
+  readonly layer: LayerId;
+  readonly title: string;
+  readonly box: Box;
+  /** Px, or a difference of colour. */
+  readonly figure: number;
+}
+
 /** A built page compared with its screen. */
 export interface ScreenProof {
   readonly name: string;
@@ -30,6 +40,12 @@ export interface ScreenProof {
   readonly index: number;
   /** The layers that differ most, the worst first. */
   readonly worst: readonly LayerProof[];
+  /** The layer that stands farthest from where it was drawn, px; null when none has a place. */
+  readonly shift: LayerFigure | null;
+  /** The layer whose mean colour is farthest off, CIEDE2000; null when none is off. */
+  readonly colour: LayerFigure | null;
+  /** Texts that the page cuts off, px. */
+  readonly cut: readonly LayerFigure[];
   readonly pictures: { readonly mockup: Buffer; readonly page: Buffer; readonly difference: Buffer };
 }
 
@@ -72,36 +88,68 @@ export async function pullProof({
     onProgress(at, record.screens.length);
     const size = { width: Math.ceil(screen.width), height: Math.ceil(screen.height) };
     const mockup = await pullSvg(browser, svg, sheet, { ...screen.origin, ...size });
-    const page = await pullPage(browser, folder, screen.file, size);
+    const { picture: page, elements } = await pullPage(browser, folder, screen.file, size);
     const comparison = await comparePictures(mockup, page);
+    const compared = { layers: screen.layers, spans: record.sourceMap[screen.file] ?? [], elements };
+    const [farthest] = shiftsOf(compared);
     proofs.push({
       name: screen.name,
       differing: comparison.differing,
       index: comparison.index,
       worst: worstLayers(screen, record, comparison),
+      shift: farthest ? figureOf(farthest.layer, farthest.px) : null,
+      colour: farthestColour(screen, record, comparison),
+      cut: cutTexts(compared).map(({ layer, px }) => figureOf(layer, px)),
       pictures: { mockup, page, difference: comparison.picture },
     });
   }
   return proofs;
 }
 
+function figureOf({ id, title, box, drawn }: RecordedLayer, figure: number): LayerFigure {
+  return { layer: id, title, box: box ?? drawn?.box ?? EMPTY, figure };
+}
+
+const EMPTY: Box = { x: 0, y: 0, width: 0, height: 0 };
+
+/** The leaf layers of a screen that are to be seen on its page, or were put aside, with their boxes. */
+function seenLayers(screen: RecordedScreen, { decisions }: BuildRecord) {
+  return screen.layers.flatMap((layer) => {
+    const { id, kind, box, isHidden } = layer;
+    const decision = decisions[id];
+    if (!box || !decision || decision.outcome === 'sample') return [];
+    const isAside = decision.outcome === 'aside';
+    if (isAside && isHidden) return [];
+    // Of what is put aside, each layer counts by its own pixels; of a picture, the whole.
+    if (isAside ? kind === 'group' : decision.within !== null) return [];
+    return kind === 'group' && decision.outcome === 'element' ? [] : [{ layer, box, isAside }];
+  });
+}
+
 /** The pictures and leaf layers that differ, and the leaf layers that are not on the page. */
 function worstLayers(
   screen: RecordedScreen,
-  { decisions }: BuildRecord,
+  record: BuildRecord,
   comparison: Comparison,
 ): readonly LayerProof[] {
-  const proofs: LayerProof[] = [];
-  for (const { id, path, title, kind, box, isHidden } of screen.layers) {
-    const decision = decisions[id];
-    if (!box || !decision || decision.outcome === 'sample') continue;
-    const isAside = decision.outcome === 'aside';
-    if (isAside && isHidden) continue;
-    // Of what is put aside, each layer counts by its own pixels; of a picture, the whole.
-    if (isAside ? kind === 'group' : decision.within !== null) continue;
-    if (kind === 'group' && decision.outcome === 'element') continue;
-    const differing = comparison.within(box);
-    if (differing > 0) proofs.push({ layer: id, path, title, differing, box, isAside });
+  return seenLayers(screen, record)
+    .map(({ layer: { id, path, title }, box, isAside }): LayerProof => {
+      return { layer: id, path, title, differing: comparison.within(box), box, isAside };
+    })
+    .filter(({ differing }) => differing > 0)
+    .sort((one, other) => other.differing - one.differing)
+    .slice(0, MOST_WORST);
+}
+
+function farthestColour(
+  screen: RecordedScreen,
+  record: BuildRecord,
+  comparison: Comparison,
+): LayerFigure | null {
+  let most: LayerFigure | null = null;
+  for (const { layer, box, isAside } of seenLayers(screen, record)) {
+    const figure = isAside ? 0 : comparison.colourWithin(box);
+    if (figure > (most?.figure ?? 0)) most = figureOf(layer, figure);
   }
-  return proofs.sort((one, other) => other.differing - one.differing).slice(0, MOST_WORST);
+  return most;
 }

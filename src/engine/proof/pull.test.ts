@@ -29,10 +29,8 @@ describe('the picture of a built page', () => {
   async function shown(address: string): Promise<readonly number[]> {
     const html = `<!doctype html><style>body{background:url("${address}")}</style>`;
     await writeFile(path.join(root, 'page', 'index.html'), html);
-    const { data } = await sharp(await pullPage(browser, path.join(root, 'page'), 'index.html', SIZE))
-      .removeAlpha()
-      .raw()
-      .toBuffer({ resolveWithObject: true });
+    const { picture } = await pullPage(browser, path.join(root, 'page'), 'index.html', SIZE);
+    const { data } = await sharp(picture).removeAlpha().raw().toBuffer({ resolveWithObject: true });
     return [...data.subarray(0, 3)];
   }
 

@@ -1,5 +1,6 @@
 import { existsSync } from 'node:fs';
 import type { Browser, Page } from 'playwright-core';
+import { measurePage, type MeasuredElement } from './measurePage';
 import { inFolder } from '../inFolder';
 import { decodeText } from '../../core/read/decodeText';
 
@@ -29,12 +30,19 @@ async function withoutScripts<T>(
 /** The origin that the page is given; a reserved name, which leads nowhere (RFC 6761, §6.4). */
 const ORIGIN = 'http://page.invalid/';
 
+/** A built page as the browser shows it. */
+export interface PulledPage {
+  /** A screenshot at the mockup's size, PNG. */
+  readonly picture: Buffer;
+  readonly elements: readonly MeasuredElement[];
+}
+
 /**
- * A screenshot of a built page at the mockup's size, PNG. The page gets the files of its folder and nothing else:
+ * A screenshot of a built page at the mockup's size, and the places of its elements. The page gets the files of its folder and nothing else:
  * opened as a file, it could show any picture of the disk.
  * @param file the page's path in the folder
  */
-export function pullPage(browser: Browser, folder: string, file: string, size: Size): Promise<Buffer> {
+export function pullPage(browser: Browser, folder: string, file: string, size: Size): Promise<PulledPage> {
   return withoutScripts(browser, size, async (page) => {
     await page.route('**', async (route) => {
       const { href, pathname } = new URL(route.request().url());
@@ -43,7 +51,8 @@ export function pullPage(browser: Browser, folder: string, file: string, size: S
       else await route.abort();
     });
     await page.goto(ORIGIN + file.split('/').map(encodeURIComponent).join('/'));
-    return page.screenshot({ clip: { x: 0, y: 0, ...size } });
+    const picture = await page.screenshot({ clip: { x: 0, y: 0, ...size } });
+    return { picture, elements: await measurePage(page) };
   });
 }
 

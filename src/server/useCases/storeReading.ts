@@ -1,5 +1,6 @@
 import type { Queryable } from '../db/pool';
 import { putBlob } from '../db/tables/blobs';
+import { lockMockup } from '../db/tables/mockups';
 import { insertAsset, insertRevision, type NewRevision } from '../db/tables/revisions';
 import type { PackedReading } from '../workers/packReading';
 
@@ -37,6 +38,8 @@ export async function addRevision(
   { assets, ...reading }: StoredReading,
   cause: NewRevision['cause'],
 ): Promise<void> {
+  // Two readings of one mockup at once have a number each.
+  await lockMockup(client, mockupId);
   const revisionId = await insertRevision(client, { ...reading, mockupId, cause });
   for (const [name, digest] of Object.entries(assets)) await insertAsset(client, revisionId, name, digest);
 }

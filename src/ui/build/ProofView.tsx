@@ -5,6 +5,7 @@ import {
   Box,
   Button,
   LinearProgress,
+  Link as MuiLink,
   List,
   ListItemButton,
   NativeSelect,
@@ -14,6 +15,7 @@ import {
   Typography,
 } from '@mui/material';
 import { useState } from 'react';
+import type { LayerFigure } from '../../engine/proof/proof';
 import type { ProofScreen } from '../../server/proofTypes';
 import type { BuildView } from '../../server/useCases/builds';
 import { MONO } from '../shared/theme';
@@ -115,7 +117,8 @@ function Proof({ screen, address, choice }: ProofProps) {
   const [chosen, setChosen] = useState<string | null>(null);
   const [size, setSize] = useState({ width: 0, height: 0 });
   const [left, right] = PAIRS[pair];
-  const box = screen.worst.find(({ layer }) => layer === chosen)?.box;
+  const shown = [...screen.worst, screen.shift, screen.colour, ...(screen.cut ?? [])];
+  const box = shown.find((each) => each?.layer === chosen)?.box;
   const share = (length: number, of: number) => `${(length / (of || 1)) * 100}%`;
   return (
     <Box sx={{ flex: 1, minHeight: 0, display: 'grid', gridTemplateColumns: '1fr 320px' }}>
@@ -144,6 +147,11 @@ function Proof({ screen, address, choice }: ProofProps) {
             sx={{ flex: 1, minWidth: 120 }}
           />
         </Box>
+        {right === 'difference' && (
+          <Typography sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+            Red: another colour. Yellow: an edge that is smoothed in another way. Grey: the same.
+          </Typography>
+        )}
         <Box
           tabIndex={0}
           role="group"
@@ -184,6 +192,8 @@ function Proof({ screen, address, choice }: ProofProps) {
               style={{ clipPath: `inset(0 ${100 - wipe}% 0 0)` }}
               sx={{ display: 'block', width: '100%', position: 'absolute', inset: 0, userSelect: 'none' }}
             />
+            <SideLabel text={left} side="left" />
+            <SideLabel text={right} side="right" />
             <Box
               aria-hidden
               style={{ left: `${wipe}%` }}
@@ -222,41 +232,103 @@ function Proof({ screen, address, choice }: ProofProps) {
   );
 }
 
+/** What is seen on a side of the wipe. */
+function SideLabel({ text, side }: { readonly text: string; readonly side: 'left' | 'right' }) {
+  return (
+    <Box
+      aria-hidden
+      sx={{
+        position: 'absolute',
+        top: 6,
+        [side]: 6,
+        px: 0.75,
+        fontSize: 12,
+        color: '#22201c',
+        bgcolor: 'rgb(251 248 241 / 88%)',
+        pointerEvents: 'none',
+      }}
+    >
+      {text}
+    </Box>
+  );
+}
+
 interface WorstProps {
   readonly screen: ProofScreen;
   readonly chosen: string | null;
   readonly onChoose: (layer: string | null) => void;
 }
 
+/** What the share of differing pixels means, in words. */
+function verdict(differing: number): string {
+  if (differing < 0.001) return 'Practically identical';
+  return differing < 0.005 ? 'Very close' : differing < 0.02 ? 'Close' : 'Visibly different';
+}
+
+/** A shift that nobody sees, px; a difference of colour that nobody sees, CIEDE2000. */
+const [UNSEEN_SHIFT, UNSEEN_COLOUR] = [1, 1];
+
+/** The figures of a screen in sentences, and the layers that differ. */
 function Worst({ screen, chosen, onChoose }: WorstProps) {
+  const { shift, colour, cut = [], differing, index } = screen;
+  const toggle = (layer: string) => onChoose(layer === chosen ? null : layer);
+  const figure = ({ layer, title }: LayerFigure, words: string) => (
+    <Box component="li" key={layer}>
+      {words}{' '}
+      <MuiLink
+        component="button"
+        color="inherit"
+        onClick={() => toggle(layer)}
+        sx={{ fontWeight: 600, fontSize: 13 }}
+      >
+        {title}
+      </MuiLink>
+    </Box>
+  );
   return (
     <Box sx={{ minHeight: 0, overflow: 'auto', borderLeft: 1, borderColor: 'divider' }}>
       <Box sx={{ p: 2, pb: 1 }}>
-        <Typography variant="h2" sx={{ fontFamily: MONO }}>
-          {percent(screen.differing)}
+        <Typography sx={{ fontFamily: MONO, fontSize: 28, lineHeight: 1.2 }}>{percent(differing)}</Typography>
+        <Typography variant="h3" component="h2">
+          {verdict(differing)}
         </Typography>
-        <Typography sx={{ fontSize: 12, color: 'text.secondary' }}>
-          of the pixels of {screen.name} differ, edges smoothed in another way not counted. Structural
-          similarity {screen.index.toFixed(4)} of 1.
+        <Typography sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+          of all pixels differ; smoothed edges are not counted. Similarity {(index * 100).toFixed(1)} of 100.
         </Typography>
+        <Box component="ul" sx={{ m: 0, mt: 1, pl: 2, fontSize: 13, display: 'grid', gap: 0.25 }}>
+          {shift &&
+            shift.figure >= UNSEEN_SHIFT &&
+            figure(shift, `Largest shift: ${shift.figure.toFixed(1)} px,`)}
+          {shift && shift.figure < UNSEEN_SHIFT && (
+            <li>Everything stands where it was drawn, within a px.</li>
+          )}
+          {colour &&
+            colour.figure >= UNSEEN_COLOUR &&
+            figure(colour, `Largest difference of colour: ΔE ${colour.figure.toFixed(1)},`)}
+          {cut.map((each) => figure(each, `Text cut off by ${each.figure.toFixed(0)} px:`))}
+        </Box>
       </Box>
-      {screen.worst.length === 0 && <Typography sx={{ px: 2, fontSize: 12 }}>No layer differs.</Typography>}
+      <Typography variant="h3" component="h2" sx={{ px: 2, pt: 1 }}>
+        {screen.worst.length === 0
+          ? 'No layer differs'
+          : 'Layers, by the share of their own area that differs'}
+      </Typography>
       <List dense aria-label="Layers that differ, the most first">
-        {screen.worst.map(({ layer, path, differing, isAside }) => (
+        {screen.worst.map(({ layer, path, title, differing: share, isAside }) => (
           <li key={layer}>
             <ListItemButton
               selected={layer === chosen}
-              onClick={() => onChoose(layer === chosen ? null : layer)}
-              sx={{ py: 0.25, gap: 1 }}
+              onClick={() => toggle(layer)}
+              sx={{ py: 0, minHeight: 26, gap: 1 }}
             >
               <Box
                 component="span"
-                sx={{ fontFamily: MONO, fontSize: 12, width: 56, textAlign: 'right', flex: 'none' }}
+                sx={{ fontFamily: MONO, fontSize: 12, width: 52, textAlign: 'right', flex: 'none' }}
               >
-                {percent(differing, 1)}
+                {share < 0.001 ? '<0.1%' : percent(share, 1)}
               </Box>
-              <Box component="span" sx={{ fontSize: 12, overflowWrap: 'anywhere' }}>
-                {namesInPath(path).slice(-2).join(' / ')}
+              <Box component="span" sx={{ fontSize: 13, overflowWrap: 'anywhere' }}>
+                {title ?? namesInPath(path).slice(-2).join(' / ')}
                 {isAside && ' (not on the page)'}
               </Box>
             </ListItemButton>

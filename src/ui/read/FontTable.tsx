@@ -1,4 +1,5 @@
 import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typography } from '@mui/material';
+import { visuallyHidden } from '@mui/utils';
 import { useRef } from 'react';
 import type { LayerId } from '../../core/mockup/layer';
 import type { FaceSource } from '../../core/mockup/type';
@@ -95,7 +96,11 @@ export function FontTable({ fonts, added, actions, onLight }: FontTableProps) {
               <TableCell>Added file</TableCell>
               <TableCell>Family</TableCell>
               <TableCell align="right">Size</TableCell>
-              <TableCell />
+              <TableCell>
+                <Box component="span" sx={visuallyHidden}>
+                  Remove
+                </Box>
+              </TableCell>
             </TableRow>
           </TableHead>
           <TableBody>

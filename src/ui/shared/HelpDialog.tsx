@@ -51,7 +51,9 @@ export function HelpDialog({ onClose }: { readonly onClose: () => void }) {
         >
           {STEPS.map(([name, text]) => (
             <li key={name}>
-              <Typography variant="h3">{name}</Typography>
+              <Typography variant="h3" component="h3">
+                {name}
+              </Typography>
               <Typography sx={{ fontSize: 13 }}>{text}</Typography>
             </li>
           ))}
@@ -59,7 +61,9 @@ export function HelpDialog({ onClose }: { readonly onClose: () => void }) {
         <Box sx={{ columnWidth: 260, columnGap: 3 }}>
           {KEYS.map(({ group, keys }) => (
             <Box key={group} sx={{ breakInside: 'avoid', mb: 1.5 }}>
-              <Typography variant="h3">{group}</Typography>
+              <Typography variant="h3" component="h3">
+                {group}
+              </Typography>
               <Box
                 component="dl"
                 sx={{ m: 0, display: 'grid', gridTemplateColumns: 'auto 1fr', gap: '2px 10px', fontSize: 13 }}

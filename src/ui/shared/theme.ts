@@ -9,6 +9,10 @@ const focusRing = ({ theme }: { readonly theme: Theme }) => ({
   },
 });
 
+function mainLandmark(): HTMLElement {
+  return document.querySelector('main') ?? document.body;
+}
+
 /** The least height of a control, px (WCAG 2.2, 2.5.8 target size). */
 const LEAST_TARGET = 24;
 
@@ -55,6 +59,20 @@ export const theme = createTheme({
     },
     MuiButtonBase: { defaultProps: { disableRipple: true }, styleOverrides: { root: focusRing } },
     MuiLink: { styleOverrides: { root: focusRing } },
+    MuiSelect: {
+      styleOverrides: {
+        select: ({ theme }) => ({
+          '&:focus-visible': {
+            outline: `2px solid ${(theme.vars ?? theme).palette.primary.main}`,
+            outlineOffset: 1,
+            backgroundColor: 'transparent',
+          },
+        }),
+      },
+    },
+    // Inside the page's main landmark, where assistive technology looks for it.
+    MuiMenu: { defaultProps: { container: mainLandmark } },
+    MuiPopover: { defaultProps: { container: mainLandmark } },
     MuiTooltip: { defaultProps: { enterDelay: 400 } },
   },
 });

@@ -57,6 +57,16 @@ function OpenList() {
           autoHighlight
           options={ACTIONS.filter((action) => isPossible(action, store.getState()))}
           groupBy={({ group }) => group}
+          renderGroup={({ key, group, children }) => (
+            <li key={key} role="none">
+              <Box aria-hidden sx={{ px: 2, pt: 1, fontSize: 12, fontWeight: 600, color: 'text.secondary' }}>
+                {group}
+              </Box>
+              <Box component="ul" role="group" aria-label={group} sx={{ p: 0, m: 0, listStyle: 'none' }}>
+                {children}
+              </Box>
+            </li>
+          )}
           getOptionLabel={({ name }) => name}
           filterOptions={matching}
           inputValue={text}

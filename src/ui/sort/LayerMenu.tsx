@@ -1,5 +1,5 @@
 'use client';
-import { ListItemText, Menu, MenuItem, Typography } from '@mui/material';
+import { Divider, ListItemText, Menu, MenuItem, Typography } from '@mui/material';
 import { MONO } from '../shared/theme';
 import { isPossible, MAIN_ACTIONS, ACTIONS, type Action } from './actions';
 import { focusWorksheet } from './focus';
@@ -41,7 +41,7 @@ function OpenMenu({ at }: { readonly at: { readonly x: number; readonly y: numbe
       transitionDuration={0}
     >
       {OUTCOME_ACTIONS.map((action) => item(action, action.name))}
-      <MenuItem divider disabled sx={{ minHeight: 0, p: 0 }} />
+      <Divider component="li" role="none" />
       {MAIN_ACTIONS.filter((action) => isPossible(action, store.getState())).map((action) =>
         item(action, action.name),
       )}
