@@ -300,7 +300,7 @@ test('a value that is refused stays in its field, with the nearest one that is t
   await slot.fill('cart total');
   await page.keyboard.press('Enter');
   await expect(slot).toHaveAttribute('aria-invalid', 'true');
-  await expect(page.getByText('Letters, digits and hyphens only.')).toBeVisible();
+  await expect(page.getByText('cart total is no slot name: letters, digits and hyphens only.')).toBeVisible();
   await expect(page.getByLabel('HTML code')).not.toContainText('cart total');
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Use cart-total' }).click();

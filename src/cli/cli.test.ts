@@ -129,7 +129,15 @@ describe('orden proof', () => {
     expect(status).toBe(0);
     const said = JSON.parse(out) as { screens: { differing: number; index: number; worst: unknown[] }[] };
     expect(said.screens).toEqual([
-      { name: 'harbour', differing: expect.any(Number), index: expect.any(Number), worst: expect.any(Array) },
+      {
+        name: 'harbour',
+        differing: expect.any(Number),
+        index: expect.any(Number),
+        worst: expect.any(Array),
+        shift: expect.objectContaining({ figure: expect.any(Number) }),
+        colour: expect.objectContaining({ figure: expect.any(Number) }),
+        cut: [],
+      },
     ]);
     expect(said.screens[0]!.differing).toBeLessThan(0.002);
     expect(said.screens[0]!.index).toBeGreaterThan(0.995);

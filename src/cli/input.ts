@@ -4,6 +4,7 @@ import { formatOf } from '../core/read/formats';
 import {
   ARRANGEMENTS,
   FRAME_WORDS,
+  LANGUAGE_TAG,
   plainFrame,
   UNITS,
   type Arrangement,
@@ -20,6 +21,8 @@ export interface ConvertFlags {
   readonly target?: string;
   readonly tags?: string;
   readonly unit?: string;
+  /** A language tag such as `da`. */
+  readonly lang?: string;
   /** Words of the page's frame, such as `centred,content`. */
   readonly frame?: string;
   readonly join: boolean;
@@ -55,6 +58,7 @@ async function readOptions({
   arrange,
   target,
   unit,
+  lang,
   frame,
   join,
   fragments,
@@ -64,6 +68,7 @@ async function readOptions({
     arrangement,
     target: target === undefined ? 'html' : await readTarget(target),
     ...(unit !== undefined && { unit: oneOf<Unit>(unit, UNITS, '--unit') }),
+    ...(lang !== undefined && { language: readLanguage(lang) }),
     ...(frame !== undefined && { frame: readFrame(frame, arrangement) }),
     ...(join && { join: true }),
     ...(fragments && { fragments: true }),
@@ -80,6 +85,12 @@ function oneOf<T extends string>(value: string, allowed: readonly T[], flag: str
   const found = allowed.find((candidate) => candidate === value);
   if (found === undefined) throw new UsageError(`${flag} takes ${allowed.join(' or ')}, not "${value}".`);
   return found;
+}
+
+function readLanguage(tag: string): string {
+  if (!LANGUAGE_TAG.test(tag))
+    throw new UsageError(`--lang takes a language tag such as en or pt-BR, not "${tag}".`);
+  return tag;
 }
 
 function readFrame(words: string, arrangement: Arrangement): PageFrame {

@@ -4,7 +4,7 @@ import { readInput, type CommandInput, type ConvertFlags } from './input';
 import { InputError, UsageError } from './errors';
 
 const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json]
-              [--unit px|rem] [--frame WORDS] [--join] [--fragments] [--json] [--force]
+              [--unit px|rem] [--lang TAG] [--frame WORDS] [--join] [--fragments] [--json] [--force]
 
   Reads the mockup FILE and writes its page into DIR: index.html, styles.css,
   pictures/, fonts/ and orden.json, the list of what was written. WORDS say how the page
@@ -39,6 +39,7 @@ async function main(argv: readonly string[]): Promise<number> {
         target: { type: 'string' },
         tags: { type: 'string' },
         unit: { type: 'string' },
+        lang: { type: 'string' },
         frame: { type: 'string' },
         join: { type: 'boolean', default: false },
         fragments: { type: 'boolean', default: false },

@@ -42,6 +42,8 @@ export interface ConvertOptions {
   readonly frame?: PageFrame;
   /** Absent for px. */
   readonly unit?: Unit;
+  /** The language of the page's words, a BCP 47 tag. Absent for `en`. */
+  readonly language?: string;
   /**
    * True to join screens that have one name and different widths into one page. Only pages in the flow are
    * joined.
@@ -99,8 +101,8 @@ export function convertFor(target: Target, input: ConvertInput, memo = createMem
 function convertNow(target: Target, input: ConvertInput): Conversion {
   const shaped = pagesOf(input, target);
   const clock = stopwatch();
-  const { unit = 'px', fragments = false } = input.options;
-  const emission = emit(target, { ...shaped, unit, fragments });
+  const { unit = 'px', fragments = false, language = 'en' } = input.options;
+  const emission = emit(target, { ...shaped, unit, fragments, language });
   clock.lap('emit');
   return { ...shaped, emission, ms: addTimes(shaped.ms, clock.ms) };
 }

@@ -29,6 +29,8 @@ export interface EmitInput {
   readonly plan: PicturePlan;
   readonly fonts: readonly FontFile[];
   readonly unit: Unit;
+  /** The language of the page's words, a BCP 47 tag; absent for `en`. */
+  readonly language?: string;
   /** True to write the furniture of several screens as files of its own too, for a build tool. */
   readonly fragments?: boolean;
   /** True to write each element's layer in `data-layer`. */

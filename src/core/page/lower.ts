@@ -3,11 +3,11 @@ import { sameBox, union, type Box } from '../mockup/box';
 import { changedKeys, withAncestors } from '../mockup/changedKeys';
 import { flatMap } from '../mockup/flatMap';
 import type { GroupLayer, Layer, LayerId } from '../mockup/layer';
-import { splitName } from '../mockup/layerName';
 import type { Matrix } from '../mockup/matrix';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { continueLast, memoizeLast } from '../mockup/memoize';
-import { wordsOf } from '../look/layerTitle';
+import { isInteractiveRole } from '../sort/vocabulary';
+import { alternativeOf, wordsOfName } from './alternativeText';
 import { shadowBearer } from '../look/boxShadows';
 import { isPlain } from '../look/look';
 import type { PicturePlan } from '../pictures/picture';
@@ -153,6 +153,7 @@ export type SharedParts = Pick<
   | 'path'
   | 'name'
   | 'named'
+  | 'nameSaid'
   | 'role'
   | 'classes'
   | 'hidden'
@@ -173,6 +174,7 @@ function sharedParts(layer: Layer, decision: Decision, mockup: Mockup): SharedPa
     path: layer.path,
     name,
     named,
+    ...(decision.nameSaid && { nameSaid: true as const }),
     role,
     classes,
     hidden,
@@ -208,11 +210,7 @@ function lowerPicture(
   const { opacity, blend } = decision.merge ? NO_DRESS : layer;
   const look = effectsLook({ opacity, blend, effects: [], isolated: false }, matrix);
   const place: FixedPlace = { kind: 'fixed', ...placed.box, fitsContent: false, linear: null };
-  const alternative =
-    layer.hints.label ??
-    decision.merge?.name ??
-    (layer.kind === 'text' ? wordsOf(layer) : null) ??
-    (decision.named ? splitName(layer.sourceName ?? '').bare.replace(/[-_]+/g, ' ') : '');
+  const alternative = decision.alternative ?? alternativeOf(layer, decision);
   return {
     kind: 'picture',
     ...sharedParts(layer, decision, mockup),
@@ -252,7 +250,19 @@ function lowerGroup(
   const look = { ...effectsLook(group, matrix), ...cut?.look };
   if (isPlain(look) && children.length === 0) return null;
   const place: FixedPlace = { kind: 'fixed', ...(cut?.box ?? content), fitsContent: false, linear: null };
-  return nameFromGroup({ kind: 'box', ...shared, place, look, children });
+  return nameControl(nameFromGroup({ kind: 'box', ...shared, place, look, children }));
+}
+
+/** A link or button that shows pictures alone is named by the first of them: without a name nobody could use it. */
+function nameControl(group: BoxNode): BoxNode {
+  if (group.label !== undefined || (!isInteractiveRole(group.role) && group.href === undefined)) return group;
+  const leaves = walkNodes(group.children).filter((node) => node.kind !== 'box');
+  const [picture] = leaves;
+  if (picture?.kind !== 'picture' || leaves.some((node) => node.kind === 'text' || node.alternative !== ''))
+    return group;
+  const own = [picture, group].find(({ named }) => named)?.name ?? '';
+  const words = wordsOfName(own, true);
+  return words === '' ? group : { ...group, label: words };
 }
 
 /** A group around a single picture gives that picture its name. */

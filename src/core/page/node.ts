@@ -58,6 +58,8 @@ interface NodeBase extends Meaning {
   readonly name: string;
   /** False when Orden invented the name. */
   readonly named: boolean;
+  /** True when a person gave the name. Absent for any other. */
+  readonly nameSaid?: true;
   readonly role: Role;
   /** Class names that a person gave. */
   readonly classes: readonly string[];

@@ -23,6 +23,8 @@ export interface Decision {
   readonly outputName: string;
   /** True when the name comes from a person or the mockup. */
   readonly named: boolean;
+  /** True when a person gave the name: then it is in the code, whatever the element is. */
+  readonly nameSaid: boolean;
   readonly classes: readonly string[];
   readonly hidden: boolean;
   /** Its index among like-built siblings. */
@@ -42,6 +44,8 @@ export interface Decision {
   readonly scroll: Scroll | null;
   /** The person's layout overrides; empty where the flow decides. */
   readonly layoutOverride: LayoutOverride;
+  /** The alternative text of its picture; empty for decoration, null for an automatic one. */
+  readonly alternative: string | null;
   /** A note for the developer. */
   readonly note: string | null;
 }

@@ -17,6 +17,8 @@ interface RoleEntry {
    * content).
    */
   readonly neverInside?: readonly string[];
+  /** The ARIA role that the element has not by itself (ARIA in HTML, §4). */
+  readonly aria?: string;
   /** Words in a layer's name that suggest this role. */
   readonly words?: readonly string[];
 }
@@ -125,6 +127,19 @@ export const ROLES = {
   section: { element: 'section', phrasing: false, words: ['section'] },
   article: { element: 'article', phrasing: false, words: ['article', 'card', 'ticket'] },
   figure: { element: 'figure', phrasing: false, words: ['figure'] },
+  /** What stands beside the main content (ARIA, `complementary`). */
+  complementary: {
+    element: 'aside',
+    phrasing: false,
+    neverInside: ['aside', 'main'],
+    words: ['sidebar', 'complementary'],
+  },
+  form: { element: 'form', phrasing: false, neverInside: ['form'], words: ['form'] },
+  /** A table keeps its layout: its parts are named by ARIA (§5.3.3: table, row, cell, columnheader). */
+  table: { element: 'div', phrasing: false, aria: 'table' },
+  row: { element: 'div', phrasing: false, aria: 'row' },
+  cell: { element: 'div', phrasing: false, aria: 'cell' },
+  'header-cell': { element: 'div', phrasing: false, aria: 'columnheader' },
   picture: { element: 'img', phrasing: true },
 } as const satisfies Record<string, RoleEntry>;
 export type Role = keyof typeof ROLES;

@@ -213,8 +213,8 @@ function lookKey(
 const lookText = memoizeByObject((look: Look) => JSON.stringify(look));
 
 /** A layer's own name without its number, else its role. */
-function nameOf({ named, name, role }: PageNode): string | null {
-  if (named) return withoutNumber(name);
+function nameOf({ named, name, nameSaid, role }: PageNode): string | null {
+  if (named) return nameSaid ? name : withoutNumber(name);
   return role === 'box' || role === 'text' || role === 'picture' ? null : role;
 }
 
@@ -223,19 +223,20 @@ function nameOf({ named, name, role }: PageNode): string | null {
  * of that name styles anything.
  */
 function nameClassOf(
-  { kind, named, name, role }: PageNode,
+  { kind, named, name, nameSaid, role }: PageNode,
   taken: ReadonlySet<string>,
   own: string | undefined,
 ): string | null {
   // A picture has its name in its file.
-  const plain = named && kind !== 'picture' ? withoutNumber(name) : null;
+  const plain = named && kind !== 'picture' ? (nameSaid ? name : withoutNumber(name)) : null;
+  if (nameSaid && plain !== null && own !== plain) return plain;
   const isSaid = plain === roleEntry(role).element || plain === role;
   const isStyled = plain !== null && (taken.has(plain) || own?.replace(/-\d+$/, '') === plain);
   return isSaid || isStyled ? null : plain;
 }
 
 /** `row-3` and `row-4` look alike as `row`. */
-function withoutNumber(name: string): string {
+export function withoutNumber(name: string): string {
   return name.replace(/(?:-\d+)+$/, '') || name;
 }
 

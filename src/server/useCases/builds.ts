@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { strToU8, zipSync } from 'fflate';
 import { TARGET_NAMES } from '../../core/emit/targets';
 import type { ConvertOptions } from '../../core/convert';
-import { ARRANGEMENTS, FRAME_WORDS, UNITS, type PageFrame } from '../../core/page/frame';
+import { ARRANGEMENTS, FRAME_WORDS, LANGUAGE_TAG, UNITS, type PageFrame } from '../../core/page/frame';
 import { pool } from '../db/pool';
 import * as builds from '../db/tables/builds';
 import { setBuildOptions } from '../db/tables/mockups';
@@ -20,6 +20,7 @@ export const buildSchema = Joi.object<ConvertOptions>({
     .valid(...TARGET_NAMES)
     .default('html'),
   unit: Joi.string().valid(...UNITS),
+  language: Joi.string().pattern(LANGUAGE_TAG).max(35),
   join: Joi.boolean(),
   fragments: Joi.boolean(),
   frame: Joi.object<PageFrame>({

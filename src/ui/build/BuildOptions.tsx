@@ -1,8 +1,15 @@
 'use client';
-import { Box, NativeSelect, Typography } from '@mui/material';
-import { useId, type ReactNode } from 'react';
+import { Box, Input, NativeSelect, Typography } from '@mui/material';
+import { useId, useState, type ReactNode } from 'react';
 import type { ConvertOptions } from '../../core/convert';
-import { FRAME_WORDS, plainFrame, UNITS, type PageFrame, type Unit } from '../../core/page/frame';
+import {
+  FRAME_WORDS,
+  LANGUAGE_TAG,
+  plainFrame,
+  UNITS,
+  type PageFrame,
+  type Unit,
+} from '../../core/page/frame';
 import type { WidthPair } from '../../core/page/join/pairs';
 import { ArrangementToggle } from '../shared/ArrangementToggle';
 
@@ -71,6 +78,7 @@ export function BuildOptions({ value, onChange, pairs, screens }: BuildOptionsPr
           </option>
         ))}
       </Choice>
+      <Language value={value.language ?? 'en'} onChange={(language) => onChange({ ...value, language })} />
       {screens > 1 && (
         <Choice
           label="Shared parts"
@@ -91,6 +99,37 @@ export function BuildOptions({ value, onChange, pairs, screens }: BuildOptionsPr
           <option value="one">one page for {widthsOf(pairs)}</option>
         </Choice>
       )}
+    </Box>
+  );
+}
+
+interface LanguageProps {
+  readonly value: string;
+  readonly onChange: (language: string) => void;
+}
+
+/** The language of the page, as a tag that is kept as soon as it is one. */
+function Language({ value, onChange }: LanguageProps) {
+  const id = useId();
+  const [text, setText] = useState(value);
+  const isValid = LANGUAGE_TAG.test(text);
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 0.75 }}>
+      <Typography component="label" htmlFor={id} sx={{ fontSize: 12, color: 'text.secondary' }}>
+        Language
+      </Typography>
+      <Input
+        value={text}
+        error={!isValid}
+        onChange={(event) => {
+          const next = event.target.value.trim();
+          setText(next);
+          if (LANGUAGE_TAG.test(next)) onChange(next);
+        }}
+        title="A language tag, such as en, da or pt-BR"
+        inputProps={{ id, 'aria-invalid': !isValid, spellCheck: false, maxLength: 35 }}
+        sx={{ fontSize: 13, width: 52 }}
+      />
     </Box>
   );
 }

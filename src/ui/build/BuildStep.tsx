@@ -117,8 +117,15 @@ function ageOf(
 }
 
 /** Options with what is left out said. */
-function whole({ frame, unit = 'px', join = false, fragments = false, ...others }: ConvertOptions) {
-  return { ...others, unit, join, fragments, frame: frame ?? plainFrame(others.arrangement) };
+function whole({
+  frame,
+  unit = 'px',
+  language = 'en',
+  join = false,
+  fragments = false,
+  ...others
+}: ConvertOptions) {
+  return { ...others, unit, language, join, fragments, frame: frame ?? plainFrame(others.arrangement) };
 }
 
 function optionWords({ arrangement, unit = 'px' }: ConvertOptions): string {

@@ -4,6 +4,7 @@ import { sayFinding, type Finding } from '../../core/findings/finding';
 import type { Decision } from '../../core/sort/decision';
 import type { Tag } from '../../core/sort/tag';
 import { OUTCOMES } from '../../core/sort/vocabulary';
+import { withoutNumber } from '../../core/style/factor';
 import { layerLabel } from '../../core/look/layerLabel';
 import type { Row } from './rows';
 import type { Column } from './store/state';
@@ -163,7 +164,11 @@ function cellText(column: Column, row: Row, decision: Decision | undefined): str
     case 'state':
       return decision.state?.state ?? '';
     case 'outputName':
-      return decision.outcome === 'aside' || decision.within !== null ? '' : decision.outputName;
+      if (decision.outcome === 'aside' || decision.within !== null) return '';
+      // As the code has it: like-built elements share a class.
+      return decision.outcome === 'element' && !decision.nameSaid
+        ? withoutNumber(decision.outputName)
+        : decision.outputName;
     case 'hidden':
       return decision.hidden ? 'hidden' : '';
     case 'findings':

@@ -15,6 +15,7 @@ import type { Arrangement } from '../../core/page/frame';
 import type { Decided, Decision, Decisions } from '../../core/sort/decision';
 import { decide } from '../../core/sort/decide/decide';
 import { reportMerges } from '../../core/sort/merges';
+import { reportStates } from '../../core/sort/report/states';
 import { reportSharedNames } from '../../core/sort/sharedNames';
 import type { Tags } from '../../core/sort/tag';
 import { findSamples, themesOf } from '../../core/style/samples';
@@ -146,6 +147,7 @@ function decisionDelta(): SortResultDelta {
   const { findings, report } = findingList();
   reportMerges(mockup, measures, decisions, report);
   reportSharedNames(decisions, treeOf(mockup), report);
+  reportStates(decisions, input.tags, report);
   const samples = findSamples({ mockup, decisions });
   const boxes = lastSentDecisions ? null : paintedBoxes(measures);
   const changed = new Map<LayerId, Decision>();

@@ -61,7 +61,9 @@ function printPage(page: Page, input: EmitInput) {
   ]);
   const body = element('body', {}, [pageMarkup(page, { ...input, ...linkContext(page, input.pages) })]);
   const doctype = '<!doctype html>\n';
-  const { text, spans } = printHtmlWithSpans([element('html', { lang: 'en' }, [head, body])]);
+  const { text, spans } = printHtmlWithSpans([
+    element('html', { lang: input.language ?? 'en' }, [head, body]),
+  ]);
   return {
     text: doctype + text,
     spans: spans.map((span) => ({ ...span, line: span.line + 1, lastLine: span.lastLine + 1 })),

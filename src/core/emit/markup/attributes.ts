@@ -2,7 +2,7 @@ import type { MarkupElement } from '../../markup/element';
 import type { Declaration } from '../../markup/printCss';
 import type { NodeFurniture } from '../../page/meaning';
 import { sayDifferences } from '../../sort/differences';
-import { isButton } from '../../sort/vocabulary';
+import { isButton, roleEntry } from '../../sort/vocabulary';
 import type { PageNode } from '../../page/node';
 import { widthClass } from '../../page/join/names';
 import { isShownByState } from '../css/stateRules';
@@ -70,7 +70,9 @@ function stateAttributes({ role, href, states = [] }: PageNode) {
 /** Elements without a role may have no accessible name; a box with one becomes a group (ARIA in HTML, §4). */
 const NAMELESS: ReadonlySet<string> = new Set(['div', 'span', 'p', 'label']);
 
-export function nameAttributes({ label, kind }: PageNode, name: string) {
+export function nameAttributes({ label, kind, role }: PageNode, name: string) {
+  const { aria } = roleEntry(role);
+  if (aria !== undefined) return { role: aria, ...(label !== undefined && { 'aria-label': label }) };
   if (label === undefined) return {};
   if (!NAMELESS.has(name)) return { 'aria-label': label };
   return kind === 'box' && name !== 'label' ? { role: 'group', 'aria-label': label } : {};

@@ -12,9 +12,16 @@ function onlyChild({ children: [only, ...more] }: BoxNode): PageNode | null {
 /** Unwraps the only child of a group without a purpose; a named group gives it its name. */
 export function unwrapSingleChild(group: BoxNode): PageNode {
   const only = onlyChild(group)!;
-  const { name, layer } = group;
-  if (!group.named || only.named) return only;
-  return { ...only, name, named: true, merged: [...(only.merged ?? []), layer] };
+  const { name, layer, nameSaid } = group;
+  const isBetter = nameSaid ? !only.nameSaid : group.named && !only.named;
+  if (!isBetter) return only;
+  return {
+    ...only,
+    name,
+    named: true,
+    ...(nameSaid && { nameSaid }),
+    merged: [...(only.merged ?? []), layer],
+  };
 }
 
 /** True for a group that only applies an opacity to its only child. */

@@ -19,7 +19,11 @@ export function unwrapTextGroup(group: BoxNode): TextNode | null {
   return {
     ...text,
     merged: [...(text.merged ?? []), group.layer, ...(group.merged ?? [])],
-    ...(group.named && !text.named && { name: group.name, named: true }),
+    ...(((group.nameSaid && !text.nameSaid) || (group.named && !text.named)) && {
+      name: group.name,
+      named: true,
+      ...(group.nameSaid && { nameSaid: group.nameSaid }),
+    }),
     ...(group.role !== 'box' && { role: group.role }),
     ...(group.href !== undefined && { href: group.href }),
   };

@@ -158,6 +158,7 @@ function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said
     within: around.within?.key ?? (lead === layer.id ? null : lead),
     outputName: outputName || (isPicture && !proposed.named && around.nearestName) || proposed.name,
     named: outputName !== '' || proposed.named,
+    nameSaid: tag.outputName !== undefined && outputName !== '',
     classes: tag.classes ?? [],
     hidden: tag.hidden ?? false,
     repeat: facts.repeats.get(layer.id) ?? null,
@@ -173,6 +174,7 @@ function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said
       ...(tag.gap !== undefined && { gap: tag.gap }),
       ...(tag.width !== undefined && { width: tag.width }),
     },
+    alternative: tag.alt ?? null,
     note: tag.note ?? null,
   };
 }

@@ -7,10 +7,10 @@ const CLASS_NAME = /^-?[_a-zA-Z][\w-]*$/;
 export const classes: FacetEntry<readonly string[]> = {
   schema: Joi.array()
     .items(
-      Joi.string()
-        .pattern(CLASS_NAME)
-        .max(64)
-        .messages({ 'string.pattern.base': 'Letters, digits and hyphens only, beginning with a letter' }),
+      Joi.string().pattern(CLASS_NAME).max(64).messages({
+        'string.pattern.base':
+          '{#value} is no class name: letters, digits and hyphens only, beginning with a letter',
+      }),
     )
     .max(12),
   attribute: null,

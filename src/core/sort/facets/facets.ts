@@ -1,3 +1,4 @@
+import { alt } from './alt';
 import { classes } from './classes';
 import { contents } from './contents';
 import type { FacetEntry } from './facet';
@@ -26,6 +27,7 @@ export const FACETS = {
   hidden,
   slot,
   href,
+  alt,
   scroll,
   contents,
   gap,

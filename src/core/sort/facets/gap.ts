@@ -10,7 +10,7 @@ export const gap: FacetEntry<number> = {
     .min(0)
     .max(MOST)
     .messages({
-      'number.base': 'A number of px, such as 12',
+      'number.base': '{#value} is no gap: write px, such as 12',
       'number.min': 'A gap is 0 px or more',
       'number.max': `A gap is at most ${MOST} px`,
     }),

@@ -10,7 +10,7 @@ export const href: FacetEntry<string> = {
     .custom((value: string, helpers) => (isSafeHref(value) ? value : helpers.error('string.pattern.base')))
     .max(400)
     .messages({
-      'string.pattern.base': 'An address such as https://…, a file, or # and a name',
+      'string.pattern.base': '{#value} is no address: write https://…, a file, or # and a name',
     }),
   attribute: textAttribute('href'),
   isShared: false,

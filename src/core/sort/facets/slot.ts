@@ -6,7 +6,7 @@ export const slot: FacetEntry<string> = {
   schema: Joi.string()
     .pattern(/^[\w-]+$/)
     .max(64)
-    .messages({ 'string.pattern.base': 'Letters, digits and hyphens only' }),
+    .messages({ 'string.pattern.base': '{#value} is no slot name: letters, digits and hyphens only' }),
   attribute: textAttribute('data-slot', { isOnElements: true }),
   isShared: false,
   isCopied: false,

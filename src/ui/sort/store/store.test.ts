@@ -73,6 +73,7 @@ describe('the store', () => {
           ],
           after: '0',
           editor: { id: expect.any(String), name: '' },
+          request: expect.any(String),
         },
       },
     ]);
