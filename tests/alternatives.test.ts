@@ -45,6 +45,6 @@ describe('alternative texts', () => {
       '<a href="#x"><path id="icon-search" d="M0 0q9 -9 18 0t18 0" fill="none" stroke="#000"/></a>';
     const reading = readInside(link);
     expect(layerNamed(reading, 'icon-search')).toBeDefined();
-    expect(convertReading(reading).emission.files[0]!.text).toContain('aria-label="search"');
+    expect(convertReading(reading).emission.files[0]!.text).toContain('alt="search"');
   });
 });

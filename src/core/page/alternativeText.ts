@@ -22,7 +22,9 @@ export function alternativeOf(layer: Layer, decision: Decision): string {
     : decision.named
       ? splitName(layer.sourceName ?? '').bare
       : '';
-  return wordsOfName(name, isInteractiveRole(decision.role) || decision.href !== null);
+  const mustSay = isInteractiveRole(decision.role) || decision.href !== null;
+  const inside = mustSay ? walk(layer).map((each) => splitName(each.sourceName ?? '').bare) : [];
+  return [name, ...inside].map((each) => wordsOfName(each, mustSay)).find((each) => each !== '') ?? '';
 }
 
 const MOST = 300;
