@@ -64,7 +64,7 @@ test('the mockup is zoomed by keyboard, shows the selection alone, and its outco
 test('the mockup is shown in the looks of its samples and in every theme, as its tags are now', async ({
   page,
 }) => {
-  const samples = `<g data-name="Samples [style]"><rect id="plank" x="500" width="9" height="9" fill="#00f"/>
+  const samples = `<g data-name="Looks [style]"><rect id="plank" x="500" width="9" height="9" fill="#00f"/>
     <g data-name=".fog"><rect id="plank" x="500" y="20" width="9" height="9" fill="#888"/></g></g>`;
   await readMockup(page, 'pier.svg', PIER.replace('</svg>', `${samples}</svg>`));
   const looks = page.getByLabel('Looks of the mockup');

@@ -71,7 +71,7 @@ function header(): string {
     `${box(1080, 18, 160, 36, 'rx="18" fill="url(#press)"')}${text(1160, 41, 'strong light', 'Book a crossing', ' text-anchor="middle"')}`,
   );
   const over = group(
-    'book-button-over',
+    'book-button:hover',
     `${box(1080, 18, 160, 36, 'rx="18" fill="#9c3522"')}`,
     ' display="none"',
   );

@@ -70,7 +70,7 @@ function samples(): string {
     `<text id="quiet" x="1064" y="180" style="font-size:13px;fill:${quiet}">Quiet</text>` +
     `<text id="read-out" x="1064" y="210" class="read-out" style="fill:${readOut}">38</text>`;
   const theme = (name: string, inside: string) => `<g id="theme-${name}" data-name=".${name}">${inside}</g>`;
-  return `<g id="samples" data-name="Samples [style]" display="none">
+  return `<g id="looks" data-name="Looks [style]" display="none">
 ${looks('#122530', 'url(#plate)', '#0c1a22', '#dfe8ea', '#8fa7ae', '#ffd98c')}
 ${theme('fair', looks('#dbe7ea', '#f7fafa', '#c3d3d8', '#14303b', '#476470', '#8a5a00'))}
 ${theme('fog', looks('#5d6a70', '#6d7a80', '#4a565b', '#f4f6f7', '#d4dbde', '#ffe9b8'))}

@@ -25,6 +25,8 @@ export interface ConvertFlags {
   readonly lang?: string;
   /** Words of the page's frame, such as `centred,content`. */
   readonly frame?: string;
+  /** Names of themes, with commas between them. */
+  readonly themes?: string;
   readonly join: boolean;
   readonly fragments: boolean;
   /** True to overwrite files that somebody changed. */
@@ -59,6 +61,7 @@ async function readOptions({
   target,
   unit,
   lang,
+  themes,
   frame,
   join,
   fragments,
@@ -69,6 +72,7 @@ async function readOptions({
     target: target === undefined ? 'html' : await readTarget(target),
     ...(unit !== undefined && { unit: oneOf<Unit>(unit, UNITS, '--unit') }),
     ...(lang !== undefined && { language: readLanguage(lang) }),
+    ...(themes !== undefined && { themes: themes.split(',').map((theme) => theme.trim()) }),
     ...(frame !== undefined && { frame: readFrame(frame, arrangement) }),
     ...(join && { join: true }),
     ...(fragments && { fragments: true }),

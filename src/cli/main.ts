@@ -4,15 +4,18 @@ import { readInput, type CommandInput, type ConvertFlags } from './input';
 import { InputError, UsageError } from './errors';
 
 const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json]
-              [--unit px|rem] [--lang TAG] [--frame WORDS] [--join] [--fragments] [--json] [--force]
+              [--unit px|rem] [--lang TAG] [--themes NAMES] [--frame WORDS] [--join]
+              [--fragments] [--json] [--force]
 
   Reads the mockup FILE and writes its page into DIR: index.html, styles.css,
   pictures/, fonts/ and orden.json, the list of what was written. WORDS say how the page
   stands in its window: left or centred, clipped or spilling, screen or content (how high
   it is), such as --frame centred,content. With --join, screens of one name and different
   widths that flow become one page with a media query. With --fragments, what several
-  screens share stands in furniture/ as well, for a build tool. Files that somebody changed since
-  they were written stay, and then nothing is written; --force overwrites them.
+  screens share stands in furniture/ as well, for a build tool. NAMES are the themes that
+  are written, such as --themes fair,night: a class of that name on the root shows one.
+  TAG is the language of the words. Files that somebody changed since they were written
+  stay, and then nothing is written; --force overwrites them.
 
 orden proof FILE [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json] [--out DIR]
             [--unit px|rem] [--frame WORDS] [--join] [--json] [--force]
@@ -40,6 +43,7 @@ async function main(argv: readonly string[]): Promise<number> {
         tags: { type: 'string' },
         unit: { type: 'string' },
         lang: { type: 'string' },
+        themes: { type: 'string' },
         frame: { type: 'string' },
         join: { type: 'boolean', default: false },
         fragments: { type: 'boolean', default: false },

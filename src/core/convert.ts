@@ -31,7 +31,9 @@ import { reportMerges } from './sort/merges';
 import { applyStructuralTags } from './sort/structuralTags';
 import type { Tags } from './sort/tag';
 import { factorClasses } from './style/factor';
-import { findSamples } from './style/samples';
+import { findSamples, themesOf, type Sample } from './style/samples';
+import { reportContrast } from './style/themes/reportContrast';
+import { themeLooks, withThemes } from './style/themes/themeLooks';
 import { applySamples } from './style/applySamples';
 import type { StyleSheet } from './style/styleSheet';
 
@@ -49,6 +51,8 @@ export interface ConvertOptions {
    * joined.
    */
   readonly join?: boolean;
+  /** The themes that are written, by their names. Absent for none. */
+  readonly themes?: readonly string[];
   /** True to write the furniture of several screens as files of its own too, for a build tool. */
   readonly fragments?: boolean;
 }
@@ -167,14 +171,36 @@ export function pagesFromDecisions(
     return arranged;
   });
   const joined = options.join ? joinPages(apart, mockup.screens) : apart;
-  const pages = resolveLinks(joined, mockup, report).map(nameFields);
+  const linked = resolveLinks(joined, mockup, report).map(nameFields);
+  const themes = themesOf(samples).filter((theme) => options.themes?.includes(theme));
+  const pages =
+    themes.length === 0 ? linked : themedPages(linked, { decided, samples, plan, target }, themes, report);
   clock.lap('page');
 
-  const sheet = factorClasses(pages, new Set(samples.map(({ path }) => path.at(-1) ?? '')), waiting);
+  const sheet = factorClasses(pages, new Set(samples.map(({ path }) => path.at(-1) ?? '')), waiting, themes);
   const fonts = fontFiles(pages, mockup, assets);
   clock.lap('style');
 
   return { mockup, measures, decisions, plan, pages, sheet, fonts, ms: clock.ms };
+}
+
+interface ThemeInput {
+  readonly decided: Decided;
+  readonly samples: readonly Sample[];
+  readonly plan: PicturePlan;
+  readonly target: Target;
+}
+
+function themedPages(
+  pages: readonly Page[],
+  { decided, samples, plan, target }: ThemeInput,
+  themes: readonly string[],
+  report: Report,
+): readonly Page[] {
+  const looks = themeLooks(decided, samples, themes, plan, target.fitsBrowsers);
+  const themed = pages.map((page) => withThemes(page, looks));
+  for (const page of themed) reportContrast(page, themes, report);
+  return themed;
 }
 
 function stopwatch() {

@@ -192,6 +192,11 @@ export const WORDING = {
     severity: 'warning',
     text: 'It leads to {href}, but no screen and no layer on a page has that name.',
   },
+  'contrast-low': {
+    title: 'Texts with too little contrast in a theme',
+    severity: 'warning',
+    text: 'In the theme {theme} its letters have a contrast of {ratio} to 1 with what is behind them; WCAG asks for 4.5, and for 3 where they are large.',
+  },
   'state-lost': {
     title: 'States that the page does not show',
     severity: 'warning',

@@ -4,7 +4,7 @@ import type { Layout } from './layout';
 import type { RewriteTrace } from './rewrite/rewrite';
 import type { PageLinks } from './links/resolveLinks';
 import type { StateNode } from './states/stateNode';
-import type { PageNode } from './node';
+import type { PageNode, ThemeLook } from './node';
 
 /** How a page stands in its window. */
 export interface PageFrame {
@@ -28,6 +28,10 @@ export interface Page {
   readonly width: number;
   readonly height: number;
   readonly ground: Colour | null;
+  /** The layer that is its ground. Absent where that is none. */
+  readonly groundLayer?: LayerId;
+  /** The look of its ground in themes. Absent where it is the same in all. */
+  readonly themes?: readonly ThemeLook[];
   /** Class names that a person gave to the box that is its ground. */
   readonly classes?: readonly string[];
   readonly frame: PageFrame;

@@ -28,6 +28,12 @@ export interface StateLook {
   readonly isControl: boolean;
 }
 
+/** The look of a node in a theme. */
+export interface ThemeLook {
+  readonly theme: string;
+  readonly look: Look;
+}
+
 /** The two widths that a page may serve. */
 export type Width = 'wide' | 'narrow';
 
@@ -68,6 +74,8 @@ interface NodeBase extends Meaning {
   readonly keepsPlace?: true;
   readonly look: Look;
   readonly states?: readonly StateLook[];
+  /** Absent where it looks the same in every theme. */
+  readonly themes?: readonly ThemeLook[];
   /** On the page, but hidden at first. */
   readonly hidden: boolean;
   readonly href?: string;

@@ -29,7 +29,7 @@ describe('the rules on the demo', () => {
     ['main-navigation', 'element', 'navigation'],
     ['main-navigation/link', 'element', 'link'],
     ['book-button', 'element', 'button'],
-    ['book-button-over', 'aside', 'box'],
+    ['book-button:hover', 'aside', 'box'],
     ['icon-wind', 'picture', 'picture'],
     ['icon-sun', 'picture', 'picture'],
     ['sailings/serif', 'element', 'heading-2'],

@@ -25,7 +25,7 @@ function fillOf(layer: Layer | undefined): string {
   return paint?.kind === 'solid' ? printColour(paint.colour) : String(paint?.kind);
 }
 
-const SAMPLES = `<g data-name="Samples [style]">
+const SAMPLES = `<g data-name="Looks [style]">
   <rect id="card" x="300" width="40" height="20" rx="4" fill="#ff0000" stroke="#000" stroke-width="2"/>
   <text id="price" x="300" y="20" font-size="20" font-weight="700" fill="#00ff00">9</text>
   <g data-name="card"><text id="price" x="300" y="40" font-size="30" fill="#0000ff">9</text></g>
@@ -87,7 +87,7 @@ describe("a layer with a sample's class", () => {
   it('scales with the groups around, and runs gradients over its own box', () => {
     const { layer } = dressed(
       `<linearGradient id="wash" gradientUnits="userSpaceOnUse" x1="0" x2="50"><stop stop-color="red"/><stop offset="1"/></linearGradient>
-       <g data-name="Samples [style]"><rect id="bar" width="50" height="10" stroke="#000" stroke-width="4" fill="url(#wash)"/></g>
+       <g data-name="Looks [style]"><rect id="bar" width="50" height="10" stroke="#000" stroke-width="4" fill="url(#wash)"/></g>
        <g id="twice" transform="scale(2)"><rect id="a" data-tags=".bar" x="10" y="20" width="25" height="5"/></g>`,
     );
     const { fill, stroke } = layer('twice/a') as ShapeLayer;

@@ -8,11 +8,11 @@ import { collectFromNodes } from '../page/walk';
 import { sharedPlacementOf, type SharedPlacement } from '../page/sharedPlacement';
 import type { Layout } from '../page/layout';
 import type { Page } from '../page/frame';
-import type { PageNode, StateLook } from '../page/node';
+import type { PageNode, StateLook, ThemeLook } from '../page/node';
 import type { PlacementCount, StyleClass, StyleSheet } from './styleSheet';
 
 /** The parts of a class. */
-type Parts = Pick<StyleClass, 'look' | 'layout' | 'states' | 'narrow'>;
+type Parts = Pick<StyleClass, 'look' | 'layout' | 'states' | 'themes' | 'narrow'>;
 
 interface ClassDraft extends Parts {
   /** How often each name occurs among its users; invented names count as none. */
@@ -37,11 +37,13 @@ const RESERVED = ['screen', 'run', 'flow', ...WIDTH_CLASSES];
  * it.
  * @param samples classes that have a sample: they name its look
  * @param waiting layers that get no class yet, since their next change is on its way
+ * @param themes the themes that are written
  */
 export function factorClasses(
   pages: readonly Page[],
   samples: ReadonlySet<string>,
   waiting: ReadonlySet<LayerId> = new Set(),
+  themes: readonly string[] = [],
 ): StyleSheet {
   const uses = new Map<string, ClassDraft>();
   const given = new Set<string>([...RESERVED, ...pages.filter((page) => page.narrow).map(pageClass)]);
@@ -75,18 +77,20 @@ export function factorClasses(
     note(worn, count);
     for (const letters of worn.letters) note(letters, count);
   }
-  for (const { ground, classes } of pages) {
+  for (const { ground, classes, themes: looks = NO_THEMES } of pages) {
     if (!ground || !classes) continue;
-    note(plainUser({ fills: [{ kind: 'solid', colour: ground }] }, classes), 1);
+    note(plainUser({ fills: [{ kind: 'solid', colour: ground }] }, classes, looks), 1);
   }
   const known = new Map<string, StyleClass>();
   /** A class that a person gave holds the look, when all its wearers have the same one. */
   const holdsOneLook = (name: string) => wearers.get(name)?.size === 1 && !RESERVED.includes(name);
-  for (const [mark, { look, layout, states, narrow, names, count, common, placements }] of uses) {
+  for (const [mark, { names, count, common, placements, ...parts }] of uses) {
+    const { look, layout, states, themes: looks, narrow } = parts;
     const said = common.find((each) => samples.has(each) && holdsOneLook(each)) ?? common.find(holdsOneLook);
     const own = nameOfMost(names, count) ?? describe(look, layout);
     const name = said ?? freeName(own, given);
-    known.set(mark, { name, look, layout, placements: [...(placements?.values() ?? [])], states, narrow });
+    const counted = [...(placements?.values() ?? [])];
+    known.set(mark, { name, look, layout, placements: counted, states, themes: looks, narrow });
   }
   const roots = new Map<string, string[]>();
   for (const { name, states } of known.values()) {
@@ -95,6 +99,7 @@ export function factorClasses(
   }
   return {
     classes: [...known.values()],
+    themes,
     nameClassOf: (node) => nameClassOf(node, given, known.get(classUseOf(node).mark ?? '')?.name),
     classFor: (look) => known.get(lookKey(look) ?? '')?.name ?? null,
     classesOfControl: (control) => roots.get(control) ?? [],
@@ -103,10 +108,17 @@ export function factorClasses(
 }
 
 function partsOf(node: PageNode): Parts {
-  return { look: node.look, layout: layoutOf(node), states: node.states ?? NONE, narrow: narrowOf(node) };
+  return {
+    look: node.look,
+    layout: layoutOf(node),
+    states: node.states ?? NONE,
+    themes: node.themes ?? NO_THEMES,
+    narrow: narrowOf(node),
+  };
 }
 
 const NONE: readonly StateLook[] = [];
+const NO_THEMES: readonly ThemeLook[] = [];
 
 /** The narrow version of a node on a page for two screens; null for a node that is the same on both. */
 function narrowOf(node: PageNode): Parts['narrow'] {
@@ -184,16 +196,20 @@ function lettersOf(node: PageNode): readonly Look[] {
   return node.kind === 'text' ? node.lines.flatMap(({ spans }) => spans.map(({ look }) => look)) : [];
 }
 
-function plainUser(look: Look, classes: readonly string[]): ClassUser {
-  const parts = { look, layout: null, states: NONE, narrow: null };
-  return { mark: lookKey(look), parts, placement: null, name: null, classes };
+function plainUser(
+  look: Look,
+  classes: readonly string[],
+  themes: readonly ThemeLook[] = NO_THEMES,
+): ClassUser {
+  const parts = { look, layout: null, states: NONE, themes, narrow: null };
+  return { mark: lookKey(look, null, NONE, themes), parts, placement: null, name: null, classes };
 }
 
 function classKeyOf(node: PageNode, { placement, text }: PlacementText): string | null {
-  const { look, layout, states, narrow } = partsOf(node);
+  const { look, layout, states, themes, narrow } = partsOf(node);
   // Differences between two screens belong to the class: a style attribute has no media query.
-  if (narrow) return JSON.stringify([look, layout, states, placement, narrow]);
-  const mark = lookKey(look, layout, states);
+  if (narrow) return JSON.stringify([look, layout, states, placement, narrow, themes]);
+  const mark = lookKey(look, layout, states, themes);
   if (mark !== null) return mark;
   // A node with nothing but a placement shares a class with equal placements.
   return placement && `placement ${text}`;
@@ -203,10 +219,11 @@ function lookKey(
   look: Look,
   layout: Layout | null = null,
   states: readonly StateLook[] = NONE,
+  themes: readonly ThemeLook[] = NO_THEMES,
 ): string | null {
-  if (isPlain(look) && !layout && states.length === 0) return null;
-  if (!layout && states.length === 0) return lookText(look);
-  return `${lookText(look)} ${JSON.stringify([layout, states])}`;
+  const isAlone = !layout && states.length === 0 && themes.length === 0;
+  if (isAlone) return isPlain(look) ? null : lookText(look);
+  return `${lookText(look)} ${JSON.stringify(themes.length > 0 ? [layout, states, themes] : [layout, states])}`;
 }
 
 /** Memoized: an edit changes few looks and many places. */

@@ -39,7 +39,7 @@ describe('classes from looks', () => {
   });
 
   it('are those of samples and persons, where all users of the class have that look and nothing else does', () => {
-    const sample = '<g data-name="Samples [style]"><rect id="card" width="9" height="9" fill="blue"/></g>';
+    const sample = '<g data-name="Looks [style]"><rect id="card" width="9" height="9" fill="blue"/></g>';
     const card = (id: string, y: number, more = '') =>
       `<rect id="${id}" y="${y}" width="9" height="9" ${more} data-tags=".card"/>`;
     const both = card('a', 20) + card('b', 40);

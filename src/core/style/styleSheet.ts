@@ -1,6 +1,6 @@
 import type { Look } from '../look/look';
 import type { Layout } from '../page/layout';
-import type { PageNode, StateLook } from '../page/node';
+import type { PageNode, StateLook, ThemeLook } from '../page/node';
 import type { SharedPlacement } from '../page/sharedPlacement';
 
 /** A class: a look, and for boxes that may grow, their layout and placement. */
@@ -11,6 +11,8 @@ export interface StyleClass {
   /** The placements of the nodes that use the class. */
   readonly placements: readonly PlacementCount[];
   readonly states: readonly StateLook[];
+  /** The looks in themes; empty where they are the same. */
+  readonly themes: readonly ThemeLook[];
   /** The narrow version on a page for two screens; null where it is the same. */
   readonly narrow: Pick<StyleClass, 'look' | 'layout' | 'placements'> | null;
 }
@@ -23,6 +25,8 @@ export interface PlacementCount {
 
 export interface StyleSheet {
   readonly classes: readonly StyleClass[];
+  /** The themes that are written, in order. */
+  readonly themes: readonly string[];
   /** The name of a node as a class of its element, beside that of its look; null when the look has that name. */
   readonly nameClassOf: (node: PageNode) => string | null;
   /** The class of letters inside a text; null when they look like the text itself. */

@@ -23,6 +23,9 @@ export const buildSchema = Joi.object<ConvertOptions>({
   language: Joi.string().pattern(LANGUAGE_TAG).max(35),
   join: Joi.boolean(),
   fragments: Joi.boolean(),
+  themes: Joi.array()
+    .items(Joi.string().pattern(/^[\w-]{1,64}$/))
+    .max(20),
   frame: Joi.object<PageFrame>({
     stands: Joi.valid(...FRAME_WORDS.stands).required(),
     edge: Joi.valid(...FRAME_WORDS.edge).required(),

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Input, NativeSelect, Typography } from '@mui/material';
+import { Box, Checkbox, FormControlLabel, Input, NativeSelect, Typography } from '@mui/material';
 import { useId, useState, type ReactNode } from 'react';
 import type { ConvertOptions } from '../../core/convert';
 import {
@@ -18,6 +18,8 @@ interface BuildOptionsProps {
   readonly onChange: (next: ConvertOptions) => void;
   /** Screens that can be one page at different widths. */
   readonly pairs: readonly WidthPair[];
+  /** The themes that the mockup has samples of. */
+  readonly themes: readonly string[];
   /** How many screens the mockup has: several may share furniture. */
   readonly screens: number;
 }
@@ -38,7 +40,7 @@ const LABELS: Readonly<Record<keyof PageFrame, string>> = {
 };
 
 /** The arrangement of the page, its frame, and its unit. */
-export function BuildOptions({ value, onChange, pairs, screens }: BuildOptionsProps) {
+export function BuildOptions({ value, onChange, pairs, themes, screens }: BuildOptionsProps) {
   const frame = value.frame ?? plainFrame(value.arrangement);
   const keys = Object.keys(FRAME_WORDS) as (keyof PageFrame)[];
   const { frame: _, join: __, ...others } = value;
@@ -78,6 +80,13 @@ export function BuildOptions({ value, onChange, pairs, screens }: BuildOptionsPr
           </option>
         ))}
       </Choice>
+      {themes.length > 0 && (
+        <ThemeChoice
+          all={themes}
+          value={value.themes ?? []}
+          onChange={(chosen) => onChange({ ...value, themes: chosen })}
+        />
+      )}
       <Language value={value.language ?? 'en'} onChange={(language) => onChange({ ...value, language })} />
       {screens > 1 && (
         <Choice
@@ -99,6 +108,40 @@ export function BuildOptions({ value, onChange, pairs, screens }: BuildOptionsPr
           <option value="one">one page for {widthsOf(pairs)}</option>
         </Choice>
       )}
+    </Box>
+  );
+}
+
+interface ThemeChoiceProps {
+  readonly all: readonly string[];
+  readonly value: readonly string[];
+  readonly onChange: (themes: readonly string[]) => void;
+}
+
+/** The themes that are written: every one costs bytes. */
+function ThemeChoice({ all, value, onChange }: ThemeChoiceProps) {
+  return (
+    <Box role="group" aria-label="Themes" sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+      <Typography component="span" sx={{ fontSize: 12, color: 'text.secondary' }}>
+        Themes
+      </Typography>
+      {all.map((theme) => (
+        <FormControlLabel
+          key={theme}
+          label={theme}
+          sx={{ m: 0, '& .MuiFormControlLabel-label': { fontSize: 13 } }}
+          control={
+            <Checkbox
+              size="small"
+              sx={{ p: 0.25 }}
+              checked={value.includes(theme)}
+              onChange={(_, checked) =>
+                onChange(all.filter((each) => (each === theme ? checked : value.includes(each))))
+              }
+            />
+          }
+        />
+      ))}
     </Box>
   );
 }

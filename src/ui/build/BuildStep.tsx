@@ -7,6 +7,7 @@ import type { ConvertOptions } from '../../core/convert';
 import type { Screen } from '../../core/mockup/mockup';
 import { pairsOf } from '../../core/page/join/pairs';
 import { plainFrame, type Arrangement } from '../../core/page/frame';
+import { themeNames } from '../../core/style/themes/themeNames';
 import { applyStructuralTags } from '../../core/sort/structuralTags';
 import type { BuildView } from '../../server/useCases/builds';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
@@ -40,6 +41,10 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
     );
   };
   const screens = useMemo(() => (opened.data ? screensIn(opened.data) : []), [opened.data]);
+  const themes = useMemo(
+    () => (opened.data ? themeNames(opened.data.mockup, new Map(Object.entries(opened.data.tags))) : []),
+    [opened.data],
+  );
   const running = build?.state === 'waiting' || build?.state === 'running';
   const age = build?.state === 'done' ? ageOf(build, options) : null;
   return (
@@ -62,6 +67,7 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
               value={options}
               onChange={choose}
               pairs={pairsOf(screens)}
+              themes={themes}
               screens={screens.length}
             />
             <Typography noWrap role="status" sx={{ fontSize: 12, color: 'text.secondary', mt: 0.25 }}>
@@ -122,10 +128,19 @@ function whole({
   unit = 'px',
   language = 'en',
   join = false,
+  themes = [],
   fragments = false,
   ...others
 }: ConvertOptions) {
-  return { ...others, unit, language, join, fragments, frame: frame ?? plainFrame(others.arrangement) };
+  return {
+    ...others,
+    unit,
+    language,
+    join,
+    themes,
+    fragments,
+    frame: frame ?? plainFrame(others.arrangement),
+  };
 }
 
 function optionWords({ arrangement, unit = 'px' }: ConvertOptions): string {

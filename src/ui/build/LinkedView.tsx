@@ -1,5 +1,5 @@
 'use client';
-import { Alert, Box, Button, NativeSelect, Slider, ToggleButton, Typography } from '@mui/material';
+import { Alert, Box, NativeSelect, Slider, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { BuildRecord, RecordedLayer } from '../../core/buildRecord';
@@ -89,7 +89,21 @@ export function LinkedView({ build, result }: LinkedViewProps) {
           aria-labelledby="window-width"
           sx={{ maxWidth: 260 }}
         />
-        <Button onClick={() => setWidth(screen.width)}>Width of the mockup</Button>
+        <ToggleButtonGroup
+          size="small"
+          exclusive
+          value={width}
+          onChange={(_, next: number | null) => next !== null && setWidth(next)}
+          aria-label="Width of the window"
+        >
+          {[...new Set([...WINDOWS, screen.width])]
+            .sort((one, other) => one - other)
+            .map((each) => (
+              <ToggleButton key={each} value={each} sx={{ py: 0.25 }}>
+                {each}
+              </ToggleButton>
+            ))}
+        </ToggleButtonGroup>
         <ToggleButton
           value="hidden"
           size="small"
@@ -171,6 +185,9 @@ function StateChoice({ onChoose }: { readonly onChoose: (state: State | null) =>
     </NativeSelect>
   );
 }
+
+/** Widths of usual windows: a phone, a tablet, a laptop, px (common practice, no source). */
+const WINDOWS = [390, 768, 1280] as const;
 
 const ROW = 24;
 

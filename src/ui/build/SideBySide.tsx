@@ -16,6 +16,9 @@ const GAP = 16;
 /** The live page beside the mockup, both at one scale. */
 export function SideBySide({ build, result }: SideBySideProps) {
   const [at, setAt] = useState(0);
+  const [theme, setTheme] = useState('');
+  const { themes = [] } = build.options;
+  const page = useRef<HTMLIFrameElement>(null);
   const screen = result.screens[at];
   const pane = useRef<HTMLDivElement>(null);
   const [scale, setScale] = useState(0.5);
@@ -27,6 +30,7 @@ export function SideBySide({ build, result }: SideBySideProps) {
     observer.observe(element);
     return () => observer.disconnect();
   }, [width]);
+  useEffect(() => showTheme(page.current, theme), [theme]);
   if (!screen) return null;
   const address = `/api/builds/${build.id}/files/${screen.file}`;
   const size = { width: screen.width * scale, height: screen.height * scale };
@@ -51,6 +55,21 @@ export function SideBySide({ build, result }: SideBySideProps) {
           ))}
         </NativeSelect>
       )}
+      {themes.length > 0 && (
+        <NativeSelect
+          value={theme}
+          onChange={(event) => setTheme(event.target.value)}
+          inputProps={{ 'aria-label': 'Theme of the page' }}
+          sx={{ mb: 1, mr: 2 }}
+        >
+          <option value="">no theme</option>
+          {themes.map((each) => (
+            <option key={each} value={each}>
+              theme {each}
+            </option>
+          ))}
+        </NativeSelect>
+      )}
       <Box ref={pane} sx={{ display: 'flex', gap: `${GAP}px`, alignItems: 'flex-start' }}>
         <Side
           title={`Page (${build.options.arrangement})`}
@@ -62,6 +81,8 @@ export function SideBySide({ build, result }: SideBySideProps) {
         >
           <Box sx={{ overflow: 'hidden', boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)', ...size }}>
             <iframe
+              ref={page}
+              onLoad={() => showTheme(page.current, theme)}
               title="The built page"
               src={address}
               sandbox="allow-same-origin"
@@ -91,6 +112,11 @@ export function SideBySide({ build, result }: SideBySideProps) {
       </Box>
     </Box>
   );
+}
+
+/** A theme is a class of the root element. */
+function showTheme(frame: HTMLIFrameElement | null, theme: string): void {
+  if (frame?.contentDocument) frame.contentDocument.documentElement.className = theme;
 }
 
 function Side({

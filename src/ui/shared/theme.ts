@@ -27,6 +27,7 @@ export const theme = createTheme({
         background: { default: '#f4efe4', paper: '#fbf8f1' },
         text: { primary: '#22201c', secondary: '#5b554b' },
         divider: '#d8cfbc',
+        error: { main: '#9b1c1c', contrastText: '#fffaf2' },
       },
     },
     dark: {
@@ -36,6 +37,7 @@ export const theme = createTheme({
         background: { default: '#171613', paper: '#201f1b' },
         text: { primary: '#ece5d6', secondary: '#b3ab9b' },
         divider: '#3b3830',
+        error: { main: '#ff9a8a', contrastText: '#1d1714' },
       },
     },
   },
@@ -70,6 +72,8 @@ export const theme = createTheme({
         }),
       },
     },
+    // Dialogs are there at once: a half-way colour would lack contrast.
+    MuiDialog: { defaultProps: { transitionDuration: 0 } },
     // Inside the page's main landmark, where assistive technology looks for it.
     MuiMenu: { defaultProps: { container: mainLandmark } },
     MuiPopover: { defaultProps: { container: mainLandmark } },

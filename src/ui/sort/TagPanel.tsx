@@ -155,7 +155,7 @@ const Field = memo(function Field(props: FieldProps) {
     <Box
       sx={{
         display: 'grid',
-        gridTemplateColumns: '76px minmax(0, 1fr) auto',
+        gridTemplateColumns: '82px minmax(0, 1fr) auto',
         alignItems: 'center',
         minHeight: 25,
       }}

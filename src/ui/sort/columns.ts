@@ -37,6 +37,8 @@ interface ColumnChoice {
 const PLACE = 'orden-columns';
 const USUAL: ColumnChoice = { hidden: ['hidden'], widths: {} };
 const [LEAST, MOST] = [26, 800];
+/** The share of its width that a growing column keeps. */
+const NARROWEST = 0.68;
 
 function kept(): ColumnChoice {
   try {
@@ -64,11 +66,14 @@ export function useColumns(): Columns {
   const showColumns = useSort((state) => state.showColumns);
   const [widths, setWidths] = useState(() => kept().widths);
   const widthOf = useCallback((column: Column) => widths[column] ?? COLUMN_ENTRIES[column].width, [widths]);
+  /** A growing column is narrower in a narrow window. */
+  const leastOf = (column: Column) =>
+    Math.round(widthOf(column) * (COLUMN_ENTRIES[column].grows ? NARROWEST : 1));
   const keep = (choice: ColumnChoice) => localStorage.setItem(PLACE, JSON.stringify(choice));
   const hidden = HIDEABLE.filter((column) => !shown.includes(column));
   const tracks = shown.map((column) =>
     COLUMN_ENTRIES[column].grows
-      ? `minmax(${widthOf(column)}px, ${widthOf(column)}fr)`
+      ? `minmax(${leastOf(column)}px, ${widthOf(column)}fr)`
       : `${widthOf(column)}px`,
   );
   return {
@@ -85,7 +90,7 @@ export function useColumns(): Columns {
       keep({ hidden: next, widths });
     },
     tracks: `${MARK}px ${tracks.join(' ')}`,
-    least: MARK + shown.reduce((sum, column) => sum + widthOf(column), 0),
+    least: MARK + shown.reduce((sum, column) => sum + leastOf(column), 0),
   };
 }
 

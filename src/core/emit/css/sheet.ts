@@ -1,9 +1,11 @@
+import equal from 'fast-deep-equal';
 import { type CssRule } from '../../markup/printCss';
 import { quoteFamily } from '../../markup/families';
 import type { EmitInput, FontFile } from '../target';
 import { baseRules } from './base';
 import { classDeclarations } from './declarations';
 import { isShownByState, stateRules } from './stateRules';
+import { themeRules, type ThemeRules } from './themeRules';
 import { rulesInUnit } from './units';
 import { widthRules } from './widthRules';
 
@@ -14,15 +16,31 @@ export function sheetOf(input: EmitInput): readonly CssRule[] {
 
 function sheetRules(input: EmitInput): CssRule[] {
   const { fonts, pages, sheet, plan } = input;
+  const themed = themeRules(sheet.classes, sheet.themes);
   const classes = sheet.classes.flatMap((each): CssRule[] => {
-    const shown = classDeclarations(each);
+    const shown = themed.withVariables(each, classDeclarations(each));
     const declarations = isShownByState(each)
       ? [['display', 'none'] as const, ...shown.filter(([property]) => property !== 'display')]
       : shown;
-    const rules = stateRules(each, { sheet, plan });
+    const rules = [...themed.rulesOf(each), ...stateRules(each, { sheet, plan })];
     return declarations.length > 0 ? [{ selector: `.${each.name}`, declarations }, ...rules] : [...rules];
   });
-  return [...fonts.map(fontRule), ...baseRules(pages), ...classes, ...widthRules(input)];
+  const base = baseRules(pages).map((rule) => withThemedGround(rule, pages, sheet, themed));
+  return [...fonts.map(fontRule), ...themed.values, ...base, ...classes, ...widthRules(input)];
+}
+
+/** The window around a page has the ground of its theme, too. */
+function withThemedGround(
+  rule: CssRule,
+  pages: EmitInput['pages'],
+  sheet: EmitInput['sheet'],
+  { withVariables }: ThemeRules,
+): CssRule {
+  const ground = pages.find(({ themes }) => themes)?.ground;
+  if (rule.selector !== 'body' || !ground) return rule;
+  const look = { fills: [{ kind: 'solid', colour: ground }] };
+  const style = sheet.classes.find((each) => each.themes.length > 0 && equal(each.look, look));
+  return style ? { ...rule, declarations: withVariables(style, rule.declarations) } : rule;
 }
 
 function fontRule(font: FontFile): CssRule {

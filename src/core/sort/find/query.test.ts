@@ -26,7 +26,7 @@ describe('finding', () => {
       ['harbour-photo', 'ferry-mark', 'icon-wind', 'icon-sea', 'icon-sun', 'icon-sight'],
     ],
     ['"book a"', ['strong']],
-    ['state:any', ['book-button-over']],
+    ['state:any', ['book-button:hover']],
     [
       'role:item under:"sailing-list"',
       ['sailing-1', 'sailing-2', 'sailing-3', 'sailing-4', 'sailing-5', 'sailing-6'],

@@ -12,13 +12,25 @@ export function withGround(page: Page): Page {
   const colour = backgroundColourOf(lowest, page);
   if (colour) {
     const classes = [...(page.classes ?? []), ...lowest.classes];
-    return withGround({ ...page, ground: colour, children: others, ...(classes.length > 0 && { classes }) });
+    return withGround({
+      ...page,
+      ground: colour,
+      groundLayer: lowest.layer,
+      children: others,
+      ...(classes.length > 0 && { classes }),
+    });
   }
   if (lowest.kind !== 'box' || !isOpen(lowest)) return page;
-  const { ground, classes, children } = withGround({ ...page, children: lowest.children });
+  const { ground, groundLayer, classes, children } = withGround({ ...page, children: lowest.children });
   if (children === lowest.children) return page;
   const inside = children.length > 0 ? [{ ...lowest, children }, ...others] : others;
-  return { ...page, ground, children: inside, ...(classes && { classes }) };
+  return {
+    ...page,
+    ground,
+    ...(groundLayer !== undefined && { groundLayer }),
+    children: inside,
+    ...(classes && { classes }),
+  };
 }
 
 /** The colour of an opaque box without content that covers the whole screen. */

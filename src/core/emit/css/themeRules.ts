@@ -1,0 +1,68 @@
+import type { CssRule, Declaration } from '../../markup/printCss';
+import type { StyleClass } from '../../style/styleSheet';
+import { declarationDiff } from './declarationDiff';
+import { lookDeclarations } from './declarations';
+
+/** What a style sheet needs for its themes. */
+export interface ThemeRules {
+  /** The values of all themes, as custom properties of the root. */
+  readonly values: readonly CssRule[];
+  /** The declarations of a class, with the values that differ as custom properties. */
+  readonly withVariables: (style: StyleClass, declarations: readonly Declaration[]) => Declaration[];
+  /** The rules of a class for what no custom property can say: what a theme adds or removes. */
+  readonly rulesOf: (style: StyleClass) => readonly CssRule[];
+}
+
+/**
+ * Themes as lists of values: what differs is a custom property (CSS Variables 1, §2), which the class of a theme on the
+ * root sets anew. Values that are the same in all themes share a property.
+ */
+export function themeRules(classes: readonly StyleClass[], themes: readonly string[]): ThemeRules {
+  /** The name of a property by its values, first without a theme, then in each. */
+  const names = new Map<string, string>();
+  const rows: { readonly name: string; readonly values: readonly string[] }[] = [];
+  const variables = new Map<StyleClass, Map<string, string>>();
+  const rules = new Map<StyleClass, CssRule[]>();
+  for (const style of classes) {
+    if (style.themes.length === 0) continue;
+    const plain = new Map(lookDeclarations(style.look));
+    const diffs = themes.map((theme) => {
+      const look = style.themes.find((each) => each.theme === theme)?.look;
+      return look ? declarationDiff([...plain], lookDeclarations(look)) : [];
+    });
+    const own = new Map<string, string>();
+    const extra: CssRule[] = [];
+    diffs.forEach((diff, at) => {
+      const alone = diff.filter(([property]) => !plain.has(property));
+      if (alone.length > 0)
+        extra.push({ selector: `:root.${themes[at]} .${style.name}`, declarations: alone });
+    });
+    for (const property of new Set(diffs.flatMap((diff) => diff.map(([each]) => each)))) {
+      const value = plain.get(property);
+      if (value === undefined) continue;
+      const values = [value, ...diffs.map((diff) => diff.find(([each]) => each === property)?.[1] ?? value)];
+      const mark = JSON.stringify(values);
+      const name = names.get(mark) ?? `--${style.name}-${property}`;
+      if (!names.has(mark)) rows.push({ name, values });
+      names.set(mark, name);
+      own.set(property, name);
+    }
+    variables.set(style, own);
+    rules.set(style, extra);
+  }
+  const root = (selector: string, at: number): CssRule[] => {
+    const declarations = rows.flatMap(({ name, values }): Declaration[] =>
+      at > 0 && values[at] === values[0] ? [] : [[name, values[at]!]],
+    );
+    return declarations.length > 0 ? [{ selector, declarations }] : [];
+  };
+  return {
+    values: [...root(':root', 0), ...themes.flatMap((theme, at) => root(`:root.${theme}`, at + 1))],
+    withVariables: (style, declarations) =>
+      declarations.map(([property, value]) => {
+        const name = variables.get(style)?.get(property);
+        return [property, name === undefined ? value : `var(${name})`];
+      }),
+    rulesOf: (style) => rules.get(style) ?? [],
+  };
+}

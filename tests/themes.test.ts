@@ -1,0 +1,78 @@
+import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
+import { readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import type { Browser } from 'playwright-core';
+import { BLEED } from '../src/core/pictures/drawings';
+import { createFontBook } from '../src/engine/fonts/fontBook';
+import { drawScreen, prepareDrawable } from '../src/engine/pictures/drawLayers';
+import { produce } from '../src/engine/produce';
+import { launchChromium } from '../src/engine/proof/chromium';
+import { comparePictures } from '../src/engine/proof/compare';
+import { pullPage, pullSvg } from '../src/engine/proof/pull';
+import { readMockup } from '../src/engine/readMockup';
+import { writeFiles } from '../src/engine/writeFiles';
+import { convertReading, readInside } from './support/mockups';
+
+const THEMES = ['fair', 'fog', 'night'];
+
+describe('themes', () => {
+  let browser: Browser;
+  beforeAll(async () => {
+    browser = await launchChromium();
+  });
+  afterAll(() => browser.close());
+
+  it.each(['nested', 'flow'] as const)('re-skin a %s page by one class on the root', async (arrangement) => {
+    const bytes = new Uint8Array(readFileSync('demo/wheelhouse.svg'));
+    const reading = await readMockup(bytes, 'wheelhouse.svg', { book: createFontBook() });
+    const { mockup, assets, book, findings } = reading;
+    const tags = new Map();
+    const options = { arrangement, target: 'html', themes: THEMES } as const;
+    const { files } = await produce({ mockup, assets, tags, options, book, readFindings: findings });
+    const folder = await mkdtemp(path.join(tmpdir(), 'orden-themes-'));
+    await writeFiles(folder, files);
+    const page = path.join(folder, 'index.html');
+    const html = await readFile(page, 'utf8');
+    const drawable = prepareDrawable(mockup, assets, tags);
+    const { id, width, height } = drawable.mockup.screens[0]!;
+    const sheet = { width: width + 2 * BLEED, height: height + 2 * BLEED };
+    for (const theme of THEMES) {
+      await writeFile(page, html.replace('<html lang="en">', `<html lang="en" class="${theme}">`));
+      const { picture } = await pullPage(browser, folder, 'index.html', { width, height });
+      // The mockup in the looks of its samples, drawn by another part of Orden.
+      const asked = { screen: id, of: 'all', layer: [], fit: false, appearance: `.${theme}` } as const;
+      const svg = new TextEncoder().encode(drawScreen(drawable, tags, asked)!);
+      const drawn = await pullSvg(browser, svg, sheet, { x: BLEED, y: BLEED, width, height });
+      expect((await comparePictures(drawn, picture)).differing).toBeLessThan(0.01);
+    }
+  });
+});
+
+const MOCKUP = `<g data-name="Looks [style]"><rect id="plate" x="500" width="9" height="9" fill="#fff"/><text id="sign" x="500" y="9" fill="#222">a</text>
+  <g data-name=".fog"><rect id="plate" x="500" y="20" width="9" height="9" fill="#ddd"/><text id="sign" x="500" y="29" fill="#bbb">a</text></g></g>
+  <g id="card"><rect width="90" height="40" data-tags=".plate"/><text x="9" y="20" font-size="14" data-tags=".sign">Tide</text></g>`;
+
+describe('a theme', () => {
+  const reading = readInside(MOCKUP);
+  const sheetOf = (themes: readonly string[]) =>
+    convertReading(reading, 'nested', new Map(), { themes }).emission.files.find(
+      ({ path: file }) => file === 'styles.css',
+    )!.text;
+
+  it('is a list of values, and is written only when it is asked for', () => {
+    expect(sheetOf([])).not.toContain('--');
+    const sheet = sheetOf(['fog']);
+    expect(sheet).toMatch(/:root\.fog \{\n {2}--[\w-]+: #ddd;\n {2}--[\w-]+: #bbb;\n\}/);
+    expect(sheet).toMatch(/background: var\(--[\w-]+\);/);
+    expect(sheetOf(['rain'])).toBe(sheetOf([]));
+  });
+
+  it('has a finding where its letters are hard to read', () => {
+    const { findings } = convertReading(reading, 'nested', new Map(), { themes: ['fog'] });
+    // By the formula of WCAG 2.2 (relative luminance): #bbb on #ddd, (0.7230 + 0.05) / (0.4969 + 0.05).
+    expect(findings.filter(({ code }) => code === 'contrast-low').map(({ data }) => data)).toEqual([
+      { theme: 'fog', ratio: '1.4' },
+    ]);
+  });
+});
