@@ -32,6 +32,7 @@ import { applyStructuralTags } from './sort/structuralTags';
 import type { Tags } from './sort/tag';
 import { factorClasses } from './style/factor';
 import { findSamples, themesOf, type Sample } from './style/samples';
+import { reportSamples } from './style/reportSamples';
 import { reportContrast } from './style/themes/reportContrast';
 import { themeLooks, withThemes } from './style/themes/themeLooks';
 import { applySamples } from './style/applySamples';
@@ -147,6 +148,7 @@ export function pagesFromDecisions(
   const clock = stopwatch();
   const { decisions } = decided;
   const samples = findSamples(decided);
+  reportSamples(decisions, samples, report);
   const mockup = applySamples(decided, samples, null);
   const measures = mockup === decided.mockup ? decided.measures : measureMockup(mockup);
   clock.lap('style');
@@ -177,7 +179,8 @@ export function pagesFromDecisions(
     themes.length === 0 ? linked : themedPages(linked, { decided, samples, plan, target }, themes, report);
   clock.lap('page');
 
-  const sheet = factorClasses(pages, new Set(samples.map(({ path }) => path.at(-1) ?? '')), waiting, themes);
+  const kinds = new Map(samples.map(({ path, layer }) => [path.at(-1) ?? '', layer.kind]));
+  const sheet = factorClasses(pages, kinds, waiting, themes);
   const fonts = fontFiles(pages, mockup, assets);
   clock.lap('style');
 

@@ -192,6 +192,16 @@ export const WORDING = {
     severity: 'warning',
     text: 'It leads to {href}, but no screen and no layer on a page has that name.',
   },
+  'sample-unused': {
+    title: 'Samples that nobody uses',
+    severity: 'note',
+    text: 'No layer has the class {name}; the sample changes nothing.',
+  },
+  'class-without-sample': {
+    title: 'Classes without a sample',
+    severity: 'note',
+    text: 'No sample defines the class {name}; the layer keeps the look that it is drawn in.',
+  },
   'contrast-low': {
     title: 'Texts with too little contrast in a theme',
     severity: 'warning',

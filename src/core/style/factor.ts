@@ -2,17 +2,15 @@ import { roleEntry } from '../sort/vocabulary';
 import { isPlain, type Look } from '../look/look';
 import type { LayerId } from '../mockup/layer';
 import { internByText, memoizeByObject } from '../mockup/memoize';
-import { onNarrow } from '../page/join/narrow';
 import { pageClass, WIDTH_CLASSES } from '../page/join/names';
 import { collectFromNodes } from '../page/walk';
 import { sharedPlacementOf, type SharedPlacement } from '../page/sharedPlacement';
 import type { Layout } from '../page/layout';
 import type { Page } from '../page/frame';
-import type { PageNode, StateLook, ThemeLook } from '../page/node';
+import type { PageNode, ThemeLook } from '../page/node';
+import { lookKey, NO_THEMES, NONE, partsOf, type Parts } from './classKey';
+import { besideLookClass, lookClasses, wornLook, type SampleKind, type SampleKinds } from './lookClasses';
 import type { PlacementCount, StyleClass, StyleSheet } from './styleSheet';
-
-/** The parts of a class. */
-type Parts = Pick<StyleClass, 'look' | 'layout' | 'states' | 'themes' | 'narrow'>;
 
 interface ClassDraft extends Parts {
   /** How often each name occurs among its users; invented names count as none. */
@@ -41,7 +39,7 @@ const RESERVED = ['screen', 'run', 'flow', ...WIDTH_CLASSES];
  */
 export function factorClasses(
   pages: readonly Page[],
-  samples: ReadonlySet<string>,
+  samples: SampleKinds,
   waiting: ReadonlySet<LayerId> = new Set(),
   themes: readonly string[] = [],
 ): StyleSheet {
@@ -69,9 +67,16 @@ export function factorClasses(
     else if (use.placements) countPlacement(use.placements, placement, count);
     if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + count);
   };
+  const looks = lookClasses(pages, samples, RESERVED);
+  const useOf = (node: PageNode) => {
+    const worn = wornLook(node, looks);
+    return worn === null ? classUseOf(node) : USE_BESIDE[worn](node);
+  };
   const counts = new Map<NodeClassUse, number>();
   for (const page of pages)
-    for (const worn of waiting.size === 0 ? usesIn(page.children) : usesBeside(page.children, waiting))
+    for (const worn of waiting.size + looks.size === 0
+      ? usesIn(page.children)
+      : usesBeside(page.children, waiting, useOf))
       counts.set(worn, (counts.get(worn) ?? 0) + 1);
   for (const [worn, count] of counts) {
     note(worn, count);
@@ -82,8 +87,19 @@ export function factorClasses(
     note(plainUser({ fills: [{ kind: 'solid', colour: ground }] }, classes, looks), 1);
   }
   const known = new Map<string, StyleClass>();
+  for (const [name, { look, states, themes: own }] of looks)
+    known.set(`class ${name}`, {
+      name,
+      look,
+      states,
+      themes: own,
+      layout: null,
+      placements: [],
+      narrow: null,
+    });
   /** A class that a person gave holds the look, when all its wearers have the same one. */
-  const holdsOneLook = (name: string) => wearers.get(name)?.size === 1 && !RESERVED.includes(name);
+  const holdsOneLook = (name: string) =>
+    wearers.get(name)?.size === 1 && !RESERVED.includes(name) && !looks.has(name);
   for (const [mark, { names, count, common, placements, ...parts }] of uses) {
     const { look, layout, states, themes: looks, narrow } = parts;
     const said = common.find((each) => samples.has(each) && holdsOneLook(each)) ?? common.find(holdsOneLook);
@@ -100,40 +116,11 @@ export function factorClasses(
   return {
     classes: [...known.values()],
     themes,
-    nameClassOf: (node) => nameClassOf(node, given, known.get(classUseOf(node).mark ?? '')?.name),
+    nameClassOf: (node) => nameClassOf(node, given, known.get(useOf(node).mark ?? '')?.name),
     classFor: (look) => known.get(lookKey(look) ?? '')?.name ?? null,
     classesOfControl: (control) => roots.get(control) ?? [],
-    classOf: (node) => known.get(classUseOf(node).mark ?? '') ?? null,
+    classOf: (node) => known.get(useOf(node).mark ?? '') ?? null,
   };
-}
-
-function partsOf(node: PageNode): Parts {
-  return {
-    look: node.look,
-    layout: layoutOf(node),
-    states: node.states ?? NONE,
-    themes: node.themes ?? NO_THEMES,
-    narrow: narrowOf(node),
-  };
-}
-
-const NONE: readonly StateLook[] = [];
-const NO_THEMES: readonly ThemeLook[] = [];
-
-/** The narrow version of a node on a page for two screens; null for a node that is the same on both. */
-function narrowOf(node: PageNode): Parts['narrow'] {
-  const other = onNarrow(node);
-  if (!other) return null;
-  const [wide, narrow] = [node, other].map((each) => ({
-    look: each.look,
-    layout: layoutOf(each),
-    placements: [{ placement: sharedPlacementOf(each), count: 1 }],
-  }));
-  return JSON.stringify(narrow) === JSON.stringify(wide) ? null : narrow!;
-}
-
-function layoutOf(node: PageNode): Layout | null {
-  return (node.kind === 'picture' ? null : node.layout) ?? null;
 }
 
 /** What a node, a span or a page contributes to its class. */
@@ -185,11 +172,25 @@ const internUser = internByText<NodeClassUse>();
 const usesIn = collectFromNodes((node) => [classUseOf(node)]);
 
 /** The same without the nodes of waiting layers, and what is inside of them. */
-function usesBeside(nodes: readonly PageNode[], waiting: ReadonlySet<LayerId>): readonly NodeClassUse[] {
+function usesBeside(
+  nodes: readonly PageNode[],
+  waiting: ReadonlySet<LayerId>,
+  useOf: (node: PageNode) => NodeClassUse,
+): readonly NodeClassUse[] {
   return nodes.flatMap((node) => {
     if ([node.layer, ...(node.merged ?? [])].some((layer) => waiting.has(layer))) return [];
-    return [classUseOf(node), ...(node.kind === 'box' ? usesBeside(node.children, waiting) : [])];
+    return [useOf(node), ...(node.kind === 'box' ? usesBeside(node.children, waiting, useOf) : [])];
   });
+}
+
+/** The use of a node whose look another class holds: what is left is its layout. */
+const USE_BESIDE = { shape: useBeside('shape'), text: useBeside('text') } as const;
+
+function useBeside(kind: SampleKind): (node: PageNode) => NodeClassUse {
+  return memoizeByObject((node: PageNode) => ({
+    ...classUseOf(besideLookClass(node, kind)),
+    letters: classUseOf(node).letters,
+  }));
 }
 
 function lettersOf(node: PageNode): readonly Look[] {
@@ -214,20 +215,6 @@ function classKeyOf(node: PageNode, { placement, text }: PlacementText): string 
   // A node with nothing but a placement shares a class with equal placements.
   return placement && `placement ${text}`;
 }
-
-function lookKey(
-  look: Look,
-  layout: Layout | null = null,
-  states: readonly StateLook[] = NONE,
-  themes: readonly ThemeLook[] = NO_THEMES,
-): string | null {
-  const isAlone = !layout && states.length === 0 && themes.length === 0;
-  if (isAlone) return isPlain(look) ? null : lookText(look);
-  return `${lookText(look)} ${JSON.stringify(themes.length > 0 ? [layout, states, themes] : [layout, states])}`;
-}
-
-/** Memoized: an edit changes few looks and many places. */
-const lookText = memoizeByObject((look: Look) => JSON.stringify(look));
 
 /** A layer's own name without its number, else its role. */
 function nameOf({ named, name, nameSaid, role }: PageNode): string | null {

@@ -45,7 +45,10 @@ describe('classes from looks', () => {
     const both = card('a', 20) + card('b', 40);
     expect(names(sample + both)).toEqual(['card']);
     expect(names(both)).toEqual(['card']);
-    expect(names(`${sample}${both}<rect id="d" y="60" width="9" height="9" fill="blue"/>`)).toEqual(['fill']);
+    expect(names(`${sample}${both}<rect id="d" y="60" width="9" height="9" fill="blue"/>`)).toEqual([
+      'card',
+      'd',
+    ]);
     expect(names(`${sample}${both}<g id="c" opacity=".5" data-tags=".card">${card('e', 80)}</g>`)).toEqual([
       'fill',
       'c',
@@ -65,5 +68,36 @@ describe('classes from looks', () => {
       readInside('<g id="a"><rect width="9" height="9"/><rect y="20" width="9" height="9"/></g>'),
     );
     expect(sheet.classFor({})).toBeNull();
+  });
+});
+
+describe('a class with a sample', () => {
+  const LOOKS =
+    '<g data-name="Looks [style]"><linearGradient id="w" x2="0" y2="1"><stop stop-color="#fff"/><stop offset="1" stop-color="#eef"/></linearGradient><rect id="plate" x="500" width="9" height="9" rx="4" fill="url(#w)"/><rect id="rope" x="500" y="20" width="9" height="9"/></g>';
+  const card = (x: number, width: number, inside: string) =>
+    `<g id="card-${x}" transform="translate(${x} 0)"><rect width="${width}" height="40" data-tags=".plate" fill="#888"/>${inside}</g>`;
+  const text = (x: number, words: string) => `<text x="${x}" y="24" font-size="12">${words}</text>`;
+  const reading = readInside(
+    LOOKS + card(0, 60, text(8, 'Tide')) + card(70, 120, text(20, 'Wind') + text(80, 'Sea')),
+  );
+
+  it('holds the look of the sample alone, however those who wear it are laid out', () => {
+    const { sheet, emission } = convertReading(reading, 'flow');
+    const [plate, ...more] = sheet.classes.filter(({ name }) => name === 'plate');
+    expect(more).toEqual([]);
+    expect(plate).toMatchObject({ look: { fills: [{ kind: 'linear' }] }, layout: null });
+    expect(emission.files[0]!.text.match(/class="[^"]*\bplate\b/g)).toHaveLength(2);
+  });
+
+  it('has a finding when nobody wears it, and a class without a sample has one', () => {
+    const { findings } = convertReading(
+      readInside(LOOKS + card(0, 60, '') + '<rect y="60" width="9" height="9" data-tags=".buoy"/>'),
+    );
+    expect(findings.map(({ code, data }) => [code, data])).toEqual(
+      expect.arrayContaining([
+        ['sample-unused', { name: 'rope' }],
+        ['class-without-sample', { name: 'buoy' }],
+      ]),
+    );
   });
 });
