@@ -13,11 +13,11 @@ async function shootDrawn(name: string): Promise<void> {
 }
 
 await page.goto(address);
-await page.getByRole('row', { name: /harbour\.svg/ }).waitFor();
+await page.getByRole('link', { name: 'harbour', exact: true }).waitFor();
 await page.waitForLoadState('networkidle');
 await shoot('shelf');
 
-await page.getByRole('link', { name: 'harbour' }).last().click();
+await page.getByRole('link', { name: 'harbour', exact: true }).last().click();
 await page.getByText('141 layers').waitFor();
 await page.getByRole('rowheader', { name: 'book-button', exact: true }).click();
 await page.getByLabel('HTML code').getByText('button').first().waitFor();
@@ -29,14 +29,14 @@ await page.frameLocator('iframe').getByText('Ternholm Ferries').first().waitFor(
 await shootDrawn('live');
 
 await page.goto(address);
-await page.getByRole('link', { name: 'wheelhouse' }).last().click();
+await page.getByRole('link', { name: 'wheelhouse', exact: true }).last().click();
 await page.getByRole('rowheader', { name: 'gauges', exact: true }).click();
 await page.getByLabel('Looks of the mockup').selectOption('.fair');
 await page.getByRole('img', { name: /^The mockup/ }).waitFor();
 await shootDrawn('themes');
 
 await page.goto(address);
-await page.getByRole('link', { name: 'harbour' }).last().click();
+await page.getByRole('link', { name: 'harbour', exact: true }).last().click();
 await page.getByRole('link', { name: 'Read', exact: true }).click();
 await page.getByRole('region', { name: 'Screens' }).waitFor();
 await page.waitForLoadState('networkidle');
@@ -44,7 +44,7 @@ await shoot('read');
 
 await page.getByRole('link', { name: 'Build' }).click();
 await page.getByRole('button', { name: 'Build the page' }).click();
-await page.getByRole('heading', { name: /^The page, arranged/ }).waitFor();
+await page.getByRole('heading', { name: /^Page \(/ }).waitFor();
 await page.waitForTimeout(3000);
 await shoot('build');
 
@@ -52,7 +52,7 @@ await page.getByRole('tab', { name: 'Proof' }).click();
 await page.getByRole('img', { name: 'The mockup' }).waitFor();
 await shootDrawn('proof');
 
-await page.getByRole('tab', { name: 'Layers, code, page' }).click();
+await page.getByRole('tab', { name: 'Code, traced' }).click();
 await page.getByRole('option', { name: 'book-button', exact: true }).click();
 await page.waitForTimeout(1000);
 await shoot('links');
@@ -62,12 +62,12 @@ await page.getByText('doctype').waitFor();
 await shootDrawn('files');
 
 await page.goto(address);
-await page.getByRole('link', { name: 'ticket' }).last().click();
+await page.getByRole('link', { name: 'ticket', exact: true }).last().click();
 await page.getByRole('link', { name: 'Build' }).click();
-await page.getByLabel('Screens of one page at different widths').selectOption('one');
+await page.getByLabel('Widths').selectOption('one');
 await page.getByRole('button', { name: 'Build the page' }).click();
-await page.getByRole('heading', { name: /^The page, arranged/ }).waitFor();
-await page.getByRole('tab', { name: 'Layers, code, page' }).click();
+await page.getByRole('heading', { name: /^Page \(/ }).waitFor();
+await page.getByRole('tab', { name: 'Code, traced' }).click();
 await page.getByLabel('Screen', { exact: true }).selectOption({ label: 'ticket 390' });
 await page.getByRole('option', { name: 'menu-button', exact: true }).click();
 await page.waitForTimeout(1000);
