@@ -52,7 +52,7 @@ function freezeDeep<Value>(value: Value): Value {
 
 function piecesOf(conversion: Conversion) {
   return conversion.pages.map((page) => {
-    const { parts, ...around } = TARGETS.html.preview(page, { ...conversion, unit: 'px' });
+    const { parts, ...around } = TARGETS.html.preview(page, { ...conversion, settings: {} });
     return { ...around, parts: parts.map((part) => ({ ...part, html: part.html() })) };
   });
 }
@@ -102,7 +102,7 @@ it('the page in pieces is the page', () => {
   for (const arrangement of ARRANGEMENTS) {
     for (const tags of [new Map(), new Map([[idAt('/hero'), { outcome: 'aside' } as const]])]) {
       const conversion = build(reading, tags, arrangement);
-      const input = { ...conversion, unit: 'px', keyed: true } as const;
+      const input = { ...conversion, settings: {}, keyed: true } as const;
       const [page, sheet] = TARGETS.html.emit(input).files;
       const { rules, parts } = TARGETS.html.preview(conversion.pages[0]!, input);
       expect(rules.join('\n')).toBe(sheet!.text);

@@ -9,6 +9,7 @@ import { readInside } from './support/mockups';
 const outline: Target = {
   name: 'outline',
   fitsBrowsers: false,
+  options: {},
   capabilities: {
     name: 'an outline',
     draws: { ...CSS_CAPABILITIES.draws, 'linear-gradient': false, 'drop-shadow': false },

@@ -1,15 +1,14 @@
 import { readFile } from 'node:fs/promises';
 import type { TargetName } from '../core/emit/targets';
+import { problemOfSettings, type TargetSettings } from '../core/emit/targetOptions';
 import { formatOf } from '../core/read/formats';
 import {
   ARRANGEMENTS,
   FRAME_WORDS,
   LANGUAGE_TAG,
   plainFrame,
-  UNITS,
   type Arrangement,
   type PageFrame,
-  type Unit,
 } from '../core/page/frame';
 import type { ConvertOptions } from '../core/convert';
 import { InputError, UsageError } from './errors';
@@ -29,6 +28,8 @@ export interface ConvertFlags {
   readonly themes?: string;
   readonly join: boolean;
   readonly fragments: boolean;
+  /** Options of the target, each as NAME=VALUE. */
+  readonly set?: readonly string[];
   /** True to overwrite files that somebody changed. */
   readonly force: boolean;
   readonly json: boolean;
@@ -65,18 +66,38 @@ async function readOptions({
   frame,
   join,
   fragments,
+  set = [],
 }: ConvertFlags): Promise<ConvertOptions> {
   const arrangement = oneOf<Arrangement>(arrange, ARRANGEMENTS, '--arrange');
+  const chosen = target === undefined ? 'html' : await readTarget(target);
+  const settings = await readSettings(chosen, { unit, fragments, set });
   return {
     arrangement,
-    target: target === undefined ? 'html' : await readTarget(target),
-    ...(unit !== undefined && { unit: oneOf<Unit>(unit, UNITS, '--unit') }),
+    target: chosen,
+    ...(Object.keys(settings).length > 0 && { settings }),
     ...(lang !== undefined && { language: readLanguage(lang) }),
     ...(themes !== undefined && { themes: themes.split(',').map((theme) => theme.trim()) }),
     ...(frame !== undefined && { frame: readFrame(frame, arrangement) }),
     ...(join && { join: true }),
-    ...(fragments && { fragments: true }),
   };
+}
+
+/** The options of the target; two of them have flags of their own. */
+async function readSettings(
+  target: TargetName,
+  { unit, fragments, set = [] }: Pick<ConvertFlags, 'unit' | 'fragments' | 'set'>,
+): Promise<TargetSettings> {
+  const pairs = set.map((each) => [each.slice(0, each.indexOf('=')), each.slice(each.indexOf('=') + 1)]);
+  const settings: TargetSettings = {
+    ...(unit !== undefined && { unit }),
+    ...(fragments && { shared: 'apart' }),
+    ...(Object.fromEntries(pairs) as TargetSettings),
+  };
+  if (Object.keys(settings).length === 0) return settings;
+  const { TARGETS } = await import('../core/emit/targets');
+  const problem = problemOfSettings(TARGETS[target].options, settings);
+  if (problem !== null) throw new UsageError(problem);
+  return settings;
 }
 
 /** The names of targets are known by the targets alone, which take a while to load. */

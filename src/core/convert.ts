@@ -3,6 +3,7 @@ import { findingList, type Finding, type Report } from './findings/finding';
 import { emit, type Emission } from './emit/emit';
 import { TARGETS, type TargetName } from './emit/targets';
 import type { FontFile, Target } from './emit/target';
+import type { TargetSettings } from './emit/targetOptions';
 import { fontFiles } from './fontFiles';
 import { measureMockup, type Measures } from './mockup/bounds';
 import type { LayerId } from './mockup/layer';
@@ -14,7 +15,7 @@ import { lower, lowerVersions } from './page/lower';
 import { nameFields } from './page/links/fieldIds';
 import { resolveLinks } from './page/links/resolveLinks';
 import { collectFromNodes } from './page/walk';
-import { plainFrame, type Arrangement, type Page, type PageFrame, type Unit } from './page/frame';
+import { plainFrame, type Arrangement, type Page, type PageFrame } from './page/frame';
 import type { PageNode } from './page/node';
 import { planPictures } from './pictures/planPictures';
 import type { PicturePlan } from './pictures/picture';
@@ -43,8 +44,8 @@ export interface ConvertOptions {
   readonly target: TargetName;
   /** Absent for the default frame of the arrangement. */
   readonly frame?: PageFrame;
-  /** Absent for px. */
-  readonly unit?: Unit;
+  /** What a person chose about the target. Absent for the usual values. */
+  readonly settings?: TargetSettings;
   /** The language of the page's words, a BCP 47 tag. Absent for `en`. */
   readonly language?: string;
   /**
@@ -54,8 +55,6 @@ export interface ConvertOptions {
   readonly join?: boolean;
   /** The themes that are written, by their names. Absent for none. */
   readonly themes?: readonly string[];
-  /** True to write the furniture of several screens as files of its own too, for a build tool. */
-  readonly fragments?: boolean;
 }
 
 export interface ConvertInput {
@@ -106,8 +105,8 @@ export function convertFor(target: Target, input: ConvertInput, memo = createMem
 function convertNow(target: Target, input: ConvertInput): Conversion {
   const shaped = pagesOf(input, target);
   const clock = stopwatch();
-  const { unit = 'px', fragments = false, language = 'en' } = input.options;
-  const emission = emit(target, { ...shaped, unit, fragments, language });
+  const { settings = {}, language = 'en' } = input.options;
+  const emission = emit(target, { ...shaped, settings, language });
   clock.lap('emit');
   return { ...shaped, emission, ms: addTimes(shaped.ms, clock.ms) };
 }

@@ -8,7 +8,7 @@ import { drawnPlaces } from '../../src/core/page/drawnNodes';
 
 /** Writes the pages with layer attributes, and opens one at the size of its screen. */
 export async function openKeyed(browser: Browser, folder: string, conversion: Conversion, at: number) {
-  const { files } = TARGETS.html.emit({ ...conversion, unit: 'px', keyed: true });
+  const { files } = TARGETS.html.emit({ ...conversion, settings: {}, keyed: true });
   await Promise.all(files.map((file) => writeFile(path.join(folder, file.path), file.text)));
   const { width, height, file } = conversion.emission.screens[at]!;
   const page = await browser.newPage({ viewport: { width: Math.ceil(width), height: Math.ceil(height) } });

@@ -2,11 +2,12 @@ import type { Capabilities } from '../look/features';
 import type { LayerId } from '../mockup/layer';
 import type { Mockup } from '../mockup/mockup';
 import type { FaceId } from '../mockup/type';
-import type { Page, Unit } from '../page/frame';
+import type { Page } from '../page/frame';
 import type { PicturePlan } from '../pictures/picture';
 import type { Decisions } from '../sort/decision';
 import type { StyleSheet } from '../style/styleSheet';
 import type { PagePieces } from './preview';
+import type { TargetOptions, TargetSettings } from './targetOptions';
 import type { SourceMap } from './sourceMap';
 
 /** A font file of the page. */
@@ -28,11 +29,9 @@ export interface EmitInput {
   readonly sheet: StyleSheet;
   readonly plan: PicturePlan;
   readonly fonts: readonly FontFile[];
-  readonly unit: Unit;
+  readonly settings: TargetSettings;
   /** The language of the page's words, a BCP 47 tag; absent for `en`. */
   readonly language?: string;
-  /** True to write the furniture of several screens as files of its own too, for a build tool. */
-  readonly fragments?: boolean;
   /** True to write each element's layer in `data-layer`. */
   readonly keyed?: boolean;
 }
@@ -65,6 +64,8 @@ export interface TargetOutput {
 export interface Target {
   readonly name: string;
   readonly capabilities: Capabilities;
+  /** What a person chooses about its output. */
+  readonly options: TargetOptions;
   /** Whether a browser shows the output, so that pages are fitted to how browsers round. */
   readonly fitsBrowsers: boolean;
   readonly emit: (input: EmitInput) => TargetOutput;
@@ -76,6 +77,6 @@ export interface Target {
   readonly preview?: (page: Page, input: EmitInput) => PagePieces;
 }
 
-export type FragmentInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'unit'> & {
+export type FragmentInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'settings'> & {
   readonly decisions: Decisions;
 };

@@ -42,7 +42,9 @@ withServer('a database with paths as layer keys', () => {
             {"layer": "/harbour/hero/Über-uns~2", "facet": "wide", "before": "hug", "after": "fill"}]');
       insert into builds (id, mockup_id, revision_id, options, tags, state) values
         ('00000000-0000-4000-8000-000000000005', '00000000-0000-4000-8000-000000000002',
-          '00000000-0000-4000-8000-000000000004', '{}', '{"/harbour/hero": {"wide": "set", "role": "section"}}', 'done');
+          '00000000-0000-4000-8000-000000000004', '{"arrangement": "flow", "unit": "rem", "fragments": true}',
+          '{"/harbour/hero": {"wide": "set", "role": "section"}}', 'done');
+      insert into fonts (digest, file_name, family, weight, italic) values ('d', 'aleo.woff2', 'Aleo', 700, false);
       insert into build_files (build_id, path, digest, size) values
         ('00000000-0000-4000-8000-000000000005', 'index.html', 'd', 1);
       insert into proofs (build_id, state, screens) values ('00000000-0000-4000-8000-000000000005', 'done',
@@ -77,10 +79,19 @@ withServer('a database with paths as layer keys', () => {
     ]);
   });
 
+  it('gives the fonts, which were everybody’s, to each project', async () => {
+    const { rows } = await old.query('select owner, family, size from fonts');
+    expect(rows).toEqual([{ owner: '00000000-0000-4000-8000-000000000001', family: 'Aleo', size: 1 }]);
+  });
+
   it('keeps builds with their files, tags and proofs', async () => {
-    const { rows } = await old.query('select tags, record_digest from builds');
+    const { rows } = await old.query('select tags, options, record_digest from builds');
     expect(rows).toEqual([
-      { tags: { [idAt('/hero')]: { width: 'drawn', role: 'section' } }, record_digest: null },
+      {
+        tags: { [idAt('/hero')]: { width: 'drawn', role: 'section' } },
+        options: { arrangement: 'flow', settings: { unit: 'rem', shared: 'apart' } },
+        record_digest: null,
+      },
     ]);
     const files = await old.query('select path from build_files');
     expect(files.rows).toEqual([{ path: 'index.html' }]);

@@ -1,8 +1,9 @@
 import Joi from 'joi';
 import { strToU8, zipSync } from 'fflate';
-import { TARGET_NAMES } from '../../core/emit/targets';
+import { TARGETS, TARGET_NAMES } from '../../core/emit/targets';
+import { problemOfSettings } from '../../core/emit/targetOptions';
 import type { ConvertOptions } from '../../core/convert';
-import { ARRANGEMENTS, FRAME_WORDS, LANGUAGE_TAG, UNITS, type PageFrame } from '../../core/page/frame';
+import { ARRANGEMENTS, FRAME_WORDS, LANGUAGE_TAG, type PageFrame } from '../../core/page/frame';
 import { pool } from '../db/pool';
 import * as builds from '../db/tables/builds';
 import { setBuildOptions } from '../db/tables/mockups';
@@ -19,10 +20,8 @@ export const buildSchema = Joi.object<ConvertOptions>({
   target: Joi.string()
     .valid(...TARGET_NAMES)
     .default('html'),
-  unit: Joi.string().valid(...UNITS),
   language: Joi.string().pattern(LANGUAGE_TAG).max(35),
   join: Joi.boolean(),
-  fragments: Joi.boolean(),
   themes: Joi.array()
     .items(Joi.string().pattern(/^[\w-]{1,64}$/))
     .max(20),
@@ -31,6 +30,10 @@ export const buildSchema = Joi.object<ConvertOptions>({
     edge: Joi.valid(...FRAME_WORDS.edge).required(),
     reaches: Joi.valid(...FRAME_WORDS.reaches).required(),
   }),
+  settings: Joi.object().pattern(Joi.string().max(64), Joi.string().max(64)),
+}).custom((options: ConvertOptions, helpers) => {
+  const problem = problemOfSettings(TARGETS[options.target].options, options.settings ?? {});
+  return problem === null ? options : helpers.message({ custom: problem.replace(/\.$/, '') });
 });
 
 export type BuildView = Omit<builds.BuildRow, 'tags' | 'revision_id' | 'record_digest'> & {

@@ -2,14 +2,9 @@
 import { Box, Checkbox, FormControlLabel, Input, NativeSelect, Typography } from '@mui/material';
 import { useId, useState, type ReactNode } from 'react';
 import type { ConvertOptions } from '../../core/convert';
-import {
-  FRAME_WORDS,
-  LANGUAGE_TAG,
-  plainFrame,
-  UNITS,
-  type PageFrame,
-  type Unit,
-} from '../../core/page/frame';
+import { FRAME_WORDS, LANGUAGE_TAG, plainFrame, type PageFrame } from '../../core/page/frame';
+import { TARGETS } from '../../core/emit/targets';
+import type { TargetOption } from '../../core/emit/targetOptions';
 import type { WidthPair } from '../../core/page/join/pairs';
 import { ArrangementToggle } from '../shared/ArrangementToggle';
 
@@ -69,17 +64,22 @@ export function BuildOptions({ value, onChange, pairs, themes, screens }: BuildO
           ))}
         </Choice>
       ))}
-      <Choice
-        label="Units"
-        value={value.unit ?? 'px'}
-        onChange={(unit) => onChange({ ...value, unit: unit as Unit })}
-      >
-        {UNITS.map((unit) => (
-          <option key={unit} value={unit}>
-            {unit}
-          </option>
+      {Object.entries<TargetOption>(TARGETS[value.target].options)
+        .filter(([, { isFor }]) => isFor !== 'several screens' || screens > 1)
+        .map(([name, { label, values }]) => (
+          <Choice
+            key={name}
+            label={label}
+            value={value.settings?.[name] ?? Object.keys(values)[0] ?? ''}
+            onChange={(next) => onChange({ ...value, settings: { ...value.settings, [name]: next } })}
+          >
+            {Object.entries(values).map(([each, words]) => (
+              <option key={each} value={each}>
+                {words}
+              </option>
+            ))}
+          </Choice>
         ))}
-      </Choice>
       {themes.length > 0 && (
         <ThemeChoice
           all={themes}
@@ -88,16 +88,6 @@ export function BuildOptions({ value, onChange, pairs, themes, screens }: BuildO
         />
       )}
       <Language value={value.language ?? 'en'} onChange={(language) => onChange({ ...value, language })} />
-      {screens > 1 && (
-        <Choice
-          label="Shared parts"
-          value={value.fragments ? 'apart' : 'within'}
-          onChange={(next) => onChange({ ...value, fragments: next === 'apart' })}
-        >
-          <option value="within">in each page</option>
-          <option value="apart">also as files of their own</option>
-        </Choice>
-      )}
       {pairs.length > 0 && value.arrangement === 'flow' && (
         <Choice
           label="Widths"

@@ -4,6 +4,8 @@ import equal from 'fast-deep-equal';
 import { useSnackbar } from 'notistack';
 import { useMemo, useState } from 'react';
 import type { ConvertOptions } from '../../core/convert';
+import { TARGETS } from '../../core/emit/targets';
+import { usualSettings } from '../../core/emit/targetOptions';
 import type { Screen } from '../../core/mockup/mockup';
 import { pairsOf } from '../../core/page/join/pairs';
 import { plainFrame, type Arrangement } from '../../core/page/frame';
@@ -125,26 +127,25 @@ function ageOf(
 /** Options with what is left out said. */
 function whole({
   frame,
-  unit = 'px',
+  settings = {},
   language = 'en',
   join = false,
   themes = [],
-  fragments = false,
   ...others
 }: ConvertOptions) {
   return {
     ...others,
-    unit,
+    settings: { ...usualSettings(TARGETS[others.target].options), ...settings },
     language,
     join,
     themes,
-    fragments,
     frame: frame ?? plainFrame(others.arrangement),
   };
 }
 
-function optionWords({ arrangement, unit = 'px' }: ConvertOptions): string {
-  return `${arrangement}, ${unit}`;
+function optionWords({ arrangement, target, settings }: ConvertOptions): string {
+  const all = { ...usualSettings(TARGETS[target].options), ...settings };
+  return [arrangement, all.unit].filter(Boolean).join(', ');
 }
 
 function screensIn({ mockup, tags }: OpenedMockup): readonly Screen[] {

@@ -172,7 +172,7 @@ function codeDelta({ cursor, screen, isPaged, areas }: CodeQuery): ShownCodeDelt
   const made = lastPages && isCurrent ? lastPages : currentPages(now, hasty);
   if (!hasty) lastPages = made;
   const page = isPaged ? pageDeltaOf(screen, isSeen, made) : null;
-  const code = cursor === null ? null : TARGET.fragment({ ...made, unit: 'px' }, cursor);
+  const code = cursor === null ? null : TARGET.fragment({ ...made, settings: {} }, cursor);
   const explanations = cursor === null ? [] : explainLayer(made.pages, made.decisions, cursor);
   return { code, explanations, page, isWhole: !hasty && page?.isWhole !== false };
 }
@@ -219,7 +219,7 @@ function pageDeltaOf(
     const asked = new URLSearchParams({ source: font.source, file: font.file });
     return { ...font, path: `${address}/font?${asked}` };
   });
-  const input = { ...made, pages: [page], fonts, plan: { ...made.plan, pictures }, unit: 'px' } as const;
+  const input = { ...made, pages: [page], fonts, plan: { ...made.plan, pictures }, settings: {} } as const;
   const canWait = ({ layer, isOpen }: PagePiece) => !isOpen && !isSeen(layer);
   const { delta, sent: next } = pageDelta(lastSentPage, screen, TARGET.preview(page, input), canWait);
   lastSentPage = next;

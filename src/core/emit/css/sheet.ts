@@ -6,12 +6,13 @@ import { baseRules } from './base';
 import { classDeclarations } from './declarations';
 import { isShownByState, stateRules } from './stateRules';
 import { themeRules, type ThemeRules } from './themeRules';
+import type { Unit } from '../../page/frame';
 import { rulesInUnit } from './units';
 import { widthRules } from './widthRules';
 
 /** The rules of the style sheet that all pages share, lengths in the page's unit. */
-export function sheetOf(input: EmitInput): readonly CssRule[] {
-  return rulesInUnit(sheetRules(input), input.unit);
+export function sheetOf(input: EmitInput, unit: Unit): readonly CssRule[] {
+  return rulesInUnit(sheetRules(input), unit);
 }
 
 function sheetRules(input: EmitInput): CssRule[] {

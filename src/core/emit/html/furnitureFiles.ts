@@ -5,6 +5,7 @@ import { safeName } from '../../sort/outputNames';
 import { nodeMarkup } from '../markup/nodeMarkup';
 import type { EmittedFile, EmitInput } from '../target';
 import { linkContext } from './linkContext';
+import { unitOf } from './options';
 
 /**
  * The furniture of several screens, each block in a file of its own that a build tool can put into the pages. A
@@ -15,7 +16,12 @@ export function furnitureFiles(input: EmitInput): readonly EmittedFile[] {
   const first = new Map<string, string>();
   const files: EmittedFile[] = [];
   for (const page of input.pages) {
-    const context = { ...input, ...linkContext(page, input.pages), placed: !page.layout };
+    const context = {
+      ...input,
+      unit: unitOf(input),
+      ...linkContext(page, input.pages),
+      placed: !page.layout,
+    };
     for (const node of walkNodes(page.children)) {
       const pattern = node.furniture?.pattern;
       if (pattern === undefined) continue;

@@ -201,7 +201,7 @@ describe('the code', () => {
 
 describe('the code of one layer', () => {
   const conversion = convertReading(readDemo());
-  const fragment = (layer: LayerId) => layerFragment({ ...conversion, unit: 'px' }, layer);
+  const fragment = (layer: LayerId) => layerFragment({ ...conversion, settings: {} }, layer);
 
   it('is its element and the classes that it uses', () => {
     const id = idEnding(conversion.mockup, '/book-button');

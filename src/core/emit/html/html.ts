@@ -10,6 +10,7 @@ import { pageFile } from './pageFile';
 import { linkContext } from './linkContext';
 import { layerFragment } from './layerFragment';
 import { pageMarkup } from '../markup/pageMarkup';
+import { HTML_OPTIONS, isSharedApart, unitOf } from './options';
 import { pagePieces } from './pagePieces';
 import { sheetOf } from '../css/sheet';
 
@@ -17,6 +18,7 @@ import { sheetOf } from '../css/sheet';
 export const html = {
   name: 'html',
   capabilities: CSS_CAPABILITIES,
+  options: HTML_OPTIONS,
   fitsBrowsers: true,
   emit(input: EmitInput): TargetOutput {
     const pages = input.pages.map((page, at) => ({
@@ -28,7 +30,7 @@ export const html = {
       files: [
         ...pages.map(({ path, text }) => ({ path, text })),
         { path: 'styles.css', text: printSheet(input) },
-        ...(input.fragments ? furnitureFiles(input) : []),
+        ...(isSharedApart(input) ? furnitureFiles(input) : []),
       ],
       sourceMap: Object.fromEntries(
         pages.map(({ path, screen, spans }) => [path, insideScreen(spans, screen)]),
@@ -49,7 +51,7 @@ function insideScreen(spans: readonly PrintedSpan[], screen: string): readonly S
 
 /** The style sheet that all pages share. */
 function printSheet(input: EmitInput): string {
-  return printCss(sheetOf(input));
+  return printCss(sheetOf(input, unitOf(input)));
 }
 
 function printPage(page: Page, input: EmitInput) {
@@ -59,7 +61,9 @@ function printPage(page: Page, input: EmitInput) {
     element('title', {}, [page.name]),
     element('link', { rel: 'stylesheet', href: 'styles.css' }),
   ]);
-  const body = element('body', {}, [pageMarkup(page, { ...input, ...linkContext(page, input.pages) })]);
+  const body = element('body', {}, [
+    pageMarkup(page, { ...input, unit: unitOf(input), ...linkContext(page, input.pages) }),
+  ]);
   const doctype = '<!doctype html>\n';
   const { text, spans } = printHtmlWithSpans([
     element('html', { lang: input.language ?? 'en' }, [head, body]),

@@ -9,6 +9,7 @@ import { linkContext } from './linkContext';
 import { nodeMarkup } from '../markup/nodeMarkup';
 import { stateRules } from '../css/stateRules';
 import { rulesInUnit } from '../css/units';
+import { unitOf } from './options';
 
 /** The most elements to print: more would slow the view. */
 const MOST_ELEMENTS = 200;
@@ -37,11 +38,12 @@ export function layerFragment(input: FragmentInput, layer: LayerId): Fragment {
   const markup = printHtml([
     nodeMarkup(shallow, {
       ...input,
+      unit: unitOf(input),
       ...linkContext(page, input.pages),
       placed: !page.layout,
     }),
   ]);
-  return { shown: node.layer, parts: partsOf(markup, printCss(rulesInUnit(rules, input.unit))) };
+  return { shown: node.layer, parts: partsOf(markup, printCss(rulesInUnit(rules, unitOf(input)))) };
 }
 
 function partsOf(markup: string, css: string): readonly CodePart[] {

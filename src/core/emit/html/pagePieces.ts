@@ -9,6 +9,7 @@ import type { StyleClass } from '../../style/styleSheet';
 import type { PagePiece, PagePieces } from '../preview';
 import type { EmitInput } from '../target';
 import { linkContext } from './linkContext';
+import { unitOf } from './options';
 import { commonPlacement } from '../css/sharedPlacement';
 import { sheetOf } from '../css/sheet';
 import { emptyBoxMarkup, nodeMarkup } from '../markup/nodeMarkup';
@@ -25,6 +26,7 @@ const LARGE = 60;
 export function pagePieces(page: Page, input: EmitInput): PagePieces {
   const context: Context = {
     ...input,
+    unit: unitOf(input),
     ...linkContext(page, input.pages),
     keyed: true,
     placed: !page.layout,
@@ -47,7 +49,7 @@ export function pagePieces(page: Page, input: EmitInput): PagePieces {
   };
   for (const node of page.children) add(node, FLOW, null);
   const screen = printHtml([pageMarkup({ ...page, children: [] }, context)]);
-  return { rules: sheetOf(input).map((rule) => printCss([rule])), screen, parts };
+  return { rules: sheetOf(input, unitOf(input)).map((rule) => printCss([rule])), screen, parts };
 }
 
 type Context = EmitInput & MarkupContext;

@@ -1,0 +1,23 @@
+import type { Unit } from '../../page/frame';
+import type { EmitInput } from '../target';
+import { settingOf, type TargetOptions } from '../targetOptions';
+
+/** What a person chooses about HTML and CSS. */
+export const HTML_OPTIONS = {
+  unit: { label: 'Units', values: { px: 'px', rem: 'rem' } },
+  shared: {
+    label: 'Shared parts',
+    values: { within: 'in each page', apart: 'also as files of their own' },
+    isFor: 'several screens',
+  },
+} as const satisfies TargetOptions;
+
+/** The unit in which lengths are written. */
+export function unitOf({ settings }: Pick<EmitInput, 'settings'>): Unit {
+  return settingOf(HTML_OPTIONS, settings, 'unit');
+}
+
+/** True when what several screens share is written as files of its own too, for a build tool. */
+export function isSharedApart({ settings }: Pick<EmitInput, 'settings'>): boolean {
+  return settingOf(HTML_OPTIONS, settings, 'shared') === 'apart';
+}
