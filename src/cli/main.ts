@@ -14,8 +14,9 @@ const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested|flow] [--tar
   widths that flow become one page with a media query. With --fragments, what several
   screens share stands in furniture/ as well, for a build tool. NAMES are the themes that
   are written, such as --themes fair,night: a class of that name on the root shows one.
-  TAG is the language of the words; --set says an option of the target by its name. Files that somebody changed since they were written
-  stay, and then nothing is written; --force overwrites them.
+  TAG is the language of the words; --set says an option of the target by its name. Files
+  that somebody changed since they were written stay, and then nothing is written; --force
+  overwrites them.
 
 orden proof FILE [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json] [--out DIR]
             [--unit px|rem] [--frame WORDS] [--join] [--json] [--force]

@@ -31,7 +31,7 @@ const MOST = 300;
 
 /** Words that say of what kind a picture is, not what it shows. */
 const KINDS = new Set(
-  'image img picture pic photo photograph bitmap raster illustration graphic graphics vector svg png jpg jpeg webp icon ico glyph symbol shape path layer group rect ellipse mask frame copy merged'.split(
+  'image img picture pic photo photograph bitmap raster illustration graphic graphics vector svg png jpg jpeg webp icon ico glyph symbol shape path layer group rect ellipse mask frame copy merged fluid responsive thumb thumbnail placeholder background bg'.split(
     ' ',
   ),
 );

@@ -104,6 +104,19 @@ describe('the rules', () => {
     ]);
   });
 
+  it('calls a form what has several words in it, and no single control', () => {
+    const of = decided(
+      readInside(
+        `<g data-name="booking form">
+           <text x="20" y="40" font-size="16">Name</text><text x="20" y="80" font-size="16">Book</text></g>
+         <g data-name="form control"><rect x="20" y="120" width="200" height="36" fill="#eee"/>
+           <text x="30" y="144" font-size="16">Search</text></g>`,
+      ),
+    );
+    expect(of('booking-form').role).toBe('form');
+    expect(of('form-control').role).not.toBe('form');
+  });
+
   it('takes the role that the mockup gives', () => {
     expect(
       decided(readInside('<g id="a" role="banner"><rect width="9" height="9"/></g>'))('a'),

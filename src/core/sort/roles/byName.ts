@@ -15,7 +15,7 @@ const WORDS: ReadonlyMap<string, Role> = new Map(
 
 /** Words for a part of a thing: the body of a card is no card. */
 const PART_WORDS: ReadonlySet<string> = new Set(
-  'body subtitle meta inner outer wrapper wrap container holder row rows col column columns grid area block panel pane title titles heading headline caption label labels text texts icon icons image picture photo badge avatar addon cell td th count value state status toolbar tools group set side left right top bottom background backdrop shadow border'.split(
+  'body subtitle meta inner outer wrapper wrap container holder row rows col column columns grid area block panel pane title titles heading headline caption label labels text texts icon icons image picture photo badge avatar addon cell td th count value state status toolbar tools control group set side left right top bottom background backdrop shadow border'.split(
     ' ',
   ),
 );
@@ -38,8 +38,8 @@ export const byName: RoleRule = (layer, outcome, facts, { parent }) => {
   const word = tellingWord(words);
   if (word !== undefined && TITLES.has(word) && isOneTitle(layer)) return titleRole(layer, word, facts);
   const role = word === undefined ? undefined : WORDS.get(word);
-  // A navigation has several words.
-  if (role === 'navigation' && facts.contents(layer).texts < 2) return null;
+  // A navigation has several words, and so has a form: one field alone is none.
+  if ((role === 'navigation' || role === 'form') && facts.contents(layer).texts < 2) return null;
   // An item stands in a list, and a paragraph holds only text.
   if (!role || (role === 'item' && parent !== 'ul') || (role === 'paragraph' && !isOfTexts(layer)))
     return null;
