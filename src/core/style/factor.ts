@@ -1,21 +1,19 @@
-import { roleEntry } from '../sort/vocabulary';
-import { isPlain, type Look } from '../look/look';
+import type { Look } from '../look/look';
+import { flatMap } from '../mockup/flatMap';
 import type { LayerId } from '../mockup/layer';
-import { internByText, memoizeByObject } from '../mockup/memoize';
+import { internByText, memoizeByObject, memoizeLast } from '../mockup/memoize';
 import { pageClass, WIDTH_CLASSES } from '../page/join/names';
-import { collectFromNodes } from '../page/walk';
 import { sharedPlacementOf, type SharedPlacement } from '../page/sharedPlacement';
-import type { Layout } from '../page/layout';
 import type { Page } from '../page/frame';
 import type { PageNode, ThemeLook } from '../page/node';
+import { freeName, nameClassOf, ownName, partName, placeInside, type NamedUsers } from './classNames';
 import { lookKey, NO_THEMES, NONE, partsOf, type Parts } from './classKey';
 import { besideLookClass, lookClasses, wornLook, type SampleKind, type SampleKinds } from './lookClasses';
 import type { PlacementCount, StyleClass, StyleSheet } from './styleSheet';
 
-interface ClassDraft extends Parts {
-  /** How often each name occurs among its users; invented names count as none. */
+interface ClassDraft extends Parts, NamedUsers {
   readonly names: Map<string, number>;
-  /** The number of its users. */
+  readonly places: Map<string, number>;
   count: number;
   /** The classes that a person gave to all of its users. */
   common: readonly string[];
@@ -45,17 +43,25 @@ export function factorClasses(
 ): StyleSheet {
   const uses = new Map<string, ClassDraft>();
   const given = new Set<string>([...RESERVED, ...pages.filter((page) => page.narrow).map(pageClass)]);
+  const layerNames = new Set<string>();
   /** The looks that occur with each of a person's classes. */
   const wearers = new Map<string, Set<string | null>>();
-  const note = ({ mark, parts, placement, name, classes }: ClassUser, count: number) => {
+  const note = (
+    { mark, parts, placement, name, part, classes }: ClassUser,
+    place: string | null,
+    count: number,
+  ) => {
     for (const each of classes) {
       given.add(each);
       wearers.set(each, (wearers.get(each) ?? new Set()).add(mark));
     }
+    if (name !== null) layerNames.add(name);
     if (mark === null) return;
     const use: ClassDraft = uses.get(mark) ?? {
       ...parts,
       names: new Map(),
+      places: new Map(),
+      part,
       count: 0,
       common: classes,
       placements: new Map(),
@@ -66,25 +72,26 @@ export function factorClasses(
     if (!placement) use.placements = null;
     else if (use.placements) countPlacement(use.placements, placement, count);
     if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + count);
+    if (place !== null) use.places.set(place, (use.places.get(place) ?? 0) + count);
   };
   const looks = lookClasses(pages, samples, RESERVED);
   const useOf = (node: PageNode) => {
     const worn = wornLook(node, looks);
     return worn === null ? classUseOf(node) : USE_BESIDE[worn](node);
   };
-  const counts = new Map<NodeClassUse, number>();
+  const counts = new Map<PlacedUse, number>();
   for (const page of pages)
     for (const worn of waiting.size + looks.size === 0
-      ? usesIn(page.children)
-      : usesBeside(page.children, waiting, useOf))
+      ? flatMap(page.children, (node) => usesIn(node, null))
+      : usesBeside(page.children, null, waiting, useOf))
       counts.set(worn, (counts.get(worn) ?? 0) + 1);
-  for (const [worn, count] of counts) {
-    note(worn, count);
-    for (const letters of worn.letters) note(letters, count);
+  for (const [{ use, place }, count] of counts) {
+    note(use, place, count);
+    for (const letters of use.letters) note(letters, use.name ?? place, count);
   }
   for (const { ground, classes, themes: looks = NO_THEMES } of pages) {
     if (!ground || !classes) continue;
-    note(plainUser({ fills: [{ kind: 'solid', colour: ground }] }, classes, looks), 1);
+    note(plainUser({ fills: [{ kind: 'solid', colour: ground }] }, classes, looks), null, 1);
   }
   const known = new Map<string, StyleClass>();
   for (const [name, { look, states, themes: own }] of looks)
@@ -100,11 +107,10 @@ export function factorClasses(
   /** A class that a person gave holds the look, when all its wearers have the same one. */
   const holdsOneLook = (name: string) =>
     wearers.get(name)?.size === 1 && !RESERVED.includes(name) && !looks.has(name);
-  for (const [mark, { names, count, common, placements, ...parts }] of uses) {
-    const { look, layout, states, themes: looks, narrow } = parts;
+  for (const [mark, draft] of uses) {
+    const { look, layout, states, themes: looks, narrow, common, placements } = draft;
     const said = common.find((each) => samples.has(each) && holdsOneLook(each)) ?? common.find(holdsOneLook);
-    const own = nameOfMost(names, count) ?? describe(look, layout);
-    const name = said ?? freeName(own, given);
+    const name = said ?? freeName(draft, given, layerNames);
     const counted = [...(placements?.values() ?? [])];
     known.set(mark, { name, look, layout, placements: counted, states, themes: looks, narrow });
   }
@@ -130,7 +136,10 @@ interface ClassUser {
   readonly parts: Parts;
   /** Null for letters and pages. */
   readonly placement: PlacementText | null;
+  /** Its own name; null for none that says something. */
   readonly name: string | null;
+  /** What it is to its place, for users without a name. */
+  readonly part: string;
   /** The classes that a person gave. */
   readonly classes: readonly string[];
 }
@@ -160,26 +169,57 @@ function countPlacement(
 const classUseOf = memoizeByObject((node: PageNode): NodeClassUse => {
   const own = sharedPlacementOf(node);
   const placement = { placement: own, text: own ? JSON.stringify(own) : '' };
-  const [mark, name] = [classKeyOf(node, placement), nameOf(node)];
+  const [mark, name] = [classKeyOf(node, placement), ownName(node)];
   const letters = lettersOf(node).map((look) => plainUser(look, []));
   const { classes } = node;
-  const said = JSON.stringify([mark, placement.text, name, classes, letters.map((each) => each.mark)]);
-  return internUser(said, () => ({ mark, parts: partsOf(node), placement, name, classes, letters }));
+  const parts = partsOf(node);
+  const part = partName(node, parts.look, parts.layout);
+  const said = JSON.stringify([mark, placement.text, name, part, classes, letters.map((each) => each.mark)]);
+  return internUser(said, () => ({ mark, parts, placement, name, part, classes, letters }));
 });
 
 const internUser = internByText<NodeClassUse>();
 
-const usesIn = collectFromNodes((node) => [classUseOf(node)]);
+/** A use, and the name of the thing that it is a part of. */
+interface PlacedUse {
+  readonly use: NodeClassUse;
+  readonly place: string | null;
+}
+
+/** One object for a use in places of one name, so that users can be counted. */
+const internPlaced = memoizeByObject((use: NodeClassUse) => {
+  const byPlace = new Map<string | null, PlacedUse>();
+  return (place: string | null): PlacedUse => {
+    const placed = byPlace.get(place) ?? { use, place };
+    byPlace.set(place, placed);
+    return placed;
+  };
+});
+
+const usesBelow = memoizeLast<PageNode, readonly PlacedUse[]>();
+
+/** The uses of a node and of those inside of it. */
+function usesIn(node: PageNode, place: string | null): readonly PlacedUse[] {
+  return usesBelow(node, [place], () => {
+    const own = internPlaced(classUseOf(node))(place);
+    if (node.kind !== 'box') return [own];
+    const inside = placeInside(node, place);
+    return [own, ...flatMap(node.children, (child) => usesIn(child, inside))];
+  });
+}
 
 /** The same without the nodes of waiting layers, and what is inside of them. */
 function usesBeside(
   nodes: readonly PageNode[],
+  place: string | null,
   waiting: ReadonlySet<LayerId>,
   useOf: (node: PageNode) => NodeClassUse,
-): readonly NodeClassUse[] {
+): readonly PlacedUse[] {
   return nodes.flatMap((node) => {
     if ([node.layer, ...(node.merged ?? [])].some((layer) => waiting.has(layer))) return [];
-    return [useOf(node), ...(node.kind === 'box' ? usesBeside(node.children, waiting, useOf) : [])];
+    const own = internPlaced(useOf(node))(place);
+    if (node.kind !== 'box') return [own];
+    return [own, ...usesBeside(node.children, placeInside(node, place), waiting, useOf)];
   });
 }
 
@@ -203,7 +243,8 @@ function plainUser(
   themes: readonly ThemeLook[] = NO_THEMES,
 ): ClassUser {
   const parts = { look, layout: null, states: NONE, themes, narrow: null };
-  return { mark: lookKey(look, null, NONE, themes), parts, placement: null, name: null, classes };
+  const part = partName(null, look, null);
+  return { mark: lookKey(look, null, NONE, themes), parts, placement: null, name: null, part, classes };
 }
 
 function classKeyOf(node: PageNode, { placement, text }: PlacementText): string | null {
@@ -214,63 +255,4 @@ function classKeyOf(node: PageNode, { placement, text }: PlacementText): string 
   if (mark !== null) return mark;
   // A node with nothing but a placement shares a class with equal placements.
   return placement && `placement ${text}`;
-}
-
-/** A layer's own name without its number, else its role. */
-function nameOf({ named, name, nameSaid, role }: PageNode): string | null {
-  if (named) return nameSaid ? name : withoutNumber(name);
-  return role === 'box' || role === 'text' || role === 'picture' ? null : role;
-}
-
-/**
- * A layer that the mockup or a person named keeps its name in the code, whatever its look is called. No class
- * of that name styles anything.
- */
-function nameClassOf(
-  { kind, named, name, nameSaid, role }: PageNode,
-  taken: ReadonlySet<string>,
-  own: string | undefined,
-): string | null {
-  // A picture has its name in its file.
-  const plain = named && kind !== 'picture' ? (nameSaid ? name : withoutNumber(name)) : null;
-  if (nameSaid && plain !== null && own !== plain) return plain;
-  const isSaid = plain === roleEntry(role).element || plain === role;
-  const isStyled = plain !== null && (taken.has(plain) || own?.replace(/-\d+$/, '') === plain);
-  return isSaid || isStyled ? null : plain;
-}
-
-/** `row-3` and `row-4` look alike as `row`. */
-export function withoutNumber(name: string): string {
-  return name.replace(/(?:-\d+)+$/, '') || name;
-}
-
-/** The share of its users that give a class their name: fewer would name the others wrongly. */
-const NAMING_SHARE = 0.6;
-
-function nameOfMost(names: ReadonlyMap<string, number>, users: number): string | null {
-  for (const [name, count] of names) if (count >= NAMING_SHARE * users) return name;
-  return null;
-}
-
-/** A name that describes the look, for looks without a named user. */
-function describe(look: Look, layout: Layout | null): string {
-  const { type } = look;
-  if (type) {
-    const weight = type.weight >= 600 ? '-bold' : type.weight < 400 ? '-light' : '';
-    return `text-${Math.round(type.size)}${weight}`;
-  }
-  if (look.fills?.some((fill) => fill.kind !== 'solid')) return 'gradient';
-  if (look.fills) return look.radii ? 'rounded' : 'fill';
-  if (look.border) return 'frame';
-  if (look.clip) return 'window';
-  if (look.opacity !== undefined) return 'faded';
-  if (!isPlain(look)) return 'effect';
-  return layout?.direction ?? 'placed';
-}
-
-function freeName(wanted: string, given: Set<string>): string {
-  let name = wanted;
-  for (let count = 2; given.has(name); count++) name = `${wanted}-${count}`;
-  given.add(name);
-  return name;
 }

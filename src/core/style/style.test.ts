@@ -27,15 +27,37 @@ describe('classes from looks', () => {
       names(
         '<text y="20" font-size="14" font-weight="700">some</text><text y="40" font-size="14">other</text><text y="60" font-size="9" font-weight="300">third</text>',
       ),
-    ).toEqual(['text-14-bold', 'text-14', 'text-9-light']);
+    ).toEqual(['text', 'text-2', 'text-light']);
+  });
+
+  it('say what a layer without a name is to the thing that it is in', () => {
+    const fill = (x: number, colour: string, more = '') =>
+      `<rect x="${x}" y="5" width="9" height="9" fill="${colour}" ${more}/>`;
+    expect(
+      names(
+        `<g id="sailing-card" transform="translate(10)"><rect width="300" height="60" fill="#eee"/>
+           <text x="40" y="20" font-size="14">To Vik</text><text x="40" y="44" font-size="14" font-weight="700">9:40</text></g>`,
+      ),
+    ).toEqual(['sailing-card', 'sailing-card-text', 'sailing-card-text-bold']);
+    // Names of elements, tools and helper classes say nothing.
+    for (const empty of ['div', 'span16', 'd-flex', 'text-muted', 'bg-gradient', 'h3'])
+      expect(names(`<g id="price-list">${fill(5, 'red', `id="${empty}"`)}${fill(30, 'red')}</g>`)).toContain(
+        'price-list-item',
+      );
+    // Words that place and name begin with are said once.
+    expect(
+      names(
+        `<g id="nav-link">${fill(5, 'red')}</g><g id="nav-group"><g id="nav-link" transform="translate(0 40)">${fill(5, 'blue')}</g></g>`,
+      ).filter((name) => /nav-.*nav/.test(name)),
+    ).toEqual([]);
   });
 
   it('keep different looks apart', () => {
     expect(
       names(
-        '<rect id="a" width="9" height="9" fill="red"/><rect id="a" y="20" width="9" height="9" fill="blue"/>',
+        '<rect id="tile" width="9" height="9" fill="red"/><rect id="tile" y="20" width="9" height="9" fill="blue"/>',
       ),
-    ).toEqual(['a', 'a-2']);
+    ).toEqual(['tile', 'tile-2']);
   });
 
   it('are those of samples and persons, where all users of the class have that look and nothing else does', () => {
@@ -45,13 +67,13 @@ describe('classes from looks', () => {
     const both = card('a', 20) + card('b', 40);
     expect(names(sample + both)).toEqual(['card']);
     expect(names(both)).toEqual(['card']);
-    expect(names(`${sample}${both}<rect id="d" y="60" width="9" height="9" fill="blue"/>`)).toEqual([
+    expect(names(`${sample}${both}<rect id="tile" y="60" width="9" height="9" fill="blue"/>`)).toEqual([
       'card',
-      'd',
+      'tile',
     ]);
-    expect(names(`${sample}${both}<g id="c" opacity=".5" data-tags=".card">${card('e', 80)}</g>`)).toEqual([
+    expect(names(`${sample}${both}<g id="set" opacity=".5" data-tags=".card">${card('e', 80)}</g>`)).toEqual([
       'fill',
-      'c',
+      'set',
     ]);
   });
 

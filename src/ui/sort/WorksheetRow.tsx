@@ -4,7 +4,7 @@ import { sayFinding, type Finding } from '../../core/findings/finding';
 import type { Decision } from '../../core/sort/decision';
 import type { Tag } from '../../core/sort/tag';
 import { OUTCOMES } from '../../core/sort/vocabulary';
-import { withoutNumber } from '../../core/style/factor';
+import { withoutNumber } from '../../core/style/classNames';
 import { layerLabel } from '../../core/look/layerLabel';
 import type { Row } from './rows';
 import type { Column } from './store/state';

@@ -135,7 +135,7 @@ describe('the code', () => {
     );
     expect(body).toMatchInlineSnapshot(`
      "<button class="save-button" type="button" style="left: 10px; top: 10px; width: 80px; height: 30px">
-       <span class="text-16-bold" style="left: 4.628px; top: 4px; width: 70.744px; height: 19px">Save &amp; go</span>
+       <span class="save-button-text" style="left: 4.628px; top: 4px; width: 70.744px; height: 19px">Save &amp; go</span>
      </button>"
     `);
     expect(css).toMatchInlineSnapshot(`
@@ -144,7 +144,7 @@ describe('the code', () => {
        border-radius: 4px;
      }
 
-     .text-16-bold {
+     .save-button-text {
        font: 600 16px/19px Commissioner;
        color: #fff;
      }

@@ -1,0 +1,150 @@
+import { isPlain, type Look } from '../look/look';
+import type { Layout } from '../page/layout';
+import type { PageNode } from '../page/node';
+import { roleEntry, type Role } from '../sort/vocabulary';
+
+/** The users of a class by what can name it. */
+export interface NamedUsers {
+  /** How often each name occurs among its users; invented and empty names count as none. */
+  readonly names: ReadonlyMap<string, number>;
+  /** How often each place occurs among its users: the names of the nearest named boxes around. */
+  readonly places: ReadonlyMap<string, number>;
+  /** What a user is to its place. */
+  readonly part: string;
+  readonly look: Look;
+  /** The number of its users. */
+  readonly count: number;
+}
+
+/** The share of its users that give a class their name: fewer would name the others wrongly. */
+const NAMING_SHARE = 0.6;
+
+/** The longest name that is put together of a place and a part. */
+const LONGEST = 40;
+
+/**
+ * A name that no other class has, and notes it: the name of most users; else what they are to their place, as
+ * in `card-title`. Where another class has it, the place or the weight of the letters tells them apart, and a
+ * number only what truly has the same name.
+ * @param layerNames the names of all layers: none is invented for others
+ */
+export function freeName(users: NamedUsers, given: Set<string>, layerNames: ReadonlySet<string>): string {
+  const own = nameOfMost(users.names, users.count);
+  const place = nameOfMost(users.places, users.count);
+  const plain = own ?? users.part;
+  const there = place === null ? plain : inPlace(place, plain);
+  const detail = letterWord(users.look);
+  const heavier = detail === null ? [] : [own ?? there, there].map((name) => `${name}-${detail}`);
+  const isFree = (name: string) => !given.has(name) && (name === own || !layerNames.has(name));
+  const name =
+    [...(own === null ? [] : [own]), there, ...heavier].find(isFree) ??
+    numbered(there, (each) => !given.has(each) && !layerNames.has(each));
+  given.add(name);
+  return name;
+}
+
+function numbered(wanted: string, isFree: (name: string) => boolean): string {
+  for (let count = 2; ; count++) if (isFree(`${wanted}-${count}`)) return `${wanted}-${count}`;
+}
+
+function nameOfMost(names: ReadonlyMap<string, number>, users: number): string | null {
+  for (const [name, count] of names) if (count >= NAMING_SHARE * users) return name;
+  return null;
+}
+
+/** `card` and `title` are `card-title`; words that both begin with are said once: `nav-group` and `nav-link` are `nav-group-link`. */
+function inPlace(place: string, part: string): string {
+  if (part === place || part.startsWith(`${place}-`)) return part;
+  const [placeWords, partWords] = [place.split('-'), part.split('-')];
+  const unlike = partWords.findIndex((word, at) => word !== placeWords[at]);
+  const own = partWords.slice(unlike === -1 ? partWords.length - 1 : unlike);
+  const joined = [...placeWords, ...(own[0] === placeWords.at(-1) ? own.slice(1) : own)].join('-');
+  return joined.length > LONGEST ? part : joined;
+}
+
+/** How letters differ from others in one place. */
+function letterWord({ type }: Look): string | null {
+  if (!type) return null;
+  if (type.weight >= 600) return 'bold';
+  return type.weight < 400 ? 'light' : null;
+}
+
+/** What the parts of a box are named after: its name or, for a box with a role, its role in the place around. */
+export function placeInside(node: PageNode, around: string | null): string | null {
+  const own = ownName(node);
+  if (own !== null) return own;
+  if (node.role === 'box') return around;
+  const part = rolePart(node.role);
+  return around === null ? part : inPlace(around, part);
+}
+
+/** A layer's own name without its number; null for none that says something. */
+export function ownName({ named, name, nameSaid }: PageNode): string | null {
+  if (!named) return null;
+  const plain = nameSaid ? name : withoutNumber(name);
+  return nameSaid || saysSomething(plain) ? plain : null;
+}
+
+function rolePart(role: Role): string {
+  return role.startsWith('heading-') ? 'title' : role;
+}
+
+/** What a node without a name is to the box around: its role, or how it looks. */
+export function partName(node: PageNode | null, look: Look, layout: Layout | null): string {
+  if (node && node.role !== 'box') return rolePart(node.role);
+  const { type } = look;
+  if (type) return 'text';
+  if (look.fills?.some((fill) => fill.kind !== 'solid')) return 'gradient';
+  if (look.fills) return look.radii ? 'rounded' : 'fill';
+  if (look.border) return 'frame';
+  if (look.clip) return 'window';
+  if (look.opacity !== undefined) return 'faded';
+  if (!isPlain(look)) return 'effect';
+  return layout?.direction ?? 'placed';
+}
+
+/**
+ * A layer that the mockup or a person named keeps its name in the code, whatever its look is called. No class
+ * of that name styles anything.
+ */
+export function nameClassOf(
+  { kind, named, name, nameSaid, role }: PageNode,
+  taken: ReadonlySet<string>,
+  own: string | undefined,
+): string | null {
+  // A picture has its name in its file.
+  const plain = named && kind !== 'picture' ? (nameSaid ? name : withoutNumber(name)) : null;
+  if (plain === null) return null;
+  if (nameSaid && own !== plain) return plain;
+  const isSaid = plain === roleEntry(role).element || plain === role || (!nameSaid && !saysSomething(plain));
+  const isStyled = taken.has(plain) || own?.replace(/-\d+$/, '') === plain;
+  return isSaid || isStyled ? null : plain;
+}
+
+/** `row-3` and `row-4` look alike as `row`. */
+export function withoutNumber(name: string): string {
+  return name.replace(/(?:-\d+)+$/, '') || name;
+}
+
+/**
+ * Words that say nothing of what a layer is: elements of HTML and SVG, what drawing tools write, and helper
+ * classes for one property (common practice, no source).
+ */
+const EMPTY_WORDS: ReadonlySet<string> = new Set(
+  (
+    'html body div span p a ul ol li dl dt dd tr td th tbody thead tfoot h svg g path img i b em strong small hr ' +
+    'group layer shape rect rectangle ellipse circle oval polygon vector object artboard frame copy merged mask clip instance image ' +
+    'd flex inline block grid none hidden show fw fs m mx my mt mb ml mr ms me px py pt pb pl pr ps pe w bg text font ' +
+    'muted primary inherit normal bold light center left right start end fluid unstyled col cols ' +
+    'rounded border shadow gradient auto full xs sm md lg xl xxl decoration nowrap truncate responsive clearfix pull ' +
+    'float align items justify between around relative absolute fixed inverted'
+  ).split(' '),
+);
+
+/** True for a name with a word that tells what the layer is. */
+function saysSomething(name: string): boolean {
+  return name
+    .split('-')
+    .map((word) => word.replace(/\d+$/, ''))
+    .some((word) => word.length > 0 && !EMPTY_WORDS.has(word));
+}
