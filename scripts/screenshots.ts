@@ -15,13 +15,13 @@ async function shootDrawn(name: string): Promise<void> {
 await page.goto(address);
 await page.getByRole('link', { name: 'harbour', exact: true }).waitFor();
 await page.waitForLoadState('networkidle');
-await shoot('shelf');
+await shootDrawn('shelf');
 
 await page.getByRole('link', { name: 'harbour', exact: true }).last().click();
 await page.getByText('141 layers').waitFor();
 await page.getByRole('rowheader', { name: 'book-button', exact: true }).click();
 await page.getByLabel('HTML code').getByText('button').first().waitFor();
-await shoot('sort');
+await shootDrawn('sort');
 
 await page.getByRole('button', { name: 'flow', exact: true }).click();
 await page.getByLabel('What the mockup shows').selectOption('page');
@@ -40,7 +40,7 @@ await page.getByRole('link', { name: 'harbour', exact: true }).last().click();
 await page.getByRole('link', { name: 'Read', exact: true }).click();
 await page.getByRole('region', { name: 'Screens' }).waitFor();
 await page.waitForLoadState('networkidle');
-await shoot('read');
+await shootDrawn('read');
 
 await page.getByRole('link', { name: 'Build' }).click();
 await page.getByRole('button', { name: 'Build the page' }).click();

@@ -1,6 +1,7 @@
 import { isPlain, type Look } from '../look/look';
 import type { Layout } from '../page/layout';
 import type { PageNode } from '../page/node';
+import { ownName, saysSomething, withoutNumber } from '../sort/tellingNames';
 import { roleEntry, type Role } from '../sort/vocabulary';
 
 /** The users of a class by what can name it. */
@@ -78,13 +79,6 @@ export function placeInside(node: PageNode, around: string | null): string | nul
   return around === null ? part : inPlace(around, part);
 }
 
-/** A layer's own name without its number; null for none that says something. */
-export function ownName({ named, name, nameSaid }: PageNode): string | null {
-  if (!named) return null;
-  const plain = nameSaid ? name : withoutNumber(name);
-  return nameSaid || saysSomething(plain) ? plain : null;
-}
-
 function rolePart(role: Role): string {
   return role.startsWith('heading-') ? 'title' : role;
 }
@@ -119,32 +113,4 @@ export function nameClassOf(
   const isSaid = plain === roleEntry(role).element || plain === role || (!nameSaid && !saysSomething(plain));
   const isStyled = taken.has(plain) || own?.replace(/-\d+$/, '') === plain;
   return isSaid || isStyled ? null : plain;
-}
-
-/** `row-3` and `row-4` look alike as `row`. */
-export function withoutNumber(name: string): string {
-  return name.replace(/(?:-\d+)+$/, '') || name;
-}
-
-/**
- * Words that say nothing of what a layer is: elements of HTML and SVG, what drawing tools write, and helper
- * classes for one property (common practice, no source).
- */
-const EMPTY_WORDS: ReadonlySet<string> = new Set(
-  (
-    'html body div span p a ul ol li dl dt dd tr td th tbody thead tfoot h svg g path img i b em strong small hr ' +
-    'group layer shape rect rectangle ellipse circle oval polygon vector object artboard frame copy merged mask clip instance image ' +
-    'd flex inline block grid none hidden show fw fs m mx my mt mb ml mr ms me px py pt pb pl pr ps pe w bg text font ' +
-    'muted primary inherit normal bold light center left right start end fluid unstyled col cols ' +
-    'rounded border shadow gradient auto full xs sm md lg xl xxl decoration nowrap truncate responsive clearfix pull ' +
-    'float align items justify between around relative absolute fixed inverted'
-  ).split(' '),
-);
-
-/** True for a name with a word that tells what the layer is. */
-function saysSomething(name: string): boolean {
-  return name
-    .split('-')
-    .map((word) => word.replace(/\d+$/, ''))
-    .some((word) => word.length > 0 && !EMPTY_WORDS.has(word));
 }

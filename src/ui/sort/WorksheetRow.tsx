@@ -4,7 +4,7 @@ import { sayFinding, type Finding } from '../../core/findings/finding';
 import type { Decision } from '../../core/sort/decision';
 import type { Tag } from '../../core/sort/tag';
 import { OUTCOMES } from '../../core/sort/vocabulary';
-import { withoutNumber } from '../../core/style/classNames';
+import { nameInCode } from '../../core/sort/tellingNames';
 import { layerLabel } from '../../core/look/layerLabel';
 import type { Row } from './rows';
 import type { Column } from './store/state';
@@ -164,11 +164,7 @@ function cellText(column: Column, row: Row, decision: Decision | undefined): str
     case 'state':
       return decision.state?.state ?? '';
     case 'outputName':
-      if (decision.outcome === 'aside' || decision.within !== null) return '';
-      // As the code has it: like-built elements share a class.
-      return decision.outcome === 'element' && !decision.nameSaid
-        ? withoutNumber(decision.outputName)
-        : decision.outputName;
+      return nameInCode(decision) ?? '';
     case 'hidden':
       return decision.hidden ? 'hidden' : '';
     case 'findings':

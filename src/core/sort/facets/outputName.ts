@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { nameInCode } from '../tellingNames';
 import { searchBy, textAttribute, textEditor, type FacetEntry } from './facet';
 
 const MOST = 64;
@@ -9,10 +10,13 @@ export const outputName: FacetEntry<string> = {
   attribute: textAttribute('data-name', { most: MOST }),
   isShared: false,
   isCopied: false,
-  current: (decision) => decision.outputName,
+  current: nameInCode,
   search: searchBy('output', (decision) => decision.outputName),
-  editor: textEditor(
-    'Output name',
-    'The name of its class or picture file; a slash makes a folder. Empty: automatic.',
-  ),
+  editor: {
+    ...textEditor(
+      'Output name',
+      'The name of its class or picture file; a slash makes a folder. Empty: automatic.',
+    ),
+    none: 'automatic',
+  },
 };
