@@ -8,9 +8,9 @@ import { roleEntry, type Role } from '../sort/vocabulary';
 export interface NamedUsers {
   /** How often each name occurs among its users; invented and empty names count as none. */
   readonly names: ReadonlyMap<string, number>;
-  /** How often each place occurs among its users: the names of the nearest named boxes around. */
-  readonly places: ReadonlyMap<string, number>;
-  /** What a user is to its place. */
+  /** How often each owner's name occurs among its users. */
+  readonly owners: ReadonlyMap<string, number>;
+  /** What a user is to its owner. */
   readonly part: string;
   readonly look: Look;
   /** The number of its users. */
@@ -20,20 +20,20 @@ export interface NamedUsers {
 /** The share of its users that give a class their name: fewer would name the others wrongly. */
 const NAMING_SHARE = 0.6;
 
-/** The longest name that is put together of a place and a part. */
+/** The longest name that is put together of owner and part. */
 const LONGEST = 40;
 
 /**
- * A name that no other class has, and notes it: the name of most users; else what they are to their place, as
- * in `card-title`. Where another class has it, the place or the weight of the letters tells them apart, and a
+ * A name that no other class has, and notes it: the name of most users; else what they are to their owner, as
+ * in `card-title`. Where another class has it, the owner or the weight of the letters tells them apart, and a
  * number only what truly has the same name.
  * @param layerNames the names of all layers: none is invented for others
  */
 export function freeName(users: NamedUsers, given: Set<string>, layerNames: ReadonlySet<string>): string {
   const own = nameOfMost(users.names, users.count);
-  const place = nameOfMost(users.places, users.count);
+  const owner = nameOfMost(users.owners, users.count);
   const plain = own ?? users.part;
-  const there = place === null ? plain : inPlace(place, plain);
+  const there = owner === null ? plain : joinNames(owner, plain);
   const detail = letterWord(users.look);
   const heavier = detail === null ? [] : [own ?? there, there].map((name) => `${name}-${detail}`);
   const isFree = (name: string) => !given.has(name) && (name === own || !layerNames.has(name));
@@ -54,29 +54,29 @@ function nameOfMost(names: ReadonlyMap<string, number>, users: number): string |
 }
 
 /** `card` and `title` are `card-title`; words that both begin with are said once: `nav-group` and `nav-link` are `nav-group-link`. */
-function inPlace(place: string, part: string): string {
-  if (part === place || part.startsWith(`${place}-`)) return part;
-  const [placeWords, partWords] = [place.split('-'), part.split('-')];
-  const unlike = partWords.findIndex((word, at) => word !== placeWords[at]);
+function joinNames(owner: string, part: string): string {
+  if (part === owner || part.startsWith(`${owner}-`)) return part;
+  const [ownerWords, partWords] = [owner.split('-'), part.split('-')];
+  const unlike = partWords.findIndex((word, at) => word !== ownerWords[at]);
   const own = partWords.slice(unlike === -1 ? partWords.length - 1 : unlike);
-  const joined = [...placeWords, ...(own[0] === placeWords.at(-1) ? own.slice(1) : own)].join('-');
+  const joined = [...ownerWords, ...(own[0] === ownerWords.at(-1) ? own.slice(1) : own)].join('-');
   return joined.length > LONGEST ? part : joined;
 }
 
-/** How letters differ from others in one place. */
+/** How letters differ from others of one owner. */
 function letterWord({ type }: Look): string | null {
   if (!type) return null;
   if (type.weight >= 600) return 'bold';
   return type.weight < 400 ? 'light' : null;
 }
 
-/** What the parts of a box are named after: its name or, for a box with a role, its role in the place around. */
-export function placeInside(node: PageNode, around: string | null): string | null {
+/** What the parts of a box are named after: its name or, for a box with a role, its role in the owner around. */
+export function ownerInside(node: PageNode, around: string | null): string | null {
   const own = ownName(node);
   if (own !== null) return own;
   if (node.role === 'box') return around;
   const part = rolePart(node.role);
-  return around === null ? part : inPlace(around, part);
+  return around === null ? part : joinNames(around, part);
 }
 
 function rolePart(role: Role): string {

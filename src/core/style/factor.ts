@@ -7,14 +7,14 @@ import { sharedPlacementOf, type SharedPlacement } from '../page/sharedPlacement
 import type { Page } from '../page/frame';
 import type { PageNode, ThemeLook } from '../page/node';
 import { ownName } from '../sort/tellingNames';
-import { freeName, nameClassOf, partName, placeInside, type NamedUsers } from './classNames';
+import { freeName, nameClassOf, partName, ownerInside, type NamedUsers } from './classNames';
 import { lookKey, NO_THEMES, NONE, partsOf, type Parts } from './classKey';
 import { besideLookClass, lookClasses, wornLook, type SampleKind, type SampleKinds } from './lookClasses';
 import type { PlacementCount, StyleClass, StyleSheet } from './styleSheet';
 
 interface ClassDraft extends Parts, NamedUsers {
   readonly names: Map<string, number>;
-  readonly places: Map<string, number>;
+  readonly owners: Map<string, number>;
   count: number;
   /** The classes that a person gave to all of its users. */
   common: readonly string[];
@@ -49,7 +49,7 @@ export function factorClasses(
   const wearers = new Map<string, Set<string | null>>();
   const note = (
     { mark, parts, placement, name, part, classes }: ClassUser,
-    place: string | null,
+    owner: string | null,
     count: number,
   ) => {
     for (const each of classes) {
@@ -61,7 +61,7 @@ export function factorClasses(
     const use: ClassDraft = uses.get(mark) ?? {
       ...parts,
       names: new Map(),
-      places: new Map(),
+      owners: new Map(),
       part,
       count: 0,
       common: classes,
@@ -73,22 +73,22 @@ export function factorClasses(
     if (!placement) use.placements = null;
     else if (use.placements) countPlacement(use.placements, placement, count);
     if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + count);
-    if (place !== null) use.places.set(place, (use.places.get(place) ?? 0) + count);
+    if (owner !== null) use.owners.set(owner, (use.owners.get(owner) ?? 0) + count);
   };
   const looks = lookClasses(pages, samples, RESERVED);
   const useOf = (node: PageNode) => {
     const worn = wornLook(node, looks);
     return worn === null ? classUseOf(node) : USE_BESIDE[worn](node);
   };
-  const counts = new Map<PlacedUse, number>();
+  const counts = new Map<OwnedUse, number>();
   for (const page of pages)
     for (const worn of waiting.size + looks.size === 0
       ? flatMap(page.children, (node) => usesIn(node, null))
       : usesBeside(page.children, null, waiting, useOf))
       counts.set(worn, (counts.get(worn) ?? 0) + 1);
-  for (const [{ use, place }, count] of counts) {
-    note(use, place, count);
-    for (const letters of use.letters) note(letters, use.name ?? place, count);
+  for (const [{ use, owner }, count] of counts) {
+    note(use, owner, count);
+    for (const letters of use.letters) note(letters, use.name ?? owner, count);
   }
   for (const { ground, classes, themes: looks = NO_THEMES } of pages) {
     if (!ground || !classes) continue;
@@ -139,7 +139,7 @@ interface ClassUser {
   readonly placement: PlacementText | null;
   /** Its own name; null for none that says something. */
   readonly name: string | null;
-  /** What it is to its place, for users without a name. */
+  /** What it is to its owner, for users without a name. */
   readonly part: string;
   /** The classes that a person gave. */
   readonly classes: readonly string[];
@@ -182,29 +182,29 @@ const classUseOf = memoizeByObject((node: PageNode): NodeClassUse => {
 const internUser = internByText<NodeClassUse>();
 
 /** A use, and the name of the thing that it is a part of. */
-interface PlacedUse {
+interface OwnedUse {
   readonly use: NodeClassUse;
-  readonly place: string | null;
+  readonly owner: string | null;
 }
 
-/** One object for a use in places of one name, so that users can be counted. */
-const internPlaced = memoizeByObject((use: NodeClassUse) => {
-  const byPlace = new Map<string | null, PlacedUse>();
-  return (place: string | null): PlacedUse => {
-    const placed = byPlace.get(place) ?? { use, place };
-    byPlace.set(place, placed);
-    return placed;
+/** One object for a use with owners of one name, so that users can be counted. */
+const internOwned = memoizeByObject((use: NodeClassUse) => {
+  const byOwner = new Map<string | null, OwnedUse>();
+  return (owner: string | null): OwnedUse => {
+    const owned = byOwner.get(owner) ?? { use, owner };
+    byOwner.set(owner, owned);
+    return owned;
   };
 });
 
-const usesBelow = memoizeLast<PageNode, readonly PlacedUse[]>();
+const usesBelow = memoizeLast<PageNode, readonly OwnedUse[]>();
 
 /** The uses of a node and of those inside of it. */
-function usesIn(node: PageNode, place: string | null): readonly PlacedUse[] {
-  return usesBelow(node, [place], () => {
-    const own = internPlaced(classUseOf(node))(place);
+function usesIn(node: PageNode, owner: string | null): readonly OwnedUse[] {
+  return usesBelow(node, [owner], () => {
+    const own = internOwned(classUseOf(node))(owner);
     if (node.kind !== 'box') return [own];
-    const inside = placeInside(node, place);
+    const inside = ownerInside(node, owner);
     return [own, ...flatMap(node.children, (child) => usesIn(child, inside))];
   });
 }
@@ -212,15 +212,15 @@ function usesIn(node: PageNode, place: string | null): readonly PlacedUse[] {
 /** The same without the nodes of waiting layers, and what is inside of them. */
 function usesBeside(
   nodes: readonly PageNode[],
-  place: string | null,
+  owner: string | null,
   waiting: ReadonlySet<LayerId>,
   useOf: (node: PageNode) => NodeClassUse,
-): readonly PlacedUse[] {
+): readonly OwnedUse[] {
   return nodes.flatMap((node) => {
     if ([node.layer, ...(node.merged ?? [])].some((layer) => waiting.has(layer))) return [];
-    const own = internPlaced(useOf(node))(place);
+    const own = internOwned(useOf(node))(owner);
     if (node.kind !== 'box') return [own];
-    return [own, ...usesBeside(node.children, placeInside(node, place), waiting, useOf)];
+    return [own, ...usesBeside(node.children, ownerInside(node, owner), waiting, useOf)];
   });
 }
 

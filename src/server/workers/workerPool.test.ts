@@ -56,7 +56,8 @@ it('a process runs one job after the other, also after a refusal', async () => {
 
 it('of many jobs, one runs at once for each process, and the time of each begins with its work', async () => {
   const lane = 'build';
-  const many = Array.from({ length: 8 }, () => ask('while.svg', { lane, timeoutMs: 500 }));
+  // All of them take longer than the limit of one, which has room for the start of a process.
+  const many = Array.from({ length: 16 }, () => ask('while.svg', { lane, timeoutMs: 1800 }));
   expect(new Set(await Promise.all(many)).size).toBe(1);
 });
 
