@@ -39,6 +39,8 @@ await page.waitForTimeout(4000);
 const rows: [string, readonly Timing[], readonly Timing[] | null][] = [['opening', openings, null]];
 // The first edits, while siblings still share the tag.
 const CODE = '[aria-label="CSS code"], [aria-label="HTML code"]';
+await page.getByRole('button', { name: 'nested', exact: true }).click();
+await page.waitForTimeout(4000);
 await choose(BAR);
 const codeOfOne = await edits(CODE);
 await choose(CARD);
@@ -132,7 +134,7 @@ async function shelve(on: Page): Promise<string> {
   const buffer = Buffer.from(benchMockup(5000));
   await on.getByLabel('Mockup file').setInputFiles({ name: 'bench.svg', mimeType: 'image/svg+xml', buffer });
   await on.waitForURL(/\/readings\//, { timeout: 60_000 });
-  await on.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await on.getByRole('button', { name: 'Create project' }).click();
   await on.waitForURL(/\/sort$/, { timeout: 60_000 });
   return on.url();
 }
