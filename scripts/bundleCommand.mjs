@@ -16,7 +16,11 @@ const fresh = await mkdtemp(path.join(folder, 'command-'));
 try {
   await build({
     absWorkingDir: home,
-    entryPoints: { main: 'src/cli/main.ts', worker: 'src/server/workers/worker.ts' },
+    entryPoints: {
+      main: 'src/cli/main.ts',
+      worker: 'src/server/workers/worker.ts',
+      memoryWatch: 'src/server/workers/memoryWatch.ts',
+    },
     outdir: fresh,
     bundle: true,
     splitting: true,
@@ -29,7 +33,9 @@ try {
     external: ['sharp', 'playwright-core'],
     // The package's own entry reads its tables from files beside it; this one has them inside.
     alias: { 'css-tree': 'css-tree/dist/csstree.esm' },
-    banner: { js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);" },
+    banner: {
+      js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);",
+    },
   });
   // Another process may have bundled meanwhile: its bundle is as good.
   if (existsSync(target)) await rm(target, { recursive: true, force: true });

@@ -1,3 +1,4 @@
+import { USUAL_LANGUAGE } from '../src/core/page/frame';
 import { idAt } from './support/ids';
 import fc from 'fast-check';
 import { convert, type Conversion } from '../src/core/convert';
@@ -102,7 +103,7 @@ it('the page in pieces is the page', () => {
   for (const arrangement of ARRANGEMENTS) {
     for (const tags of [new Map(), new Map([[idAt('/hero'), { outcome: 'aside' } as const]])]) {
       const conversion = build(reading, tags, arrangement);
-      const input = { ...conversion, settings: {}, keyed: true } as const;
+      const input = { ...conversion, settings: {}, language: USUAL_LANGUAGE, keyed: true } as const;
       const [page, sheet] = TARGETS.html.emit(input).files;
       const { rules, parts } = TARGETS.html.preview(conversion.pages[0]!, input);
       expect(rules.join('\n')).toBe(sheet!.text);

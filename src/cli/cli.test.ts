@@ -112,6 +112,24 @@ describe('orden convert', () => {
       2,
       expect.stringMatching(/^orden: --arrange takes fixed or nested or flow, not "heap"\./),
     ],
+    [
+      'an unknown theme',
+      ['convert', DEMO, '--out', 'x', '--themes', 'dusk'],
+      1,
+      'orden: The mockup has no theme dusk; it has none.\n',
+    ],
+    [
+      'an option without a value',
+      ['convert', DEMO, '--out', 'x', '--set', 'unit'],
+      2,
+      expect.stringMatching(/^orden: --set takes NAME=VALUE, not "unit"\./),
+    ],
+    [
+      'an unknown option of the target',
+      ['convert', DEMO, '--out', 'x', '--set', 'colour=red'],
+      2,
+      expect.stringMatching(/^orden: There is no option colour; there is unit, shared\./),
+    ],
     ['an unknown flag', ['convert', DEMO, '--fast'], 2, expect.stringMatching(/^orden: Unknown option/)],
   ])('answers %s with one sentence', async (_, args, status, message) => {
     await writeFile(path.join(folder, 'words.svg'), 'just words');

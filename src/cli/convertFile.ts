@@ -7,6 +7,7 @@ import { layersOf } from '../core/mockup/walk';
 import { withRegions } from '../core/sort/regions';
 import { pathFinder, tagsByPath } from '../core/sort/tagPaths';
 import { tagsFileSchema } from '../core/sort/tagSchema';
+import { themeNames } from '../core/style/themes/themeNames';
 import { createFontBook } from '../engine/fonts/fontBook';
 import { produce, type Product } from '../engine/produce';
 import { readMockup } from '../engine/readMockup';
@@ -23,7 +24,7 @@ export interface ConvertedFile {
 
 /**
  * Reads one mockup file and produces its page.
- * @throws InputError for tags with a mistake, ReadError for a mockup that cannot be read
+ * @throws InputError for tags with a mistake or an unknown theme, ReadError for a mockup that cannot be read
  */
 export async function convertFile({
   file,
@@ -36,6 +37,7 @@ export async function convertFile({
   const readMs = performance.now() - start;
   const { mockup, assets, findings, book } = reading;
   const { tags, unknown } = given ? checkTags(given, mockup) : { tags: new Map(), unknown: [] };
+  checkThemes(options.themes ?? [], themeNames(mockup, tags));
   const product = await produce({
     mockup,
     assets,
@@ -45,6 +47,14 @@ export async function convertFile({
     readFindings: [...findings, ...unknown],
   });
   return { bytes, reading, product, readMs };
+}
+
+/** @throws InputError for a theme that the mockup has no samples of */
+function checkThemes(asked: readonly string[], known: readonly string[]): void {
+  const unknown = asked.find((theme) => !known.includes(theme));
+  if (unknown === undefined) return;
+  const words = known.length === 0 ? 'it has none' : `it has ${known.join(', ')}`;
+  throw new InputError(`The mockup has no theme ${unknown}; ${words}.`);
 }
 
 /** The tags of a file, and a finding for each path that leads to no layer. */

@@ -87,11 +87,15 @@ async function readSettings(
   target: TargetName,
   { unit, fragments, set = [] }: Pick<ConvertFlags, 'unit' | 'fragments' | 'set'>,
 ): Promise<TargetSettings> {
-  const pairs = set.map((each) => [each.slice(0, each.indexOf('=')), each.slice(each.indexOf('=') + 1)]);
+  const pairs = set.map((each): readonly [string, string] => {
+    const [name = '', value] = each.split('=');
+    if (value === undefined) throw new UsageError(`--set takes NAME=VALUE, not "${each}".`);
+    return [name, value];
+  });
   const settings: TargetSettings = {
     ...(unit !== undefined && { unit }),
     ...(fragments && { shared: 'apart' }),
-    ...(Object.fromEntries(pairs) as TargetSettings),
+    ...Object.fromEntries(pairs),
   };
   if (Object.keys(settings).length === 0) return settings;
   const { TARGETS } = await import('../core/emit/targets');

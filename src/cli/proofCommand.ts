@@ -1,10 +1,9 @@
 import { buildRecord } from '../core/buildRecord';
-import { mkdtemp, rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
+import type { Browser } from 'playwright-core';
 import { safeName } from '../core/sort/outputNames';
 import { launchChromium } from '../engine/proof/chromium';
 import { proofSheet, pullProof, type ProofSheet, type ScreenProof } from '../engine/proof/proof';
+import { withProofFolder } from '../engine/proof/proofFolder';
 import { writeFiles } from '../engine/writeFiles';
 import { sheetSvg } from '../engine/sheetSvg';
 import { writeBuild } from './outputFolder';
@@ -15,26 +14,34 @@ import type { CommandInput, ConvertFlags } from './input';
 export async function proofCommand(input: CommandInput, flags: ConvertFlags): Promise<void> {
   // Checked before the work starts.
   const browser = await launchChromium();
-  const folder = flags.out ?? (await mkdtemp(path.join(tmpdir(), 'orden-proof-')));
   try {
-    const converted = await convertFile(input);
-    await writeBuild(folder, converted.product.files, flags.force || flags.out === undefined);
-    const proofs = await pullProof({
-      browser,
-      record: buildRecord(converted.product.conversion),
-      folder,
-      sheet: sheetOf(converted),
-    });
-    const screens = proofs.map(({ pictures: _, ...proof }) => proof);
-    if (flags.out !== undefined) {
-      const bytes = new TextEncoder().encode(`${JSON.stringify({ screens }, null, 2)}\n`);
-      await writeFiles(folder, [...proofs.flatMap(pictureFiles), { path: 'proof/proof.json', bytes }]);
-    }
-    console.log(flags.json ? JSON.stringify({ screens }) : screens.map(proofText).join('\n'));
+    const prove = (folder: string) => proveInto(folder, browser, input, flags);
+    await (flags.out === undefined ? withProofFolder(prove) : prove(flags.out));
   } finally {
     await browser.close();
-    if (flags.out === undefined) await rm(folder, { recursive: true, force: true });
   }
+}
+
+async function proveInto(
+  folder: string,
+  browser: Browser,
+  input: CommandInput,
+  flags: ConvertFlags,
+): Promise<void> {
+  const converted = await convertFile(input);
+  await writeBuild(folder, converted.product.files, flags.force || flags.out === undefined);
+  const proofs = await pullProof({
+    browser,
+    record: buildRecord(converted.product.conversion),
+    folder,
+    sheet: sheetOf(converted),
+  });
+  const screens = proofs.map(({ pictures: _, ...proof }) => proof);
+  if (flags.out !== undefined) {
+    const bytes = new TextEncoder().encode(`${JSON.stringify({ screens }, null, 2)}\n`);
+    await writeFiles(folder, [...proofs.flatMap(pictureFiles), { path: 'proof/proof.json', bytes }]);
+  }
+  console.log(flags.json ? JSON.stringify({ screens }) : screens.map(proofText).join('\n'));
 }
 
 /** An SVG is compared as it was given, any other file by a drawing of what was read. */

@@ -1,7 +1,7 @@
 import type { Conversion } from './convert';
 import type { EmittedScreen } from './emit/emit';
 import type { SourceMap } from './emit/sourceMap';
-import { drawnPlaces, type DrawnPlace } from './page/drawnNodes';
+import { drawnPlaces, type DrawnPlace } from './drawnPlaces';
 import { layerLabel } from './look/layerLabel';
 import type { Box } from './mockup/box';
 import type { Layer, LayerId } from './mockup/layer';

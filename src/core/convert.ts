@@ -15,7 +15,7 @@ import { lower, lowerVersions } from './page/lower';
 import { nameFields } from './page/links/fieldIds';
 import { resolveLinks } from './page/links/resolveLinks';
 import { collectFromNodes } from './page/walk';
-import { plainFrame, type Arrangement, type Page, type PageFrame } from './page/frame';
+import { plainFrame, USUAL_LANGUAGE, type Arrangement, type Page, type PageFrame } from './page/frame';
 import type { PageNode } from './page/node';
 import { planPictures } from './pictures/planPictures';
 import type { PicturePlan } from './pictures/picture';
@@ -46,7 +46,7 @@ export interface ConvertOptions {
   readonly frame?: PageFrame;
   /** What a person chose about the target. Absent for the usual values. */
   readonly settings?: TargetSettings;
-  /** The language of the page's words, a BCP 47 tag. Absent for `en`. */
+  /** The language of the page's words, a BCP 47 tag. Absent for the usual one. */
   readonly language?: string;
   /**
    * True to join screens that have one name and different widths into one page. Only pages in the flow are
@@ -105,7 +105,7 @@ export function convertFor(target: Target, input: ConvertInput, memo = createMem
 function convertNow(target: Target, input: ConvertInput): Conversion {
   const shaped = pagesOf(input, target);
   const clock = stopwatch();
-  const { settings = {}, language = 'en' } = input.options;
+  const { settings = {}, language = USUAL_LANGUAGE } = input.options;
   const emission = emit(target, { ...shaped, settings, language });
   clock.lap('emit');
   return { ...shaped, emission, ms: addTimes(shaped.ms, clock.ms) };

@@ -5,7 +5,6 @@ import type { WrittenPicture } from '../engine/produce';
 
 export type BuildState = 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
 
-/** The result of a finished build. */
 /** A finding of a build; builds of an earlier Orden lack what leads to its layer. */
 export interface BuiltFinding extends PlainFinding {
   readonly id?: LayerId;
@@ -13,6 +12,7 @@ export interface BuiltFinding extends PlainFinding {
   readonly title?: string;
 }
 
+/** The result of a finished build. */
 export interface BuildResult {
   /** Size of the whole sheet, px. */
   readonly sheet: { readonly width: number; readonly height: number };

@@ -3,12 +3,15 @@ import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import type { Browser, Page as BrowserPage } from 'playwright-core';
 import type { Conversion } from '../../src/core/convert';
+import { USUAL_LANGUAGE } from '../../src/core/page/frame';
 import { TARGETS } from '../../src/core/emit/targets';
-import { drawnPlaces } from '../../src/core/page/drawnNodes';
+import { drawnPlaces } from '../../src/core/drawnPlaces';
+import { bottom, right, type Box } from '../../src/core/mockup/box';
+import { measurePage } from '../../src/engine/proof/measurePage';
 
 /** Writes the pages with layer attributes, and opens one at the size of its screen. */
 export async function openKeyed(browser: Browser, folder: string, conversion: Conversion, at: number) {
-  const { files } = TARGETS.html.emit({ ...conversion, settings: {}, keyed: true });
+  const { files } = TARGETS.html.emit({ ...conversion, settings: {}, language: USUAL_LANGUAGE, keyed: true });
   await Promise.all(files.map((file) => writeFile(path.join(folder, file.path), file.text)));
   const { width, height, file } = conversion.emission.screens[at]!;
   const page = await browser.newPage({ viewport: { width: Math.ceil(width), height: Math.ceil(height) } });
@@ -26,44 +29,32 @@ export async function offsets(
   conversion: Conversion,
   at: number,
 ): Promise<readonly number[]> {
-  const found = await page.evaluate(() =>
-    [...document.querySelectorAll<HTMLElement>('[data-layer]')].map((element) => {
-      const words = document.createRange();
-      const first = document.createTreeWalker(element, NodeFilter.SHOW_TEXT).nextNode();
-      words.selectNodeContents(first ?? element);
-      const [line] = words.getClientRects();
-      const { x, y, right, bottom } = element.getBoundingClientRect();
-      const rings = getComputedStyle(element)
-        .boxShadow.split(/,(?![^(]*\))/)
-        .map((shadow) => / 0px 0px 0px ([\d.]+)px$/.exec(shadow)?.[1] ?? '0');
-      const ring = Math.max(...rings.map(Number));
-      return {
-        layer: element.dataset.layer!,
-        x: x - ring,
-        y: y - ring + scrollY,
-        right: right + ring,
-        bottom: bottom + ring + scrollY,
-        line: line && { x: line.x, y: line.y + scrollY, height: line.height },
-      };
-    }),
+  const layers = await page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('.screen *')].map((element) => element.dataset.layer ?? null),
   );
+  const measured = await measurePage(page);
   const wanted = drawnPlaces(conversion, at);
-  return found
-    .flatMap(({ layer, line, ...edges }) => {
-      const place = wanted.get(layer);
-      if (!place) return [];
+  return layers
+    .flatMap((layer, at) => {
+      const place = layer === null ? undefined : wanted.get(layer);
+      const element = measured[at];
+      if (!place || !element) return [];
       const { box, isText } = place;
-      if (!isText)
-        return Math.max(
-          Math.abs(edges.x - box.x),
-          Math.abs(edges.y - box.y),
-          Math.abs(edges.right - box.x - box.width),
-          Math.abs(edges.bottom - box.y - box.height),
-        );
+      if (!isText) return edgeOffset(element.box, box);
       // Of a text, the letters of its first line: how high lines are says nothing of where they stand.
+      const { line } = element;
       return line ? Math.max(Math.abs(line.x - box.x), Math.abs(line.y - box.y)) : [];
     })
     .sort((one, other) => one - other);
+}
+
+function edgeOffset(one: Box, other: Box): number {
+  return Math.max(
+    Math.abs(one.x - other.x),
+    Math.abs(one.y - other.y),
+    Math.abs(right(one) - right(other)),
+    Math.abs(bottom(one) - bottom(other)),
+  );
 }
 
 /** What happens to a page whose texts get longer. */

@@ -30,8 +30,8 @@ export interface EmitInput {
   readonly plan: PicturePlan;
   readonly fonts: readonly FontFile[];
   readonly settings: TargetSettings;
-  /** The language of the page's words, a BCP 47 tag; absent for `en`. */
-  readonly language?: string;
+  /** The language of the page's words, a BCP 47 tag. */
+  readonly language: string;
   /** True to write each element's layer in `data-layer`. */
   readonly keyed?: boolean;
 }
@@ -74,8 +74,11 @@ export interface Target {
   /** The code of one layer as the pages have it; of the group around a layer that was merged into it. */
   readonly fragment: (input: FragmentInput, layer: LayerId) => Fragment;
   /** A page for the browser, in pieces with layers in `data-layer`; absent where no browser shows the output. */
-  readonly preview?: (page: Page, input: EmitInput) => PagePieces;
+  readonly preview?: (page: Page, input: PreviewInput) => PagePieces;
 }
+
+/** What the pieces of a page are made from: they stand in no document with a language. */
+export type PreviewInput = Omit<EmitInput, 'language'>;
 
 export type FragmentInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'settings'> & {
   readonly decisions: Decisions;

@@ -3,6 +3,7 @@ import { splitName } from '../mockup/layerName';
 import type { Layer } from '../mockup/layer';
 import { walk } from '../mockup/walk';
 import type { Decision } from '../sort/decision';
+import { saysSomething } from '../sort/tellingNames';
 import { isInteractiveRole } from '../sort/vocabulary';
 
 /**
@@ -31,7 +32,7 @@ const MOST = 300;
 
 /** Words that say of what kind a picture is, not what it shows. */
 const KINDS = new Set(
-  'image img picture pic photo photograph bitmap raster illustration graphic graphics vector svg png jpg jpeg webp icon ico glyph symbol shape path layer group rect ellipse mask frame copy merged fluid responsive thumb thumbnail placeholder background bg'.split(
+  'image img picture pic photo photograph bitmap raster illustration graphic graphics vector svg png jpg jpeg webp icon ico glyph symbol shape path layer group rect ellipse mask frame copy merged thumb thumbnail placeholder background'.split(
     ' ',
   ),
 );
@@ -52,7 +53,8 @@ export function wordsOfName(name: string, mustSay: boolean): string {
   const telling = parts.filter(
     (part) => !KINDS.has(part.toLowerCase()) && !/^\d+(?:x\d+)?$|^[a-z]?\d+$/i.test(part),
   );
+  const isIcon = parts.some((part) => ICONS.test(part.toLowerCase()));
   // An icon stands beside the words that it illustrates.
-  if (!mustSay && parts.some((part) => ICONS.test(part.toLowerCase()))) return '';
+  if (!mustSay && (isIcon || !saysSomething(telling.join('-').toLowerCase()))) return '';
   return telling.join(' ');
 }

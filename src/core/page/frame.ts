@@ -63,6 +63,9 @@ export function plainFrame(arrangement: Arrangement): PageFrame {
 /** A language tag as pages name it: a language, and perhaps a script or a region (BCP 47, §2.1; RFC 5646). */
 export const LANGUAGE_TAG = /^[a-z]{2,3}(?:-[A-Za-z0-9]{2,8})*$/;
 
+/** The language of a page as long as nobody said otherwise. */
+export const USUAL_LANGUAGE = 'en';
+
 /** The length that sizes are written in; `rem` follows the reader's own type size. */
 export const UNITS = ['px', 'rem'] as const;
 

@@ -8,6 +8,7 @@ import { walk } from '../mockup/walk';
 import type { Report } from '../findings/finding';
 import type { Decision, Decisions } from '../sort/decision';
 import { layersNamed } from '../sort/merges';
+import { freeName } from '../markup/freeName';
 import { fileName } from '../sort/outputNames';
 import { withoutGround } from './iconGround';
 import { nominalBox } from './nominalBox';
@@ -59,7 +60,7 @@ export function planPictures(
       placed.set(layer.id, { picture: known.name, box });
       continue;
     }
-    const name = freeName(decision.outputName, names);
+    const name = freePictureName(decision.outputName, names);
     if (decision.named && name !== decision.outputName) {
       report('name-taken', layer.id, { name: decision.outputName, became: name });
     }
@@ -161,10 +162,9 @@ function drawnPicture(
   };
 }
 
-function freeName(asked: string, names: Set<string>): string {
+function freePictureName(asked: string, names: Set<string>): string {
   const wanted = asked.replace(/[^/]+/g, (part) => fileName(part, 'picture'));
-  let name = wanted;
-  for (let count = 2; names.has(name); count++) name = `${wanted}-${count}`;
+  const name = freeName(wanted, (each) => names.has(each));
   names.add(name);
   return name;
 }

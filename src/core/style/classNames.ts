@@ -1,4 +1,5 @@
 import { isPlain, type Look } from '../look/look';
+import { freeName } from '../markup/freeName';
 import type { Layout } from '../page/layout';
 import type { PageNode } from '../page/node';
 import { ownName, saysSomething, withoutNumber } from '../sort/tellingNames';
@@ -10,9 +11,10 @@ export interface NamedUsers {
   readonly names: ReadonlyMap<string, number>;
   /** How often each owner's name occurs among its users. */
   readonly owners: ReadonlyMap<string, number>;
-  /** What a user is to its owner. */
-  readonly part: string;
+  /** How often each role occurs among its users that says what they are to their owners. */
+  readonly parts: ReadonlyMap<string, number>;
   readonly look: Look;
+  readonly layout: Layout | null;
   /** The number of its users. */
   readonly count: number;
 }
@@ -29,23 +31,18 @@ const LONGEST = 40;
  * number only what truly has the same name.
  * @param layerNames the names of all layers: none is invented for others
  */
-export function freeName(users: NamedUsers, given: Set<string>, layerNames: ReadonlySet<string>): string {
+export function classNameFor(users: NamedUsers, given: Set<string>, layerNames: ReadonlySet<string>): string {
   const own = nameOfMost(users.names, users.count);
   const owner = nameOfMost(users.owners, users.count);
-  const plain = own ?? users.part;
+  const plain = own ?? nameOfMost(users.parts, users.count) ?? lookName(users.look, users.layout);
   const there = owner === null ? plain : joinNames(owner, plain);
   const detail = letterWord(users.look);
   const heavier = detail === null ? [] : [own ?? there, there].map((name) => `${name}-${detail}`);
-  const isFree = (name: string) => !given.has(name) && (name === own || !layerNames.has(name));
-  const name =
-    [...(own === null ? [] : [own]), there, ...heavier].find(isFree) ??
-    numbered(there, (each) => !given.has(each) && !layerNames.has(each));
+  const isTaken = (name: string) => given.has(name) || (name !== own && layerNames.has(name));
+  const wanted = [...(own === null ? [] : [own]), there, ...heavier];
+  const name = wanted.find((each) => !isTaken(each)) ?? freeName(there, isTaken);
   given.add(name);
   return name;
-}
-
-function numbered(wanted: string, isFree: (name: string) => boolean): string {
-  for (let count = 2; ; count++) if (isFree(`${wanted}-${count}`)) return `${wanted}-${count}`;
 }
 
 function nameOfMost(names: ReadonlyMap<string, number>, users: number): string | null {
@@ -73,9 +70,9 @@ function letterWord({ type }: Look): string | null {
 /** What the parts of a box are named after: its name or, for a box with a role, its role in the owner around. */
 export function ownerInside(node: PageNode, around: string | null): string | null {
   const own = ownName(node);
+  const part = partOf(node);
   if (own !== null) return own;
-  if (node.role === 'box') return around;
-  const part = rolePart(node.role);
+  if (part === null) return around;
   return around === null ? part : joinNames(around, part);
 }
 
@@ -83,11 +80,13 @@ function rolePart(role: Role): string {
   return role.startsWith('heading-') ? 'title' : role;
 }
 
-/** What a node without a name is to the box around: its role, or how it looks. */
-export function partName(node: PageNode | null, look: Look, layout: Layout | null): string {
-  if (node && node.role !== 'box') return rolePart(node.role);
-  const { type } = look;
-  if (type) return 'text';
+/** What a node is to its owner by its role; null for a box, which only has a look. */
+export function partOf({ role }: PageNode): string | null {
+  return role === 'box' || role === 'text' ? null : rolePart(role);
+}
+
+function lookName(look: Look, layout: Layout | null): string {
+  if (look.type) return 'text';
   if (look.fills?.some((fill) => fill.kind !== 'solid')) return 'gradient';
   if (look.fills) return look.radii ? 'rounded' : 'fill';
   if (look.border) return 'frame';

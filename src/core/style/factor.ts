@@ -7,7 +7,7 @@ import { sharedPlacementOf, type SharedPlacement } from '../page/sharedPlacement
 import type { Page } from '../page/frame';
 import type { PageNode, ThemeLook } from '../page/node';
 import { ownName } from '../sort/tellingNames';
-import { freeName, nameClassOf, partName, ownerInside, type NamedUsers } from './classNames';
+import { classNameFor, nameClassOf, ownerInside, partOf, type NamedUsers } from './classNames';
 import { lookKey, NO_THEMES, NONE, partsOf, type Parts } from './classKey';
 import { besideLookClass, lookClasses, wornLook, type SampleKind, type SampleKinds } from './lookClasses';
 import type { PlacementCount, StyleClass, StyleSheet } from './styleSheet';
@@ -15,6 +15,7 @@ import type { PlacementCount, StyleClass, StyleSheet } from './styleSheet';
 interface ClassDraft extends Parts, NamedUsers {
   readonly names: Map<string, number>;
   readonly owners: Map<string, number>;
+  readonly parts: Map<string, number>;
   count: number;
   /** The classes that a person gave to all of its users. */
   common: readonly string[];
@@ -62,7 +63,7 @@ export function factorClasses(
       ...parts,
       names: new Map(),
       owners: new Map(),
-      part,
+      parts: new Map(),
       count: 0,
       common: classes,
       placements: new Map(),
@@ -72,8 +73,9 @@ export function factorClasses(
     if (use.common.length > 0) use.common = use.common.filter((each) => classes.includes(each));
     if (!placement) use.placements = null;
     else if (use.placements) countPlacement(use.placements, placement, count);
-    if (name !== null) use.names.set(name, (use.names.get(name) ?? 0) + count);
-    if (owner !== null) use.owners.set(owner, (use.owners.get(owner) ?? 0) + count);
+    countName(use.names, name, count);
+    countName(use.owners, owner, count);
+    countName(use.parts, part, count);
   };
   const looks = lookClasses(pages, samples, RESERVED);
   const useOf = (node: PageNode) => {
@@ -111,7 +113,7 @@ export function factorClasses(
   for (const [mark, draft] of uses) {
     const { look, layout, states, themes: looks, narrow, common, placements } = draft;
     const said = common.find((each) => samples.has(each) && holdsOneLook(each)) ?? common.find(holdsOneLook);
-    const name = said ?? freeName(draft, given, layerNames);
+    const name = said ?? classNameFor(draft, given, layerNames);
     const counted = [...(placements?.values() ?? [])];
     known.set(mark, { name, look, layout, placements: counted, states, themes: looks, narrow });
   }
@@ -139,8 +141,8 @@ interface ClassUser {
   readonly placement: PlacementText | null;
   /** Its own name; null for none that says something. */
   readonly name: string | null;
-  /** What it is to its owner, for users without a name. */
-  readonly part: string;
+  /** What it is to its owner by its role; null for none. */
+  readonly part: string | null;
   /** The classes that a person gave. */
   readonly classes: readonly string[];
 }
@@ -154,6 +156,10 @@ interface NodeClassUse extends ClassUser {
 interface PlacementText {
   readonly placement: SharedPlacement | null;
   readonly text: string;
+}
+
+function countName(counts: Map<string, number>, name: string | null, users: number): void {
+  if (name !== null) counts.set(name, (counts.get(name) ?? 0) + users);
 }
 
 function countPlacement(
@@ -173,8 +179,7 @@ const classUseOf = memoizeByObject((node: PageNode): NodeClassUse => {
   const [mark, name] = [classKeyOf(node, placement), ownName(node)];
   const letters = lettersOf(node).map((look) => plainUser(look, []));
   const { classes } = node;
-  const parts = partsOf(node);
-  const part = partName(node, parts.look, parts.layout);
+  const [parts, part] = [partsOf(node), partOf(node)];
   const said = JSON.stringify([mark, placement.text, name, part, classes, letters.map((each) => each.mark)]);
   return internUser(said, () => ({ mark, parts, placement, name, part, classes, letters }));
 });
@@ -244,8 +249,7 @@ function plainUser(
   themes: readonly ThemeLook[] = NO_THEMES,
 ): ClassUser {
   const parts = { look, layout: null, states: NONE, themes, narrow: null };
-  const part = partName(null, look, null);
-  return { mark: lookKey(look, null, NONE, themes), parts, placement: null, name: null, part, classes };
+  return { mark: lookKey(look, null, NONE, themes), parts, placement: null, name: null, part: null, classes };
 }
 
 function classKeyOf(node: PageNode, { placement, text }: PlacementText): string | null {

@@ -62,8 +62,12 @@ function groupAround(
   name: string,
   { path, theme }: Pick<Sample, 'path' | 'theme'>,
 ): Pick<Sample, 'path' | 'theme'> {
-  const isTheme = splitName(sourceName ?? '').bare.startsWith('.');
-  return isTheme ? { path, theme: name } : { path: [...path, name], theme };
+  return isThemeName(sourceName) ? { path, theme: name } : { path: [...path, name], theme };
+}
+
+/** True for the name of a group of samples that holds a theme: it begins with a full stop. */
+export function isThemeName(sourceName: string | null): boolean {
+  return splitName(sourceName ?? '').bare.startsWith('.');
 }
 
 /** A sample's class: its tag, else its own name; empty for an unnamed one. */

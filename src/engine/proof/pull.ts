@@ -38,8 +38,8 @@ export interface PulledPage {
 }
 
 /**
- * A screenshot of a built page at the mockup's size, and the places of its elements. The page gets the files of its folder and nothing else:
- * opened as a file, it could show any picture of the disk.
+ * A screenshot of a built page at the mockup's size, and the places of its elements. The page gets the files of its
+ * folder and nothing else: opened as a file, it could show any picture of the disk.
  * @param file the page's path in the folder
  */
 export function pullPage(browser: Browser, folder: string, file: string, size: Size): Promise<PulledPage> {

@@ -9,17 +9,56 @@ const ADDRESS = process.env.DATABASE_URL;
 /** Runs on the server of ./check, in a database of its own; skipped without one. */
 const withServer = ADDRESS ? describe : describe.skip;
 
-withServer('a database with paths as layer keys', () => {
+/** A database of its own for the tests of a block. */
+function ownDatabase(): () => pg.Pool {
   const name = `upgrade_${randomUUID().replaceAll('-', '')}`;
   let server: pg.Pool;
-  let old: pg.Pool;
-
+  let own: pg.Pool;
   beforeAll(async () => {
     server = new pg.Pool({ connectionString: ADDRESS });
     await server.query(`create database ${name}`);
     const address = new URL(ADDRESS!);
     address.pathname = `/${name}`;
-    old = new pg.Pool({ connectionString: address.href });
+    own = new pg.Pool({ connectionString: address.href });
+  });
+  afterAll(async () => {
+    await own.end();
+    await server.query(`drop database ${name}`);
+    await server.end();
+  });
+  return () => own;
+}
+
+withServer('a database of the first days', () => {
+  const database = ownDatabase();
+
+  it('gets the version of its trees, which are read anew, and keeps its tags', async () => {
+    const old = database();
+    await migrate(old, MIGRATIONS, '0001_first.sql');
+    await old.query(`
+      alter table revisions drop column tree_version;
+      insert into projects (id, name) values ('00000000-0000-4000-8000-000000000001', 'harbour');
+      insert into mockups (id, project_id, name, format) values
+        ('00000000-0000-4000-8000-000000000002', '00000000-0000-4000-8000-000000000001', 'harbour', 'svg');
+      insert into blobs (digest, bytes) values ('d', 'x');
+      insert into revisions (mockup_id, number, file_name, source_digest, picture_digest, tree, findings, layer_count)
+        values ('00000000-0000-4000-8000-000000000002', 1, 'harbour.svg', 'd', 'd', '{}', '[]', 3);
+      insert into tags (mockup_id, layer_key, facet, value) values
+        ('00000000-0000-4000-8000-000000000002', '/harbour/hero', 'role', '"section"');
+    `);
+    await migrate(old, MIGRATIONS);
+    const { rows: revisions } = await old.query('select tree_version from revisions');
+    const { rows: tags } = await old.query('select facet, value from tags');
+    expect([revisions, tags]).toEqual([[{ tree_version: 0 }], [{ facet: 'role', value: 'section' }]]);
+  });
+});
+
+withServer('a database with paths as layer keys', () => {
+  const database = ownDatabase();
+  let old: pg.Pool;
+
+  beforeAll(async () => {
+    old = database();
     await migrate(old, MIGRATIONS, '0006_proofs.sql');
     await old.query(`
       insert into projects (id, name) values ('00000000-0000-4000-8000-000000000001', 'harbour');
@@ -51,12 +90,6 @@ withServer('a database with paths as layer keys', () => {
         '[{"name": "harbour", "worst": [{"layer": "/harbour/hero", "differing": 0.1, "box": null}]}]');
     `);
     await migrate(old, MIGRATIONS);
-  });
-
-  afterAll(async () => {
-    await old.end();
-    await server.query(`drop database ${name}`);
-    await server.end();
   });
 
   it('keeps every tag at its layer', async () => {

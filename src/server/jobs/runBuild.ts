@@ -5,7 +5,7 @@ import * as builds from '../db/tables/builds';
 import { buildInput } from '../useCases/buildInput';
 import { buildInWorker } from '../workers/workers';
 import { reporter } from './progress';
-import { beginRunning, endRunning } from './running';
+import { beginRunning, endRunning, MOST_ATTEMPTS } from './running';
 
 /**
  * Runs a build from its record; true when it finished. Its files are stored all at once at the end, or not at
@@ -50,7 +50,5 @@ export async function runBuild(id: string): Promise<boolean> {
   }
 }
 
-/** How often a build is begun before it is given up. */
-const MOST_ATTEMPTS = 3;
 const GIVEN_UP =
   'This build was begun three times, and Orden stopped each time before it was done; build again, or split the mockup.';

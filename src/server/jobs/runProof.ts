@@ -8,7 +8,7 @@ import { getBuildRecord } from '../useCases/buildRecords';
 import type { ProofSheet } from '../../engine/proof/proof';
 import { proveInWorker } from '../workers/workers';
 import { reporter } from './progress';
-import { beginRunning, endRunning } from './running';
+import { beginRunning, endRunning, MOST_ATTEMPTS } from './running';
 
 /** Runs the proof of a finished build. Figures and pictures are stored all at once, or not at all. */
 export async function runProof(buildId: string): Promise<void> {
@@ -50,8 +50,6 @@ export async function runProof(buildId: string): Promise<void> {
   }
 }
 
-/** How often a proof is begun before it is given up. */
-const MOST_ATTEMPTS = 3;
 const GIVEN_UP = 'This proof was begun three times, and Orden stopped each time before it was done.';
 const NOT_KEPT = 'The mockup file is not kept any more.';
 

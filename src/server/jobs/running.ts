@@ -21,3 +21,6 @@ export function endRunning(id: string): void {
 export function stopRunning(id: string): void {
   running().get(id)?.abort(new Error('It was stopped.'));
 }
+
+/** How often work is begun before it is given up: what ends the server each time would end it for ever. */
+export const MOST_ATTEMPTS = 3;

@@ -1,11 +1,9 @@
-import { mkdtemp, rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
-import path from 'node:path';
 import type { BuildRecord } from '../../core/buildRecord';
 import type { OutputFile } from '../../engine/produce';
 import type { OnProgress } from '../../core/read/reading';
 import { launchChromium } from '../../engine/proof/chromium';
-import { proofSheet, pullProof, type ProofSheet } from '../../engine/proof/proof';
+import { proofSheet, pullProof, type ProofSheet, type ScreenProof } from '../../engine/proof/proof';
+import { withProofFolder } from '../../engine/proof/proofFolder';
 import { writeFiles } from '../../engine/writeFiles';
 import type { ProofScreen } from '../proofTypes';
 
@@ -30,29 +28,33 @@ export async function prove(
 ): Promise<ProofOutput> {
   const record = JSON.parse(new TextDecoder().decode(text)) as BuildRecord;
   const browser = await launchChromium();
-  const folder = await mkdtemp(path.join(tmpdir(), 'orden-proof-'));
   try {
-    await writeFiles(folder, files);
-    const proofs = await pullProof({
-      browser,
-      record,
-      folder,
-      sheet: proofSheet(sheet.svg, sheet),
-      onProgress,
+    return await withProofFolder(async (folder) => {
+      await writeFiles(folder, files);
+      const proofs = await pullProof({
+        browser,
+        record,
+        folder,
+        sheet: proofSheet(sheet.svg, sheet),
+        onProgress,
+      });
+      return outputOf(proofs);
     });
-    const pictures: OutputFile[] = [];
-    const screens = proofs.map(({ pictures: pulled, ...proof }, at): ProofScreen => {
-      const nameOf = (what: keyof typeof pulled) => `${at}/${what}.png`;
-      for (const what of ['mockup', 'page', 'difference'] as const)
-        pictures.push({ path: nameOf(what), bytes: pulled[what] });
-      return {
-        ...proof,
-        pictures: { mockup: nameOf('mockup'), page: nameOf('page'), difference: nameOf('difference') },
-      };
-    });
-    return { screens, pictures };
   } finally {
     await browser.close();
-    await rm(folder, { recursive: true, force: true });
   }
+}
+
+function outputOf(proofs: readonly ScreenProof[]): ProofOutput {
+  const pictures: OutputFile[] = [];
+  const screens = proofs.map(({ pictures: pulled, ...proof }, at): ProofScreen => {
+    const nameOf = (what: keyof typeof pulled) => `${at}/${what}.png`;
+    for (const what of ['mockup', 'page', 'difference'] as const)
+      pictures.push({ path: nameOf(what), bytes: pulled[what] });
+    return {
+      ...proof,
+      pictures: { mockup: nameOf('mockup'), page: nameOf('page'), difference: nameOf('difference') },
+    };
+  });
+  return { screens, pictures };
 }

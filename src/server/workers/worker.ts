@@ -13,14 +13,6 @@ export type Answer<Result> =
   | { readonly kind: 'result'; readonly result: Result }
   | { readonly kind: 'refused'; readonly code: RefusalCode; readonly data: FindingData };
 
-/** The most memory of a worker's process, bytes: pixels and fonts are outside of the limit of its heap. */
-const MOST_MEMORY = 2.5 * 1024 ** 3;
-
-/** Ends the process from a thread of its own, since native code holds up the main one. */
-const WATCH = `setInterval(() => {
-  if (process.memoryUsage.rss() > ${MOST_MEMORY}) process.kill(process.pid, 'SIGKILL');
-}, 100);`;
-
 const emit = (event: WorkerEvent) => workerpool.workerEmit(event);
 
 async function answer<Name extends JobName>(
@@ -37,6 +29,6 @@ async function answer<Name extends JobName>(
   }
 }
 
-new Worker(WATCH, { eval: true }).unref();
+new Worker(new URL('./memoryWatch.js', import.meta.url)).unref();
 const names = Object.keys(JOBS) as JobName[];
 workerpool.worker(Object.fromEntries(names.map((name) => [name, (job: never) => answer(name, job)])));

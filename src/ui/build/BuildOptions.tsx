@@ -2,9 +2,9 @@
 import { Box, Checkbox, FormControlLabel, Input, NativeSelect, Typography } from '@mui/material';
 import { useId, useState, type ReactNode } from 'react';
 import type { ConvertOptions } from '../../core/convert';
-import { FRAME_WORDS, LANGUAGE_TAG, plainFrame, type PageFrame } from '../../core/page/frame';
+import { FRAME_WORDS, LANGUAGE_TAG, plainFrame, USUAL_LANGUAGE, type PageFrame } from '../../core/page/frame';
 import { TARGETS } from '../../core/emit/targets';
-import type { TargetOption } from '../../core/emit/targetOptions';
+import { settingOf, type TargetOptions } from '../../core/emit/targetOptions';
 import type { WidthPair } from '../../core/page/join/pairs';
 import { ArrangementToggle } from '../shared/ArrangementToggle';
 
@@ -38,6 +38,7 @@ const LABELS: Readonly<Record<keyof PageFrame, string>> = {
 export function BuildOptions({ value, onChange, pairs, themes, screens }: BuildOptionsProps) {
   const frame = value.frame ?? plainFrame(value.arrangement);
   const keys = Object.keys(FRAME_WORDS) as (keyof PageFrame)[];
+  const options: TargetOptions = TARGETS[value.target].options;
   const { frame: _, join: __, ...others } = value;
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', columnGap: 2, rowGap: 0.5, flexWrap: 'wrap' }}>
@@ -64,13 +65,13 @@ export function BuildOptions({ value, onChange, pairs, themes, screens }: BuildO
           ))}
         </Choice>
       ))}
-      {Object.entries<TargetOption>(TARGETS[value.target].options)
+      {Object.entries(options)
         .filter(([, { isFor }]) => isFor !== 'several screens' || screens > 1)
         .map(([name, { label, values }]) => (
           <Choice
             key={name}
             label={label}
-            value={value.settings?.[name] ?? Object.keys(values)[0] ?? ''}
+            value={settingOf(options, value.settings ?? {}, name)}
             onChange={(next) => onChange({ ...value, settings: { ...value.settings, [name]: next } })}
           >
             {Object.entries(values).map(([each, words]) => (
@@ -87,7 +88,7 @@ export function BuildOptions({ value, onChange, pairs, themes, screens }: BuildO
           onChange={(chosen) => onChange({ ...value, themes: chosen })}
         />
       )}
-      <Language value={value.language ?? 'en'} onChange={(language) => onChange({ ...value, language })} />
+      <Language value={value.language ?? USUAL_LANGUAGE} onChange={(language) => onChange({ ...value, language })} />
       {pairs.length > 0 && value.arrangement === 'flow' && (
         <Choice
           label="Widths"

@@ -8,7 +8,7 @@ import { TARGETS } from '../../core/emit/targets';
 import { usualSettings } from '../../core/emit/targetOptions';
 import type { Screen } from '../../core/mockup/mockup';
 import { pairsOf } from '../../core/page/join/pairs';
-import { plainFrame, type Arrangement } from '../../core/page/frame';
+import { plainFrame, USUAL_LANGUAGE, type Arrangement } from '../../core/page/frame';
 import { themeNames } from '../../core/style/themes/themeNames';
 import { applyStructuralTags } from '../../core/sort/structuralTags';
 import type { BuildView } from '../../server/useCases/builds';
@@ -77,7 +77,7 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
                 <>
                   <b>
                     Built {clockWords(build.created_at)}, {optionWords(build.options)}
-                    {age.isOld && ': old, '}
+                    {age.isOld ? ': old, ' : ', '}
                   </b>
                   {age.words}.{' '}
                 </>
@@ -121,14 +121,14 @@ function ageOf(
     ...(edits > 0 ? [`${edits === 1 ? 'one edit' : `${edits} edits`} since`] : []),
     ...(others ? ['other options are chosen now'] : []),
   ];
-  return { isOld: words.length > 0, words: words.join(', ') || ' up to date' };
+  return { isOld: words.length > 0, words: words.join(', ') || 'up to date' };
 }
 
 /** Options with what is left out said. */
 function whole({
   frame,
   settings = {},
-  language = 'en',
+  language = USUAL_LANGUAGE,
   join = false,
   themes = [],
   ...others

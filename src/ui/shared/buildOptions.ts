@@ -1,14 +1,10 @@
 import type { ConvertOptions } from '../../core/convert';
-import { request } from './request';
+import { sendJson } from './request';
 
 /** How a page is built as long as nobody said otherwise. */
 export const USUAL_OPTIONS: ConvertOptions = { arrangement: 'flow', target: 'html' };
 
 /** Keeps how the page is to be built: one setting for all steps. */
 export function keepOptions(mockupId: string, options: ConvertOptions): Promise<ConvertOptions> {
-  return request<ConvertOptions>(`/api/mockups/${mockupId}/options`, {
-    method: 'PUT',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(options),
-  });
+  return sendJson<ConvertOptions>('PUT', `/api/mockups/${mockupId}/options`, options);
 }

@@ -41,8 +41,12 @@ export async function request<T>(address: string, init: RequestInit = {}): Promi
 }
 
 export function postJson<T>(address: string, value: unknown): Promise<T> {
+  return sendJson<T>('POST', address, value);
+}
+
+export function sendJson<T>(method: 'POST' | 'PUT' | 'PATCH', address: string, value: unknown): Promise<T> {
   return request<T>(address, {
-    method: 'POST',
+    method,
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(value),
   });

@@ -18,7 +18,7 @@ import {
 import NextLink from 'next/link';
 import { useSnackbar } from 'notistack';
 import { useState, type ReactNode } from 'react';
-import { request, sentence } from '../shared/request';
+import { request, sendJson, sentence } from '../shared/request';
 import { agoWords } from '../shared/timeWords';
 import { buildState, type ShelfEntry } from './shelfEntry';
 
@@ -141,12 +141,7 @@ export function ProjectCard({ entry, onChanged }: ProjectCardProps) {
           onClose={() => setAsked(null)}
           onName={(next) =>
             void act(
-              () =>
-                request(`/api/projects/${project}`, {
-                  method: 'PATCH',
-                  headers: { 'content-type': 'application/json' },
-                  body: JSON.stringify({ name: next }),
-                }),
+              () => sendJson('PATCH', `/api/projects/${project}`, { name: next }),
               `${name} is called ${next} now.`,
             )
           }

@@ -3,6 +3,7 @@ import { expose } from 'comlink';
 import { pagesFromDecisions, type ConvertedPages } from '../../core/convert';
 import type { PagePiece } from '../../core/emit/preview';
 import type { Fragment } from '../../core/emit/target';
+import type { TargetSettings } from '../../core/emit/targetOptions';
 import { TARGETS } from '../../core/emit/targets';
 import { measureMockup, type Measures } from '../../core/mockup/bounds';
 import { findingList, type Finding } from '../../core/findings/finding';
@@ -77,6 +78,8 @@ export interface ShownCodeDelta extends Pick<ShownCode, 'code' | 'explanations'>
 interface Loaded {
   /** The mockup's URL on the server, for its pictures and fonts. */
   readonly address: string;
+  /** What a person chose about the target. */
+  readonly settings: TargetSettings;
   readonly mockup: Mockup;
   readonly measures: ReadonlyMap<string, Measures>;
 }
@@ -115,9 +118,9 @@ let lastSentPage: SentPage | null = null;
 /** The core's stages in a worker of the browser, on the current tags. */
 const api = {
   /** Loads the mockup after structural tags. */
-  load(mockup: Mockup, address: string): void {
+  load(mockup: Mockup, address: string, settings: TargetSettings): void {
     memo = createMemo();
-    loaded = { address, mockup, measures: usingMemo(memo, () => measureMockup(mockup)) };
+    loaded = { address, settings, mockup, measures: usingMemo(memo, () => measureMockup(mockup)) };
     input = NO_INPUT;
     pending = null;
     lastSentDecisions = null;
@@ -172,7 +175,7 @@ function codeDelta({ cursor, screen, isPaged, areas }: CodeQuery): ShownCodeDelt
   const made = lastPages && isCurrent ? lastPages : currentPages(now, hasty);
   if (!hasty) lastPages = made;
   const page = isPaged ? pageDeltaOf(screen, isSeen, made) : null;
-  const code = cursor === null ? null : TARGET.fragment({ ...made, settings: {} }, cursor);
+  const code = cursor === null ? null : TARGET.fragment({ ...made, settings: loadedNow().settings }, cursor);
   const explanations = cursor === null ? [] : explainLayer(made.pages, made.decisions, cursor);
   return { code, explanations, page, isWhole: !hasty && page?.isWhole !== false };
 }
@@ -203,7 +206,7 @@ function pageDeltaOf(
   isSeen: (layer: LayerId) => boolean,
   made: PageResult,
 ): PageDelta | null {
-  const { address } = loadedNow();
+  const { address, settings } = loadedNow();
   const page = made.pages.find((each) => each.screen === screen);
   if (!page) return null;
   const screenOf = (key: LayerId) =>
@@ -219,7 +222,7 @@ function pageDeltaOf(
     const asked = new URLSearchParams({ source: font.source, file: font.file });
     return { ...font, path: `${address}/font?${asked}` };
   });
-  const input = { ...made, pages: [page], fonts, plan: { ...made.plan, pictures }, settings: {} } as const;
+  const input = { ...made, pages: [page], fonts, plan: { ...made.plan, pictures }, settings } as const;
   const canWait = ({ layer, isOpen }: PagePiece) => !isOpen && !isSeen(layer);
   const { delta, sent: next } = pageDelta(lastSentPage, screen, TARGET.preview(page, input), canWait);
   lastSentPage = next;

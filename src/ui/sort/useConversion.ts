@@ -80,7 +80,8 @@ function connect(store: SortStore): () => void {
     const [now, last] = [conversionInputs(state), before && conversionInputs(before)];
     const isNew = now.mockup !== last?.mockup;
     if (isNew) {
-      void remote.load(now.mockup, `/api/mockups/${state.opened.id}`);
+      const { id, options } = state.opened;
+      void remote.load(now.mockup, `/api/mockups/${id}`, options?.settings ?? {});
       sentTags = NO_TAGS;
     }
     if (isNew || now.tags !== last?.tags || now.arrangement !== last.arrangement) {

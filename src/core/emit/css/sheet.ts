@@ -10,12 +10,14 @@ import type { Unit } from '../../page/frame';
 import { rulesInUnit } from './units';
 import { widthRules } from './widthRules';
 
+type SheetInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'fonts'>;
+
 /** The rules of the style sheet that all pages share, lengths in the page's unit. */
-export function sheetOf(input: EmitInput, unit: Unit): readonly CssRule[] {
+export function sheetOf(input: SheetInput, unit: Unit): readonly CssRule[] {
   return rulesInUnit(sheetRules(input), unit);
 }
 
-function sheetRules(input: EmitInput): CssRule[] {
+function sheetRules(input: SheetInput): CssRule[] {
   const { fonts, pages, sheet, plan } = input;
   const themed = themeRules(sheet.classes, sheet.themes);
   const classes = sheet.classes.flatMap((each): CssRule[] => {

@@ -1,6 +1,6 @@
 import { printHtml } from '../../markup/printHtml';
-import type { PageNode } from '../../page/node';
 import { walkNodes } from '../../page/walk';
+import { freeName } from '../../markup/freeName';
 import { safeName } from '../../sort/outputNames';
 import { nodeMarkup } from '../markup/nodeMarkup';
 import type { EmittedFile, EmitInput } from '../target';
@@ -25,7 +25,8 @@ export function furnitureFiles(input: EmitInput): readonly EmittedFile[] {
     for (const node of walkNodes(page.children)) {
       const pattern = node.furniture?.pattern;
       if (pattern === undefined) continue;
-      const name = names.get(pattern) ?? freeName(node, new Set(names.values()));
+      const taken = new Set(names.values());
+      const name = names.get(pattern) ?? freeName(node.name, (each) => taken.has(each));
       names.set(pattern, name);
       const text = printHtml([nodeMarkup(node, context)]);
       const known = first.get(pattern);
@@ -36,10 +37,4 @@ export function furnitureFiles(input: EmitInput): readonly EmittedFile[] {
     }
   }
   return files;
-}
-
-function freeName({ name }: PageNode, taken: ReadonlySet<string>): string {
-  let free = name;
-  for (let count = 2; taken.has(free); count++) free = `${name}-${count}`;
-  return free;
 }

@@ -65,9 +65,7 @@ function printPage(page: Page, input: EmitInput) {
     pageMarkup(page, { ...input, unit: unitOf(input), ...linkContext(page, input.pages) }),
   ]);
   const doctype = '<!doctype html>\n';
-  const { text, spans } = printHtmlWithSpans([
-    element('html', { lang: input.language ?? 'en' }, [head, body]),
-  ]);
+  const { text, spans } = printHtmlWithSpans([element('html', { lang: input.language }, [head, body])]);
   return {
     text: doctype + text,
     spans: spans.map((span) => ({ ...span, line: span.line + 1, lastLine: span.lastLine + 1 })),

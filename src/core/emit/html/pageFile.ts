@@ -1,3 +1,4 @@
+import { freeName } from '../../markup/freeName';
 import type { Page } from '../../page/frame';
 import { fileName, safeName } from '../../sort/outputNames';
 
@@ -10,8 +11,7 @@ function pageFiles(pages: readonly Page[]): readonly string[] {
   const taken = new Set<string>();
   return pages.map((page, at) => {
     const wanted = at === 0 ? 'index' : fileName(safeName(page.name) || 'screen', 'screen');
-    let name = wanted;
-    for (let count = 2; taken.has(name); count++) name = `${wanted}-${count}`;
+    const name = freeName(wanted, (each) => taken.has(each));
     taken.add(name);
     return `${name}.html`;
   });

@@ -7,7 +7,7 @@ import { walkNodes } from '../../page/walk';
 import { pictureNamed } from '../../pictures/picture';
 import type { StyleClass } from '../../style/styleSheet';
 import type { PagePiece, PagePieces } from '../preview';
-import type { EmitInput } from '../target';
+import type { PreviewInput } from '../target';
 import { linkContext } from './linkContext';
 import { unitOf } from './options';
 import { commonPlacement } from '../css/sharedPlacement';
@@ -23,7 +23,7 @@ import type { MarkupContext } from '../markup/context';
 const LARGE = 60;
 
 /** Splits a page into pieces; every element has its layer in `data-layer`. */
-export function pagePieces(page: Page, input: EmitInput): PagePieces {
+export function pagePieces(page: Page, input: PreviewInput): PagePieces {
   const context: Context = {
     ...input,
     unit: unitOf(input),
@@ -52,7 +52,7 @@ export function pagePieces(page: Page, input: EmitInput): PagePieces {
   return { rules: sheetOf(input, unitOf(input)).map((rule) => printCss([rule])), screen, parts };
 }
 
-type Context = EmitInput & MarkupContext;
+type Context = PreviewInput & MarkupContext;
 
 function isLarge(node: PageNode): node is BoxNode {
   return isContainer(node) && countOf(node) > LARGE;

@@ -1,3 +1,4 @@
+import { freeName } from '../../markup/freeName';
 import type { LayerId } from '../../mockup/layer';
 import { isFieldRole } from '../../sort/vocabulary';
 import { safeName } from '../../sort/outputNames';
@@ -20,8 +21,7 @@ export function nameFields(page: Page): Page {
     const label = isFieldRole(node.role) ? labels.get(node.layer) : undefined;
     if (!label) continue;
     const wanted = safeName(label.lines.map(lineText).join(' ')) || 'field';
-    let id = wanted;
-    for (let count = 2; taken.has(id); count++) id = `${wanted}-${count}`;
+    const id = freeName(wanted, (each) => taken.has(each));
     taken.add(id);
     fieldIds.set(node.layer, id);
   }

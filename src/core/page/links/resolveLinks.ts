@@ -1,3 +1,4 @@
+import { freeName } from '../../markup/freeName';
 import type { Report } from '../../findings/finding';
 import type { Layer, LayerId } from '../../mockup/layer';
 import { splitName } from '../../mockup/layerName';
@@ -145,8 +146,7 @@ class PlacesOfNames {
     const known = ids.get(node.layer);
     if (known !== undefined) return known;
     const taken = new Set(ids.values());
-    let id = wanted;
-    for (let count = 2; taken.has(id); count++) id = `${wanted}-${count}`;
+    const id = freeName(wanted, (each) => taken.has(each));
     ids.set(node.layer, id);
     return id;
   }

@@ -1,5 +1,6 @@
 import type Joi from 'joi';
 import type { Decision } from '../decision';
+import { safeName } from '../outputNames';
 
 /** How a facet is written as an attribute: between brackets, and on elements of an SVG. */
 export interface FacetAttribute<Value> {
@@ -17,6 +18,7 @@ export interface FacetAttribute<Value> {
 /** One value to choose in the worksheet; null removes the tag. */
 export interface FacetChoice<Value> {
   readonly value: Value | null;
+  /** Words for it; what stands after a dash explains them in the list. */
   readonly label: string;
 }
 
@@ -69,13 +71,7 @@ export const AUTOMATIC = { value: null, label: 'Automatic' } as const;
 
 /** A text as a name of letters, digits and hyphens; null when nothing of it is left. */
 export function nearestName(text: string): string | null {
-  const name = text
-    .normalize('NFD')
-    .replace(/\p{Mark}/gu, '')
-    .replace(/[^A-Za-z0-9_-]+/g, '-')
-    .replace(/^[-\d]+|-+$/g, '')
-    .slice(0, 64);
-  return name === '' ? null : name;
+  return safeName(text) || null;
 }
 
 /** An attribute whose text is the value itself. */
@@ -107,14 +103,13 @@ export function choiceEditor<Value extends string | boolean>(
   choices: readonly FacetChoice<Value>[],
   none = 'none',
 ): FacetEditor<Value> {
-  // A value is shown by the words before the dash, where there is one.
-  const wordsOf = (value: Value) => choices.find((choice) => choice.value === value)?.label ?? String(value);
   return {
     label,
     group: 'meaning',
     choices,
     none,
-    print: (value) => wordsOf(value).replace(/ [–:].*/, ''),
+    print: (value) =>
+      choices.find((choice) => choice.value === value)?.label.split(' – ')[0] ?? String(value),
     parse: (text) => text,
   };
 }

@@ -56,19 +56,19 @@ export function themeLooks(
 export function withThemes(page: Page, all: ThemeLooks): Page {
   const themed = (node: PageNode): PageNode => {
     const inside = node.kind === 'box' ? { ...node, children: node.children.map(themed) } : node;
-    const themes = themesOf(node.look, [node.layer, ...(node.merged ?? [])], all);
+    const themes = lookInThemes(node.look, [node.layer, ...(node.merged ?? [])], all);
     return themes.length > 0 ? { ...inside, themes } : inside;
   };
   const ground = page.groundLayer;
   const grounds =
     ground === undefined || !page.ground
       ? []
-      : themesOf({ fills: [{ kind: 'solid', colour: page.ground }] }, [ground], all);
+      : lookInThemes({ fills: [{ kind: 'solid', colour: page.ground }] }, [ground], all);
   return { ...page, children: page.children.map(themed), ...(grounds.length > 0 && { themes: grounds }) };
 }
 
 /** What differs in each theme, put on the look that a node has after its page was arranged. */
-function themesOf(
+function lookInThemes(
   look: Look,
   layers: readonly LayerId[],
   { plain, themes }: ThemeLooks,

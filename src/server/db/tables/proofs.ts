@@ -13,7 +13,8 @@ export interface ProofRow {
 
 const ORDER = `
   insert into proofs (build_id) values ($1)
-  on conflict (build_id) do update set state = 'waiting', problem = null, attempts = 0 where proofs.state in ('failed', 'cancelled')`;
+  on conflict (build_id) do update set state = 'waiting', problem = null, attempts = 0, done = 0, total = 0
+   where proofs.state in ('failed', 'cancelled')`;
 const SELECT = 'select build_id, state, problem, screens, done, total from proofs where build_id = $1';
 const START = `
   update proofs set state = 'running', attempts = attempts + 1

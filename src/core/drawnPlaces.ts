@@ -1,14 +1,14 @@
-import { isEdgeLine, isPlain } from '../look/look';
-import { grow, type Box } from '../mockup/box';
-import type { LayerId } from '../mockup/layer';
-import type { Conversion } from '../convert';
-import { plainFrame } from './frame';
-import { lower } from './lower';
-import type { PageNode } from './node';
-import { placedBox } from './placed';
-import { rewritePage } from './rewrite/rewritePage';
-import { trimGroupBounds } from './rewrite/trimGroupBounds';
-import { walkNodes } from './walk';
+import { isEdgeLine, isPlain } from './look/look';
+import { grow, type Box } from './mockup/box';
+import type { LayerId } from './mockup/layer';
+import type { Conversion } from './convert';
+import { plainFrame } from './page/frame';
+import { lower } from './page/lower';
+import type { PageNode } from './page/node';
+import { placedBox } from './page/placed';
+import { rewritePage } from './page/rewrite/rewritePage';
+import { trimGroupBounds } from './page/rewrite/trimGroupBounds';
+import { walkNodes } from './page/walk';
 
 /** Where the element of a layer must stand to be where the mockup draws it, px of the screen. */
 export interface DrawnPlace {
@@ -18,7 +18,7 @@ export interface DrawnPlace {
 }
 
 /** The nodes of a screen at the places where they were drawn, before anything is arranged. */
-export function drawnNodes(
+function drawnNodes(
   { mockup, measures, decisions, plan }: Pick<Conversion, 'mockup' | 'measures' | 'decisions' | 'plan'>,
   at: number,
 ): readonly PageNode[] {
@@ -51,9 +51,12 @@ export function drawnPlaces(conversion: Conversion, at: number): ReadonlyMap<Lay
   );
 }
 
+/** Px by which texts of one line may stand above each other: sizes and fonts differ. */
+const SAME_LINE = 4;
+
 function firstText(one: PageNode, other: PageNode): PageNode {
   if (other.kind !== 'text' || one.kind !== 'text') return one;
   const isAbove = other.place.y + other.baseline < one.place.y + one.baseline - 1;
-  const isBeside = Math.abs(other.place.y - one.place.y) <= 4 && other.place.x < one.place.x;
+  const isBeside = Math.abs(other.place.y - one.place.y) <= SAME_LINE && other.place.x < one.place.x;
   return isAbove || isBeside ? other : one;
 }
