@@ -1,5 +1,6 @@
 import { NextResponse } from 'next/server';
 import Joi from 'joi';
+import { databaseProblem } from './db/databaseProblem';
 import { readBody } from './readBody';
 import { isReadError } from '../core/read/readError';
 
@@ -41,6 +42,8 @@ function responseFor(error: unknown): Response {
   // The client has left; this is no error.
   if (isAborted(error)) return problem(499, 'The request was stopped.');
   console.error(error);
+  const passing = databaseProblem(error);
+  if (passing !== null) return problem(503, passing);
   return problem(500, 'Something went wrong on the server; nothing was changed. Try again.');
 }
 
