@@ -71,7 +71,7 @@ const ROUTES = [
 ];
 
 test('no request of any kind to any route is an error of the server', async ({ request }) => {
-  const mockup = (await shelf(request))[0]!.mockup_id;
+  const mockup = (await shelf(request))[0]!.mockupId;
   const addresses = ROUTES.flatMap((route) =>
     (route.includes('ID') ? [...IDS, mockup] : ['']).flatMap((id) =>
       (route.includes('PATH') ? PATHS : ['']).map(
@@ -146,9 +146,9 @@ test('a reading that waits says how many files are before it', async ({ request 
   for (const id of ids) await request.delete(`/api/readings/${id}`);
 });
 
-async function shelf(request: APIRequestContext): Promise<readonly { readonly mockup_id: string }[]> {
+async function shelf(request: APIRequestContext): Promise<readonly { readonly mockupId: string }[]> {
   const { projects } = (await (await request.get('/api/projects')).json()) as {
-    projects: { mockup_id: string }[];
+    projects: { mockupId: string }[];
   };
   return projects;
 }

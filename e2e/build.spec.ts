@@ -187,7 +187,7 @@ test('a build says how old it is, and its options are those of Sort', async ({ p
   await page.waitForURL(/\/build$/);
   await build(page, 'nested');
   const age = page.getByRole('status').filter({ hasText: /^Built/ });
-  await expect(age).toContainText('nested, px up to date');
+  await expect(age).toContainText('nested, px, up to date');
   await page.getByRole('link', { name: 'Sort', exact: true }).click();
   await expect(page.getByRole('button', { name: 'nested' })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('treegrid').focus();

@@ -41,8 +41,8 @@ test.afterAll(async () => {
 
 test('whatever is killed at whatever moment, nothing acknowledged is lost and nothing is stuck', async () => {
   test.setTimeout(300_000);
-  const { projects } = await json<{ projects: { mockup_id: string; name: string }[] }>('/api/projects');
-  const mockup = `/api/mockups/${projects.find(({ name }) => name === 'ticket')!.mockup_id}`;
+  const { projects } = await json<{ projects: { mockupId: string; name: string }[] }>('/api/projects');
+  const mockup = `/api/mockups/${projects.find(({ name }) => name === 'ticket')!.mockupId}`;
   const layers = await layersOf(mockup);
   expect(layers.length).toBeGreaterThan(0);
   const acknowledged = new Map<string, string>();

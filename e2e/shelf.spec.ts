@@ -115,9 +115,9 @@ test('wrong requests get a sentence and the right status', async ({ request }) =
   ]);
   expect((await request.get('/api/mockups/nonsense')).status()).toBe(404);
   const { projects } = (await (await request.get('/api/projects')).json()) as {
-    projects: { mockup_id: string }[];
+    projects: { mockupId: string }[];
   };
-  const address = `/api/mockups/${projects[0]!.mockup_id}`;
+  const address = `/api/mockups/${projects[0]!.mockupId}`;
   expect((await request.post(`${address}/edits`, { data: { wishes: [] } })).status()).toBe(400);
   expect(
     (

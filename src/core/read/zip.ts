@@ -21,6 +21,8 @@ const ZIP64_EXTRA = 0x0001;
 /**
  * A ZIP whose entries are unpacked when they are asked for, each no further than its own size and all together no
  * further than an archive may hold. Nothing is written anywhere, so names that point outside do no harm.
+ * A package's whole-archive reader gives an entry that lies about its size cut off and says nothing of a password;
+ * both are refused here.
  * Source: ZIP file format specification (APPNOTE 6.3), §4.3.
  */
 export class Zip {

@@ -8,6 +8,7 @@ import { pool } from '../db/pool';
 import * as builds from '../db/tables/builds';
 import { setBuildOptions } from '../db/tables/mockups';
 import { newestRevision } from '../db/tables/revisions';
+import type { BuildResult, BuildState } from '../buildTypes';
 import { NOT_FOUND, Refusal } from '../http';
 import { queueBuild } from '../jobs/buildQueue';
 import { stopRunning } from '../jobs/running';
@@ -36,13 +37,39 @@ export const buildSchema = Joi.object<ConvertOptions>({
   return problem === null ? options : helpers.message({ custom: problem.replace(/\.$/, '') });
 });
 
-export type BuildView = Omit<builds.BuildRow, 'tags' | 'revision_id' | 'record_digest'> & {
+/** A build with its progress, its options and what came of it. */
+export interface BuildView {
+  readonly id: string;
+  readonly mockupId: string;
+  readonly options: ConvertOptions;
+  readonly state: BuildState;
+  readonly done: number;
+  readonly total: number;
+  readonly problem: string | null;
+  readonly result: BuildResult | null;
   /** False for a build of an earlier Orden, which kept no record of its layers. */
   readonly hasRecord: boolean;
-};
+  /** ISO 8601. */
+  readonly createdAt: string;
+  /** The number of edits after it was ordered. */
+  readonly editsSince: number;
+}
 
-function view({ tags: _, revision_id: __, record_digest, ...row }: builds.BuildRow): BuildView {
-  return { ...row, hasRecord: record_digest !== null };
+function view(row: builds.BuildRow): BuildView {
+  const { id, options, state, done, total, problem, result } = row;
+  return {
+    id,
+    mockupId: row.mockup_id,
+    options,
+    state,
+    done,
+    total,
+    problem,
+    result,
+    hasRecord: row.record_digest !== null,
+    createdAt: row.created_at.toISOString(),
+    editsSince: row.edits_since,
+  };
 }
 
 /** Keeps how the page of a mockup is to be built: one setting for all steps and people. */

@@ -2,7 +2,7 @@ import Joi from 'joi';
 import type { ReadingReport } from '../../core/sort/report/readingReport';
 import { inTransaction, pool } from '../db/pool';
 import { getBlob } from '../db/tables/blobs';
-import { listFonts, loadFonts, type FontRow } from '../db/tables/fonts';
+import { loadFonts } from '../db/tables/fonts';
 import {
   getReading,
   getWholeReading,
@@ -14,6 +14,7 @@ import { NOT_FOUND, Refusal } from '../http';
 import { endReading, setReadingProgress } from '../jobs/readingProgress';
 import type { PackedReading } from '../workers/packReading';
 import { readInWorker } from '../workers/workers';
+import { addedFonts, type AddedFont } from './fonts';
 import { storeReading } from './storeReading';
 
 /** A reading that is not on the shelf yet, with its report. */
@@ -21,7 +22,7 @@ export interface ReadingView {
   readonly id: string;
   readonly fileName: string;
   readonly name: string;
-  readonly addedFonts: readonly FontRow[];
+  readonly addedFonts: readonly AddedFont[];
   readonly report: ReadingReport;
 }
 
@@ -123,6 +124,6 @@ async function viewOf({
   name,
   report,
 }: Pick<WholeReadingRow, 'id' | 'file_name' | 'name' | 'report'>): Promise<string> {
-  const addedFonts = await listFonts(pool(), id);
-  return `{"report":${report},${JSON.stringify({ id, fileName, name, addedFonts }).slice(1)}`;
+  const fonts = await addedFonts(pool(), id);
+  return `{"report":${report},${JSON.stringify({ id, fileName, name, addedFonts: fonts }).slice(1)}`;
 }

@@ -2,12 +2,12 @@ import { randomUUID } from 'node:crypto';
 import type { ReadingReport } from '../../core/sort/report/readingReport';
 import { inTransaction, pool } from '../db/pool';
 import { getBlob } from '../db/tables/blobs';
-import { listFonts, type FontRow } from '../db/tables/fonts';
 import { getMockup } from '../db/tables/mockups';
 import { newestRevision, newestRevisionText } from '../db/tables/revisions';
 import { NOT_FOUND } from '../http';
 import { reportInWorker } from '../workers/workers';
 import { currentTags } from './currentTags';
+import { addedFonts, type AddedFont } from './fonts';
 import { readBytes } from './readFile';
 import { addRevision, storeReading } from './storeReading';
 
@@ -15,7 +15,7 @@ export interface ReviewedMockup {
   readonly name: string;
   readonly fileName: string;
   readonly projectId: string;
-  readonly addedFonts: readonly FontRow[];
+  readonly addedFonts: readonly AddedFont[];
   readonly report: ReadingReport;
 }
 
@@ -26,9 +26,9 @@ export async function reviewMockup(id: string): Promise<string> {
   if (!mockup || !revision) throw NOT_FOUND('This mockup');
   const { tree, findings, file_name: fileName } = revision;
   const report = await reportInWorker({ tree, findings, tags: [...(await currentTags(db, id))] });
-  const addedFonts = await listFonts(db, mockup.project_id);
+  const fonts = await addedFonts(db, mockup.project_id);
   const { project: name, project_id: projectId } = mockup;
-  return `{"report":${report},${JSON.stringify({ name, fileName, projectId, addedFonts }).slice(1)}`;
+  return `{"report":${report},${JSON.stringify({ name, fileName, projectId, addedFonts: fonts }).slice(1)}`;
 }
 
 /** Reads the newest revision's file again as a revision of its own, after its fonts changed. */

@@ -88,7 +88,10 @@ export function BuildOptions({ value, onChange, pairs, themes, screens }: BuildO
           onChange={(chosen) => onChange({ ...value, themes: chosen })}
         />
       )}
-      <Language value={value.language ?? USUAL_LANGUAGE} onChange={(language) => onChange({ ...value, language })} />
+      <Language
+        value={value.language ?? USUAL_LANGUAGE}
+        onChange={(language) => onChange({ ...value, language })}
+      />
       {pairs.length > 0 && value.arrangement === 'flow' && (
         <Choice
           label="Widths"

@@ -76,7 +76,7 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
               {build?.state === 'done' && age && (
                 <>
                   <b>
-                    Built {clockWords(build.created_at)}, {optionWords(build.options)}
+                    Built {clockWords(build.createdAt)}, {optionWords(build.options)}
                     {age.isOld ? ': old, ' : ', '}
                   </b>
                   {age.words}.{' '}
@@ -115,7 +115,7 @@ function ageOf(
   build: BuildView,
   options: ConvertOptions,
 ): { readonly isOld: boolean; readonly words: string } {
-  const edits = build.edits_since;
+  const edits = build.editsSince;
   const others = !equal(whole(build.options), whole(options));
   const words = [
     ...(edits > 0 ? [`${edits === 1 ? 'one edit' : `${edits} edits`} since`] : []),

@@ -50,7 +50,7 @@ export function Built({ build, result, earlier, isOld }: BuiltProps) {
           />
         </Tabs>
         <Button variant="outlined" href={`/api/builds/${build.id}/package`} download>
-          {isOld ? `Download the old build of ${clockWords(build.created_at)}` : 'Download as ZIP'}
+          {isOld ? `Download the old build of ${clockWords(build.createdAt)}` : 'Download as ZIP'}
         </Button>
       </Box>
       <Box
@@ -63,7 +63,7 @@ export function Built({ build, result, earlier, isOld }: BuiltProps) {
         {view === 'proof' && <ProofView key={build.id} build={build} />}
         {view === 'links' && <LinkedView key={build.id} build={build} result={result} />}
         {view === 'files' && <BuiltFiles key={build.id} build={build} result={result} earlier={earlier} />}
-        {view === 'findings' && <BuiltFindings findings={result.findings} mockupId={build.mockup_id} />}
+        {view === 'findings' && <BuiltFindings findings={result.findings} mockupId={build.mockupId} />}
       </Box>
     </Box>
   );

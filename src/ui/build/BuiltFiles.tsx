@@ -60,7 +60,7 @@ export function BuiltFiles({ build, result, earlier }: BuiltFilesProps) {
               <option value="">This build</option>
               {others.map((each) => (
                 <option key={each.id} value={each.id}>
-                  Compare with {clockWords(each.created_at)} ({each.options.arrangement})
+                  Compare with {clockWords(each.createdAt)} ({each.options.arrangement})
                 </option>
               ))}
             </NativeSelect>

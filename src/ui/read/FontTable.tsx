@@ -3,7 +3,7 @@ import { visuallyHidden } from '@mui/utils';
 import { useRef } from 'react';
 import type { LayerId } from '../../core/mockup/layer';
 import type { FaceSource } from '../../core/mockup/type';
-import type { FontRow } from '../../server/db/tables/fonts';
+import type { AddedFont } from '../../server/useCases/fonts';
 import type { ReportedFont } from '../../core/sort/report/readingReport';
 import type { FontActions } from './useFonts';
 
@@ -27,7 +27,7 @@ const kilobytes = (size: number) => `${Math.max(1, Math.round(size / 1024))} kB`
 interface FontTableProps {
   readonly fonts: readonly ReportedFont[];
   /** The font files that were added to the project. */
-  readonly added: readonly FontRow[];
+  readonly added: readonly AddedFont[];
   readonly actions: FontActions;
   readonly onLight: (layer: LayerId) => void;
 }
@@ -106,7 +106,7 @@ export function FontTable({ fonts, added, actions, onLight }: FontTableProps) {
           <TableBody>
             {added.map((font) => (
               <TableRow key={font.digest}>
-                <TableCell>{font.file_name}</TableCell>
+                <TableCell>{font.fileName}</TableCell>
                 <TableCell>
                   {font.family} {font.weight}
                   {font.italic && ' italic'}
@@ -117,7 +117,7 @@ export function FontTable({ fonts, added, actions, onLight }: FontTableProps) {
                     size="small"
                     color="inherit"
                     disabled={actions.busy}
-                    aria-label={`Remove ${font.file_name}`}
+                    aria-label={`Remove ${font.fileName}`}
                     onClick={() => actions.remove(font)}
                   >
                     Remove

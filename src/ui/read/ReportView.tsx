@@ -5,7 +5,7 @@ import { Group, Panel, Separator } from 'react-resizable-panels';
 import type { LayerId } from '../../core/mockup/layer';
 import type { ReadingReport } from '../../core/sort/report/readingReport';
 import type { Region } from '../../core/sort/facets/regions';
-import type { FontRow } from '../../server/db/tables/fonts';
+import type { AddedFont } from '../../server/useCases/fonts';
 import { FindingList } from '../shared/FindingList';
 import { sayFinding, severityOf } from '../../core/findings/finding';
 import { FontTable } from './FontTable';
@@ -17,7 +17,7 @@ export interface ReportViewProps {
   readonly report: ReadingReport;
   /** URL of the picture of the whole sheet. */
   readonly picture: string;
-  readonly addedFonts: readonly FontRow[];
+  readonly addedFonts: readonly AddedFont[];
   readonly fontActions: FontActions;
   /** Sets whether a group is a screen; null where this cannot be set yet. */
   readonly onScreen: ((layer: LayerId, isScreen: boolean) => void) | null;

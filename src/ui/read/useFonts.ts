@@ -1,11 +1,11 @@
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
-import type { FontRow } from '../../server/db/tables/fonts';
+import type { AddedFont } from '../../server/useCases/fonts';
 import { request, sentence } from '../shared/request';
 
 export interface FontActions {
   readonly add: (file: File) => void;
-  readonly remove: (font: FontRow) => void;
+  readonly remove: (font: AddedFont) => void;
   /** True while the file is read again. */
   readonly busy: boolean;
   readonly problem: string | null;
@@ -39,14 +39,17 @@ export function useFonts(owner: string | undefined, again: string, onRead: () =>
     problem,
     add: (file) =>
       void change(file.name, async () => {
-        const { family, weight } = await request<FontRow>(address(`name=${encodeURIComponent(file.name)}`), {
-          method: 'POST',
-          body: file,
-        });
+        const { family, weight } = await request<AddedFont>(
+          address(`name=${encodeURIComponent(file.name)}`),
+          {
+            method: 'POST',
+            body: file,
+          },
+        );
         return `${family}, weight ${weight}, was added and the mockup read anew.`;
       }),
-    remove: ({ digest, file_name, family }) =>
-      void change(file_name, async () => {
+    remove: ({ digest, fileName, family }) =>
+      void change(fileName, async () => {
         await request(address(`digest=${digest}`), { method: 'DELETE' });
         return `${family} was removed and the mockup read anew.`;
       }),

@@ -20,7 +20,8 @@ import { useSnackbar } from 'notistack';
 import { useState, type ReactNode } from 'react';
 import { request, sendJson, sentence } from '../shared/request';
 import { agoWords } from '../shared/timeWords';
-import { buildState, type ShelfEntry } from './shelfEntry';
+import type { ShelfEntry } from '../../server/useCases/shelf';
+import { buildState } from './shelfEntry';
 
 interface ProjectCardProps {
   readonly entry: ShelfEntry;
@@ -29,7 +30,7 @@ interface ProjectCardProps {
 
 /** A project: its mockup, how far it is, and what can be done with it. */
 export function ProjectCard({ entry, onChanged }: ProjectCardProps) {
-  const { mockup_id: id, project_id: project, name } = entry;
+  const { mockupId: id, projectId: project, name } = entry;
   const { enqueueSnackbar } = useSnackbar();
   const [menu, setMenu] = useState<HTMLElement | null>(null);
   const [asked, setAsked] = useState<'name' | 'delete' | null>(null);
@@ -104,15 +105,15 @@ export function ProjectCard({ entry, onChanged }: ProjectCardProps) {
           <MoreHoriz fontSize="small" />
         </IconButton>
         <Typography noWrap sx={{ fontSize: 12.5, color: 'text.secondary' }}>
-          {entry.layer_count.toLocaleString('en')} {entry.layer_count === 1 ? 'layer' : 'layers'}
+          {entry.layerCount.toLocaleString('en')} {entry.layerCount === 1 ? 'layer' : 'layers'}
           {entry.tagged > 0 && `, ${entry.tagged} set by you`}
         </Typography>
         <Typography noWrap sx={{ fontSize: 12.5, color: 'text.secondary' }}>
-          {entry.edited_at ? `Edited ${agoWords(entry.edited_at)}` : `Added ${agoWords(entry.created_at)}`}
+          {entry.editedAt ? `Edited ${agoWords(entry.editedAt)}` : `Added ${agoWords(entry.createdAt)}`}
         </Typography>
         <Typography
           noWrap
-          sx={{ fontSize: 12.5, gridColumn: 1, fontWeight: entry.edits_since > 0 ? 600 : 400 }}
+          sx={{ fontSize: 12.5, gridColumn: 1, fontWeight: entry.editsSince > 0 ? 600 : 400 }}
         >
           {buildState(entry)}
         </Typography>

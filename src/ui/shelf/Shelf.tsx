@@ -8,7 +8,8 @@ import { TopBar } from '../shared/TopBar';
 import { useResource } from '../shared/useResource';
 import { DropPlace } from './DropPlace';
 import { ProjectCard } from './ProjectCard';
-import { ORDERS, orderedProjects, type OrderName, type ShelfEntry } from './shelfEntry';
+import type { ShelfEntry } from '../../server/useCases/shelf';
+import { ORDERS, orderedProjects, type OrderName } from './shelfEntry';
 
 /** The shelf, or the report of a file that was just read, under a URL of its own. */
 export function ShelfOrReport() {
@@ -84,7 +85,7 @@ function Projects({ entries, onChanged }: ProjectsProps) {
       {shown.length === 0 && <Typography color="text.secondary">No project has these words.</Typography>}
       <Box component="ul" sx={GRID}>
         {shown.map((entry) => (
-          <ProjectCard key={entry.mockup_id} entry={entry} onChanged={onChanged} />
+          <ProjectCard key={entry.mockupId} entry={entry} onChanged={onChanged} />
         ))}
       </Box>
     </Box>

@@ -1,13 +1,6 @@
-import type { ShelfRow } from '../../server/db/tables/projects';
+import type { ShelfEntry } from '../../server/useCases/shelf';
 
-/** A row of the shelf in JSON. */
-export type ShelfEntry = Omit<ShelfRow, 'created_at' | 'edited_at' | 'built_at'> & {
-  readonly created_at: string;
-  readonly edited_at: string | null;
-  readonly built_at: string | null;
-};
-
-const lastTouched = ({ edited_at, created_at }: ShelfEntry) => edited_at ?? created_at;
+const lastTouched = ({ editedAt, createdAt }: ShelfEntry) => editedAt ?? createdAt;
 
 /** The orders of the shelf, by name. */
 export const ORDERS = {
@@ -17,7 +10,7 @@ export const ORDERS = {
   },
   added: {
     label: 'Newest first',
-    compare: (one: ShelfEntry, other: ShelfEntry) => other.created_at.localeCompare(one.created_at),
+    compare: (one: ShelfEntry, other: ShelfEntry) => other.createdAt.localeCompare(one.createdAt),
   },
   name: {
     label: 'By name',
@@ -25,7 +18,7 @@ export const ORDERS = {
   },
   layers: {
     label: 'Most layers first',
-    compare: (one: ShelfEntry, other: ShelfEntry) => other.layer_count - one.layer_count,
+    compare: (one: ShelfEntry, other: ShelfEntry) => other.layerCount - one.layerCount,
   },
 } as const;
 export type OrderName = keyof typeof ORDERS;
@@ -38,16 +31,16 @@ export function orderedProjects(
 ): readonly ShelfEntry[] {
   const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
   return entries
-    .filter(({ name, file_name }) => {
-      const text = `${name} ${file_name}`.toLowerCase();
+    .filter(({ name, fileName }) => {
+      const text = `${name} ${fileName}`.toLowerCase();
       return wanted.every((word) => text.includes(word));
     })
     .toSorted(ORDERS[order].compare);
 }
 
 /** What became of a project's page, in a few words. */
-export function buildState({ built_at, edits_since }: Pick<ShelfEntry, 'built_at' | 'edits_since'>): string {
-  if (built_at === null) return 'Not built';
-  if (edits_since === 0) return 'Built';
-  return edits_since === 1 ? 'One edit since the build' : `${edits_since} edits since the build`;
+export function buildState({ builtAt, editsSince }: Pick<ShelfEntry, 'builtAt' | 'editsSince'>): string {
+  if (builtAt === null) return 'Not built';
+  if (editsSince === 0) return 'Built';
+  return editsSince === 1 ? 'One edit since the build' : `${editsSince} edits since the build`;
 }

@@ -6,10 +6,10 @@ import { ScreenPicture } from '../../shared/ScreenPicture';
 import { useSort } from '../SortContext';
 import { appearanceChoices } from '../store/view';
 import type { Appearance, Shown } from '../store/state';
+import { MockupStage } from './MockupStage';
 import { PagePicture } from './PagePicture';
 import { Readout } from './Readout';
 import { ScreenChoice } from './ScreenChoice';
-import { Stage } from './Stage';
 
 const SHOWN: readonly { readonly value: Shown; readonly label: string }[] = [
   { value: 'screen', label: 'Visible layers' },
@@ -57,9 +57,9 @@ export function MockupView() {
         </NativeSelect>
         {shown !== 'page' && <ThemeChoice />}
       </Box>
-      <Stage onScale={setScale}>
+      <MockupStage onScale={setScale}>
         {shown === 'page' ? <LivePage screen={screen} scale={scale} /> : <Picture shown={shown} />}
-      </Stage>
+      </MockupStage>
       <Box
         sx={{
           display: 'flex',

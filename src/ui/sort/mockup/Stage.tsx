@@ -4,10 +4,7 @@ import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react
 import type { KeyboardEvent, PointerEvent, ReactNode } from 'react';
 import { union, type Box as Rectangle } from '../../../core/mockup/box';
 import type { Point } from '../../../core/mockup/matrix';
-import { useSort, useSortStore } from '../SortContext';
-import type { SortState } from '../store/state';
-import { hitIndex, type HitIndex } from './hitIndex';
-import { paintMarks } from './overlay';
+import { paintMarks, type Marks } from './overlay';
 import { boxScale, clampScale, MARGIN, steppedScale, wholeScale, type Zoom, type ZoomCommand } from './zoom';
 
 const KEYS: Readonly<Record<string, ZoomCommand>> = {
@@ -22,27 +19,36 @@ const KEYS: Readonly<Record<string, ZoomCommand>> = {
 const CLICK = 4;
 
 interface StageProps {
-  readonly children: ReactNode;
+  /** Px. */
+  readonly screen: { readonly width: number; readonly height: number };
+  readonly marks: Pick<Marks, 'found' | 'chosen' | 'pointed'>;
+  /** Has later commands for the view answered, until the function it gives is called. */
+  readonly followZoom: (answer: (kind: ZoomCommand) => void) => () => void;
+  readonly onZoomKey: (kind: ZoomCommand) => void;
   readonly onScale: (scale: number) => void;
+  /** The point of the screen under the pointer; null when it has left. */
+  readonly onPoint: (point: Point | null) => void;
+  readonly onClick: (point: Point) => void;
+  /** @param adds true while Shift is held */
+  readonly onDrag: (area: Rectangle, adds: boolean) => void;
+  readonly children: ReactNode;
 }
 
 /**
  * The picture of the screen with pan and zoom: the wheel pans, Control with the wheel zooms, the middle
  * button or Space drags the view, any other drag selects the layers inside.
  */
-export function Stage({ children, onScale }: StageProps) {
-  const screen = useSort((state) => state.screen);
-  const boxes = useSort((state) => state.result?.boxes);
-  const cursor = useSort((state) => state.cursor);
-  const selection = useSort((state) => state.selection);
-  const hovered = useSort((state) => state.hovered);
-  const found = useSort((state) => state.found);
-  const store = useSortStore();
-  const hover = useSort((state) => state.hover);
-  const reveal = useSort((state) => state.reveal);
-  const choose = useSort((state) => state.choose);
-  const askZoom = useSort((state) => state.askZoom);
-
+export function Stage({
+  screen,
+  marks,
+  followZoom,
+  onZoomKey,
+  onScale,
+  onPoint,
+  onClick,
+  onDrag,
+  children,
+}: StageProps) {
   const view = useRef<HTMLDivElement>(null);
   const stage = useRef<HTMLDivElement>(null);
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -55,28 +61,6 @@ export function Stage({ children, onScale }: StageProps) {
   const keep = useRef<{ readonly point: Point; readonly at: Point } | null>(null);
 
   const scale = zoom === 'whole' ? wholeScale(screen, size) : zoom;
-  // Created on the first pointer event: keyboard edits need no index.
-  const made = useRef<Pick<SortState, 'screen' | 'result'> & { readonly index: HitIndex }>(null);
-  const index = (): HitIndex => {
-    const { screen: shown, result } = store.getState();
-    if (made.current?.screen !== shown || made.current.result !== result) {
-      const { boxes: painted = new Map(), decisions = new Map() } = result ?? {};
-      made.current = { screen: shown, result, index: hitIndex(shown, painted, decisions) };
-    }
-    return made.current.index;
-  };
-  /** The boxes of layers are known after the decisions. Answers then, if the screen is still shown. */
-  const whenSettled = (answer: () => void): void => {
-    if (store.getState().result) {
-      answer();
-      return;
-    }
-    const leave = store.subscribe((now) => {
-      if (!now.result) return;
-      leave();
-      if (now.screen === screen) answer();
-    });
-  };
   useEffect(() => onScale(scale), [scale, onScale]);
 
   useLayoutEffect(() => {
@@ -102,42 +86,35 @@ export function Stage({ children, onScale }: StageProps) {
     element.scrollTo(MARGIN + point.x * scale - at.x, MARGIN + point.y * scale - at.y);
   }, [scale, zoom]);
 
-  useEffect(() => {
-    const answer = (kind: ZoomCommand, { selection: chosen, result: now }: SortState) => {
-      const element = view.current;
-      if (!element) return;
-      const middle = { x: element.clientWidth / 2, y: element.clientHeight / 2 };
-      const there = {
-        x: (element.scrollLeft + middle.x - MARGIN) / scale,
-        y: (element.scrollTop + middle.y - MARGIN) / scale,
-      };
-      const box = [...chosen].reduce<Rectangle | null>(
-        (all, key) => union(all, now?.boxes.get(key) ?? null),
-        null,
-      );
-      if (kind === 'whole') zoomTo('whole', { point: { x: 0, y: 0 }, at: { x: MARGIN, y: MARGIN } });
-      else if (kind === 'actual') zoomTo(1, { point: box ? centre(box) : there, at: middle });
-      else if (kind === 'chosen' && box) zoomTo(boxScale(box, size), { point: centre(box), at: middle });
-      else if (kind !== 'chosen')
-        zoomTo(steppedScale(scale, kind === 'closer' ? 1 : -1), { point: there, at: middle });
-    };
-    return store.subscribe((state, before) => {
-      if (state.zoomCommand && state.zoomCommand !== before.zoomCommand)
-        answer(state.zoomCommand.kind, state);
-    });
-  }, [store, scale, size, zoomTo]);
+  useEffect(
+    () =>
+      followZoom((kind) => {
+        const element = view.current;
+        if (!element) return;
+        const middle = { x: element.clientWidth / 2, y: element.clientHeight / 2 };
+        const there = {
+          x: (element.scrollLeft + middle.x - MARGIN) / scale,
+          y: (element.scrollTop + middle.y - MARGIN) / scale,
+        };
+        const box = marks.chosen.reduce<Rectangle | null>(union, null);
+        if (kind === 'whole') zoomTo('whole', { point: { x: 0, y: 0 }, at: { x: MARGIN, y: MARGIN } });
+        else if (kind === 'actual') zoomTo(1, { point: box ? centre(box) : there, at: middle });
+        else if (kind === 'chosen' && box) zoomTo(boxScale(box, size), { point: centre(box), at: middle });
+        else if (kind !== 'chosen')
+          zoomTo(steppedScale(scale, kind === 'closer' ? 1 : -1), { point: there, at: middle });
+      }),
+    [followZoom, marks.chosen, scale, size, zoomTo],
+  );
 
   const paint = useCallback(() => {
     const element = view.current;
     if (!element || !canvas.current) return;
-    const boxOf = (key: string | null) => (key === null ? undefined : boxes?.get(key));
-    const boxesOf = (keys: Iterable<string>) => [...keys].flatMap((key) => boxOf(key) ?? []);
     paintMarks(
       canvas.current,
       { scale, left: MARGIN - element.scrollLeft, top: MARGIN - element.scrollTop },
-      { found: boxesOf(found), chosen: boxesOf(selection), pointed: boxOf(hovered) ?? null, dragged, screen },
+      { ...marks, dragged, screen },
     );
-  }, [scale, found, selection, hovered, dragged, screen, boxes]);
+  }, [scale, marks, dragged, screen]);
   useLayoutEffect(paint, [paint, size]);
 
   useEffect(() => {
@@ -176,7 +153,7 @@ export function Stage({ children, onScale }: StageProps) {
     const point = pointOf(event);
     const { current } = drag;
     if (!current) {
-      hover(index().at(point.x, point.y)[0] ?? null);
+      onPoint(point);
       return;
     }
     if (current.pans) {
@@ -191,23 +168,17 @@ export function Stage({ children, onScale }: StageProps) {
     const { current } = drag;
     drag.current = null;
     if (!current || current.pans) return;
-    if (dragged) {
-      setDragged(null);
-      const { shiftKey } = event;
-      whenSettled(() => choose(index().inside(dragged), shiftKey));
+    if (!dragged) {
+      onClick(current.from);
       return;
     }
-    whenSettled(() => {
-      const hits = index().at(current.from.x, current.from.y);
-      // A further click on the selected layer selects the one beneath.
-      const next = hits[(hits.indexOf(cursor ?? '') + 1) % Math.max(1, hits.length)];
-      if (next !== undefined) reveal(next);
-    });
+    setDragged(null);
+    onDrag(dragged, event.shiftKey);
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === ' ') holdsSpace.current = true;
     const asked = event.ctrlKey || event.metaKey ? undefined : KEYS[event.key];
-    if (asked) askZoom(asked);
+    if (asked) onZoomKey(asked);
     else if (event.key !== ' ') return;
     event.preventDefault();
   };
@@ -232,7 +203,7 @@ export function Stage({ children, onScale }: StageProps) {
         onPointerDown={begin}
         onPointerMove={move}
         onPointerUp={end}
-        onPointerLeave={() => hover(null)}
+        onPointerLeave={() => onPoint(null)}
         style={{
           width: screen.width * scale + 2 * MARGIN,
           height: screen.height * scale + 2 * MARGIN,
