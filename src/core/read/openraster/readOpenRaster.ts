@@ -10,13 +10,15 @@ import { LIMITS } from '../limits';
 import { ReadError } from '../readError';
 import type { Bake, Reading } from '../reading';
 import { shelveBitmap, type BitmapShelf } from '../shelveBitmap';
-import { Zip } from '../zip';
+import { zipEntries } from '../zip';
 import { elementsIn, type XmlNode } from '../xml/node';
 import { parseXml } from '../xml/parseXml';
 import { bakedOperator, blendOf } from './compositing';
 
+const MERGED = 'mergedimage.png';
+
 interface Context {
-  readonly archive: Zip;
+  readonly entries: ReadonlyMap<string, Uint8Array>;
   /** The bitmaps of the entries already taken, by entry; null for entries that are no bitmap. */
   readonly taken: Map<string, Bitmap | null>;
   readonly shelf: BitmapShelf;
@@ -31,23 +33,24 @@ interface Context {
  * @throws ReadError when the archive or its `stack.xml` cannot be used
  */
 export function readOpenRaster(bytes: Uint8Array, name: string, book: FontBook): Reading {
-  const archive = new Zip(bytes);
+  const described = zipEntries(bytes, new Set(['mimetype', 'stack.xml']));
   // Older programs leave it out; another type is another format in a ZIP.
-  const type = archive.take('mimetype');
+  const type = described.get('mimetype');
   if (type && decodeText(type).trim() !== 'image/openraster')
     throw new ReadError('foreign', { format: 'a ZIP of another kind' });
-  const source = archive.take('stack.xml');
+  const source = described.get('stack.xml');
   if (!source) throw new ReadError('entry-missing', { entry: 'stack.xml' });
   const image = parseXml(decodeText(source));
   const root = elementsIn(image).find((child) => child.name === 'stack');
   if (image.name !== 'image' || !root) throw new ReadError('entry-missing', { entry: 'the stack of layers' });
   const [width, height] = [side(image, 'w'), side(image, 'h')];
 
+  const entries = zipEntries(bytes, new Set([...sourcesIn(root), MERGED]));
   const { findings, report } = findingList();
   const shelf = { bitmaps: new Map(), assets: new Map() };
   const ids = createLayerIds();
   const bakes: Bake[] = [];
-  const layers = readStack(root, SHEET.id, { archive, taken: new Map(), shelf, ids, report, bakes });
+  const layers = readStack(root, SHEET.id, { entries, taken: new Map(), shelf, ids, report, bakes });
   if (layers.length === 0) throw new ReadError('nothing-drawn');
   const drawn: GroupLayer = {
     kind: 'group',
@@ -79,9 +82,16 @@ export function readOpenRaster(bytes: Uint8Array, name: string, book: FontBook):
     assets: shelf.assets,
     findings,
     bakes,
-    merged: archive.take('mergedimage.png'),
+    merged: entries.get(MERGED) ?? null,
     book,
   };
+}
+
+/** The entries with bitmaps of a stack's layers, in and below it. */
+function sourcesIn(stack: XmlNode): readonly string[] {
+  return elementsIn(stack).flatMap((node) =>
+    node.name === 'stack' ? sourcesIn(node) : (node.attributes.src ?? []),
+  );
 }
 
 function side(image: XmlNode, name: 'w' | 'h'): number {
@@ -147,10 +157,10 @@ function readLayer(node: XmlNode, parent: LayerId, context: Context): BitmapLaye
 }
 
 /** The bitmap in an entry; null when it is no picture, undefined when there is no such entry. */
-function takeBitmap(source: string, { archive, taken, shelf }: Context): Bitmap | null | undefined {
+function takeBitmap(source: string, { entries, taken, shelf }: Context): Bitmap | null | undefined {
   const known = taken.get(source);
   if (known !== undefined) return known;
-  const bytes = archive.take(source);
+  const bytes = entries.get(source);
   if (!bytes) return undefined;
   const bitmap = shelveBitmap(bytes, shelf);
   taken.set(source, bitmap);
