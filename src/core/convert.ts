@@ -12,8 +12,9 @@ import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';
 import { joinPages } from './page/join/joinPages';
 import { lower, lowerVersions } from './page/lower';
-import { nameFields } from './page/links/fieldIds';
+import { labelFields } from './page/links/labelFields';
 import { resolveLinks } from './page/links/resolveLinks';
+import { guessTitle } from './page/pageTitle';
 import { collectFromNodes } from './page/walk';
 import { plainFrame, USUAL_LANGUAGE, type Arrangement, type Page, type PageFrame } from './page/frame';
 import type { PageNode } from './page/node';
@@ -23,6 +24,7 @@ import type { Outliner } from './pictures/standaloneOptions';
 import { decide } from './sort/decide/decide';
 import { decideVersions } from './sort/decide/stateVersions';
 import { reportBeside } from './sort/report/beside';
+import { reportInputTypes } from './sort/report/inputTypes';
 import { reportPastEdge } from './sort/report/geometry';
 import { reportLeftOff } from './sort/report/leftOff';
 import { reportStates } from './sort/report/states';
@@ -53,6 +55,8 @@ export interface ConvertOptions {
    * joined.
    */
   readonly join?: boolean;
+  /** The titles of pages, by the ids of their screens. A page without one is called by its first heading. */
+  readonly titles?: Readonly<Record<string, string>>;
   /** The themes that are written, by their names. Absent for none. */
   readonly themes?: readonly string[];
 }
@@ -125,6 +129,7 @@ function pagesOf(
   const decisions = decide(mockup, measures, tags, target.capabilities);
   reportPastEdge(mockup, measures, decisions, report);
   reportStates(decisions, tags, report);
+  reportInputTypes(decisions, report);
   reportLeftOff(mockup, decisions, report);
   reportMerges(mockup, measures, decisions, report);
   clock.lap('sort');
@@ -172,7 +177,11 @@ export function pagesFromDecisions(
     return arranged;
   });
   const joined = options.join ? joinPages(apart, mockup.screens) : apart;
-  const linked = resolveLinks(joined, mockup, report).map(nameFields);
+  const titled = joined.map((page) => ({
+    ...page,
+    title: options.titles?.[page.screen] ?? guessTitle(page),
+  }));
+  const linked = resolveLinks(titled, mockup, report).map((page) => labelFields(page, report));
   const themes = themesOf(samples).filter((theme) => options.themes?.includes(theme));
   const pages =
     themes.length === 0 ? linked : themedPages(linked, { decided, samples, plan, target }, themes, report);

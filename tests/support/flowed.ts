@@ -35,6 +35,7 @@ export function convertedOf(
     css: emitted(conversion, 'styles.css'),
     node,
     page: conversion.pages[0]!,
+    findings: conversion.findings,
   };
 }
 

@@ -122,6 +122,7 @@ export function pageOf(...children: PageNode[]): Page {
   return {
     screen: 'screen',
     name: 'screen',
+    title: 'screen',
     width: 400,
     height: 300,
     ground: null,

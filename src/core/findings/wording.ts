@@ -192,6 +192,16 @@ export const WORDING = {
     severity: 'warning',
     text: 'It leads to {href}, but no screen and no layer on a page has that name.',
   },
+  'label-nowhere': {
+    title: 'Labels of no field',
+    severity: 'warning',
+    text: 'It is said to label {name}, but no field on the page has that name.',
+  },
+  'type-without-field': {
+    title: 'Input types without a field',
+    severity: 'warning',
+    text: 'The input type {type} has no effect, since the layer is no field; give it the role field.',
+  },
   'sample-unused': {
     title: 'Samples that nobody uses',
     severity: 'note',

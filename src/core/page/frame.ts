@@ -25,6 +25,8 @@ export const FRAME_WORDS = {
 export interface Page {
   readonly screen: string;
   readonly name: string;
+  /** What the tab of the browser says. */
+  readonly title: string;
   readonly width: number;
   readonly height: number;
   readonly ground: Colour | null;

@@ -49,7 +49,7 @@ export function lower(context: LowerContext, frame: PageFrame): Page {
     const nodes = flatMap(root.layers, (layer) => lowerLayer(layer, context, lowered) ?? []);
     return { context, nodes: lowered.nodes, children: nodes };
   });
-  return { screen: id, name, width, height, ground, frame, children };
+  return { screen: id, name, title: name, width, height, ground, frame, children };
 }
 
 interface Lowered {
@@ -160,6 +160,8 @@ export type SharedParts = Pick<
   | 'href'
   | 'label'
   | 'labelFor'
+  | 'labels'
+  | 'inputType'
   | 'slot'
   | 'scroll'
   | 'note'
@@ -181,6 +183,8 @@ function sharedParts(layer: Layer, decision: Decision, mockup: Mockup): SharedPa
     ...(decision.href !== null && { href: decision.href }),
     ...(layer.hints.label !== undefined && { label: layer.hints.label }),
     ...(decision.labelFor !== null && { labelFor: decision.labelFor }),
+    ...(decision.labels !== null && { labels: decision.labels }),
+    ...(decision.inputType !== null && { inputType: decision.inputType }),
     ...(decision.slot !== null && { slot: decision.slot }),
     ...(decision.scroll !== null && { scroll: decision.scroll }),
     ...(Object.keys(decision.layoutOverride).length > 0 && { layoutOverride: decision.layoutOverride }),

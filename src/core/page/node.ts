@@ -3,7 +3,7 @@ import type { Look } from '../look/look';
 import type { LayerId } from '../mockup/layer';
 import type { FaceId } from '../mockup/type';
 import type { LayoutOverride } from '../sort/decision';
-import { isButton, type Role, type Scroll, type State } from '../sort/vocabulary';
+import { isButton, type InputType, type Role, type Scroll, type State } from '../sort/vocabulary';
 import type { Place } from './place';
 import type { StateSource } from './states/controlKey';
 import type { Layout } from './layout';
@@ -82,6 +82,10 @@ interface NodeBase extends Meaning {
   readonly label?: string;
   /** The field that the text labels. */
   readonly labelFor?: LayerId;
+  /** The name of the field that a person said the text labels. */
+  readonly labels?: string;
+  /** What a person said is typed into the field. */
+  readonly inputType?: InputType;
   /** What a radio button is a choice of. */
   readonly choiceOf?: string;
   /** The name of the content that the program fills in. */
@@ -161,6 +165,11 @@ export interface TextNode extends NodeBase {
 
 export function lineText({ spans }: TextNodeLine): string {
   return spans.map(({ text }) => text).join('');
+}
+
+/** The words of a text in one line, with single spaces. */
+export function nodeWords({ lines }: TextNode): string {
+  return lines.map(lineText).join(' ').replace(/\s+/g, ' ');
 }
 
 /**

@@ -10,6 +10,8 @@ export function hasSemantics(node: PageNode): boolean {
     node.href !== undefined ||
     node.label !== undefined ||
     node.labelFor !== undefined ||
+    node.labels !== undefined ||
+    node.inputType !== undefined ||
     node.slot !== undefined ||
     node.scroll !== undefined ||
     node.note !== undefined ||

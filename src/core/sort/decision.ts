@@ -3,7 +3,7 @@ import type { LayerId } from '../mockup/layer';
 import type { Mockup } from '../mockup/mockup';
 import type { Repeat } from './repeats';
 import type { Merge } from './merges';
-import type { Contents, Outcome, PartWidth, Role, Scroll, State } from './vocabulary';
+import type { Contents, InputType, Outcome, PartWidth, Role, Scroll, State } from './vocabulary';
 
 /** What a layer becomes after tags and the automatic rules. */
 export interface Decision {
@@ -37,6 +37,10 @@ export interface Decision {
   readonly merge: Merge | null;
   /** The field that the text labels; null for none. */
   readonly labelFor: LayerId | null;
+  /** The name of the field that a person said it labels; null for none. */
+  readonly labels: string | null;
+  /** What is typed into the field, by a person; null for what its words tell. */
+  readonly inputType: InputType | null;
   /** The name of the content that the program fills in; null for fixed content. */
   readonly slot: string | null;
   /** The target of its link; null for none. */

@@ -157,6 +157,21 @@ export function isInteractiveRole(role: Role): boolean {
   return isInteractiveElement(ROLES[role].element);
 }
 
+/** What can be typed into a field (HTML, §4.10.5.1; those that look like a field). */
+export const INPUT_TYPES = [
+  'text',
+  'email',
+  'password',
+  'tel',
+  'url',
+  'search',
+  'number',
+  'date',
+  'time',
+  'month',
+] as const;
+export type InputType = (typeof INPUT_TYPES)[number];
+
 /** True for a role whose text is the value of an input. */
 export function isFieldRole(role: Role): role is 'field' | 'select' {
   return role === 'field' || role === 'select';

@@ -4,6 +4,7 @@ import { TARGETS, TARGET_NAMES } from '../../core/emit/targets';
 import { problemOfSettings } from '../../core/emit/targetOptions';
 import type { ConvertOptions } from '../../core/convert';
 import { ARRANGEMENTS, FRAME_WORDS, LANGUAGE_TAG, type PageFrame } from '../../core/page/frame';
+import { LONGEST_TITLE } from '../../core/page/pageTitle';
 import { pool } from '../db/pool';
 import * as builds from '../db/tables/builds';
 import { setBuildOptions } from '../db/tables/mockups';
@@ -23,6 +24,7 @@ export const buildSchema = Joi.object<ConvertOptions>({
     .default('html'),
   language: Joi.string().pattern(LANGUAGE_TAG).max(35),
   join: Joi.boolean(),
+  titles: Joi.object().pattern(Joi.string().max(64), Joi.string().trim().max(LONGEST_TITLE)),
   themes: Joi.array()
     .items(Joi.string().pattern(/^[\w-]{1,64}$/))
     .max(20),

@@ -5,8 +5,10 @@ import type { ConvertOptions } from '../../core/convert';
 import { FRAME_WORDS, LANGUAGE_TAG, plainFrame, USUAL_LANGUAGE, type PageFrame } from '../../core/page/frame';
 import { TARGETS } from '../../core/emit/targets';
 import { settingOf, type TargetOptions } from '../../core/emit/targetOptions';
+import type { Screen } from '../../core/mockup/mockup';
 import type { WidthPair } from '../../core/page/join/pairs';
 import { ArrangementToggle } from '../shared/ArrangementToggle';
+import { PageTitles } from './PageTitles';
 
 interface BuildOptionsProps {
   readonly value: ConvertOptions;
@@ -15,8 +17,8 @@ interface BuildOptionsProps {
   readonly pairs: readonly WidthPair[];
   /** The themes that the mockup has samples of. */
   readonly themes: readonly string[];
-  /** How many screens the mockup has: several may share furniture. */
-  readonly screens: number;
+  /** The screens of the mockup: several may share furniture. */
+  readonly screens: readonly Screen[];
 }
 
 const OPTION_WORDS: Readonly<Record<string, string>> = {
@@ -66,7 +68,7 @@ export function BuildOptions({ value, onChange, pairs, themes, screens }: BuildO
         </Choice>
       ))}
       {Object.entries(options)
-        .filter(([, { isFor }]) => isFor !== 'several screens' || screens > 1)
+        .filter(([, { isFor }]) => isFor !== 'several screens' || screens.length > 1)
         .map(([name, { label, values }]) => (
           <Choice
             key={name}
@@ -88,6 +90,11 @@ export function BuildOptions({ value, onChange, pairs, themes, screens }: BuildO
           onChange={(chosen) => onChange({ ...value, themes: chosen })}
         />
       )}
+      <PageTitles
+        screens={screens}
+        value={value.titles ?? {}}
+        onChange={(titles) => onChange({ ...value, titles })}
+      />
       <Language
         value={value.language ?? USUAL_LANGUAGE}
         onChange={(language) => onChange({ ...value, language })}

@@ -70,7 +70,7 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
               onChange={choose}
               pairs={pairsOf(screens)}
               themes={themes}
-              screens={screens.length}
+              screens={screens}
             />
             <Typography noWrap role="status" sx={{ fontSize: 12, color: 'text.secondary', mt: 0.25 }}>
               {build?.state === 'done' && age && (
@@ -131,6 +131,7 @@ function whole({
   language = USUAL_LANGUAGE,
   join = false,
   themes = [],
+  titles = {},
   ...others
 }: ConvertOptions) {
   return {
@@ -139,6 +140,7 @@ function whole({
     language,
     join,
     themes,
+    titles,
     frame: frame ?? plainFrame(others.arrangement),
   };
 }

@@ -58,7 +58,7 @@ function printPage(page: Page, input: EmitInput) {
   const head = element('head', {}, [
     element('meta', { charset: 'utf-8' }),
     element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
-    element('title', {}, [page.name]),
+    element('title', {}, [page.title]),
     element('link', { rel: 'stylesheet', href: 'styles.css' }),
   ]);
   const body = element('body', {}, [

@@ -35,4 +35,29 @@ describe.each(['nested', 'flow'] as const)('form controls, %s', (arrangement) =>
     expect(page).toContain('<input type="radio" name="way" checked="">');
     expect(page).toContain('<input type="radio" name="way">');
   });
+
+  it('have the label and the type that a person says', () => {
+    const far = `${text(10, 100, 'Seats').replace('<text', '<text data-name="caption [for=guests]"')}`;
+    const page = html(
+      `${control('guests', 20, 'Party', text(18, 43, '4')).replace('id="box"', 'id="guests" data-name="guests [field type=number]"')}${far}`,
+    );
+    expect(page).toMatch(/<label class="[^"]+" for="seats">Seats<\/label>/);
+    expect(page).not.toMatch(/<label[^>]*>Party/);
+    expect(page).toMatch(/<input id="seats" class="[^"]+" type="number" value="4">/);
+  });
+
+  it('keep as their value only what their type allows', () => {
+    const day = control('day', 20, 'Day', text(18, 43, '3 June')).replace(
+      'id="box"',
+      'data-name="box [type=date]"',
+    );
+    expect(html(day)).toMatch(/type="date" placeholder="3 June"/);
+  });
+});
+
+it('a label of no field and a type of no field are reported', () => {
+  const words = text(10, 20, 'Seats').replace('<text', '<text data-name="caption [for=nobody type=date]"');
+  expect(converted(words).findings.map(({ code }) => code)).toEqual(
+    expect.arrayContaining(['label-nowhere', 'type-without-field']),
+  );
 });

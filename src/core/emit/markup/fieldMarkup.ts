@@ -70,9 +70,10 @@ function control(
   isTall: boolean,
 ): MarkupElement {
   if (field.role === 'select') return element('select', shared, [element('option', {}, [words])]);
-  const said = words === '' ? {} : isPlaceholder ? { placeholder: words } : { value: words };
-  if (!isTall)
-    return element('input', { ...shared, type: typeOf(field, words, String(shared.id ?? '')), ...said });
+  const type = field.inputType ?? typeOf(field, words, String(shared.id ?? ''));
+  const isValue = !isPlaceholder && (VALUES[type ?? 'text']?.test(words) ?? true);
+  const said = words === '' ? {} : isValue ? { value: words } : { placeholder: words };
+  if (!isTall) return element('input', { ...shared, type: type === 'text' ? null : type, ...said });
   return element('textarea', { ...shared, placeholder: said.placeholder }, isPlaceholder ? [] : [words]);
 }
 
@@ -114,6 +115,14 @@ const TYPES: readonly (readonly [type: string, name: RegExp])[] = [
   ['search', /\bsearch\b/i],
   ['url', /\b(?:url|website)\b/i],
 ];
+
+/** What a control keeps as its value: it drops other words (HTML, §2.3.4.3, §2.3.5 and §4.10.5.1). */
+const VALUES: Readonly<Partial<Record<string, RegExp>>> = {
+  number: /^-?\d+(?:\.\d+)?$/,
+  date: /^\d{4}-\d{2}-\d{2}$/,
+  month: /^\d{4}-\d{2}$/,
+  time: /^\d{2}:\d{2}$/,
+};
 
 function typeOf({ name, label = '', path }: BoxNode, words: string, id: string): string | null {
   if (/^[•●∙*·]{3,}$/.test(words.trim())) return 'password';

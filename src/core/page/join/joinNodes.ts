@@ -2,7 +2,7 @@ import { namesInPath } from '../../mockup/identity';
 import { diffArrays } from 'diff';
 import { isHeading, type Role } from '../../sort/vocabulary';
 import { isAnonymous } from '../anonymousBox';
-import { lineText, type BoxNode, type PageNode, type TextNode, type Width } from '../node';
+import { type BoxNode, type PageNode, type TextNode, type Width, nodeWords } from '../node';
 import { sharedPlacementOf } from '../sharedPlacement';
 import type { FlowPlace } from '../place';
 import { asNarrow } from './narrow';
@@ -99,12 +99,8 @@ function inOrder(wide: readonly PageNode[], narrow: readonly PageNode[], pairs: 
 /** The text by which two nodes are the same: their kind with their words, or with the name of their layer. */
 function identityText(node: PageNode): string {
   return node.kind === 'text'
-    ? `text ${wordsOf(node)}`
+    ? `text ${nodeWords(node)}`
     : `${node.kind} ${namesInPath(node.path).at(-1) ?? ''}`;
-}
-
-function wordsOf({ lines }: TextNode): string {
-  return lines.map(lineText).join(' ').replace(/\s+/g, ' ');
 }
 
 /** The joined node; null where one element cannot be both. */

@@ -166,6 +166,8 @@ function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said
     furniture: facts.furniture.get(layer.id) ?? null,
     merge: lead === layer.id ? merge : null,
     labelFor: outcome === 'element' ? (facts.labelled.get(layer.id) ?? null) : null,
+    labels: tag.labels ?? null,
+    inputType: tag.inputType ?? null,
     slot: tag.slot ?? null,
     href: tag.href ?? layer.hints.href ?? null,
     scroll: tag.scroll ?? null,

@@ -5,6 +5,8 @@ import type { FacetEntry } from './facet';
 import { gap } from './gap';
 import { hidden } from './hidden';
 import { href } from './href';
+import { inputType } from './inputType';
+import { labels } from './labels';
 import { merge } from './merge';
 import { note } from './note';
 import { outcome } from './outcome';
@@ -27,6 +29,8 @@ export const FACETS = {
   hidden,
   slot,
   href,
+  labels,
+  inputType,
   alt,
   scroll,
   contents,
