@@ -1,8 +1,9 @@
 'use client';
-import { Alert, Box, List, NativeSelect, ListItemButton, ListItemText } from '@mui/material';
+import { Alert, Box, InputBase, NativeSelect, ListItemButton, ListItemText } from '@mui/material';
 import { useState } from 'react';
 import type { BuildResult } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
+import { ArrowList } from '../shared/ArrowList';
 import { CodeView } from '../shared/CodeView';
 import { MONO } from '../shared/theme';
 import { clockWords } from '../shared/timeWords';
@@ -15,11 +16,18 @@ interface BuiltFilesProps {
   readonly earlier: readonly BuildView[];
 }
 
+/** A list with more files can be searched. */
+const MANY = 12;
+
 /** Every file of the build with its size; shows code and pictures. */
 export function BuiltFiles({ build, result, earlier }: BuiltFilesProps) {
   const others = earlier.filter((each) => each.id !== build.id && each.state === 'done');
   const [other, setOther] = useState<BuildView | null>(null);
   const [path, setPath] = useState(result.files[0]?.path ?? '');
+  const [words, setWords] = useState('');
+  const found = result.files.filter(({ path: each }) =>
+    each.toLowerCase().includes(words.trim().toLowerCase()),
+  );
   return (
     <Box
       sx={{
@@ -30,24 +38,56 @@ export function BuiltFiles({ build, result, earlier }: BuiltFilesProps) {
         gridTemplateRows: 'minmax(0, 1fr)',
       }}
     >
-      <List dense aria-label="Files" sx={{ overflow: 'auto', borderRight: 1, borderColor: 'divider', py: 0 }}>
-        {result.files.map((file) => (
-          <li key={file.path}>
-            <ListItemButton selected={file.path === path} onClick={() => setPath(file.path)} sx={{ py: 0 }}>
-              <ListItemText
-                primary={file.path}
-                slotProps={{ primary: { sx: { fontFamily: MONO, fontSize: 12, overflowWrap: 'anywhere' } } }}
-              />
-              <Box
-                component="span"
-                sx={{ fontFamily: MONO, fontSize: 12, color: 'text.secondary', pl: 1, whiteSpace: 'nowrap' }}
+      <Box
+        sx={{
+          minHeight: 0,
+          display: 'flex',
+          flexDirection: 'column',
+          borderRight: 1,
+          borderColor: 'divider',
+        }}
+      >
+        {result.files.length > MANY && (
+          <InputBase
+            value={words}
+            onChange={(event) => setWords(event.target.value)}
+            placeholder="Find a file"
+            inputProps={{ 'aria-label': 'Find a file', type: 'search' }}
+            sx={{ px: 2, fontSize: 13, borderBottom: 1, borderColor: 'divider' }}
+          />
+        )}
+        <ArrowList aria-label="Files" sx={{ flex: 1, overflow: 'auto', py: 0 }}>
+          {found.map((file) => (
+            <li key={file.path}>
+              <ListItemButton
+                selected={file.path === path}
+                onClick={() => setPath(file.path)}
+                onFocus={() => setPath(file.path)}
+                sx={{ py: 0 }}
               >
-                {bytesText(file.size)}
-              </Box>
-            </ListItemButton>
-          </li>
-        ))}
-      </List>
+                <ListItemText
+                  primary={file.path}
+                  slotProps={{
+                    primary: { sx: { fontFamily: MONO, fontSize: 12, overflowWrap: 'anywhere' } },
+                  }}
+                />
+                <Box
+                  component="span"
+                  sx={{
+                    fontFamily: MONO,
+                    fontSize: 12,
+                    color: 'text.secondary',
+                    pl: 1,
+                    whiteSpace: 'nowrap',
+                  }}
+                >
+                  {bytesText(file.size)}
+                </Box>
+              </ListItemButton>
+            </li>
+          ))}
+        </ArrowList>
+      </Box>
       <Box sx={{ minWidth: 0, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
         {others.length > 0 && (
           <Box sx={{ px: 1, py: 0.5, borderBottom: 1, borderColor: 'divider' }}>

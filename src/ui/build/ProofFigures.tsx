@@ -1,11 +1,15 @@
-import { Box, Link as MuiLink, List, ListItemButton, Typography } from '@mui/material';
+import { Box, Link as MuiLink, ListItemButton, Typography } from '@mui/material';
 import { namesInPath } from '../../core/mockup/identity';
 import type { LayerFigure } from '../../engine/proof/proof';
 import type { ProofScreen } from '../../server/proofTypes';
+import { ArrowList } from '../shared/ArrowList';
 import { MONO } from '../shared/theme';
+import { Crop, type Size } from './Crop';
 
 interface ProofFiguresProps {
   readonly screen: ProofScreen;
+  /** The addresses of both pictures, and their size in px; 0 before they are loaded. */
+  readonly pictures: { readonly size: Size; readonly mockup: string; readonly page: string };
   readonly chosen: string | null;
   readonly onChoose: (layer: string | null) => void;
 }
@@ -20,7 +24,7 @@ function verdict(differing: number): string {
 const [UNSEEN_SHIFT, UNSEEN_COLOUR] = [1, 1];
 
 /** The figures of a screen in sentences, and the layers that differ. */
-export function ProofFigures({ screen, chosen, onChoose }: ProofFiguresProps) {
+export function ProofFigures({ screen, pictures, chosen, onChoose }: ProofFiguresProps) {
   const { shift, colour, cut = [], differing, index } = screen;
   const toggle = (layer: string) => onChoose(layer === chosen ? null : layer);
   const figure = ({ layer, title }: LayerFigure, words: string) => (
@@ -64,13 +68,13 @@ export function ProofFigures({ screen, chosen, onChoose }: ProofFiguresProps) {
           ? 'No layer differs'
           : 'Layers, by the share of their own area that differs'}
       </Typography>
-      <List dense aria-label="Layers that differ, the most first">
-        {screen.worst.map(({ layer, path, title, differing: share, isAside }) => (
+      <ArrowList aria-label="Layers that differ, the most first">
+        {screen.worst.map(({ layer, path, title, box, differing: share, isAside }) => (
           <li key={layer}>
             <ListItemButton
               selected={layer === chosen}
               onClick={() => toggle(layer)}
-              sx={{ py: 0, minHeight: 26, gap: 1 }}
+              sx={{ py: 0.25, minHeight: 26, gap: 1 }}
             >
               <Box
                 component="span"
@@ -78,6 +82,9 @@ export function ProofFigures({ screen, chosen, onChoose }: ProofFiguresProps) {
               >
                 {share < 0.001 ? '<0.1%' : percent(share, 1)}
               </Box>
+              {(['mockup', 'page'] as const).map((of) => (
+                <Crop key={of} title={`In the ${of}`} src={pictures[of]} size={pictures.size} box={box} />
+              ))}
               <Box component="span" sx={{ fontSize: 13, overflowWrap: 'anywhere' }}>
                 {title ?? namesInPath(path).slice(-2).join(' / ')}
                 {isAside && ' (not on the page)'}
@@ -85,7 +92,7 @@ export function ProofFigures({ screen, chosen, onChoose }: ProofFiguresProps) {
             </ListItemButton>
           </li>
         ))}
-      </List>
+      </ArrowList>
     </Box>
   );
 }

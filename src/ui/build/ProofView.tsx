@@ -14,6 +14,7 @@ import { useState } from 'react';
 import type { ProofScreen } from '../../server/proofTypes';
 import type { BuildView } from '../../server/useCases/builds';
 import type { ProofView as ProofState } from '../../server/useCases/proofs';
+import { ZoomedPane } from '../shared/ZoomedPane';
 import { percent, ProofFigures } from './ProofFigures';
 import { useProof } from './useProof';
 
@@ -147,82 +148,87 @@ function Proof({ screen, address, choice }: ProofProps) {
             Red: another colour. Yellow: an edge that is smoothed in another way. Grey: the same.
           </Typography>
         )}
-        <Box
-          tabIndex={0}
-          role="group"
-          aria-label="The pictures of the proof"
-          sx={{ flex: 1, minHeight: 0, overflow: 'auto' }}
-        >
-          <Box
-            sx={{
-              position: 'relative',
-              width: '100%',
-              maxWidth: size.width || undefined,
-              boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)',
-            }}
-            onPointerMove={(event) => {
-              if (event.buttons !== 1) return;
-              const { x, width } = event.currentTarget.getBoundingClientRect();
-              setWipe(Math.min(100, Math.max(0, Math.round(((event.clientX - x) / width) * 100))));
-            }}
-          >
+        <ZoomedPane label="The pictures of the proof">
+          {(zoom) => (
             <Box
-              component="img"
-              draggable={false}
-              src={`${address}/${screen.pictures[right]}`}
-              alt={`The ${right}`}
-              onLoad={(event: React.SyntheticEvent<HTMLImageElement>) =>
-                setSize({
-                  width: event.currentTarget.naturalWidth,
-                  height: event.currentTarget.naturalHeight,
-                })
-              }
-              sx={{ display: 'block', width: '100%', userSelect: 'none' }}
-            />
-            <Box
-              component="img"
-              draggable={false}
-              src={`${address}/${screen.pictures[left]}`}
-              alt={`The ${left}`}
-              style={{ clipPath: `inset(0 ${100 - wipe}% 0 0)` }}
-              sx={{ display: 'block', width: '100%', position: 'absolute', inset: 0, userSelect: 'none' }}
-            />
-            <SideLabel text={left} side="left" />
-            <SideLabel text={right} side="right" />
-            <Box
-              aria-hidden
-              style={{ left: `${wipe}%` }}
+              style={{ width: `${zoom * 100}%`, maxWidth: size.width ? size.width * zoom : undefined }}
               sx={{
-                position: 'absolute',
-                top: 0,
-                bottom: 0,
-                width: 2,
-                ml: '-1px',
-                bgcolor: 'primary.main',
-                cursor: 'ew-resize',
+                position: 'relative',
+                boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)',
               }}
-            />
-            {box && (
+              onPointerMove={(event) => {
+                if (event.buttons !== 1) return;
+                const { x, width } = event.currentTarget.getBoundingClientRect();
+                setWipe(Math.min(100, Math.max(0, Math.round(((event.clientX - x) / width) * 100))));
+              }}
+            >
+              <Box
+                component="img"
+                draggable={false}
+                src={`${address}/${screen.pictures[right]}`}
+                alt={`The ${right}`}
+                onLoad={(event: React.SyntheticEvent<HTMLImageElement>) =>
+                  setSize({
+                    width: event.currentTarget.naturalWidth,
+                    height: event.currentTarget.naturalHeight,
+                  })
+                }
+                sx={{ display: 'block', width: '100%', userSelect: 'none' }}
+              />
+              <Box
+                component="img"
+                draggable={false}
+                src={`${address}/${screen.pictures[left]}`}
+                alt={`The ${left}`}
+                style={{ clipPath: `inset(0 ${100 - wipe}% 0 0)` }}
+                sx={{ display: 'block', width: '100%', position: 'absolute', inset: 0, userSelect: 'none' }}
+              />
+              <SideLabel text={left} side="left" />
+              <SideLabel text={right} side="right" />
               <Box
                 aria-hidden
-                style={{
-                  left: share(box.x, size.width),
-                  top: share(box.y, size.height),
-                  width: share(box.width, size.width),
-                  height: share(box.height, size.height),
-                }}
+                style={{ left: `${wipe}%` }}
                 sx={{
                   position: 'absolute',
-                  outline: '2px solid',
-                  outlineColor: 'primary.main',
-                  outlineOffset: 1,
+                  top: 0,
+                  bottom: 0,
+                  width: 2,
+                  ml: '-1px',
+                  bgcolor: 'primary.main',
+                  cursor: 'ew-resize',
                 }}
               />
-            )}
-          </Box>
-        </Box>
+              {box && (
+                <Box
+                  aria-hidden
+                  style={{
+                    left: share(box.x, size.width),
+                    top: share(box.y, size.height),
+                    width: share(box.width, size.width),
+                    height: share(box.height, size.height),
+                  }}
+                  sx={{
+                    position: 'absolute',
+                    outline: '2px solid',
+                    outlineColor: 'primary.main',
+                    outlineOffset: 1,
+                  }}
+                />
+              )}
+            </Box>
+          )}
+        </ZoomedPane>
       </Box>
-      <ProofFigures screen={screen} chosen={chosen} onChoose={setChosen} />
+      <ProofFigures
+        screen={screen}
+        pictures={{
+          size,
+          mockup: `${address}/${screen.pictures.mockup}`,
+          page: `${address}/${screen.pictures.page}`,
+        }}
+        chosen={chosen}
+        onChoose={setChosen}
+      />
     </Box>
   );
 }

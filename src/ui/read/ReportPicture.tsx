@@ -5,6 +5,7 @@ import type { Box as Rectangle } from '../../core/mockup/box';
 import type { LayerId } from '../../core/mockup/layer';
 import type { ReadingReport } from '../../core/sort/report/readingReport';
 import { ScreenPicture } from '../shared/ScreenPicture';
+import { ZoomedPane } from '../shared/ZoomedPane';
 import { RegionTable } from './RegionTable';
 import type { ReportRegions } from './ReportView';
 
@@ -53,94 +54,93 @@ export function ReportPicture({ report, picture, lit, regions }: ReportPicturePr
     if (drawn && (drawn.width < 2 || drawn.height < 2)) setDrawn(null);
   };
   return (
-    <Box
-      tabIndex={0}
-      role="group"
-      aria-label="Mockup"
-      sx={{ height: '100%', overflow: 'auto', p: 1.5, bgcolor: 'background.default' }}
-    >
-      <Box
-        ref={frame}
-        onPointerDown={(event) => {
-          if (!regions) return;
-          event.currentTarget.setPointerCapture(event.pointerId);
-          setStart(point(event));
-          setDrawn(null);
-        }}
-        onPointerMove={drag}
-        onPointerUp={finish}
-        sx={{
-          position: 'relative',
-          width: '100%',
-          aspectRatio: `${sheet.width} / ${sheet.height}`,
-          bgcolor: '#fff',
-          overflow: 'hidden',
-          boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)',
-          cursor: regions ? 'crosshair' : undefined,
-          touchAction: regions ? 'none' : undefined,
-        }}
-      >
-        <ScreenPicture
-          src={picture}
-          sheet={sheet}
-          part={{ x: 0, y: 0, ...sheet }}
-          alt="The mockup as it was read"
-        />
-        {regions?.list.map((region) => (
+    <ZoomedPane label="Mockup">
+      {(zoom) => (
+        <Box sx={{ p: 1.5 }}>
           <Box
-            key={region.name}
-            style={at(region)}
-            title={region.name}
-            sx={{
-              position: 'absolute',
-              pointerEvents: 'none',
-              boxShadow: '0 0 0 1px #fffaf2, 0 0 0 2px #22201c',
+            ref={frame}
+            style={{ width: `${zoom * 100}%` }}
+            onPointerDown={(event) => {
+              if (!regions) return;
+              event.currentTarget.setPointerCapture(event.pointerId);
+              setStart(point(event));
+              setDrawn(null);
             }}
-          />
-        ))}
-        {lit.slice(0, 400).map((key) => {
-          const place = places[key];
-          return (
-            place && (
+            onPointerMove={drag}
+            onPointerUp={finish}
+            sx={{
+              position: 'relative',
+              aspectRatio: `${sheet.width} / ${sheet.height}`,
+              bgcolor: '#fff',
+              overflow: 'hidden',
+              boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)',
+              cursor: regions ? 'crosshair' : undefined,
+              touchAction: regions ? 'none' : undefined,
+            }}
+          >
+            <ScreenPicture
+              src={picture}
+              sheet={sheet}
+              part={{ x: 0, y: 0, ...sheet }}
+              alt="The mockup as it was read"
+            />
+            {regions?.list.map((region) => (
               <Box
-                key={key}
-                style={at(place)}
+                key={region.name}
+                style={at(region)}
+                title={region.name}
                 sx={{
                   position: 'absolute',
                   pointerEvents: 'none',
-                  boxShadow: '0 0 0 1px #fffaf2, 0 0 0 3px #a63a1e',
+                  boxShadow: '0 0 0 1px #fffaf2, 0 0 0 2px #22201c',
                 }}
               />
-            )
-          );
-        })}
-        {drawn && (
-          <Box
-            style={at(drawn)}
-            sx={{
-              position: 'absolute',
-              pointerEvents: 'none',
-              bgcolor: 'rgb(34 32 28 / 18%)',
-              boxShadow: '0 0 0 1px #22201c, 0 0 0 2px #fffaf2',
-            }}
-          />
-        )}
-      </Box>
-      {lit.length > 0 && lit.every((key) => !places[key]) && (
-        <Typography role="status" sx={{ mt: 1 }} color="text.secondary">
-          This layer paints nothing, so there is nothing to show.
-        </Typography>
+            ))}
+            {lit.slice(0, 400).map((key) => {
+              const place = places[key];
+              return (
+                place && (
+                  <Box
+                    key={key}
+                    style={at(place)}
+                    sx={{
+                      position: 'absolute',
+                      pointerEvents: 'none',
+                      boxShadow: '0 0 0 1px #fffaf2, 0 0 0 3px #a63a1e',
+                    }}
+                  />
+                )
+              );
+            })}
+            {drawn && (
+              <Box
+                style={at(drawn)}
+                sx={{
+                  position: 'absolute',
+                  pointerEvents: 'none',
+                  bgcolor: 'rgb(34 32 28 / 18%)',
+                  boxShadow: '0 0 0 1px #22201c, 0 0 0 2px #fffaf2',
+                }}
+              />
+            )}
+          </Box>
+          {lit.length > 0 && lit.every((key) => !places[key]) && (
+            <Typography role="status" sx={{ mt: 1 }} color="text.secondary">
+              This layer paints nothing, so there is nothing to show.
+            </Typography>
+          )}
+          {regions && (
+            <NewRegion
+              key={JSON.stringify(drawn)}
+              drawn={drawn}
+              regions={regions}
+              onDone={() => setDrawn(null)}
+            />
+          )}
+          {regions && <RegionTable regions={regions} />}
+        </Box>
       )}
-      {regions && (
-        <NewRegion
-          key={JSON.stringify(drawn)}
-          drawn={drawn}
-          regions={regions}
-          onDone={() => setDrawn(null)}
-        />
-      )}
-      {regions && <RegionTable regions={regions} />}
-    </Box>
+    </ZoomedPane>
   );
 }
 
