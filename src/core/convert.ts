@@ -40,6 +40,7 @@ import { reportContrast } from './style/themes/reportContrast';
 import { themeLooks, withThemes } from './style/themes/themeLooks';
 import { applySamples } from './style/applySamples';
 import type { StyleSheet } from './style/styleSheet';
+import { saidValues } from './style/tokens/saidValues';
 
 export interface ConvertOptions {
   readonly arrangement: Arrangement;
@@ -188,7 +189,7 @@ export function pagesFromDecisions(
   clock.lap('page');
 
   const kinds = new Map(samples.map(({ path, layer }) => [path.at(-1) ?? '', layer.kind]));
-  const sheet = factorClasses(pages, kinds, waiting, themes);
+  const sheet = factorClasses(pages, kinds, waiting, themes, saidValues(tags));
   const fonts = fontFiles(pages, mockup, assets);
   clock.lap('style');
 

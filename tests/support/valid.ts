@@ -26,10 +26,16 @@ export async function htmlMistakes(html: string): Promise<readonly string[]> {
 /** Declarations that an outside CSS grammar does not know (css-tree's lexer, from the syntaxes of the CSS specifications). */
 export function cssMistakes(css: string): readonly string[] {
   const problems: string[] = [];
-  cssTree.walk(cssTree.parse(css, { onParseError: (error) => problems.push(error.message) }), {
+  // The grammar cannot look behind a custom property.
+  const values = new Map(
+    [...css.matchAll(/^\s+(--[\w-]+): ([^;]+);/gm)].map(([, name, value]) => [name, value]),
+  );
+  const inFull = (text: string): string =>
+    text.replace(/var\((--[\w-]+)\)/g, (word, name: string) => inFull(values.get(name) ?? word));
+  cssTree.walk(cssTree.parse(inFull(css), { onParseError: (error) => problems.push(error.message) }), {
     visit: 'Declaration',
     enter(node) {
-      if (this.atrule?.name === 'font-face' || node.property.startsWith('-webkit-')) return;
+      if (this.atrule?.name === 'font-face' || /^-(?:webkit)?-/.test(node.property)) return;
       const { error } = cssTree.lexer.matchDeclaration(node);
       if (error)
         problems.push(`${node.property}: ${cssTree.generate(node.value)}: ${error.message.split('\n')[0]}`);

@@ -80,6 +80,6 @@ export interface Target {
 /** What the pieces of a page are made from: they stand in no document with a language. */
 export type PreviewInput = Omit<EmitInput, 'language'>;
 
-export type FragmentInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'settings'> & {
+export type FragmentInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'fonts' | 'settings'> & {
   readonly decisions: Decisions;
 };

@@ -161,6 +161,7 @@ export type SharedParts = Pick<
   | 'label'
   | 'labelFor'
   | 'labels'
+  | 'lookName'
   | 'inputType'
   | 'slot'
   | 'scroll'
@@ -183,6 +184,7 @@ function sharedParts(layer: Layer, decision: Decision, mockup: Mockup): SharedPa
     ...(decision.href !== null && { href: decision.href }),
     ...(layer.hints.label !== undefined && { label: layer.hints.label }),
     ...(decision.labelFor !== null && { labelFor: decision.labelFor }),
+    ...(decision.lookName !== null && { lookName: decision.lookName }),
     ...(decision.labels !== null && { labels: decision.labels }),
     ...(decision.inputType !== null && { inputType: decision.inputType }),
     ...(decision.slot !== null && { slot: decision.slot }),

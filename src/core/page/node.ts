@@ -69,6 +69,8 @@ interface NodeBase extends Meaning {
   readonly role: Role;
   /** Class names that a person gave. */
   readonly classes: readonly string[];
+  /** The class name that a person gave to its look. */
+  readonly lookName?: string;
   readonly place: Place;
   /** True for a part of a diagram: it keeps its coordinates in the flow. */
   readonly keepsPlace?: true;

@@ -26,6 +26,8 @@ export interface Decision {
   /** True when a person gave the name: then it is in the code, whatever the element is. */
   readonly nameSaid: boolean;
   readonly classes: readonly string[];
+  /** The class name that a person gave to its look; null for an automatic one. */
+  readonly lookName: string | null;
   readonly hidden: boolean;
   /** Its index among like-built siblings. */
   readonly repeat: Repeat | null;

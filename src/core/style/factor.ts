@@ -10,6 +10,7 @@ import { ownName } from '../sort/tellingNames';
 import { classNameFor, nameClassOf, ownerInside, partOf, type NamedUsers } from './classNames';
 import { lookKey, NO_THEMES, NONE, partsOf, type Parts } from './classKey';
 import { besideLookClass, lookClasses, wornLook, type SampleKind, type SampleKinds } from './lookClasses';
+import { NOTHING_SAID, type SaidValues } from './tokens/token';
 import type { PlacementCount, StyleClass, StyleSheet } from './styleSheet';
 
 interface ClassDraft extends Parts, NamedUsers {
@@ -17,6 +18,8 @@ interface ClassDraft extends Parts, NamedUsers {
   readonly owners: Map<string, number>;
   readonly parts: Map<string, number>;
   count: number;
+  /** The name that a person gave to its look; null for none. */
+  lookName: string | null;
   /** The classes that a person gave to all of its users. */
   common: readonly string[];
   /** The placements of its users by their text; null for letters and pages, which have none. */
@@ -36,12 +39,14 @@ const RESERVED = ['screen', 'run', 'flow', ...WIDTH_CLASSES];
  * @param samples classes that have a sample: they name its look
  * @param waiting layers that get no class yet, since their next change is on its way
  * @param themes the themes that are written
+ * @param values what a person said of values
  */
 export function factorClasses(
   pages: readonly Page[],
   samples: SampleKinds,
   waiting: ReadonlySet<LayerId> = new Set(),
   themes: readonly string[] = [],
+  values: SaidValues = NOTHING_SAID,
 ): StyleSheet {
   const uses = new Map<string, ClassDraft>();
   const given = new Set<string>([...RESERVED, ...pages.filter((page) => page.narrow).map(pageClass)]);
@@ -49,7 +54,7 @@ export function factorClasses(
   /** The looks that occur with each of a person's classes. */
   const wearers = new Map<string, Set<string | null>>();
   const note = (
-    { mark, parts, placement, name, part, classes }: ClassUser,
+    { mark, parts, placement, name, part, classes, lookName }: ClassUser,
     owner: string | null,
     count: number,
   ) => {
@@ -65,11 +70,13 @@ export function factorClasses(
       owners: new Map(),
       parts: new Map(),
       count: 0,
+      lookName: null,
       common: classes,
       placements: new Map(),
     };
     uses.set(mark, use);
     use.count += count;
+    use.lookName ??= lookName;
     if (use.common.length > 0) use.common = use.common.filter((each) => classes.includes(each));
     if (!placement) use.placements = null;
     else if (use.placements) countPlacement(use.placements, placement, count);
@@ -113,7 +120,7 @@ export function factorClasses(
   for (const [mark, draft] of uses) {
     const { look, layout, states, themes: looks, narrow, common, placements } = draft;
     const said = common.find((each) => samples.has(each) && holdsOneLook(each)) ?? common.find(holdsOneLook);
-    const name = said ?? classNameFor(draft, given, layerNames);
+    const name = nameSaid(draft.lookName, given) ?? said ?? classNameFor(draft, given, layerNames);
     const counted = [...(placements?.values() ?? [])];
     known.set(mark, { name, look, layout, placements: counted, states, themes: looks, narrow });
   }
@@ -125,11 +132,19 @@ export function factorClasses(
   return {
     classes: [...known.values()],
     themes,
+    values,
     nameClassOf: (node) => nameClassOf(node, given, known.get(useOf(node).mark ?? '')?.name),
     classFor: (look) => known.get(lookKey(look) ?? '')?.name ?? null,
     classesOfControl: (control) => roots.get(control) ?? [],
     classOf: (node) => known.get(useOf(node).mark ?? '') ?? null,
   };
+}
+
+/** The name that a person gave to a look, where no other class has it. */
+function nameSaid(name: string | null, given: Set<string>): string | null {
+  if (name === null || given.has(name)) return null;
+  given.add(name);
+  return name;
 }
 
 /** What a node, a span or a page contributes to its class. */
@@ -145,6 +160,8 @@ interface ClassUser {
   readonly part: string | null;
   /** The classes that a person gave. */
   readonly classes: readonly string[];
+  /** The name that a person gave to its look; null for none. */
+  readonly lookName: string | null;
 }
 
 interface NodeClassUse extends ClassUser {
@@ -178,10 +195,18 @@ const classUseOf = memoizeByObject((node: PageNode): NodeClassUse => {
   const placement = { placement: own, text: own ? JSON.stringify(own) : '' };
   const [mark, name] = [classKeyOf(node, placement), ownName(node)];
   const letters = lettersOf(node).map((look) => plainUser(look, []));
-  const { classes } = node;
+  const { classes, lookName = null } = node;
   const [parts, part] = [partsOf(node), partOf(node)];
-  const said = JSON.stringify([mark, placement.text, name, part, classes, letters.map((each) => each.mark)]);
-  return internUser(said, () => ({ mark, parts, placement, name, part, classes, letters }));
+  const said = JSON.stringify([
+    mark,
+    placement.text,
+    name,
+    part,
+    classes,
+    lookName,
+    letters.map((each) => each.mark),
+  ]);
+  return internUser(said, () => ({ mark, parts, placement, name, part, classes, lookName, letters }));
 });
 
 const internUser = internByText<NodeClassUse>();
@@ -249,7 +274,15 @@ function plainUser(
   themes: readonly ThemeLook[] = NO_THEMES,
 ): ClassUser {
   const parts = { look, layout: null, states: NONE, themes, narrow: null };
-  return { mark: lookKey(look, null, NONE, themes), parts, placement: null, name: null, part: null, classes };
+  return {
+    mark: lookKey(look, null, NONE, themes),
+    parts,
+    placement: null,
+    name: null,
+    part: null,
+    classes,
+    lookName: null,
+  };
 }
 
 function classKeyOf(node: PageNode, { placement, text }: PlacementText): string | null {

@@ -1,6 +1,7 @@
 import type { Look } from '../look/look';
 import type { Layout } from '../page/layout';
 import type { PageNode, StateLook, ThemeLook } from '../page/node';
+import type { SaidValues } from './tokens/token';
 import type { SharedPlacement } from '../page/sharedPlacement';
 
 /** A class: a look, and for boxes that may grow, their layout and placement. */
@@ -27,6 +28,8 @@ export interface StyleSheet {
   readonly classes: readonly StyleClass[];
   /** The themes that are written, in order. */
   readonly themes: readonly string[];
+  /** What a person said of its values. */
+  readonly values: SaidValues;
   /** The name of a node as a class of its element, beside that of its look; null when the look has that name. */
   readonly nameClassOf: (node: PageNode) => string | null;
   /** The class of letters inside a text; null when they look like the text itself. */

@@ -6,18 +6,12 @@ import { baseRules } from './base';
 import { classDeclarations } from './declarations';
 import { isShownByState, stateRules } from './stateRules';
 import { themeRules, type ThemeRules } from './themeRules';
-import type { Unit } from '../../page/frame';
-import { rulesInUnit } from './units';
 import { widthRules } from './widthRules';
 
-type SheetInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'fonts'>;
+export type SheetInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'fonts'>;
 
-/** The rules of the style sheet that all pages share, lengths in the page's unit. */
-export function sheetOf(input: SheetInput, unit: Unit): readonly CssRule[] {
-  return rulesInUnit(sheetRules(input), unit);
-}
-
-function sheetRules(input: SheetInput): CssRule[] {
+/** The rules of the style sheet that all pages share, lengths in px and every value written out. */
+export function sheetRules(input: SheetInput): readonly CssRule[] {
   const { fonts, pages, sheet, plan } = input;
   const themed = themeRules(sheet.classes, sheet.themes);
   const classes = sheet.classes.flatMap((each): CssRule[] => {

@@ -10,9 +10,11 @@ import { pageFile } from './pageFile';
 import { linkContext } from './linkContext';
 import { layerFragment } from './layerFragment';
 import { pageMarkup } from '../markup/pageMarkup';
-import { HTML_OPTIONS, isSharedApart, unitOf } from './options';
+import { HTML_OPTIONS, isSharedApart, namesValues, unitOf } from './options';
 import { pagePieces } from './pagePieces';
-import { sheetOf } from '../css/sheet';
+import { sheetRules } from '../css/sheet';
+import { asInSheet, tokenSheet } from '../css/sheetTokens';
+import { rulesInUnit } from '../css/units';
 
 /** HTML and CSS: a file a screen, one style sheet for all. */
 export const html = {
@@ -51,7 +53,8 @@ function insideScreen(spans: readonly PrintedSpan[], screen: string): readonly S
 
 /** The style sheet that all pages share. */
 function printSheet(input: EmitInput): string {
-  return printCss(sheetOf(input, unitOf(input)));
+  const rules = namesValues(input) ? tokenSheet(input).rules : asInSheet(sheetRules(input), input, false);
+  return printCss(rulesInUnit(rules, unitOf(input)));
 }
 
 function printPage(page: Page, input: EmitInput) {

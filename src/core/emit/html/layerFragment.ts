@@ -8,8 +8,9 @@ import { classDeclarations } from '../css/declarations';
 import { linkContext } from './linkContext';
 import { nodeMarkup } from '../markup/nodeMarkup';
 import { stateRules } from '../css/stateRules';
+import { asInSheet } from '../css/sheetTokens';
 import { rulesInUnit } from '../css/units';
-import { unitOf } from './options';
+import { namesValues, unitOf } from './options';
 
 /** The most elements to print: more would slow the view. */
 const MOST_ELEMENTS = 200;
@@ -43,7 +44,10 @@ export function layerFragment(input: FragmentInput, layer: LayerId): Fragment {
       placed: !page.layout,
     }),
   ]);
-  return { shown: node.layer, parts: partsOf(markup, printCss(rulesInUnit(rules, unitOf(input)))) };
+  return {
+    shown: node.layer,
+    parts: partsOf(markup, printCss(rulesInUnit(asInSheet(rules, input, namesValues(input)), unitOf(input)))),
+  };
 }
 
 function partsOf(markup: string, css: string): readonly CodePart[] {

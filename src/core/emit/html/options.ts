@@ -5,6 +5,10 @@ import { settingOf, type TargetOptions } from '../targetOptions';
 /** What a person chooses about HTML and CSS. */
 export const HTML_OPTIONS = {
   unit: { label: 'Units', values: { px: 'px', rem: 'rem' } },
+  values: {
+    label: 'Repeated values',
+    values: { named: 'as custom properties', plain: 'written out' },
+  },
   shared: {
     label: 'Shared parts',
     values: { within: 'in each page', apart: 'also as files of their own' },
@@ -20,4 +24,9 @@ export function unitOf({ settings }: Pick<EmitInput, 'settings'>): Unit {
 /** True when what several screens share is written as files of its own too, for a build tool. */
 export function isSharedApart({ settings }: Pick<EmitInput, 'settings'>): boolean {
   return settingOf(HTML_OPTIONS, settings, 'shared') === 'apart';
+}
+
+/** True when values that are used again become custom properties. */
+export function namesValues({ settings }: Pick<EmitInput, 'settings'>): boolean {
+  return settingOf(HTML_OPTIONS, settings, 'values') === 'named';
 }

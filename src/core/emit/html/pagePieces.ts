@@ -11,7 +11,9 @@ import type { PreviewInput } from '../target';
 import { linkContext } from './linkContext';
 import { unitOf } from './options';
 import { commonPlacement } from '../css/sharedPlacement';
-import { sheetOf } from '../css/sheet';
+import { sheetRules } from '../css/sheet';
+import { asInSheet } from '../css/sheetTokens';
+import { rulesInUnit } from '../css/units';
 import { emptyBoxMarkup, nodeMarkup } from '../markup/nodeMarkup';
 import { FLOW, insideOf, type Inside } from '../markup/elementNames';
 import { pageMarkup } from '../markup/pageMarkup';
@@ -49,7 +51,13 @@ export function pagePieces(page: Page, input: PreviewInput): PagePieces {
   };
   for (const node of page.children) add(node, FLOW, null);
   const screen = printHtml([pageMarkup({ ...page, children: [] }, context)]);
-  return { rules: sheetOf(input, unitOf(input)).map((rule) => printCss([rule])), screen, parts };
+  return {
+    rules: rulesInUnit(asInSheet(sheetRules(input), input, false), unitOf(input)).map((rule) =>
+      printCss([rule]),
+    ),
+    screen,
+    parts,
+  };
 }
 
 type Context = PreviewInput & MarkupContext;

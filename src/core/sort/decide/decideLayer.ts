@@ -160,6 +160,7 @@ function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said
     named: outputName !== '' || proposed.named,
     nameSaid: tag.outputName !== undefined && outputName !== '',
     classes: tag.classes ?? [],
+    lookName: tag.lookName ?? null,
     hidden: tag.hidden ?? false,
     repeat: facts.repeats.get(layer.id) ?? null,
     state: version ? { base: version.base.id, state: version.state } : null,

@@ -7,6 +7,7 @@ import { hidden } from './hidden';
 import { href } from './href';
 import { inputType } from './inputType';
 import { labels } from './labels';
+import { lookName } from './lookName';
 import { merge } from './merge';
 import { note } from './note';
 import { outcome } from './outcome';
@@ -17,6 +18,7 @@ import { screen } from './screen';
 import { scroll } from './scroll';
 import { slot } from './slot';
 import { state } from './state';
+import { values } from './values';
 import { width } from './width';
 
 /** Every facet of a tag, in the usual order of work. Adding one is a file and a line here. */
@@ -26,6 +28,7 @@ export const FACETS = {
   classes,
   state,
   outputName,
+  lookName,
   hidden,
   slot,
   href,
@@ -40,6 +43,7 @@ export const FACETS = {
   merge,
   screen,
   regions,
+  values,
 };
 
 export type Facet = keyof typeof FACETS;

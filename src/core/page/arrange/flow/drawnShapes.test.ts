@@ -68,7 +68,7 @@ describe('lines around words', () => {
 
   it('become borders of the cell that they lie along', () => {
     const { css, html } = converted(`<g id="row">${cell(10, 'Sund')}${cell(70, 'Holm')}</g>`);
-    expect(css).toMatch(/border-top: 1px solid #dde;\s+border-right: 1px solid #dde/);
+    expect(css).toMatch(/border-top: 1px solid var\(--line\);\s+border-right: 1px solid var\(--line\)/);
     expect(html).toMatch(/<(span|li|div) class="[\w -]+"[^>]*>Sund<\//);
   });
 

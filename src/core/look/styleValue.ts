@@ -1,0 +1,15 @@
+/** What a token stands for; each kind has its own scale of names. */
+export const TOKEN_KINDS = ['colour', 'text', 'space', 'radius', 'shadow'] as const;
+export type TokenKind = (typeof TOKEN_KINDS)[number];
+
+/** A value of the style sheet: of one kind, and as CSS writes it. */
+export interface StyleValue {
+  readonly kind: TokenKind;
+  /** Lengths are px. */
+  readonly value: string;
+}
+
+/** A value as a key, such as `space 12px`. */
+export function valueKey({ kind, value }: StyleValue): string {
+  return `${kind} ${value}`;
+}
