@@ -26,6 +26,8 @@ export interface ConvertFlags {
   readonly frame?: string;
   /** Names of themes, with commas between them. */
   readonly themes?: string;
+  /** The format of a file of tokens. */
+  readonly tokens?: string;
   readonly join: boolean;
   readonly fragments: boolean;
   /** Options of the target, each as NAME=VALUE. */
@@ -66,11 +68,12 @@ async function readOptions({
   frame,
   join,
   fragments,
+  tokens,
   set = [],
 }: ConvertFlags): Promise<ConvertOptions> {
   const arrangement = oneOf<Arrangement>(arrange, ARRANGEMENTS, '--arrange');
   const chosen = target === undefined ? 'html' : await readTarget(target);
-  const settings = await readSettings(chosen, { unit, fragments, set });
+  const settings = await readSettings(chosen, { unit, fragments, tokens, set });
   return {
     arrangement,
     target: chosen,
@@ -82,10 +85,10 @@ async function readOptions({
   };
 }
 
-/** The options of the target; two of them have flags of their own. */
+/** The options of the target; three of them have flags of their own. */
 async function readSettings(
   target: TargetName,
-  { unit, fragments, set = [] }: Pick<ConvertFlags, 'unit' | 'fragments' | 'set'>,
+  { unit, fragments, tokens, set = [] }: Pick<ConvertFlags, 'unit' | 'fragments' | 'tokens' | 'set'>,
 ): Promise<TargetSettings> {
   const pairs = set.map((each): readonly [string, string] => {
     const [name = '', value] = each.split('=');
@@ -95,6 +98,7 @@ async function readSettings(
   const settings: TargetSettings = {
     ...(unit !== undefined && { unit }),
     ...(fragments && { shared: 'apart' }),
+    ...(tokens !== undefined && { tokens }),
     ...Object.fromEntries(pairs),
   };
   if (Object.keys(settings).length === 0) return settings;

@@ -5,7 +5,7 @@ import { InputError, UsageError } from './errors';
 
 const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json]
               [--unit px|rem] [--lang TAG] [--themes NAMES] [--frame WORDS] [--join]
-              [--fragments] [--set NAME=VALUE] [--json] [--force]
+              [--fragments] [--tokens css|scss|dtcg] [--set NAME=VALUE] [--json] [--force]
 
   Reads the mockup FILE and writes its page into DIR: index.html, styles.css,
   pictures/, fonts/ and orden.json, the list of what was written. WORDS say how the page
@@ -14,7 +14,8 @@ const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested|flow] [--tar
   widths that flow become one page with a media query. With --fragments, what several
   screens share stands in furniture/ as well, for a build tool. NAMES are the themes that
   are written, such as --themes fair,night: a class of that name on the root shows one.
-  TAG is the language of the words; --set says an option of the target by its name. Files
+  TAG is the language of the words; --tokens writes the values that are used again as a
+  file for other tools: CSS, SCSS, or the Design Tokens format; --set says an option of the target by its name. Files
   that somebody changed since they were written stay, and then nothing is written; --force
   overwrites them.
 
@@ -44,6 +45,7 @@ async function main(argv: readonly string[]): Promise<number> {
         tags: { type: 'string' },
         unit: { type: 'string' },
         lang: { type: 'string' },
+        tokens: { type: 'string' },
         themes: { type: 'string' },
         set: { type: 'string', multiple: true },
         frame: { type: 'string' },

@@ -4,13 +4,13 @@ import { printCss } from '../../markup/printCss';
 import { printHtmlWithSpans, type PrintedSpan } from '../../markup/printHtml';
 import type { SourceSpan } from '../sourceMap';
 import type { Page } from '../../page/frame';
-import type { EmitInput, Target, TargetOutput } from '../target';
+import type { EmitInput, EmittedFile, Target, TargetOutput } from '../target';
 import { furnitureFiles } from './furnitureFiles';
 import { pageFile } from './pageFile';
 import { linkContext } from './linkContext';
 import { layerFragment } from './layerFragment';
 import { pageMarkup } from '../markup/pageMarkup';
-import { HTML_OPTIONS, isSharedApart, namesValues, unitOf } from './options';
+import { HTML_OPTIONS, isSharedApart, namesValues, tokenFormatOf, unitOf } from './options';
 import { pagePieces } from './pagePieces';
 import { sheetRules } from '../css/sheet';
 import { asInSheet, tokenSheet } from '../css/sheetTokens';
@@ -32,6 +32,7 @@ export const html = {
       files: [
         ...pages.map(({ path, text }) => ({ path, text })),
         { path: 'styles.css', text: printSheet(input) },
+        ...tokenFile(input),
         ...(isSharedApart(input) ? furnitureFiles(input) : []),
       ],
       sourceMap: Object.fromEntries(
@@ -55,6 +56,12 @@ function insideScreen(spans: readonly PrintedSpan[], screen: string): readonly S
 function printSheet(input: EmitInput): string {
   const rules = namesValues(input) ? tokenSheet(input).rules : asInSheet(sheetRules(input), input, false);
   return printCss(rulesInUnit(rules, unitOf(input)));
+}
+
+/** The tokens for other tools, in the format that a person chose. */
+function tokenFile(input: EmitInput): readonly EmittedFile[] {
+  const format = tokenFormatOf(input);
+  return format ? [{ path: format.file, text: format.print(tokenSheet(input).tokens) }] : [];
 }
 
 function printPage(page: Page, input: EmitInput) {

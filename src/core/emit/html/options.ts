@@ -1,4 +1,5 @@
 import type { Unit } from '../../page/frame';
+import { TOKEN_FORMATS, type TokenFormat } from '../../style/tokens/formats/formats';
 import type { EmitInput } from '../target';
 import { settingOf, type TargetOptions } from '../targetOptions';
 
@@ -8,6 +9,15 @@ export const HTML_OPTIONS = {
   values: {
     label: 'Repeated values',
     values: { named: 'as custom properties', plain: 'written out' },
+  },
+  tokens: {
+    label: 'Token file',
+    values: {
+      none: 'none',
+      css: TOKEN_FORMATS.css.label,
+      scss: TOKEN_FORMATS.scss.label,
+      dtcg: TOKEN_FORMATS.dtcg.label,
+    },
   },
   shared: {
     label: 'Shared parts',
@@ -29,4 +39,10 @@ export function isSharedApart({ settings }: Pick<EmitInput, 'settings'>): boolea
 /** True when values that are used again become custom properties. */
 export function namesValues({ settings }: Pick<EmitInput, 'settings'>): boolean {
   return settingOf(HTML_OPTIONS, settings, 'values') === 'named';
+}
+
+/** The format in which tokens are written for other tools; null for none. */
+export function tokenFormatOf({ settings }: Pick<EmitInput, 'settings'>): TokenFormat | null {
+  const name = settingOf(HTML_OPTIONS, settings, 'tokens');
+  return name === 'none' ? null : TOKEN_FORMATS[name];
 }
