@@ -88,7 +88,7 @@ test('the mockup is shown in the looks of its samples and in every theme, as its
   await page.keyboard.press('t');
   await page.getByRole('textbox', { name: 'Classes' }).fill('plank');
   await page.keyboard.press('Enter');
-  await expect.poll(fill, { timeout: 5000 }).toBe('#888');
+  await expect.poll(fill, { timeout: 15_000 }).toBe('#888');
   await page.getByRole('treegrid').focus();
   await page.keyboard.press('y');
   await expect(looks).toHaveValue('drawn');

@@ -2,6 +2,7 @@ import { distanceToWholePx } from './mockup/box';
 import { findingList, type Finding, type Report } from './findings/finding';
 import { emit, type Emission } from './emit/emit';
 import { TARGETS, type TargetName } from './emit/targets';
+import type { StyleBook } from './emit/styleBook';
 import type { FontFile, Target } from './emit/target';
 import type { TargetSettings } from './emit/targetOptions';
 import { fontFiles } from './fontFiles';
@@ -105,6 +106,16 @@ export function convert(input: ConvertInput, memo = createMemo()): Conversion {
 /** The same for any target, whatever the options name. */
 export function convertFor(target: Target, input: ConvertInput, memo = createMemo()): Conversion {
   return usingMemo(memo, () => convertNow(target, input));
+}
+
+/** The style sheet of a mockup's pages to look at, for a target that writes one. */
+export function bookOfStyles(input: ConvertInput): StyleBook | null {
+  const target: Target = TARGETS[input.options.target];
+  if (!target.styleBook) return null;
+  const shaped = pagesOf(input, target);
+  const { settings = {}, language = USUAL_LANGUAGE } = input.options;
+  const samples = new Set(findSamples(shaped).map(({ path }) => path.at(-1) ?? ''));
+  return target.styleBook({ ...shaped, settings, language, samples });
 }
 
 function convertNow(target: Target, input: ConvertInput): Conversion {

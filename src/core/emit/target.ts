@@ -1,4 +1,5 @@
 import type { Capabilities } from '../look/features';
+import type { Measures } from '../mockup/bounds';
 import type { LayerId } from '../mockup/layer';
 import type { Mockup } from '../mockup/mockup';
 import type { FaceId } from '../mockup/type';
@@ -6,6 +7,7 @@ import type { Page } from '../page/frame';
 import type { PicturePlan } from '../pictures/picture';
 import type { Decisions } from '../sort/decision';
 import type { StyleSheet } from '../style/styleSheet';
+import type { StyleBook } from './styleBook';
 import type { PagePieces } from './preview';
 import type { TargetOptions, TargetSettings } from './targetOptions';
 import type { SourceMap } from './sourceMap';
@@ -73,8 +75,17 @@ export interface Target {
   readonly pageFile: (pages: readonly Page[], at: number) => string;
   /** The code of one layer as the pages have it; of the group around a layer that was merged into it. */
   readonly fragment: (input: FragmentInput, layer: LayerId) => Fragment;
+  /** Its style sheet to look at; absent for a target without one. */
+  readonly styleBook?: (input: BookInput) => StyleBook;
   /** A page for the browser, in pieces with layers in `data-layer`; absent where no browser shows the output. */
   readonly preview?: (page: Page, input: PreviewInput) => PagePieces;
+}
+
+/** What a style sheet is looked at with. */
+export interface BookInput extends EmitInput {
+  readonly measures: ReadonlyMap<string, Measures>;
+  /** The classes that have a sample. */
+  readonly samples: ReadonlySet<string>;
 }
 
 /** What the pieces of a page are made from: they stand in no document with a language. */

@@ -1,8 +1,10 @@
+import { printColour } from '../markup/colours';
 import { isPlain, type Look } from '../look/look';
 import { freeName } from '../markup/freeName';
 import type { Layout } from '../page/layout';
 import type { PageNode } from '../page/node';
 import { ownName, saysSomething, withoutNumber } from '../sort/tellingNames';
+import { hueWord, isNeutral, oklchOf, type Oklch } from './tokens/hues';
 import { roleEntry, type Role } from '../sort/vocabulary';
 
 /** The users of a class by what can name it. */
@@ -27,20 +29,37 @@ const LONGEST = 40;
 
 /**
  * A name that no other class has, and notes it: the name of most users; else what they are to their owner, as
- * in `card-title`. Where another class has it, the owner or the weight of the letters tells them apart, and a
+ * in `card-title`. Where another class has it, the owner, the weight, the colour or what they say tells them apart, and a
  * number only what truly has the same name.
  * @param layerNames the names of all layers: none is invented for others
+ * @param saying what all its users say, as a name; null for nothing in common
  */
-export function classNameFor(users: NamedUsers, given: Set<string>, layerNames: ReadonlySet<string>): string {
+export function classNameFor(
+  users: NamedUsers,
+  given: Set<string>,
+  layerNames: ReadonlySet<string>,
+  saying: () => string | null,
+): string {
   const own = nameOfMost(users.names, users.count);
   const owner = nameOfMost(users.owners, users.count);
   const plain = own ?? nameOfMost(users.parts, users.count) ?? lookName(users.look, users.layout);
   const there = owner === null ? plain : joinNames(owner, plain);
-  const detail = letterWord(users.look);
-  const heavier = detail === null ? [] : [own ?? there, there].map((name) => `${name}-${detail}`);
+  const detailed = detailsOf(users.look).map((detail) => `${own ?? there}-${detail}`);
+  /** Told apart by words: texts by their own, boxes by those that they begin with. */
+  const saidName = () => {
+    const words = saying();
+    if (words === null) return null;
+    const parts = [
+      own ?? (users.look.type ? owner : null),
+      words,
+      own === null && !users.look.type ? plain : null,
+    ];
+    const name = parts.flatMap((part) => part ?? []).reduce(joinNames);
+    return isTaken(name) ? null : name;
+  };
   const isTaken = (name: string) => given.has(name) || (name !== own && layerNames.has(name));
-  const wanted = [...(own === null ? [] : [own]), there, ...heavier];
-  const name = wanted.find((each) => !isTaken(each)) ?? freeName(there, isTaken);
+  const wanted = [...(own === null ? [] : [own]), there, ...detailed];
+  const name = wanted.find((each) => !isTaken(each)) ?? saidName() ?? freeName(there, isTaken);
   given.add(name);
   return name;
 }
@@ -60,11 +79,25 @@ function joinNames(owner: string, part: string): string {
   return joined.length > LONGEST ? part : joined;
 }
 
-/** How letters differ from others of one owner. */
-function letterWord({ type }: Look): string | null {
-  if (!type) return null;
-  if (type.weight >= 600) return 'bold';
-  return type.weight < 400 ? 'light' : null;
+/** How letters and fills differ from others of one owner: by weight, by colour. */
+function detailsOf({ type, fills }: Look): readonly string[] {
+  const weight = type === undefined ? null : type.weight >= 600 ? 'bold' : type.weight < 400 ? 'light' : null;
+  const fill = fills?.at(-1);
+  const colour = type?.colour ?? (fill?.kind === 'solid' ? fill.colour : null);
+  const shade = colour ? oklchOf(printColour(colour)) : null;
+  const word = shade === null ? null : shadeWord(shade, type !== undefined);
+  return [weight, word, weight !== null && word !== null ? `${weight}-${word}` : null].flatMap(
+    (each) => each ?? [],
+  );
+}
+
+/** Lightness, 0–1, from which neutral letters are neither ink nor paper, and up to which. */
+const [SOFT_FROM, SOFT_TO] = [0.45, 0.85];
+
+function shadeWord(shade: Oklch, isLetters: boolean): string | null {
+  if (!isNeutral(shade)) return hueWord(shade);
+  if (!isLetters) return null;
+  return shade.lightness > SOFT_TO ? 'paper' : shade.lightness > SOFT_FROM ? 'soft' : null;
 }
 
 /** What the parts of a box are named after: its name or, for a box with a role, its role in the owner around. */

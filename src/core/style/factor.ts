@@ -8,6 +8,7 @@ import type { Page } from '../page/frame';
 import type { PageNode, ThemeLook } from '../page/node';
 import { ownName } from '../sort/tellingNames';
 import { classNameFor, nameClassOf, ownerInside, partOf, type NamedUsers } from './classNames';
+import { wordsOfClasses } from './classWords';
 import { lookKey, NO_THEMES, NONE, partsOf, type Parts } from './classKey';
 import { besideLookClass, lookClasses, wornLook, type SampleKind, type SampleKinds } from './lookClasses';
 import { NOTHING_SAID, type SaidValues } from './tokens/token';
@@ -103,6 +104,7 @@ export function factorClasses(
     if (!ground || !classes) continue;
     note(plainUser({ fills: [{ kind: 'solid', colour: ground }] }, classes, looks), null, 1);
   }
+  const wordsOf = wordsOfClasses(pages, (node) => useOf(node).mark);
   const known = new Map<string, StyleClass>();
   for (const [name, { look, states, themes: own }] of looks)
     known.set(`class ${name}`, {
@@ -120,7 +122,8 @@ export function factorClasses(
   for (const [mark, draft] of uses) {
     const { look, layout, states, themes: looks, narrow, common, placements } = draft;
     const said = common.find((each) => samples.has(each) && holdsOneLook(each)) ?? common.find(holdsOneLook);
-    const name = nameSaid(draft.lookName, given) ?? said ?? classNameFor(draft, given, layerNames);
+    const name =
+      nameSaid(draft.lookName, given) ?? said ?? classNameFor(draft, given, layerNames, () => wordsOf(mark));
     const counted = [...(placements?.values() ?? [])];
     known.set(mark, { name, look, layout, placements: counted, states, themes: looks, narrow });
   }

@@ -7,6 +7,7 @@ import { prove, type ProofJob, type ProofOutput } from './proofJob';
 import { readJob, type ReadJob } from './readJob';
 import { reportJob, type ReportJob } from './reportJob';
 import { shrinkJob, type ShrinkJob } from './shrinkJob';
+import { styleJob, type StyleJob } from './styleJob';
 import { tagJob, type TagJob } from './tagJob';
 
 /** The jobs of a worker, with their results. */
@@ -14,6 +15,7 @@ interface JobTypes {
   readonly read: { readonly job: ReadJob; readonly result: PackedReading };
   readonly font: { readonly job: FontJob; readonly result: FontOutput };
   readonly report: { readonly job: ReportJob; readonly result: string };
+  readonly style: { readonly job: StyleJob; readonly result: string };
   readonly tag: { readonly job: TagJob; readonly result: string };
   readonly shrink: { readonly job: ShrinkJob; readonly result: Uint8Array };
   readonly draw: { readonly job: DrawJob; readonly result: DrawOutput };
@@ -35,6 +37,7 @@ export const JOBS: {
   read: readJob,
   font: fontJob,
   report: reportJob,
+  style: styleJob,
   tag: tagJob,
   shrink: shrinkJob,
   draw: drawJob,

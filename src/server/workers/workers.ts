@@ -7,6 +7,7 @@ import type { ProofJob, ProofOutput } from './proofJob';
 import type { ReadJob } from './readJob';
 import type { ReportJob } from './reportJob';
 import type { ShrinkJob } from './shrinkJob';
+import type { StyleJob } from './styleJob';
 import type { TagJob } from './tagJob';
 import { createWorkerPool, type WorkerPool, type WorkerRun } from './workerPool';
 
@@ -58,6 +59,16 @@ export function reportInWorker(job: ReportJob): Promise<string> {
     lane: 'short',
     timeoutMs: 60_000,
     tooLong: 'The report took longer than a minute and was given up; split the mockup into several files.',
+  });
+}
+
+/** The style sheet of a mockup to look at, as JSON. */
+export function styleInWorker(job: StyleJob): Promise<string> {
+  return workerPool().run('style', job, {
+    lane: 'short',
+    timeoutMs: 60_000,
+    tooLong:
+      'The style sheet took longer than a minute and was given up; split the mockup into several files.',
   });
 }
 

@@ -3,8 +3,8 @@ import { namesInPath } from '../../core/mockup/identity';
 import type { LayerFigure } from '../../engine/proof/proof';
 import type { ProofScreen } from '../../server/proofTypes';
 import { ArrowList } from '../shared/ArrowList';
+import { Crop, type Size } from '../shared/Crop';
 import { MONO } from '../shared/theme';
-import { Crop, type Size } from './Crop';
 
 interface ProofFiguresProps {
   readonly screen: ProofScreen;
@@ -22,6 +22,9 @@ function verdict(differing: number): string {
 
 /** A shift that nobody sees, px; a difference of colour that nobody sees, CIEDE2000. */
 const [UNSEEN_SHIFT, UNSEEN_COLOUR] = [1, 1];
+
+/** Px of the small pictures in the list. */
+const CROP: Size = { width: 52, height: 32 };
 
 /** The figures of a screen in sentences, and the layers that differ. */
 export function ProofFigures({ screen, pictures, chosen, onChoose }: ProofFiguresProps) {
@@ -83,7 +86,15 @@ export function ProofFigures({ screen, pictures, chosen, onChoose }: ProofFigure
                 {share < 0.001 ? '<0.1%' : percent(share, 1)}
               </Box>
               {(['mockup', 'page'] as const).map((of) => (
-                <Crop key={of} title={`In the ${of}`} src={pictures[of]} size={pictures.size} box={box} />
+                <Crop
+                  key={of}
+                  title={`In the ${of}`}
+                  src={pictures[of]}
+                  size={pictures.size}
+                  box={box}
+                  view={CROP}
+                  largest={2}
+                />
               ))}
               <Box component="span" sx={{ fontSize: 13, overflowWrap: 'anywhere' }}>
                 {title ?? namesInPath(path).slice(-2).join(' / ')}

@@ -9,10 +9,11 @@ import { useState, type ReactNode } from 'react';
 import { HelpDialog, useHelpKey } from './HelpDialog';
 import { Mark } from './Mark';
 
-export type Step = 'read' | 'sort' | 'build';
+export type Step = 'read' | 'sort' | 'style' | 'build';
 const STEPS: readonly { readonly step: Step; readonly label: string }[] = [
   { step: 'read', label: 'Read' },
   { step: 'sort', label: 'Sort' },
+  { step: 'style', label: 'Style' },
   { step: 'build', label: 'Build' },
 ];
 

@@ -14,6 +14,7 @@ import { HTML_OPTIONS, isSharedApart, namesValues, tokenFormatOf, unitOf } from 
 import { pagePieces } from './pagePieces';
 import { sheetRules } from '../css/sheet';
 import { asInSheet, tokenSheet } from '../css/sheetTokens';
+import { styleBook } from '../css/styleBook';
 import { rulesInUnit } from '../css/units';
 
 /** HTML and CSS: a file a screen, one style sheet for all. */
@@ -43,6 +44,7 @@ export const html = {
   pageFile,
   fragment: layerFragment,
   preview: pagePieces,
+  styleBook,
 } as const satisfies Target;
 
 /** The spans inside the screen's own element, their elements counted from there. */

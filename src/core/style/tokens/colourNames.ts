@@ -1,22 +1,6 @@
-import { converter, parse } from 'culori';
 import { freeName } from '../../markup/freeName';
+import { hueWord, isNeutral, oklchOf, type Oklch } from './hues';
 import type { ColourPlace, UsedValue } from './token';
-
-/** Colours with less chroma count as neutral (OKLCH; common practice, no source). */
-const NEUTRAL = 0.05;
-
-/** The words for hues by the degrees of OKLCH where they end (common practice, no source). */
-const HUES: readonly (readonly [end: number, word: string])[] = [
-  [15, 'pink'],
-  [45, 'red'],
-  [85, 'orange'],
-  [115, 'yellow'],
-  [165, 'green'],
-  [215, 'teal'],
-  [275, 'blue'],
-  [325, 'violet'],
-  [360, 'pink'],
-];
 
 /** The words for neutral colours by their place. */
 const NEUTRALS: Readonly<Record<Exclude<ColourPlace, 'letters'>, string>> = {
@@ -35,14 +19,8 @@ const READABLE = 0.2;
 /** Lightness, 0–1, by which a shade must differ from the main one of its hue to be called lighter or darker. */
 const SHADE = 0.02;
 
-const toOklch = converter('oklch');
-
-interface Shade {
+interface Shade extends Oklch {
   readonly used: UsedValue;
-  readonly lightness: number;
-  readonly chroma: number;
-  readonly hue: number;
-  readonly alpha: number;
 }
 
 /**
@@ -65,7 +43,7 @@ export function colourNames(
   const opaque = shades.filter(({ alpha }) => alpha === 1);
   const ground = opaque.find(({ used }) => used.places.ground)?.lightness ?? 1;
   const standsOut = ({ lightness }: Shade) => Math.abs(lightness - ground);
-  const neutral = opaque.filter(({ chroma }) => chroma < NEUTRAL);
+  const neutral = opaque.filter(isNeutral);
   const isInk = (shade: Shade) => mainPlace(shade.used) === 'letters' && standsOut(shade) > READABLE;
   const inks = neutral.filter(isInk).sort((one, other) => standsOut(other) - standsOut(one));
   inks.forEach((shade, at) => give(shade, INKS[at] ?? 'ink'));
@@ -98,25 +76,18 @@ function seeThroughWord(shade: Shade, opaque: readonly Shade[], names: ReadonlyM
     (each) =>
       Math.abs(each.lightness - shade.lightness) < 1e-4 &&
       Math.abs(each.chroma - shade.chroma) < 1e-4 &&
-      (shade.chroma < NEUTRAL || Math.abs(each.hue - shade.hue) < 0.1),
+      (isNeutral(shade) || Math.abs(each.hue - shade.hue) < 0.1),
   );
   const known = same && names.get(same.used.value);
   if (known !== undefined) return known;
-  if (shade.chroma >= NEUTRAL) return hueWord(shade);
+  if (!isNeutral(shade)) return hueWord(shade);
   if (shade.lightness > 0.999) return 'white';
   return shade.lightness < 0.001 ? 'black' : 'grey';
 }
 
 function shadeOf(used: UsedValue): readonly Shade[] {
-  const colour = toOklch(parse(used.value));
-  if (!colour) return [];
-  const { l: lightness, c: chroma, h: hue = 0, alpha = 1 } = colour;
-  return [{ used, lightness, chroma, hue, alpha }];
-}
-
-function hueWord({ hue, lightness }: Shade): string {
-  const word = HUES.find(([end]) => hue <= end)?.[1] ?? 'pink';
-  return word === 'orange' && lightness < 0.55 ? 'brown' : word;
+  const colour = oklchOf(used.value);
+  return colour ? [{ used, ...colour }] : [];
 }
 
 function mainPlace({ places }: UsedValue): ColourPlace {

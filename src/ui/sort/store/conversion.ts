@@ -1,4 +1,5 @@
-import { keepOptions, USUAL_OPTIONS } from '../../shared/buildOptions';
+import { USUAL_OPTIONS } from '../../../core/usualOptions';
+import { keepOptions } from '../../shared/buildOptions';
 import { sentence } from '../../shared/request';
 import type { Finding } from '../../../core/findings/finding';
 import type { LayerId } from '../../../core/mockup/layer';

@@ -1,0 +1,56 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible } from './support/axe';
+import { readMockup, svgOf } from './support/shelf';
+
+const card = (y: number, ink: string) =>
+  `<g><rect y="${y}" width="180" height="40" fill="#fff" stroke="#ccd"/><text x="10" y="${y + 24}" font-size="14" fill="${ink}">Sailing ${y}</text></g>`;
+const QUAY = svgOf(
+  `<rect width="400" height="300" fill="#f4f0e6"/>${card(10, '#222222')}${card(60, '#222222')}${card(110, '#232222')}`,
+);
+
+test('the style sheet is a book of specimens, in which classes and values get their names', async ({
+  page,
+}) => {
+  await readMockup(page, 'quay.svg', QUAY);
+  await page.getByRole('link', { name: 'Style', exact: true }).click();
+  const classes = page.getByRole('list', { name: 'Classes' });
+  await expect(classes.getByRole('button').first()).toBeVisible();
+  await expectAccessible(page);
+
+  await classes
+    .getByRole('button', { name: /2 uses/ })
+    .first()
+    .click();
+  const name = page.getByRole('textbox', { name: 'Name of the class' });
+  await name.fill('1 bad');
+  await name.press('Enter');
+  await expect(page.getByText(/is no class name/)).toBeVisible();
+  await name.fill('sailing-plate');
+  await name.press('Enter');
+  await expect(classes.getByText('.sailing-plate')).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Rules code' })).toContainText('.sailing-plate');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(classes.getByText('.sailing-plate')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(classes.getByText('.sailing-plate')).toBeVisible();
+
+  await page.getByRole('button', { name: /^Values/ }).click();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Use #222 for both' }).click();
+  await expect(page.getByRole('region', { name: 'Merged values' })).toContainText('#232222');
+  const ink = page.getByRole('textbox', { name: 'Name of #222' });
+  await ink.fill('tide-ink');
+  await ink.press('Enter');
+  await expect(page.getByText('#222 was changed.')).toBeVisible();
+  await page.getByRole('button', { name: 'Figures' }).click();
+  await expect(page.getByRole('img', { name: 'Uses of colours' })).toBeVisible();
+  await expectAccessible(page);
+
+  // What is said here is in the files of the build.
+  await page.getByRole('link', { name: 'Build', exact: true }).click();
+  await page.getByRole('button', { name: 'Build the page' }).click();
+  await page.getByRole('tab', { name: /Files/ }).click();
+  await page.getByRole('button', { name: /styles\.css/ }).click();
+  await expect(page.getByText('--tide-ink: #222;')).toBeVisible();
+  await expect(page.getByText('.sailing-plate {')).toBeVisible();
+});

@@ -1,0 +1,108 @@
+import { layerLabel } from '../../look/layerLabel';
+import { printCss, type CssRule } from '../../markup/printCss';
+import type { LayerId } from '../../mockup/layer';
+import { treeOf } from '../../mockup/tree';
+import type { Page } from '../../page/frame';
+import type { PageNode } from '../../page/node';
+import { pageNodes } from '../../page/walk';
+import { ownName } from '../../sort/tellingNames';
+import type { State } from '../../sort/vocabulary';
+import type { StyleClass } from '../../style/styleSheet';
+import type { BookClass, ClassUser, NameOrigin, StyleBook } from '../styleBook';
+import type { BookInput } from '../target';
+import { classDeclarations } from './declarations';
+import { asInSheet, tokenSheet } from './sheetTokens';
+import { stateRules } from './stateRules';
+import { themeRules } from './themeRules';
+
+/** The users that are listed of a class: all of them would be a book of its own. */
+const MOST_USERS = 200;
+
+interface Use {
+  readonly page: Page;
+  readonly node: PageNode;
+}
+
+/** The style sheet of pages as a book: every class with its rules and users, the tokens, and what themes cost. */
+export function styleBook(input: BookInput): StyleBook {
+  const { pages, sheet, samples } = input;
+  const uses = new Map<string, Use[]>();
+  for (const page of pages)
+    for (const node of pageNodes(page))
+      for (const name of classesOf(node, input)) put(uses, name, { page, node });
+  const themed = themeRules(sheet.classes, sheet.themes);
+  const rulesOf = (style: StyleClass): readonly CssRule[] => [
+    { selector: `.${style.name}`, declarations: themed.withVariables(style, classDeclarations(style)) },
+    ...themed.rulesOf(style),
+    ...stateRules(style, input),
+  ];
+  let apart = 0;
+  const classes = sheet.classes.map((style): BookClass => {
+    const users = uses.get(style.name) ?? [];
+    const css = printCss(asInSheet(rulesOf(style), input, true));
+    apart += users.length * printCss(rulesOf(style)).length;
+    return {
+      name: style.name,
+      origin: originOf(style, users, samples),
+      css,
+      states: [...new Set(style.states.map(({ state }): State => state))],
+      uses: users.length,
+      namedBy: namedBy(style, users, input),
+      users: users.slice(0, MOST_USERS).map((use) => userOf(use, input)),
+    };
+  });
+  const { rules, tokens, near } = tokenSheet(input);
+  return {
+    classes,
+    tokens,
+    near,
+    themes: sheet.themes.map((name) => ({
+      name,
+      bytes: printCss(rules.filter(({ selector }) => selector.startsWith(`:root.${name}`))).length,
+    })),
+    bytes: { sheet: printCss(rules).length, apart },
+  };
+}
+
+/** The classes with rules that an element and the letters in it wear. */
+function classesOf(node: PageNode, { sheet }: BookInput): ReadonlySet<string> {
+  const letters =
+    node.kind === 'text' ? node.lines.flatMap(({ spans }) => spans.map(({ look }) => look)) : [];
+  return new Set(
+    [sheet.classOf(node)?.name, ...node.classes, ...letters.map((look) => sheet.classFor(look))].flatMap(
+      (name) => name ?? [],
+    ),
+  );
+}
+
+function originOf({ name }: StyleClass, users: readonly Use[], samples: ReadonlySet<string>): NameOrigin {
+  if (samples.has(name)) return 'sample';
+  const nodes = users.map(({ node }) => node);
+  if (nodes.some(({ lookName, classes }) => lookName === name || classes.includes(name))) return 'person';
+  return nodes.some((node) => ownName(node) === name) ? 'layers' : 'made up';
+}
+
+/** The layer that a person named it by, else the first whose own look it is. */
+function namedBy(style: StyleClass, users: readonly Use[], { sheet }: BookInput): LayerId | null {
+  const own = users.map(({ node }) => node).filter((node) => sheet.classOf(node) === style);
+  return (own.find(({ lookName }) => lookName === style.name) ?? own[0])?.layer ?? null;
+}
+
+function userOf({ page, node }: Use, { mockup, measures }: BookInput): ClassUser {
+  const layer = treeOf(mockup).layer(node.layer);
+  // A page for two windows has the layers of both screens.
+  const screens = [page.screen, ...(page.narrow ? [page.narrow.screen] : [])];
+  const screen = screens.find((each) => measures.get(each)?.has(node.layer)) ?? page.screen;
+  return {
+    layer: node.layer,
+    title: layer ? layerLabel(layer).text : node.name,
+    screen,
+    box: measures.get(screen)?.get(node.layer)?.painted ?? null,
+  };
+}
+
+function put<Value>(lists: Map<string, Value[]>, key: string, value: Value): void {
+  const list = lists.get(key);
+  if (list) list.push(value);
+  else lists.set(key, [value]);
+}

@@ -1,0 +1,46 @@
+import type { Box } from '../mockup/box';
+import type { LayerId } from '../mockup/layer';
+import type { State } from '../sort/vocabulary';
+import type { NearValues, Token } from '../style/tokens/token';
+
+/** Where the name of a class comes from: a person, a sample, its layers, or Orden. */
+export type NameOrigin = 'person' | 'sample' | 'layers' | 'made up';
+
+/** A layer that wears a class. */
+export interface ClassUser {
+  readonly layer: LayerId;
+  /** Its name for people. */
+  readonly title: string;
+  readonly screen: LayerId;
+  /** What it paints, px of its screen; null for nothing. */
+  readonly box: Box | null;
+}
+
+/** A class of the style sheet with all that is to be seen of it. */
+export interface BookClass {
+  readonly name: string;
+  readonly origin: NameOrigin;
+  /** Its rules, states and themes included. */
+  readonly css: string;
+  readonly states: readonly State[];
+  readonly uses: number;
+  /** The layer whose tag names it; null for letters inside of texts. */
+  readonly namedBy: LayerId | null;
+  /** The first of its users. */
+  readonly users: readonly ClassUser[];
+}
+
+/** The style sheet of a mockup's pages to look at. */
+export interface StyleBook {
+  readonly classes: readonly BookClass[];
+  readonly tokens: readonly Token[];
+  readonly near: readonly NearValues[];
+  /** The themes that are written, with the bytes that each adds. */
+  readonly themes: readonly { readonly name: string; readonly bytes: number }[];
+  readonly bytes: {
+    /** Of the style sheet. */
+    readonly sheet: number;
+    /** Of one with a rule for every element. */
+    readonly apart: number;
+  };
+}

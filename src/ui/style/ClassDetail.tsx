@@ -1,0 +1,137 @@
+import { Box, Link as MuiLink, Typography } from '@mui/material';
+import NextLink from 'next/link';
+import type { BookClass, ClassUser } from '../../core/emit/styleBook';
+import type { Screen } from '../../core/mockup/mockup';
+import { CodeBlock } from '../shared/CodeBlock';
+import { ScreenPicture } from '../shared/ScreenPicture';
+import { ORIGIN_WORDS } from './ClassShelf';
+import type { DrawnMockup } from './drawnMockup';
+import { NameField } from './NameField';
+import { Specimen, type DrawnSheet } from './Specimen';
+
+interface ClassDetailProps {
+  readonly of: BookClass;
+  readonly mockupId: string;
+  readonly drawn: DrawnMockup;
+  readonly onName: (layer: string, name: string) => string | null;
+}
+
+/** A class: its name, its rules, and where it is worn. */
+export function ClassDetail({ of, mockupId, drawn, onName }: ClassDetailProps) {
+  const { namedBy, states, uses, users } = of;
+  const screen = drawn.screens.find(({ id }) => id === users[0]?.screen) ?? drawn.screens[0];
+  const themes = screen ? drawn.inThemes(screen) : [];
+  return (
+    <Box
+      component="section"
+      aria-label={`Class ${of.name}`}
+      sx={{
+        minHeight: 0,
+        overflow: 'auto',
+        borderLeft: 1,
+        borderColor: 'divider',
+        p: 1.5,
+        display: 'flex',
+        flexDirection: 'column',
+        gap: 1,
+      }}
+    >
+      <Box>
+        {namedBy === null ? (
+          <Typography variant="h2">.{of.name}</Typography>
+        ) : (
+          <NameField label="Name of the class" value={of.name} onName={(name) => onName(namedBy, name)} />
+        )}
+        <Typography sx={{ fontSize: 12.5, color: 'text.secondary', mt: 0.5 }}>
+          {ORIGIN_WORDS[of.origin]}; {uses === 1 ? 'worn once' : `worn ${uses} times`}
+          {states.length > 0 && `; states: ${states.join(', ')}`}
+          {namedBy === null &&
+            (of.origin === 'sample' ? '; its sample names it' : '; letters inside of texts')}
+        </Typography>
+      </Box>
+      <Box sx={{ border: 1, borderColor: 'divider', flex: 'none' }}>
+        <CodeBlock title="Rules" code={of.css} language="css" none="Nothing of its own." />
+      </Box>
+      {themes.length > 0 && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+          {themes.map(({ theme, ...sheet }) => (
+            <Box key={theme}>
+              <Specimen user={users[0]} {...sheet} />
+              <Typography sx={{ fontSize: 12, color: 'text.secondary' }}>in the theme {theme}</Typography>
+            </Box>
+          ))}
+        </Box>
+      )}
+      {screen && (
+        <Worn
+          drawn={drawn.asRead}
+          screen={screen}
+          users={users.filter((user) => user.screen === screen.id)}
+        />
+      )}
+      <Box component="ul" aria-label="Where it is worn" sx={{ m: 0, pl: 2, fontSize: 13 }}>
+        {users.slice(0, 40).map(({ layer, title }) => (
+          <li key={layer}>
+            <MuiLink
+              component={NextLink}
+              href={`/mockups/${mockupId}/sort?layer=${encodeURIComponent(layer)}`}
+              color="inherit"
+              sx={{ display: 'inline-block', lineHeight: '24px' }}
+            >
+              {title}
+            </MuiLink>
+          </li>
+        ))}
+        {users.length > 40 && <li>and {uses - 40} more</li>}
+      </Box>
+    </Box>
+  );
+}
+
+interface WornProps {
+  readonly drawn: DrawnSheet;
+  readonly screen: Screen;
+  readonly users: readonly ClassUser[];
+}
+
+/** The screen with a frame around every layer that wears the class. */
+function Worn({ drawn, screen, users }: WornProps) {
+  const share = (value: number, of: number) => `${(value / of) * 100}%`;
+  const { width, height, origin, name } = screen;
+  return (
+    <Box
+      sx={{
+        position: 'relative',
+        flex: 'none',
+        width: '100%',
+        aspectRatio: `${width} / ${height}`,
+        bgcolor: '#fff',
+        overflow: 'hidden',
+        boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)',
+      }}
+    >
+      <ScreenPicture
+        src={drawn.src}
+        sheet={drawn.sheet}
+        part={{ ...origin, width, height }}
+        alt={`The mockup ${name}`}
+      />
+      {users.map(
+        ({ layer, box }, at) =>
+          box && (
+            <Box
+              key={`${layer} ${at}`}
+              aria-hidden
+              style={{
+                left: share(box.x, width),
+                top: share(box.y, height),
+                width: share(box.width, width),
+                height: share(box.height, height),
+              }}
+              sx={{ position: 'absolute', boxShadow: '0 0 0 1px #fffaf2, 0 0 0 3px #a63a1e' }}
+            />
+          ),
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,152 @@
+'use client';
+import { Alert, Box, InputBase, Skeleton, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { useMemo, useState } from 'react';
+import type { BookClass, StyleBook } from '../../core/emit/styleBook';
+import { HistoryButtons } from '../shared/HistoryButtons';
+import { TopBar } from '../shared/TopBar';
+import { ClassDetail } from './ClassDetail';
+import { classId, ClassShelf } from './ClassShelf';
+import { drawnMockup } from './drawnMockup';
+import { StyleCharts } from './StyleCharts';
+import { useStyle } from './useStyle';
+import { ValueTable } from './ValueTable';
+
+const VIEWS = ['classes', 'values', 'figures'] as const;
+type View = (typeof VIEWS)[number];
+
+/** The Style step: the style sheet as a book of specimens, its values, and what it costs. */
+export function StyleStep({ mockupId }: { readonly mockupId: string }) {
+  const style = useStyle(mockupId);
+  const { opened, book } = style;
+  const [view, setView] = useState<View>('classes');
+  const [words, setWords] = useState('');
+  const [chosen, setChosen] = useState<string | null>(null);
+  const found = book ? classesFound(book.classes, words) : [];
+  const shown = found.find((each) => classId(each) === chosen) ?? found[0];
+  const drawn = useMemo(() => (opened ? drawnMockup(opened) : null), [opened]);
+  return (
+    <>
+      <TopBar title={opened?.project ?? 'Style'} mockupId={mockupId} step="style">
+        <HistoryButtons
+          canUndo={opened?.canUndo ?? false}
+          canRedo={opened?.canRedo ?? false}
+          onUndo={style.undo}
+          onRedo={style.redo}
+        />
+      </TopBar>
+      <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+        {style.problem && <Alert severity="error">{style.problem}</Alert>}
+        <Box
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            gap: 2,
+            px: 1.5,
+            minHeight: 44,
+            borderBottom: 1,
+            borderColor: 'divider',
+          }}
+        >
+          <ToggleButtonGroup
+            size="small"
+            exclusive
+            value={view}
+            onChange={(_, next: View | null) => next && setView(next)}
+            aria-label="What is shown of the style sheet"
+          >
+            {VIEWS.map((each) => (
+              <ToggleButton key={each} value={each} sx={{ py: 0.25, textTransform: 'none' }}>
+                {labelOf(each, book)}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
+          {view === 'classes' && (
+            <InputBase
+              value={words}
+              onChange={(event) => setWords(event.target.value)}
+              placeholder="Find a class"
+              inputProps={{ 'aria-label': 'Find a class', type: 'search' }}
+              sx={{ fontSize: 13, width: 180, borderBottom: 1, borderColor: 'divider' }}
+            />
+          )}
+          <Typography noWrap role="status" sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+            {book && summary(book)}
+          </Typography>
+        </Box>
+        {!book && !style.problem && <BookSkeleton />}
+        {book && opened && drawn && view === 'classes' && (
+          <Box
+            sx={{
+              flex: 1,
+              minHeight: 0,
+              display: 'grid',
+              gridTemplateColumns: 'minmax(0, 1fr) minmax(300px, 400px)',
+              gridTemplateRows: 'minmax(0, 1fr)',
+            }}
+          >
+            <Box sx={{ minHeight: 0, overflow: 'auto' }}>
+              {found.length === 0 && <Typography sx={{ p: 2 }}>No class has these words.</Typography>}
+              <ClassShelf
+                classes={found}
+                chosen={shown ? classId(shown) : null}
+                onChoose={setChosen}
+                drawn={drawn.asRead}
+              />
+            </Box>
+            {shown && (
+              <ClassDetail
+                key={classId(shown)}
+                of={shown}
+                mockupId={mockupId}
+                drawn={drawn}
+                onName={style.nameClass}
+              />
+            )}
+          </Box>
+        )}
+        {book && view === 'values' && <ValueTable book={book} said={style.said} onSay={style.sayValue} />}
+        {book && view === 'figures' && <StyleCharts book={book} />}
+      </Box>
+    </>
+  );
+}
+
+function classesFound(classes: readonly BookClass[], words: string): readonly BookClass[] {
+  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
+  return classes
+    .filter(({ name, css }) => wanted.every((word) => `${name} ${css}`.toLowerCase().includes(word)))
+    .toSorted((one, other) => other.uses - one.uses || one.name.localeCompare(other.name));
+}
+
+function labelOf(view: View, book: StyleBook | null): string {
+  if (view === 'classes') return book ? `Classes ${book.classes.length}` : 'Classes';
+  if (view === 'values') return book ? `Values ${book.tokens.length}` : 'Values';
+  return 'Figures';
+}
+
+function summary({ classes, near, bytes }: StyleBook): string {
+  const once = classes.filter(({ uses }) => uses === 1).length;
+  const nearly =
+    near.length === 0
+      ? ''
+      : `; ${near.length} ${near.length === 1 ? 'pair' : 'pairs'} of nearly equal values`;
+  return `${kilobytes(bytes.sheet)}, ${kilobytes(bytes.apart)} with a rule for every element; ${once} of ${classes.length} classes worn once${nearly}`;
+}
+
+export function kilobytes(bytes: number): string {
+  return `${(bytes / 1000).toFixed(1)} kB`;
+}
+
+function BookSkeleton() {
+  return (
+    <Box
+      role="status"
+      aria-label="Making the style sheet"
+      sx={{ p: 1.5, display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(176px, 1fr))', gap: 1 }}
+    >
+      {Array.from({ length: 12 }, (_, at) => (
+        <Skeleton key={at} variant="rectangular" height={106} />
+      ))}
+    </Box>
+  );
+}

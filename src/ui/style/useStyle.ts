@@ -1,0 +1,85 @@
+import { useSnackbar } from 'notistack';
+import { useRef, useState } from 'react';
+import type { StyleBook } from '../../core/emit/styleBook';
+import type { StyleValue } from '../../core/look/styleValue';
+import { SHEET } from '../../core/mockup/identity';
+import { checkFacet } from '../../core/sort/facets/facets';
+import type { SaidValue } from '../../core/sort/facets/values';
+import type { Edited, TagEdit } from '../../server/useCases/editTags';
+import type { OpenedMockup } from '../../server/useCases/openMockup';
+import { postJson, sentence } from '../shared/request';
+import { useResource } from '../shared/useResource';
+
+export interface StyleState {
+  readonly opened: OpenedMockup | null;
+  readonly book: StyleBook | null;
+  readonly problem: string | null;
+  /** What is said of values, the values of which are merged or named. */
+  readonly said: readonly SaidValue[];
+  /** Says something of a value; nothing is left of what is neither merged nor named. Gives what is wrong, or null. */
+  readonly sayValue: (value: StyleValue, change: Pick<SaidValue, 'into' | 'name'>) => string | null;
+  /** Names a class by one of its layers; empty for an automatic name. Gives what is wrong, or null. */
+  readonly nameClass: (layer: string, name: string) => string | null;
+  readonly undo: () => void;
+  readonly redo: () => void;
+}
+
+/** The style sheet of a mockup, and what a person says of it. */
+export function useStyle(mockupId: string): StyleState {
+  const address = `/api/mockups/${mockupId}`;
+  const opened = useResource<OpenedMockup>(address);
+  const book = useResource<StyleBook | null>(`${address}/style`);
+  const { enqueueSnackbar } = useSnackbar();
+  const [refused, setRefused] = useState<string | null>(null);
+  const sending = useRef(Promise.resolve());
+  /** One request at a time, so that a later one is never overtaken. */
+  const send = (work: () => Promise<unknown>, done?: string) => {
+    sending.current = sending.current.then(async () => {
+      try {
+        await work();
+        setRefused(null);
+        if (done) enqueueSnackbar(done);
+      } catch (error) {
+        setRefused(sentence(error));
+      }
+      opened.reload();
+      book.reload();
+    });
+  };
+  const edit = (change: TagEdit, done: string) =>
+    send(() => postJson<Edited>(`${address}/edits`, { edits: [change] }), done);
+  const said = opened.data?.tags[SHEET.id]?.values ?? [];
+  return {
+    opened: opened.data,
+    book: book.data,
+    problem: refused ?? opened.problem ?? book.problem,
+    said,
+    sayValue: ({ kind, value }, change) => {
+      const { into, name } = {
+        ...said.find((each) => each.kind === kind && each.value === value),
+        ...change,
+      };
+      const others = said.filter((each) => each.kind !== kind || each.value !== value);
+      const own = { kind, value, ...(into !== undefined && { into }), ...(name !== undefined && { name }) };
+      const next = into === undefined && name === undefined ? others : [...others, own];
+      const check = checkFacet('values', next);
+      if ('problem' in check) return check.problem;
+      edit(
+        { layer: SHEET.id, facet: 'values', value: next.length > 0 ? next : null },
+        into === undefined ? `${value} was changed.` : `${value} is written as ${into}.`,
+      );
+      return null;
+    },
+    nameClass: (layer, name) => {
+      const check = name === '' ? null : checkFacet('lookName', name);
+      if (check && 'problem' in check) return check.problem;
+      edit(
+        { layer, facet: 'lookName', value: name || null },
+        name === '' ? 'The class has its automatic name.' : `The class is called ${name}.`,
+      );
+      return null;
+    },
+    undo: () => send(() => postJson(`${address}/undo`, {}), 'Undone.'),
+    redo: () => send(() => postJson(`${address}/redo`, {}), 'Done again.'),
+  };
+}
