@@ -64,6 +64,14 @@ export function classNameFor(
   return name;
 }
 
+/** What the users of a class are: their own name, or what they are to their owner; null for boxes and texts alone. */
+export function thingOf({ names, owners, parts, count }: NamedUsers): string | null {
+  const own = nameOfMost(names, count);
+  if (own !== null) return own;
+  const [owner, part] = [nameOfMost(owners, count), nameOfMost(parts, count)];
+  return part === null ? null : owner === null ? part : joinNames(owner, part);
+}
+
 function nameOfMost(names: ReadonlyMap<string, number>, users: number): string | null {
   for (const [name, count] of names) if (count >= NAMING_SHARE * users) return name;
   return null;

@@ -7,7 +7,7 @@ import { sharedPlacementOf, type SharedPlacement } from '../page/sharedPlacement
 import type { Page } from '../page/frame';
 import type { PageNode, ThemeLook } from '../page/node';
 import { ownName } from '../sort/tellingNames';
-import { classNameFor, nameClassOf, ownerInside, partOf, type NamedUsers } from './classNames';
+import { classNameFor, nameClassOf, ownerInside, partOf, thingOf, type NamedUsers } from './classNames';
 import { wordsOfClasses } from './classWords';
 import { lookKey, NO_THEMES, NONE, partsOf, type Parts } from './classKey';
 import { besideLookClass, lookClasses, wornLook, type SampleKind, type SampleKinds } from './lookClasses';
@@ -109,6 +109,7 @@ export function factorClasses(
   for (const [name, { look, states, themes: own }] of looks)
     known.set(`class ${name}`, {
       name,
+      thing: null,
       look,
       states,
       themes: own,
@@ -125,7 +126,16 @@ export function factorClasses(
     const name =
       nameSaid(draft.lookName, given) ?? said ?? classNameFor(draft, given, layerNames, () => wordsOf(mark));
     const counted = [...(placements?.values() ?? [])];
-    known.set(mark, { name, look, layout, placements: counted, states, themes: looks, narrow });
+    known.set(mark, {
+      name,
+      thing: thingOf(draft),
+      look,
+      layout,
+      placements: counted,
+      states,
+      themes: looks,
+      narrow,
+    });
   }
   const roots = new Map<string, string[]>();
   for (const { name, states } of known.values()) {

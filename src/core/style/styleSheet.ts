@@ -7,6 +7,8 @@ import type { SharedPlacement } from '../page/sharedPlacement';
 /** A class: a look, and for boxes that may grow, their layout and placement. */
 export interface StyleClass {
   readonly name: string;
+  /** The name of the thing that its users are, such as `button`; null where they are none. */
+  readonly thing: string | null;
   readonly look: Look;
   readonly layout: Layout | null;
   /** The placements of the nodes that use the class. */

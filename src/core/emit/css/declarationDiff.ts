@@ -48,6 +48,11 @@ const RESET_VALUES: ReadonlyMap<string, string> = new Map([
   ['transform', 'none'],
 ]);
 
+/** True for a property that a later rule can take back. */
+export function isResettable(property: string): boolean {
+  return RESET_VALUES.has(property);
+}
+
 /** The declarations that turn one set of declarations into another. */
 export function declarationDiff(
   before: readonly Declaration[],

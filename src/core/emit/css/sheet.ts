@@ -3,7 +3,7 @@ import { type CssRule } from '../../markup/printCss';
 import { quoteFamily } from '../../markup/families';
 import type { EmitInput, FontFile } from '../target';
 import { baseRules } from './base';
-import { classDeclarations } from './declarations';
+import { modifiersOf } from './modifiers';
 import { isShownByState, stateRules } from './stateRules';
 import { themeRules, type ThemeRules } from './themeRules';
 import { widthRules } from './widthRules';
@@ -13,9 +13,10 @@ export type SheetInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'fonts'>;
 /** The rules of the style sheet that all pages share, lengths in px and every value written out. */
 export function sheetRules(input: SheetInput): readonly CssRule[] {
   const { fonts, pages, sheet, plan } = input;
+  const modifiers = modifiersOf(sheet);
   const themed = themeRules(sheet.classes, sheet.themes);
   const classes = sheet.classes.flatMap((each): CssRule[] => {
-    const shown = themed.withVariables(each, classDeclarations(each));
+    const shown = themed.withVariables(each, modifiers.declarationsOf(each));
     const declarations = isShownByState(each)
       ? [['display', 'none'] as const, ...shown.filter(([property]) => property !== 'display')]
       : shown;

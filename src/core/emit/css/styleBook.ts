@@ -11,6 +11,7 @@ import type { StyleClass } from '../../style/styleSheet';
 import type { BookClass, ClassUser, NameOrigin, StyleBook } from '../styleBook';
 import type { BookInput } from '../target';
 import { classDeclarations } from './declarations';
+import { modifiersOf } from './modifiers';
 import { asInSheet, tokenSheet } from './sheetTokens';
 import { stateRules } from './stateRules';
 import { themeRules } from './themeRules';
@@ -30,9 +31,13 @@ export function styleBook(input: BookInput): StyleBook {
   for (const page of pages)
     for (const node of pageNodes(page))
       for (const name of classesOf(node, input)) put(uses, name, { page, node });
+  const modifiers = modifiersOf(sheet);
   const themed = themeRules(sheet.classes, sheet.themes);
   const rulesOf = (style: StyleClass): readonly CssRule[] => [
-    { selector: `.${style.name}`, declarations: themed.withVariables(style, classDeclarations(style)) },
+    {
+      selector: `.${style.name}`,
+      declarations: themed.withVariables(style, modifiers.declarationsOf(style)),
+    },
     ...themed.rulesOf(style),
     ...stateRules(style, input),
   ];
@@ -40,7 +45,8 @@ export function styleBook(input: BookInput): StyleBook {
   const classes = sheet.classes.map((style): BookClass => {
     const users = uses.get(style.name) ?? [];
     const css = printCss(asInSheet(rulesOf(style), input, true));
-    apart += users.length * printCss(rulesOf(style)).length;
+    const whole = { selector: `.${style.name}`, declarations: classDeclarations(style) };
+    apart += users.length * printCss([whole, ...rulesOf(style).slice(1)]).length;
     return {
       name: style.name,
       origin: originOf(style, users, samples),

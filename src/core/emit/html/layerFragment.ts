@@ -4,7 +4,7 @@ import type { LayerId } from '../../mockup/layer';
 import { findNode } from '../../page/findNode';
 import { walkNodes } from '../../page/walk';
 import type { CodePart, Fragment, FragmentInput } from '../target';
-import { classDeclarations } from '../css/declarations';
+import { modifiersOf } from '../css/modifiers';
 import { linkContext } from './linkContext';
 import { nodeMarkup } from '../markup/nodeMarkup';
 import { stateRules } from '../css/stateRules';
@@ -22,9 +22,12 @@ export function layerFragment(input: FragmentInput, layer: LayerId): Fragment {
   const { node, page } = found;
   const parts = walkNodes([node]);
   const shallow = parts.length > MOST_ELEMENTS && node.kind === 'box' ? { ...node, children: [] } : node;
+  const modifiers = modifiersOf(input.sheet);
   const looks = new Set<string>();
   for (const part of walkNodes([shallow])) {
-    looks.add(input.sheet.classOf(part)?.name ?? '');
+    const style = input.sheet.classOf(part);
+    looks.add(style?.name ?? '');
+    looks.add((style && modifiers.baseOf(style)?.name) ?? '');
     if (part.kind === 'text') {
       for (const span of part.lines.flatMap((line) => line.spans))
         looks.add(input.sheet.classFor(span.look) ?? '');
@@ -33,7 +36,7 @@ export function layerFragment(input: FragmentInput, layer: LayerId): Fragment {
   const rules = input.sheet.classes
     .filter(({ name }) => looks.has(name))
     .flatMap((each) => [
-      { selector: `.${each.name}`, declarations: classDeclarations(each) },
+      { selector: `.${each.name}`, declarations: modifiers.declarationsOf(each) },
       ...stateRules(each, input),
     ]);
   const markup = printHtml([

@@ -11,6 +11,7 @@ import type { PreviewInput } from '../target';
 import { linkContext } from './linkContext';
 import { unitOf } from './options';
 import { commonPlacement } from '../css/sharedPlacement';
+import { modifiersOf } from '../css/modifiers';
 import { sheetRules } from '../css/sheet';
 import { asInSheet } from '../css/sheetTokens';
 import { rulesInUnit } from '../css/units';
@@ -113,6 +114,7 @@ function printInputs(node: PageNode, { sheet, plan, idOf, fieldIdOf, address }: 
   const link = node.href === undefined ? undefined : address?.(node.href);
   const inputs: unknown[] = [
     own?.name,
+    own && modifiersOf(sheet).baseOf(own)?.name,
     sheet.nameClassOf(node),
     own && standingText(own),
     idOf?.(node.layer),

@@ -5,6 +5,7 @@ import { sayDifferences } from '../../sort/differences';
 import { isButton, roleEntry } from '../../sort/vocabulary';
 import type { PageNode } from '../../page/node';
 import { widthClass } from '../../page/join/names';
+import { modifiersOf } from '../css/modifiers';
 import { isShownByState } from '../css/stateRules';
 import { ownPlacement } from '../css/sharedPlacement';
 import { addressOf, type MarkupContext, inline } from './context';
@@ -29,14 +30,16 @@ export function ofNode(node: PageNode, markup: MarkupElement): MarkupElement {
 export function sharedAttributes(node: PageNode, context: MarkupContext) {
   const { sheet, keyed, placed, idOf } = context;
   const isAnonymous = node.kind === 'box' && node.anonymous === true;
-  const own = sheet.classOf(node)?.name;
+  const style = sheet.classOf(node);
+  const own = style?.name;
+  const base = style && modifiersOf(sheet).baseOf(style)?.name;
   const flows = placed && node.kind === 'box' && node.layout !== undefined;
   const width = widthClass(node.shared);
   const classes = [
     ...new Set([
       ...node.classes,
       ...(isAnonymous ? [] : [sheet.nameClassOf(node)].filter((name) => name !== null)),
-      ...(own === undefined ? [] : [own]),
+      ...[base, own].flatMap((name) => name ?? []),
       ...(flows ? ['flow'] : []),
       ...(width === null ? [] : [width]),
     ]),

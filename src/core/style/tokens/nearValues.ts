@@ -15,8 +15,9 @@ export function nearValues(values: readonly UsedValue[]): readonly NearValues[] 
   return byUse
     .flatMap((other, at): NearValues[] => {
       for (const kept of byUse.slice(0, at)) {
-        // Two values that are hardly used are no habit that one of them missed.
-        if (kept.kind !== other.kind || kept.uses === other.uses) continue;
+        if (kept.kind !== other.kind) continue;
+        // Of two distances that are used as often none is the habit that the other missed.
+        if (kept.kind !== 'colour' && kept.uses === other.uses) continue;
         const difference = differenceOf(kept, other);
         if (difference <= NEAR[kept.kind]) return [{ kind: kept.kind, kept, other, difference }];
       }

@@ -1,0 +1,82 @@
+import type { Declaration } from '../../markup/printCss';
+import { memoizeByObject } from '../../mockup/memoize';
+import type { StyleClass, StyleSheet } from '../../style/styleSheet';
+import { declarationDiff, isResettable } from './declarationDiff';
+import { classDeclarations } from './declarations';
+
+/** The fewest declarations that a modifier must save: each use of it costs a second class name. */
+const FEWEST_SAVED = 3;
+
+/** Which classes only modify another one. */
+export interface Modifiers {
+  /** The class that stands before a modifier on its elements; null for a class that is no modifier. */
+  readonly baseOf: (style: StyleClass) => StyleClass | null;
+  /** The declarations of a class; of a modifier what differs from its base. */
+  readonly declarationsOf: (style: StyleClass) => readonly Declaration[];
+}
+
+/**
+ * The classes of a sheet that are modifiers: looks of one thing, as in `button` and `button-blue`, where the class that
+ * has the thing's own name says most of what the others say. An element with both has the same computed style as one
+ * with a class that says it all, since the modifier's rule comes later (CSS Cascade 5, §6.4).
+ */
+export const modifiersOf = memoizeByObject((sheet: StyleSheet): Modifiers => {
+  const bases = new Map<string, StyleClass>();
+  const modifiers = new Map<
+    StyleClass,
+    { readonly base: StyleClass; readonly own: readonly Declaration[] }
+  >();
+  for (const style of sheet.classes) {
+    const { thing } = style;
+    if (thing === null || !isPlainClass(style)) continue;
+    const base = bases.get(thing);
+    if (style.name === thing) bases.set(thing, style);
+    else if (base) {
+      const own = modification(classDeclarations(base), classDeclarations(style));
+      if (own) modifiers.set(style, { base, own });
+    }
+  }
+  return {
+    baseOf: (style) => modifiers.get(style)?.base ?? null,
+    declarationsOf: (style) => modifiers.get(style)?.own ?? classDeclarations(style),
+  };
+});
+
+/** States, themes and a second width are said for whole classes. */
+function isPlainClass({ states, themes, narrow }: StyleClass): boolean {
+  return states.length === 0 && themes.length === 0 && narrow === null;
+}
+
+/** What a modifier says; null where it would save too little or cannot say it. */
+function modification(
+  base: readonly Declaration[],
+  whole: readonly Declaration[],
+): readonly Declaration[] | null {
+  const own = declarationDiff(base, whole);
+  if (whole.length - own.length < FEWEST_SAVED) return null;
+  const wanted = new Set(whole.map(([property]) => property));
+  if (!base.every(([property]) => wanted.has(property) || isResettable(property))) return null;
+  const changed = new Set(own.map(([property]) => property));
+  // A shorthand that changes would take a longhand along that does not.
+  const isTaken = [...wanted].some(
+    (property) => !changed.has(property) && shorthandsOf(property).some((each) => changed.has(each)),
+  );
+  return isTaken ? null : own;
+}
+
+const SHORTHANDS: Readonly<Record<string, readonly string[]>> = {
+  'line-height': ['font'],
+  'row-gap': ['gap'],
+  'column-gap': ['gap'],
+  top: ['inset'],
+  right: ['inset'],
+  bottom: ['inset'],
+  left: ['inset'],
+};
+
+/** The shorthands that set a property too. */
+function shorthandsOf(property: string): readonly string[] {
+  const parts = property.split('-');
+  const prefixes = parts.slice(0, -1).map((_, at) => parts.slice(0, at + 1).join('-'));
+  return [...prefixes, ...(SHORTHANDS[property] ?? [])];
+}

@@ -1,0 +1,69 @@
+import type { Page } from 'playwright-core';
+import type { Conversion } from '../src/core/convert';
+import { TARGETS } from '../src/core/emit/targets';
+import type { TargetSettings } from '../src/core/emit/targetOptions';
+import { USUAL_LANGUAGE } from '../src/core/page/frame';
+import { pageNodes } from '../src/core/page/walk';
+import type { StyleClass, StyleSheet } from '../src/core/style/styleSheet';
+import { inChromium } from './support/inChromium';
+import { convertReading, PAGE_MOCKUPS, readDemo } from './support/mockups';
+
+/** CSS as Orden shares it, against the plainest that says the same, as Chromium computes both. */
+describe('the style sheet', () => {
+  const here = inChromium();
+
+  it.each([{ name: 'the demo', read: () => readDemo() }, ...PAGE_MOCKUPS])(
+    'of $name gives every element the style that a rule of its own would give it',
+    async ({ read }) => {
+      const reading = read();
+      const page = await here.browser.newPage({ viewport: { width: 1280, height: 800 } });
+      for (const arrangement of ['nested', 'flow'] as const) {
+        const conversion = convertReading(reading, arrangement);
+        const apart = { ...conversion, sheet: withRuleForEach(conversion) };
+        const plain = await computedStyles(page, apart, { values: 'plain' });
+        expect(plain.length).toBeGreaterThan(10);
+        expect(await computedStyles(page, conversion, { values: 'named' })).toEqual(plain);
+      }
+      await page.close();
+    },
+  );
+});
+
+/** The sheet with a class of its own for every element, so that nothing is shared and nothing is a modifier. */
+function withRuleForEach({ pages, sheet }: Conversion): StyleSheet {
+  const own = new Map<object, StyleClass>();
+  const classes: StyleClass[] = [];
+  for (const node of pages.flatMap(pageNodes)) {
+    const style = sheet.classOf(node);
+    if (!style) continue;
+    const alone = { ...style, name: `own-${classes.length}`, thing: null };
+    own.set(node, alone);
+    classes.push(alone);
+  }
+  // Letters and the classes of samples stay shared: no element is theirs alone.
+  return { ...sheet, classes: [...sheet.classes, ...classes], classOf: (node) => own.get(node) ?? null };
+}
+
+/** The computed style of every element, as one text each. */
+async function computedStyles(
+  page: Page,
+  conversion: Conversion,
+  settings: TargetSettings,
+): Promise<readonly string[]> {
+  const { files } = TARGETS.html.emit({ ...conversion, settings, language: USUAL_LANGUAGE });
+  const text = (name: string) => files.find(({ path }) => path === name)!.text;
+  const html = text('index.html').replace(
+    /<link rel="stylesheet"[^>]*>/,
+    () => `<style>${text('styles.css')}</style>`,
+  );
+  await page.setContent(html);
+  return page.evaluate(() =>
+    [...document.body.querySelectorAll('*')].map((element) => {
+      const style = getComputedStyle(element);
+      return [...style]
+        .filter((property) => !property.startsWith('--'))
+        .map((property) => `${property}: ${style.getPropertyValue(property)}`)
+        .join('; ');
+    }),
+  );
+}
