@@ -12,7 +12,7 @@ import { comparePictures } from '../src/engine/proof/compare';
 import { pullPage, pullSvg } from '../src/engine/proof/pull';
 import { readMockup } from '../src/engine/readMockup';
 import { writeFiles } from '../src/engine/writeFiles';
-import { convertReading, readInside } from './support/mockups';
+import { convertReading, emitted, readInside } from './support/mockups';
 
 const THEMES = ['fair', 'fog', 'night'];
 
@@ -66,6 +66,22 @@ describe('a theme', () => {
     expect(sheet).toMatch(/:root\.fog \{\n {2}--[\w-]+: #ddd;\n {2}--[\w-]+: #bbb;\n\}/);
     expect(sheet).toMatch(/background: var\(--[\w-]+\);/);
     expect(sheetOf(['rain'])).toBe(sheetOf([]));
+  });
+
+  it('is shown by itself on systems of its scheme, unless the root has the class of another', async () => {
+    const browser = await launchChromium();
+    const page = await browser.newPage();
+    const conversion = convertReading(reading, 'nested', new Map(), {
+      themes: ['fog'],
+      schemes: { dark: 'fog' },
+    });
+    const [html, css] = ['index.html', 'styles.css'].map((file) => emitted(conversion, file));
+    await page.setContent(html!.replace(/<link[^>]*>/, () => `<style>${css}</style>`));
+    const ground = () => page.locator('.card').evaluate((card) => getComputedStyle(card).backgroundColor);
+    expect(await ground()).toBe('rgb(255, 255, 255)');
+    await page.emulateMedia({ colorScheme: 'dark' });
+    expect(await ground()).toBe('rgb(221, 221, 221)');
+    await browser.close();
   });
 
   it('has a finding where its letters are hard to read', () => {

@@ -37,7 +37,7 @@ export async function convertFile({
   const readMs = performance.now() - start;
   const { mockup, assets, findings, book } = reading;
   const { tags, unknown } = given ? checkTags(given, mockup) : { tags: new Map(), unknown: [] };
-  checkThemes(options.themes ?? [], themeNames(mockup, tags));
+  checkThemes([...(options.themes ?? []), ...Object.values(options.schemes ?? {})], themeNames(mockup, tags));
   const product = await produce({
     mockup,
     assets,

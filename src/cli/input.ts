@@ -26,6 +26,9 @@ export interface ConvertFlags {
   readonly frame?: string;
   /** Names of themes, with commas between them. */
   readonly themes?: string;
+  /** The theme that light systems show by themselves. */
+  readonly light?: string;
+  readonly dark?: string;
   /** The format of a file of tokens. */
   readonly tokens?: string;
   readonly join: boolean;
@@ -65,6 +68,8 @@ async function readOptions({
   unit,
   lang,
   themes,
+  light,
+  dark,
   frame,
   join,
   fragments,
@@ -80,6 +85,9 @@ async function readOptions({
     ...(Object.keys(settings).length > 0 && { settings }),
     ...(lang !== undefined && { language: readLanguage(lang) }),
     ...(themes !== undefined && { themes: themes.split(',').map((theme) => theme.trim()) }),
+    ...((light !== undefined || dark !== undefined) && {
+      schemes: { ...(light !== undefined && { light }), ...(dark !== undefined && { dark }) },
+    }),
     ...(frame !== undefined && { frame: readFrame(frame, arrangement) }),
     ...(join && { join: true }),
   };

@@ -4,8 +4,9 @@ import { readInput, type CommandInput, type ConvertFlags } from './input';
 import { InputError, UsageError } from './errors';
 
 const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json]
-              [--unit px|rem] [--lang TAG] [--themes NAMES] [--frame WORDS] [--join]
-              [--fragments] [--tokens css|scss|dtcg] [--set NAME=VALUE] [--json] [--force]
+              [--unit px|rem] [--lang TAG] [--themes NAMES] [--light NAME] [--dark NAME]
+              [--frame WORDS] [--join] [--fragments] [--style STYLE.json]
+              [--tokens css|scss|dtcg] [--set NAME=VALUE] [--json] [--force]
 
   Reads the mockup FILE and writes its page into DIR: index.html, styles.css,
   pictures/, fonts/ and orden.json, the list of what was written. WORDS say how the page
@@ -13,11 +14,13 @@ const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested|flow] [--tar
   it is), such as --frame centred,content. With --join, screens of one name and different
   widths that flow become one page with a media query. With --fragments, what several
   screens share stands in furniture/ as well, for a build tool. NAMES are the themes that
-  are written, such as --themes fair,night: a class of that name on the root shows one.
-  TAG is the language of the words; --tokens writes the values that are used again as a
-  file for other tools: CSS, SCSS, or the Design Tokens format; --set says an option of the target by its name. Files
-  that somebody changed since they were written stay, and then nothing is written; --force
-  overwrites them.
+  are written, such as --themes fair,night: a class of that name on the root shows one;
+  --light and --dark name the one that readers with such a system get by themselves.
+  --style takes what was said of classes and values, as the Style step exports it; --tokens
+  writes the values that are used again for other tools: as CSS, as SCSS, or in the Design
+  Tokens format. TAG is the language of the words; --set says an option of the target by
+  its name. Files that somebody changed since they were written stay, and then nothing is
+  written; --force overwrites them.
 
 orden proof FILE [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json] [--out DIR]
             [--unit px|rem] [--frame WORDS] [--join] [--json] [--force]
@@ -47,6 +50,8 @@ async function main(argv: readonly string[]): Promise<number> {
         lang: { type: 'string' },
         tokens: { type: 'string' },
         themes: { type: 'string' },
+        light: { type: 'string' },
+        dark: { type: 'string' },
         set: { type: 'string', multiple: true },
         frame: { type: 'string' },
         join: { type: 'boolean', default: false },

@@ -40,7 +40,7 @@ import { reportSamples } from './style/reportSamples';
 import { reportContrast } from './style/themes/reportContrast';
 import { themeLooks, withThemes } from './style/themes/themeLooks';
 import { applySamples } from './style/applySamples';
-import type { StyleSheet } from './style/styleSheet';
+import type { Schemes, StyleSheet } from './style/styleSheet';
 import { saidValues } from './style/tokens/saidValues';
 
 export interface ConvertOptions {
@@ -61,6 +61,8 @@ export interface ConvertOptions {
   readonly titles?: Readonly<Record<string, string>>;
   /** The themes that are written, by their names. Absent for none. */
   readonly themes?: readonly string[];
+  /** The themes that are shown by themselves where the reader's system is light or dark. Absent for none. */
+  readonly schemes?: Schemes;
 }
 
 export interface ConvertInput {
@@ -194,13 +196,15 @@ export function pagesFromDecisions(
     title: options.titles?.[page.screen] ?? guessTitle(page),
   }));
   const linked = resolveLinks(titled, mockup, report).map((page) => labelFields(page, report));
-  const themes = themesOf(samples).filter((theme) => options.themes?.includes(theme));
+  const asked = [...(options.themes ?? []), ...Object.values(options.schemes ?? {})];
+  const themes = themesOf(samples).filter((theme) => asked.includes(theme));
   const pages =
     themes.length === 0 ? linked : themedPages(linked, { decided, samples, plan, target }, themes, report);
   clock.lap('page');
 
   const kinds = new Map(samples.map(({ path, layer }) => [path.at(-1) ?? '', layer.kind]));
-  const sheet = factorClasses(pages, kinds, waiting, themes, saidValues(tags));
+  const factored = factorClasses(pages, kinds, waiting, themes, saidValues(tags));
+  const sheet = options.schemes ? { ...factored, schemes: options.schemes } : factored;
   const fonts = fontFiles(pages, mockup, assets);
   clock.lap('style');
 

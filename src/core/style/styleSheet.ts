@@ -26,10 +26,18 @@ export interface PlacementCount {
   readonly count: number;
 }
 
+/** The schemes of a reader's system (Media Queries 5, §11.5 prefers-color-scheme). */
+export const SCHEMES = ['light', 'dark'] as const;
+export type Scheme = (typeof SCHEMES)[number];
+/** The theme of each scheme; absent for none. */
+export type Schemes = Readonly<Partial<Record<Scheme, string>>>;
+
 export interface StyleSheet {
   readonly classes: readonly StyleClass[];
   /** The themes that are written, in order. */
   readonly themes: readonly string[];
+  /** Absent where no theme is shown by itself. */
+  readonly schemes?: Schemes;
   /** What a person said of its values. */
   readonly values: SaidValues;
   /** The name of a node as a class of its element, beside that of its look; null when the look has that name. */

@@ -1,5 +1,5 @@
 'use client';
-import { Box, Checkbox, FormControlLabel, Input, NativeSelect, Typography } from '@mui/material';
+import { Box, Input, NativeSelect, Typography } from '@mui/material';
 import { useId, useState, type ReactNode } from 'react';
 import type { ConvertOptions } from '../../core/convert';
 import { FRAME_WORDS, LANGUAGE_TAG, plainFrame, USUAL_LANGUAGE, type PageFrame } from '../../core/page/frame';
@@ -9,6 +9,7 @@ import type { Screen } from '../../core/mockup/mockup';
 import type { WidthPair } from '../../core/page/join/pairs';
 import { ArrangementToggle } from '../shared/ArrangementToggle';
 import { PageTitles } from './PageTitles';
+import { ThemeChoice } from './ThemeChoice';
 
 interface BuildOptionsProps {
   readonly value: ConvertOptions;
@@ -87,7 +88,8 @@ export function BuildOptions({ value, onChange, pairs, themes, screens }: BuildO
         <ThemeChoice
           all={themes}
           value={value.themes ?? []}
-          onChange={(chosen) => onChange({ ...value, themes: chosen })}
+          schemes={value.schemes ?? {}}
+          onChange={(chosen, schemes) => onChange({ ...value, themes: chosen, schemes })}
         />
       )}
       <PageTitles
@@ -109,40 +111,6 @@ export function BuildOptions({ value, onChange, pairs, themes, screens }: BuildO
           <option value="one">one page for {widthsOf(pairs)}</option>
         </Choice>
       )}
-    </Box>
-  );
-}
-
-interface ThemeChoiceProps {
-  readonly all: readonly string[];
-  readonly value: readonly string[];
-  readonly onChange: (themes: readonly string[]) => void;
-}
-
-/** The themes that are written: every one costs bytes. */
-function ThemeChoice({ all, value, onChange }: ThemeChoiceProps) {
-  return (
-    <Box role="group" aria-label="Themes" sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-      <Typography component="span" sx={{ fontSize: 12, color: 'text.secondary' }}>
-        Themes
-      </Typography>
-      {all.map((theme) => (
-        <FormControlLabel
-          key={theme}
-          label={theme}
-          sx={{ m: 0, '& .MuiFormControlLabel-label': { fontSize: 13 } }}
-          control={
-            <Checkbox
-              size="small"
-              sx={{ p: 0.25 }}
-              checked={value.includes(theme)}
-              onChange={(_, checked) =>
-                onChange(all.filter((each) => (each === theme ? checked : value.includes(each))))
-              }
-            />
-          }
-        />
-      ))}
     </Box>
   );
 }

@@ -133,6 +133,7 @@ function whole({
   join = false,
   themes = [],
   titles = {},
+  schemes = {},
   ...others
 }: ConvertOptions) {
   return {
@@ -142,6 +143,7 @@ function whole({
     join,
     themes,
     titles,
+    schemes,
     frame: frame ?? plainFrame(others.arrangement),
   };
 }

@@ -14,7 +14,7 @@ export type SheetInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'fonts'>;
 export function sheetRules(input: SheetInput): readonly CssRule[] {
   const { fonts, pages, sheet, plan } = input;
   const modifiers = modifiersOf(sheet);
-  const themed = themeRules(sheet.classes, sheet.themes);
+  const themed = themeRules(sheet.classes, sheet.themes, sheet.schemes);
   const classes = sheet.classes.flatMap((each): CssRule[] => {
     const shown = themed.withVariables(each, modifiers.declarationsOf(each));
     const declarations = isShownByState(each)

@@ -32,7 +32,7 @@ export function styleBook(input: BookInput): StyleBook {
     for (const node of pageNodes(page))
       for (const name of classesOf(node, input)) put(uses, name, { page, node });
   const modifiers = modifiersOf(sheet);
-  const themed = themeRules(sheet.classes, sheet.themes);
+  const themed = themeRules(sheet.classes, sheet.themes, sheet.schemes);
   const rulesOf = (style: StyleClass): readonly CssRule[] => [
     {
       selector: `.${style.name}`,

@@ -1,5 +1,5 @@
 import type { CssRule, Declaration } from '../../markup/printCss';
-import type { StyleClass } from '../../style/styleSheet';
+import { SCHEMES, type Schemes, type StyleClass } from '../../style/styleSheet';
 import { declarationDiff } from './declarationDiff';
 import { lookDeclarations } from './declarations';
 
@@ -15,9 +15,14 @@ export interface ThemeRules {
 
 /**
  * Themes as lists of values: what differs is a custom property (CSS Variables 1, §2), which the class of a theme on the
- * root sets anew. Values that are the same in all themes share a property.
+ * root sets anew. Values that are the same in all themes share a property. A theme of a scheme is also shown where the
+ * reader's system has that scheme and the root has the class of no theme.
  */
-export function themeRules(classes: readonly StyleClass[], themes: readonly string[]): ThemeRules {
+export function themeRules(
+  classes: readonly StyleClass[],
+  themes: readonly string[],
+  schemes: Schemes = {},
+): ThemeRules {
   /** The name of a property by its values, first without a theme, then in each. */
   const names = new Map<string, string>();
   const rows: { readonly name: string; readonly values: readonly string[] }[] = [];
@@ -35,7 +40,8 @@ export function themeRules(classes: readonly StyleClass[], themes: readonly stri
     diffs.forEach((diff, at) => {
       const alone = diff.filter(([property]) => !plain.has(property));
       if (alone.length > 0)
-        extra.push({ selector: `:root.${themes[at]} .${style.name}`, declarations: alone });
+        for (const { selector, ...when } of rootsOf(themes[at]!, themes, schemes))
+          extra.push({ selector: `${selector} .${style.name}`, declarations: alone, ...when });
     });
     for (const property of new Set(diffs.flatMap((diff) => diff.map(([each]) => each)))) {
       const value = plain.get(property);
@@ -50,14 +56,17 @@ export function themeRules(classes: readonly StyleClass[], themes: readonly stri
     variables.set(style, own);
     rules.set(style, extra);
   }
-  const root = (selector: string, at: number): CssRule[] => {
+  const root = (at: number, { selector, ...when }: RootOf): CssRule[] => {
     const declarations = rows.flatMap(({ name, values }): Declaration[] =>
       at > 0 && values[at] === values[0] ? [] : [[name, values[at]!]],
     );
-    return declarations.length > 0 ? [{ selector, declarations }] : [];
+    return declarations.length > 0 ? [{ selector, declarations, ...when }] : [];
   };
   return {
-    values: [...root(':root', 0), ...themes.flatMap((theme, at) => root(`:root.${theme}`, at + 1))],
+    values: [
+      ...root(0, { selector: ':root' }),
+      ...themes.flatMap((theme, at) => rootsOf(theme, themes, schemes).flatMap((each) => root(at + 1, each))),
+    ],
     withVariables: (style, declarations) =>
       declarations.map(([property, value]) => {
         const name = variables.get(style)?.get(property);
@@ -65,4 +74,18 @@ export function themeRules(classes: readonly StyleClass[], themes: readonly stri
       }),
     rulesOf: (style) => rules.get(style) ?? [],
   };
+}
+
+type RootOf = Pick<CssRule, 'selector' | 'media'>;
+
+/** The roots that show a theme: with its class, and in the windows of its scheme. */
+function rootsOf(theme: string, themes: readonly string[], schemes: Schemes): readonly RootOf[] {
+  const unthemed = `:root:not(${themes.map((each) => `.${each}`).join(', ')})`;
+  return [
+    { selector: `:root.${theme}` },
+    ...SCHEMES.filter((scheme) => schemes[scheme] === theme).map((scheme) => ({
+      selector: unthemed,
+      media: `(prefers-color-scheme: ${scheme})`,
+    })),
+  ];
 }
