@@ -46,6 +46,25 @@ test('the style sheet is a book of specimens, in which classes and values get th
   await expect(page.getByRole('img', { name: 'Uses of colours' })).toBeVisible();
   await expectAccessible(page);
 
+  // It goes along as a file, and comes back.
+  await page.getByRole('button', { name: /^Classes/ }).click();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export' }).click();
+  const file = await (await download).path();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(classes.getByText('.sailing-plate')).toHaveCount(0);
+  await page.getByLabel('Style file').setInputFiles(file);
+  await expect(page.getByText(/^2 taken from/)).toBeVisible();
+  await expect(classes.getByText('.sailing-plate')).toBeVisible();
+  await page.getByLabel('Style file').setInputFiles({
+    name: 'old.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"version": 9}'),
+  });
+  await expect(page.getByText(/is of version 9/)).toBeVisible();
+
   // What is said here is in the files of the build.
   await page.getByRole('link', { name: 'Build', exact: true }).click();
   await page.getByRole('button', { name: 'Build the page' }).click();

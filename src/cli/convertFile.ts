@@ -1,7 +1,9 @@
 import path from 'node:path';
 import type { Mockup } from '../core/mockup/mockup';
 import type { Reading } from '../core/read/reading';
-import type { Tags } from '../core/sort/tag';
+import { mergeTags, type Tags } from '../core/sort/tag';
+import { applyStructuralTags } from '../core/sort/structuralTags';
+import { readStyleFile } from '../core/style/styleFile';
 import { findingList, type Finding } from '../core/findings/finding';
 import { layersOf } from '../core/mockup/walk';
 import { withRegions } from '../core/sort/regions';
@@ -12,7 +14,7 @@ import { createFontBook } from '../engine/fonts/fontBook';
 import { produce, type Product } from '../engine/produce';
 import { readMockup } from '../engine/readMockup';
 import { InputError } from './errors';
-import type { CommandInput } from './input';
+import type { CommandInput, JsonFile } from './input';
 
 export interface ConvertedFile {
   /** The original file. */
@@ -31,12 +33,15 @@ export async function convertFile({
   bytes,
   options,
   tags: given,
+  style,
 }: CommandInput): Promise<ConvertedFile> {
   const start = performance.now();
   const reading = await readMockup(bytes, path.basename(file), { book: createFontBook() });
   const readMs = performance.now() - start;
   const { mockup, assets, findings, book } = reading;
-  const { tags, unknown } = given ? checkTags(given, mockup) : { tags: new Map(), unknown: [] };
+  const checked = given ? checkTags(given, mockup) : { tags: new Map(), unknown: [] };
+  const said = style ? checkStyle(style, mockup, checked.tags) : { tags: new Map(), unknown: [] };
+  const tags = mergeTags(checked.tags, said.tags);
   checkThemes([...(options.themes ?? []), ...Object.values(options.schemes ?? {})], themeNames(mockup, tags));
   const product = await produce({
     mockup,
@@ -44,7 +49,7 @@ export async function convertFile({
     tags,
     options,
     book,
-    readFindings: [...findings, ...unknown],
+    readFindings: [...findings, ...checked.unknown, ...said.unknown],
   });
   return { bytes, reading, product, readMs };
 }
@@ -57,9 +62,21 @@ function checkThemes(asked: readonly string[], known: readonly string[]): void {
   throw new InputError(`The mockup has no theme ${unknown}; ${words}.`);
 }
 
+/** What a style file says, and a finding for all that was not taken. */
+function checkStyle({ file, json }: JsonFile, mockup: Mockup, tags: Tags): ReturnType<typeof checkTags> {
+  const { findings, report } = findingList();
+  try {
+    const read = readStyleFile(json, applyStructuralTags(mockup, tags));
+    for (const what of read.refused) report('style-refused', null, { what });
+    return { tags: read.tags, unknown: findings };
+  } catch (error) {
+    throw new InputError(`${file}: ${error instanceof Error ? error.message : String(error)}`);
+  }
+}
+
 /** The tags of a file, and a finding for each path that leads to no layer. */
 function checkTags(
-  { file, json }: NonNullable<CommandInput['tags']>,
+  { file, json }: JsonFile,
   mockup: Mockup,
 ): { readonly tags: Tags; readonly unknown: readonly Finding[] } {
   const { value, error } = tagsFileSchema.validate(json);

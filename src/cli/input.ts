@@ -19,6 +19,8 @@ export interface ConvertFlags {
   /** Absent for HTML. */
   readonly target?: string;
   readonly tags?: string;
+  /** A style file. */
+  readonly style?: string;
   readonly unit?: string;
   /** A language tag such as `da`. */
   readonly lang?: string;
@@ -40,13 +42,21 @@ export interface ConvertFlags {
   readonly json: boolean;
 }
 
+/** A file with JSON in it. */
+export interface JsonFile {
+  readonly file: string;
+  readonly json: unknown;
+}
+
 /** A command's input, as far as it can be checked before the conversion is loaded. */
 export interface CommandInput {
   readonly file: string;
   readonly bytes: Uint8Array;
   readonly options: ConvertOptions;
   /** The file of tags, parsed but not validated; null for none. */
-  readonly tags: { readonly file: string; readonly json: unknown } | null;
+  readonly tags: JsonFile | null;
+  /** The style file, parsed but not validated; null for none. */
+  readonly style: JsonFile | null;
 }
 
 /**
@@ -59,7 +69,14 @@ export async function readInput(files: readonly string[], flags: ConvertFlags): 
   const options = await readOptions(flags);
   const bytes = await open(file);
   formatOf(bytes);
-  return { file, bytes, options, tags: flags.tags === undefined ? null : await openTags(flags.tags) };
+  const { tags, style } = flags;
+  return {
+    file,
+    bytes,
+    options,
+    tags: tags === undefined ? null : await openJson(tags, 'tags'),
+    style: style === undefined ? null : await openJson(style, 'style'),
+  };
 }
 
 async function readOptions({
@@ -156,11 +173,11 @@ async function open(file: string): Promise<Uint8Array> {
   }
 }
 
-async function openTags(file: string): Promise<NonNullable<CommandInput['tags']>> {
+async function openJson(file: string, kind: string): Promise<JsonFile> {
   const text = new TextDecoder().decode(await open(file));
   try {
     return { file, json: JSON.parse(text) as unknown };
   } catch {
-    throw new InputError(`The tags file ${file} is no JSON.`);
+    throw new InputError(`The ${kind} file ${file} is no JSON.`);
   }
 }

@@ -49,6 +49,7 @@ async function main(argv: readonly string[]): Promise<number> {
         unit: { type: 'string' },
         lang: { type: 'string' },
         tokens: { type: 'string' },
+        style: { type: 'string' },
         themes: { type: 'string' },
         light: { type: 'string' },
         dark: { type: 'string' },

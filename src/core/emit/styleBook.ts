@@ -1,7 +1,7 @@
 import type { Box } from '../mockup/box';
 import type { LayerId } from '../mockup/layer';
 import type { State } from '../sort/vocabulary';
-import type { NearValues, Token } from '../style/tokens/token';
+import type { NearValues, Token, UsedValue } from '../style/tokens/token';
 
 /** Where the name of a class comes from: a person, a sample, its layers, or Orden. */
 export type NameOrigin = 'person' | 'sample' | 'layers' | 'made up';
@@ -34,6 +34,8 @@ export interface BookClass {
 export interface StyleBook {
   readonly classes: readonly BookClass[];
   readonly tokens: readonly Token[];
+  /** Values that are used too seldom to have a name by themselves. */
+  readonly seldom: readonly UsedValue[];
   readonly near: readonly NearValues[];
   /** The themes that are written, with the bytes that each adds. */
   readonly themes: readonly { readonly name: string; readonly bytes: number }[];

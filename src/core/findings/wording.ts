@@ -182,6 +182,11 @@ export const WORDING = {
     severity: 'warning',
     text: 'The tags name {path}, but the mockup has no such layer; they were left out.',
   },
+  'style-refused': {
+    title: 'Parts of the style file that were not taken',
+    severity: 'warning',
+    text: 'The style file says what cannot be taken: {what}',
+  },
   'bracket-unknown': {
     title: 'Tags in names not understood',
     severity: 'warning',

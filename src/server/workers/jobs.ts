@@ -7,6 +7,7 @@ import { prove, type ProofJob, type ProofOutput } from './proofJob';
 import { readJob, type ReadJob } from './readJob';
 import { reportJob, type ReportJob } from './reportJob';
 import { shrinkJob, type ShrinkJob } from './shrinkJob';
+import { styleFileJob, type StyleFileJob, type StyleFileOutput } from './styleFileJob';
 import { styleJob, type StyleJob } from './styleJob';
 import { tagJob, type TagJob } from './tagJob';
 
@@ -15,6 +16,7 @@ interface JobTypes {
   readonly read: { readonly job: ReadJob; readonly result: PackedReading };
   readonly font: { readonly job: FontJob; readonly result: FontOutput };
   readonly report: { readonly job: ReportJob; readonly result: string };
+  readonly styleFile: { readonly job: StyleFileJob; readonly result: StyleFileOutput };
   readonly style: { readonly job: StyleJob; readonly result: string };
   readonly tag: { readonly job: TagJob; readonly result: string };
   readonly shrink: { readonly job: ShrinkJob; readonly result: Uint8Array };
@@ -38,6 +40,7 @@ export const JOBS: {
   font: fontJob,
   report: reportJob,
   style: styleJob,
+  styleFile: styleFileJob,
   tag: tagJob,
   shrink: shrinkJob,
   draw: drawJob,

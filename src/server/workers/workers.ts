@@ -7,6 +7,7 @@ import type { ProofJob, ProofOutput } from './proofJob';
 import type { ReadJob } from './readJob';
 import type { ReportJob } from './reportJob';
 import type { ShrinkJob } from './shrinkJob';
+import type { StyleFileJob, StyleFileOutput } from './styleFileJob';
 import type { StyleJob } from './styleJob';
 import type { TagJob } from './tagJob';
 import { createWorkerPool, type WorkerPool, type WorkerRun } from './workerPool';
@@ -69,6 +70,15 @@ export function styleInWorker(job: StyleJob): Promise<string> {
     timeoutMs: 60_000,
     tooLong:
       'The style sheet took longer than a minute and was given up; split the mockup into several files.',
+  });
+}
+
+/** Writes a style file, or reads one. */
+export function styleFileInWorker(job: StyleFileJob): Promise<StyleFileOutput> {
+  return workerPool().run('styleFile', job, {
+    lane: 'short',
+    timeoutMs: 20_000,
+    tooLong: 'The style file took longer than 20 seconds and was given up.',
   });
 }
 

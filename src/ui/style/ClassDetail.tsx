@@ -1,4 +1,4 @@
-import { Box, Link as MuiLink, Typography } from '@mui/material';
+import { Box, Button, Link as MuiLink, Typography } from '@mui/material';
 import NextLink from 'next/link';
 import type { BookClass, ClassUser } from '../../core/emit/styleBook';
 import type { Screen } from '../../core/mockup/mockup';
@@ -40,7 +40,29 @@ export function ClassDetail({ of, mockupId, drawn, onName }: ClassDetailProps) {
         {namedBy === null ? (
           <Typography variant="h2">.{of.name}</Typography>
         ) : (
-          <NameField label="Name of the class" value={of.name} onName={(name) => onName(namedBy, name)} />
+          <Box sx={{ display: 'flex', alignItems: 'start', gap: 1 }}>
+            <Box sx={{ flex: 1 }}>
+              <NameField
+                label="Name of the class"
+                value={of.name}
+                placeholder="automatic"
+                onName={(name) => onName(namedBy, name)}
+              />
+            </Box>
+            {of.origin === 'person' ? (
+              <Button color="inherit" onClick={() => onName(namedBy, '')} title="Let Orden name it">
+                Automatic
+              </Button>
+            ) : (
+              <Button
+                color="inherit"
+                onClick={() => onName(namedBy, of.name)}
+                title="It keeps this name whatever becomes of the layers around it"
+              >
+                Keep the name
+              </Button>
+            )}
+          </Box>
         )}
         <Typography sx={{ fontSize: 12.5, color: 'text.secondary', mt: 0.5 }}>
           {ORIGIN_WORDS[of.origin]}; {uses === 1 ? 'worn once' : `worn ${uses} times`}

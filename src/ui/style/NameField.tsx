@@ -5,12 +5,13 @@ import { MONO } from '../shared/theme';
 interface NameFieldProps {
   readonly label: string;
   readonly value: string;
+  readonly placeholder?: string;
   /** Takes a name that differs; gives what is wrong with it, or null. */
   readonly onName: (name: string) => string | null;
 }
 
 /** A name that is kept on Enter and when the field is left; Escape brings the old one back. */
-export function NameField({ label, value, onName }: NameFieldProps) {
+export function NameField({ label, value, placeholder, onName }: NameFieldProps) {
   const [text, setText] = useState(value);
   const [of, setOf] = useState(value);
   const [problem, setProblem] = useState<string | null>(null);
@@ -27,6 +28,7 @@ export function NameField({ label, value, onName }: NameFieldProps) {
     <>
       <InputBase
         value={text}
+        placeholder={placeholder}
         onChange={(event) => setText(event.target.value)}
         onBlur={keep}
         onKeyDown={(event) => {

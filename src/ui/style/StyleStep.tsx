@@ -8,6 +8,7 @@ import { ClassDetail } from './ClassDetail';
 import { classId, ClassShelf } from './ClassShelf';
 import { drawnMockup } from './drawnMockup';
 import { StyleCharts } from './StyleCharts';
+import { StyleFileButtons } from './StyleFileButtons';
 import { useStyle } from './useStyle';
 import { ValueTable } from './ValueTable';
 
@@ -69,9 +70,12 @@ export function StyleStep({ mockupId }: { readonly mockupId: string }) {
               sx={{ fontSize: 13, width: 180, borderBottom: 1, borderColor: 'divider' }}
             />
           )}
-          <Typography noWrap role="status" sx={{ fontSize: 12.5, color: 'text.secondary' }}>
+          <Typography noWrap role="status" sx={{ fontSize: 12.5, color: 'text.secondary', flex: 1 }}>
             {book && summary(book)}
           </Typography>
+          {opened && (
+            <StyleFileButtons mockupId={mockupId} project={opened.project} onImported={style.reload} />
+          )}
         </Box>
         {!book && !style.problem && <BookSkeleton />}
         {book && opened && drawn && view === 'classes' && (

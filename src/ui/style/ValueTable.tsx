@@ -2,7 +2,7 @@ import { Box, Button, Table, TableBody, TableCell, TableHead, TableRow, Typograp
 import type { StyleBook } from '../../core/emit/styleBook';
 import { TOKEN_KINDS, type StyleValue, type TokenKind } from '../../core/look/styleValue';
 import type { SaidValue } from '../../core/sort/facets/values';
-import type { NearValues, Token } from '../../core/style/tokens/token';
+import type { NearValues, Token, UsedValue } from '../../core/style/tokens/token';
 import { MONO } from '../shared/theme';
 import { NameField } from './NameField';
 
@@ -56,6 +56,7 @@ export function ValueTable({ book, said, onSay }: ValueTableProps) {
       </Table>
       <Box sx={{ display: 'grid', gap: 2 }}>
         <Near near={book.near} onSay={onSay} />
+        <Seldom values={book.seldom} onSay={onSay} />
         {merged.length > 0 && (
           <Box component="section" aria-label="Merged values">
             <Typography variant="h3" component="h2">
@@ -176,6 +177,51 @@ function Near({
             >
               Use {kept.value} for both
             </Button>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/** Values that have no name by themselves, each with the offer to name it. */
+function Seldom({
+  values,
+  onSay,
+}: {
+  readonly values: readonly UsedValue[];
+  readonly onSay: ValueTableProps['onSay'];
+}) {
+  const shown = values
+    .filter(({ kind }) => kind !== 'shadow')
+    .toSorted((one, other) => other.uses - one.uses);
+  if (shown.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Values without a name">
+      <Typography variant="h3" component="h2">
+        Without a name
+      </Typography>
+      <Typography sx={{ fontSize: 12.5, color: 'text.secondary', mb: 0.5 }}>
+        Used too seldom, or measured. A name makes one a custom property.
+      </Typography>
+      <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+        {shown.slice(0, 60).map(({ kind, value, uses }) => (
+          <Box
+            component="li"
+            key={`${kind} ${value}`}
+            sx={{ display: 'flex', alignItems: 'center', gap: 1, py: 0.25, fontSize: 12.5 }}
+          >
+            <Swatch kind={kind} value={value} />
+            <Code>{value}</Code>
+            <span>×{uses}</span>
+            <Box sx={{ flex: 1, minWidth: 90 }}>
+              <NameField
+                label={`Name for ${value}`}
+                value=""
+                placeholder="name it"
+                onName={(name) => (name === '' ? null : onSay({ kind, value }, { name }))}
+              />
+            </Box>
           </Box>
         ))}
       </Box>

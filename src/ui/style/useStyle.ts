@@ -20,6 +20,7 @@ export interface StyleState {
   readonly sayValue: (value: StyleValue, change: Pick<SaidValue, 'into' | 'name'>) => string | null;
   /** Names a class by one of its layers; empty for an automatic name. Gives what is wrong, or null. */
   readonly nameClass: (layer: string, name: string) => string | null;
+  readonly reload: () => void;
   readonly undo: () => void;
   readonly redo: () => void;
 }
@@ -79,6 +80,7 @@ export function useStyle(mockupId: string): StyleState {
       );
       return null;
     },
+    reload: () => send(() => Promise.resolve()),
     undo: () => send(() => postJson(`${address}/undo`, {}), 'Undone.'),
     redo: () => send(() => postJson(`${address}/redo`, {}), 'Done again.'),
   };

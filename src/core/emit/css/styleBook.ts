@@ -57,10 +57,11 @@ export function styleBook(input: BookInput): StyleBook {
       users: users.slice(0, MOST_USERS).map((use) => userOf(use, input)),
     };
   });
-  const { rules, tokens, near } = tokenSheet(input);
+  const { rules, tokens, others, near } = tokenSheet(input);
   return {
     classes,
     tokens,
+    seldom: others,
     near,
     themes: sheet.themes.map((name) => ({
       name,

@@ -11,6 +11,8 @@ import { coloursIn, withValues } from './valuesIn';
 export interface TokenSheet {
   readonly rules: readonly CssRule[];
   readonly tokens: readonly Token[];
+  /** Values that are no tokens. */
+  readonly others: readonly UsedValue[];
   /** Values that are nearly equal. */
   readonly near: readonly NearValues[];
 }
@@ -67,7 +69,9 @@ export function withTokens(rules: readonly CssRule[], said: SaidValues): TokenSh
     });
     return isLength(kind) ? made.sort((one, other) => parseFloat(one.value) - parseFloat(other.value)) : made;
   });
-  if (tokens.length === 0) return { rules: merged, tokens, near };
+  const named = new Set(tokens.map(valueKey));
+  const others = values.filter((each) => !named.has(valueKey(each)));
+  if (tokens.length === 0) return { rules: merged, tokens, others, near };
   const wordFor = wordsOf(tokens);
   const root: CssRule = {
     selector: ':root',
@@ -76,7 +80,7 @@ export function withTokens(rules: readonly CssRule[], said: SaidValues): TokenSh
       return [`--${name}`, text];
     }),
   };
-  return { rules: withRoot(replaced(merged, wordFor), root), tokens, near };
+  return { rules: withRoot(replaced(merged, wordFor), root), tokens, others, near };
 }
 
 /** The rules with the values that a person merged. */

@@ -1,0 +1,44 @@
+import { FACET_NAMES } from '../../core/sort/facets/facets';
+import type { StyleFile } from '../../core/style/styleFile';
+import { pool } from '../db/pool';
+import { newestRevision, revisionTree } from '../db/tables/revisions';
+import { NOT_FOUND, Refusal } from '../http';
+import type { StyleFileJob } from '../workers/styleFileJob';
+import { styleFileInWorker } from '../workers/workers';
+import { currentTags } from './currentTags';
+import { setFacets, type TagEdit } from './editTags';
+
+/** What a person said of classes and values of a mockup. */
+export async function exportStyle(id: string): Promise<StyleFile> {
+  const output = await styleFileInWorker(await jobOf(id));
+  if (!('written' in output)) throw new Error('A style file that is asked for is written.');
+  return output.written;
+}
+
+/** How many sayings of a style file were taken, and what could not be, in words. */
+export interface ImportedStyle {
+  readonly taken: number;
+  readonly refused: readonly string[];
+}
+
+/** Takes what a style file says, as one edit. */
+export async function importStyle(id: string, given: unknown, person: string | null): Promise<ImportedStyle> {
+  const output = await styleFileInWorker({ ...(await jobOf(id)), given });
+  if ('problem' in output) throw new Refusal(422, output.problem);
+  if (!('read' in output)) throw new Error('A style file that is given is read.');
+  const { tags, refused } = output.read;
+  const edits = [...tags].flatMap(([layer, tag]) =>
+    FACET_NAMES.flatMap((facet): TagEdit[] =>
+      tag[facet] === undefined ? [] : [{ layer, facet, value: tag[facet] }],
+    ),
+  );
+  if (edits.length > 0) await setFacets(id, edits, { person });
+  return { taken: edits.length, refused };
+}
+
+async function jobOf(id: string): Promise<StyleFileJob> {
+  const revision = await newestRevision(pool(), id);
+  const tree = revision && (await revisionTree(pool(), revision.id));
+  if (!tree) throw NOT_FOUND('This mockup');
+  return { tree, tags: [...(await currentTags(pool(), id))] };
+}
