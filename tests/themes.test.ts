@@ -1,15 +1,15 @@
-import { mkdtemp, readFile, writeFile } from 'node:fs/promises';
+import { mkdtemp } from 'node:fs/promises';
 import { readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Browser } from 'playwright-core';
-import { BLEED } from '../src/core/pictures/drawings';
+import { buildRecord } from '../src/core/buildRecord';
 import { createFontBook } from '../src/engine/fonts/fontBook';
-import { drawScreen, prepareDrawable } from '../src/engine/pictures/drawLayers';
 import { produce } from '../src/engine/produce';
 import { launchChromium } from '../src/engine/proof/chromium';
-import { comparePictures } from '../src/engine/proof/compare';
-import { pullPage, pullSvg } from '../src/engine/proof/pull';
+import { proofSheet, pullProof } from '../src/engine/proof/proof';
+import { proofName } from '../src/core/proofName';
+import { themedSheets } from '../src/engine/proof/themedSheets';
 import { readMockup } from '../src/engine/readMockup';
 import { writeFiles } from '../src/engine/writeFiles';
 import { convertReading, emitted, readInside } from './support/mockups';
@@ -29,23 +29,31 @@ describe('themes', () => {
     const { mockup, assets, book, findings } = reading;
     const tags = new Map();
     const options = { arrangement, target: 'html', themes: THEMES } as const;
-    const { files } = await produce({ mockup, assets, tags, options, book, readFindings: findings });
+    const { files, conversion } = await produce({
+      mockup,
+      assets,
+      tags,
+      options,
+      book,
+      readFindings: findings,
+    });
     const folder = await mkdtemp(path.join(tmpdir(), 'orden-themes-'));
     await writeFiles(folder, files);
-    const page = path.join(folder, 'index.html');
-    const html = await readFile(page, 'utf8');
-    const drawable = prepareDrawable(mockup, assets, tags);
-    const { id, width, height } = drawable.mockup.screens[0]!;
-    const sheet = { width: width + 2 * BLEED, height: height + 2 * BLEED };
-    for (const theme of THEMES) {
-      await writeFile(page, html.replace('<html lang="en">', `<html lang="en" class="${theme}">`));
-      const { picture } = await pullPage(browser, folder, 'index.html', { width, height });
+    const [sheet] = mockup.screens;
+    const proofs = await pullProof({
+      browser,
+      record: buildRecord(conversion),
+      folder,
+      sheet: proofSheet(bytes, sheet!),
       // The mockup in the looks of its samples, drawn by another part of Orden.
-      const asked = { screen: id, of: 'all', layer: [], fit: false, appearance: `.${theme}` } as const;
-      const svg = new TextEncoder().encode(drawScreen(drawable, tags, asked)!);
-      const drawn = await pullSvg(browser, svg, sheet, { x: BLEED, y: BLEED, width, height });
-      expect((await comparePictures(drawn, picture)).differing).toBeLessThan(0.01);
-    }
+      themed: themedSheets(mockup, assets, tags, THEMES),
+    });
+    expect(proofs.map(proofName)).toEqual([
+      'wheelhouse',
+      ...THEMES.map((theme) => `wheelhouse, theme ${theme}`),
+    ]);
+    // Without a theme the page has the looks of its samples, and the mockup those that were drawn.
+    for (const { theme, differing } of proofs) if (theme) expect(differing).toBeLessThan(0.01);
   });
 });
 

@@ -9,6 +9,7 @@ import { layersOf } from '../core/mockup/walk';
 import { withRegions } from '../core/sort/regions';
 import { pathFinder, tagsByPath } from '../core/sort/tagPaths';
 import { tagsFileSchema } from '../core/sort/tagSchema';
+import { writtenThemes } from '../core/style/themes/writtenThemes';
 import { themeNames } from '../core/style/themes/themeNames';
 import { createFontBook } from '../engine/fonts/fontBook';
 import { produce, type Product } from '../engine/produce';
@@ -20,6 +21,7 @@ export interface ConvertedFile {
   /** The original file. */
   readonly bytes: Uint8Array;
   readonly reading: Reading;
+  readonly tags: Tags;
   readonly product: Product;
   readonly readMs: number;
 }
@@ -42,7 +44,7 @@ export async function convertFile({
   const checked = given ? checkTags(given, mockup) : { tags: new Map(), unknown: [] };
   const said = style ? checkStyle(style, mockup, checked.tags) : { tags: new Map(), unknown: [] };
   const tags = mergeTags(checked.tags, said.tags);
-  checkThemes([...(options.themes ?? []), ...Object.values(options.schemes ?? {})], themeNames(mockup, tags));
+  checkThemes(writtenThemes(options), themeNames(mockup, tags));
   const product = await produce({
     mockup,
     assets,
@@ -51,7 +53,7 @@ export async function convertFile({
     book,
     readFindings: [...findings, ...checked.unknown, ...said.unknown],
   });
-  return { bytes, reading, product, readMs };
+  return { bytes, reading, tags, product, readMs };
 }
 
 /** @throws InputError for a theme that the mockup has no samples of */

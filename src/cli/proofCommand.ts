@@ -3,6 +3,9 @@ import type { Browser } from 'playwright-core';
 import { safeName } from '../core/sort/outputNames';
 import { launchChromium } from '../engine/proof/chromium';
 import { proofSheet, pullProof, type ProofSheet, type ScreenProof } from '../engine/proof/proof';
+import { proofName } from '../core/proofName';
+import { themedSheets } from '../engine/proof/themedSheets';
+import { writtenThemes } from '../core/style/themes/writtenThemes';
 import { withProofFolder } from '../engine/proof/proofFolder';
 import { writeFiles } from '../engine/writeFiles';
 import { sheetSvg } from '../engine/sheetSvg';
@@ -29,12 +32,14 @@ async function proveInto(
   flags: ConvertFlags,
 ): Promise<void> {
   const converted = await convertFile(input);
+  const { reading, tags } = converted;
   await writeBuild(folder, converted.product.files, flags.force || flags.out === undefined);
   const proofs = await pullProof({
     browser,
     record: buildRecord(converted.product.conversion),
     folder,
     sheet: sheetOf(converted),
+    themed: themedSheets(reading.mockup, reading.assets, tags, writtenThemes(input.options)),
   });
   const screens = proofs.map(({ pictures: _, ...proof }) => proof);
   if (flags.out !== undefined) {
@@ -51,8 +56,8 @@ function sheetOf({ bytes, reading }: ConvertedFile): ProofSheet {
   return proofSheet(isSvg ? bytes : new TextEncoder().encode(sheetSvg(reading)), { width, height });
 }
 
-function pictureFiles({ name, pictures }: ScreenProof) {
-  const stem = `proof/${safeName(name) || 'screen'}`;
+function pictureFiles({ pictures, ...proof }: ScreenProof) {
+  const stem = `proof/${safeName(proofName(proof)) || 'screen'}`;
   return [
     { path: `${stem}.mockup.png`, bytes: pictures.mockup },
     { path: `${stem}.page.png`, bytes: pictures.page },
@@ -60,10 +65,10 @@ function pictureFiles({ name, pictures }: ScreenProof) {
   ];
 }
 
-function proofText({ name, differing, index, worst }: Omit<ScreenProof, 'pictures'>): string {
+function proofText({ differing, index, worst, ...proof }: Omit<ScreenProof, 'pictures'>): string {
   const [first] = worst;
   const most = first ? `; most of all ${first.path}, ${percent(first.differing)} of it` : '';
-  return `${name}: ${percent(differing)} of the pixels differ, structural similarity ${index.toFixed(4)}${most}.`;
+  return `${proofName(proof)}: ${percent(differing)} of the pixels differ, structural similarity ${index.toFixed(4)}${most}.`;
 }
 
 function percent(share: number): string {

@@ -38,6 +38,7 @@ import { factorClasses } from './style/factor';
 import { findSamples, themesOf, type Sample } from './style/samples';
 import { reportSamples } from './style/reportSamples';
 import { reportContrast } from './style/themes/reportContrast';
+import { writtenThemes } from './style/themes/writtenThemes';
 import { themeLooks, withThemes } from './style/themes/themeLooks';
 import { applySamples } from './style/applySamples';
 import type { Schemes, StyleSheet } from './style/styleSheet';
@@ -196,7 +197,7 @@ export function pagesFromDecisions(
     title: options.titles?.[page.screen] ?? guessTitle(page),
   }));
   const linked = resolveLinks(titled, mockup, report).map((page) => labelFields(page, report));
-  const asked = [...(options.themes ?? []), ...Object.values(options.schemes ?? {})];
+  const asked = writtenThemes(options);
   const themes = themesOf(samples).filter((theme) => asked.includes(theme));
   const pages =
     themes.length === 0 ? linked : themedPages(linked, { decided, samples, plan, target }, themes, report);

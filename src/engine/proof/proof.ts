@@ -2,12 +2,14 @@ import type { Browser } from 'playwright-core';
 import type { BuildRecord, RecordedLayer, RecordedScreen } from '../../core/buildRecord';
 import type { Box } from '../../core/mockup/box';
 import type { LayerId } from '../../core/mockup/layer';
+import { BLEED } from '../../core/pictures/drawings';
 import { svgBytes } from '../../core/read/unpack';
 import { withoutAnimations } from './atRest';
 import { comparePictures, type Comparison } from './compare';
 import { fontsIn, withFonts } from './sameFonts';
 import { pullPage, pullSvg, type Size } from './pull';
 import { cutTexts, shiftsOf } from './shifts';
+import type { ThemedSheet } from './themedSheets';
 
 /** A layer and the share of its box's pixels that differ, 0–1. */
 export interface LayerProof {
@@ -34,6 +36,8 @@ export interface LayerFigure {
 /** A built page compared with its screen. */
 export interface ScreenProof {
   readonly name: string;
+  /** The theme that was shown. Absent for none. */
+  readonly theme?: string;
   /** Share of differing pixels, 0–1. */
   readonly differing: number;
   /** Structural similarity, 0–1, 1 for equal. */
@@ -60,7 +64,9 @@ export interface ProofInput {
   /** The folder of the page's files. */
   readonly folder: string;
   readonly sheet: ProofSheet;
-  /** Counts screens. */
+  /** The screens in the looks of the themes that the page has. Absent for none. */
+  readonly themed?: readonly ThemedSheet[];
+  /** Counts screens, each in every theme. */
   readonly onProgress?: (done: number, total: number) => void;
 }
 
@@ -72,7 +78,7 @@ export function proofSheet(svg: Uint8Array, { width, height }: Size): ProofSheet
 const MOST_WORST = 20;
 
 /**
- * Pulls a proof of every screen: page and mockup are drawn by the same Chromium at the mockup's size, and
+ * Pulls a proof of every screen, without a theme and in each: page and mockup are drawn by the same Chromium at the mockup's size, and
  * compared.
  */
 export async function pullProof({
@@ -80,20 +86,34 @@ export async function pullProof({
   record,
   folder,
   sheet,
+  themed = [],
   onProgress = () => undefined,
 }: ProofInput): Promise<readonly ScreenProof[]> {
+  const fonts = await fontsIn(folder);
+  const plain = { ...sheet, svg: withFonts(sheet.svg, fonts) };
+  const jobs = record.screens.flatMap((screen) => [
+    { screen, theme: null, drawn: plain, corner: screen.origin },
+    ...themed
+      .filter((each) => each.screen === screen.id)
+      .map(({ theme, ...each }) => ({
+        screen,
+        theme,
+        drawn: { ...each, svg: withFonts(each.svg, fonts) },
+        corner: { x: BLEED, y: BLEED },
+      })),
+  ]);
   const proofs: ScreenProof[] = [];
-  const svg = withFonts(sheet.svg, await fontsIn(folder));
-  for (const [at, screen] of record.screens.entries()) {
-    onProgress(at, record.screens.length);
+  for (const [at, { screen, theme, drawn, corner }] of jobs.entries()) {
+    onProgress(at, jobs.length);
     const size = { width: Math.ceil(screen.width), height: Math.ceil(screen.height) };
-    const mockup = await pullSvg(browser, svg, sheet, { ...screen.origin, ...size });
-    const { picture: page, elements } = await pullPage(browser, folder, screen.file, size);
+    const mockup = await pullSvg(browser, drawn.svg, drawn, { ...corner, ...size });
+    const { picture: page, elements } = await pullPage(browser, folder, screen.file, size, theme);
     const comparison = await comparePictures(mockup, page);
     const compared = { layers: screen.layers, spans: record.sourceMap[screen.file] ?? [], elements };
     const [farthest] = shiftsOf(compared);
     proofs.push({
       name: screen.name,
+      ...(theme !== null && { theme }),
       differing: comparison.differing,
       index: comparison.index,
       worst: worstLayers(screen, record, comparison),

@@ -1,4 +1,5 @@
 import { existsSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
 import type { Browser, Page } from 'playwright-core';
 import { measurePage, type MeasuredElement } from './measurePage';
 import { inFolder } from '../inFolder';
@@ -41,19 +42,33 @@ export interface PulledPage {
  * A screenshot of a built page at the mockup's size, and the places of its elements. The page gets the files of its
  * folder and nothing else: opened as a file, it could show any picture of the disk.
  * @param file the page's path in the folder
+ * @param theme the class that its root is given; null for none
  */
-export function pullPage(browser: Browser, folder: string, file: string, size: Size): Promise<PulledPage> {
+export function pullPage(
+  browser: Browser,
+  folder: string,
+  file: string,
+  size: Size,
+  theme: string | null = null,
+): Promise<PulledPage> {
   return withoutScripts(browser, size, async (page) => {
     await page.route('**', async (route) => {
       const { href, pathname } = new URL(route.request().url());
       const asked = href.startsWith(ORIGIN) ? inFolder(folder, decodeURIComponent(pathname)) : null;
-      if (asked !== null && existsSync(asked)) await route.fulfill({ path: asked });
-      else await route.abort();
+      if (asked === null || !existsSync(asked)) await route.abort();
+      else if (theme !== null && route.request().isNavigationRequest())
+        await route.fulfill({ path: asked, body: inTheme(await readFile(asked, 'utf8'), theme) });
+      else await route.fulfill({ path: asked });
     });
     await page.goto(ORIGIN + file.split('/').map(encodeURIComponent).join('/'));
     const picture = await page.screenshot({ clip: { x: 0, y: 0, ...size } });
     return { picture, elements: await measurePage(page) };
   });
+}
+
+/** A page whose root has the class of a theme. */
+function inTheme(html: string, theme: string): string {
+  return html.replace(/<html\b/, `<html class="${theme}"`);
 }
 
 /**

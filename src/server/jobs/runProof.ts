@@ -6,6 +6,9 @@ import { getMockup } from '../db/tables/mockups';
 import { getRevision, type RevisionRow } from '../db/tables/revisions';
 import { getBuildRecord } from '../useCases/buildRecords';
 import type { ProofSheet } from '../../engine/proof/proof';
+import { writtenThemes } from '../../core/style/themes/writtenThemes';
+import { buildInput } from '../useCases/buildInput';
+import type { Themed } from '../workers/proofJob';
 import { proveInWorker } from '../workers/workers';
 import { reporter } from './progress';
 import { beginRunning, endRunning, MOST_ATTEMPTS } from './running';
@@ -27,6 +30,7 @@ export async function runProof(buildId: string): Promise<void> {
       {
         record: await getBuildRecord(buildId, db),
         sheet: await proofSheetOf(db, build, revision),
+        themed: await themedOf(db, build),
         files: (await buildFiles(db, buildId)).map((file) => ({
           ...file,
           bytes: new Uint8Array(file.bytes),
@@ -52,6 +56,15 @@ export async function runProof(buildId: string): Promise<void> {
 
 const GIVEN_UP = 'This proof was begun three times, and Orden stopped each time before it was done.';
 const NOT_KEPT = 'The mockup file is not kept any more.';
+
+/** What the screens are drawn from in the themes of a build; null for a build without themes. */
+async function themedOf(db: Queryable, build: BuildRow): Promise<Themed | null> {
+  const themes = writtenThemes(build.options);
+  const input = themes.length === 0 ? null : await buildInput(db, build);
+  if (!input) return null;
+  const { tree, assets, tags } = input.job;
+  return { tree, assets, tags, themes };
+}
 
 /** An SVG is compared as it was given, any other file by the picture that was drawn when it was read. */
 async function proofSheetOf(

@@ -1,10 +1,13 @@
 import type { BuildRecord } from '../../core/buildRecord';
+import type { Mockup } from '../../core/mockup/mockup';
 import type { OutputFile } from '../../engine/produce';
 import type { OnProgress } from '../../core/read/reading';
 import { launchChromium } from '../../engine/proof/chromium';
 import { proofSheet, pullProof, type ProofSheet, type ScreenProof } from '../../engine/proof/proof';
+import { themedSheets, type ThemedSheet } from '../../engine/proof/themedSheets';
 import { withProofFolder } from '../../engine/proof/proofFolder';
 import { writeFiles } from '../../engine/writeFiles';
+import type { BuildJob } from './buildJob';
 import type { ProofScreen } from '../proofTypes';
 
 export interface ProofJob {
@@ -12,8 +15,15 @@ export interface ProofJob {
   readonly record: Uint8Array;
   /** The whole mockup as SVG or SVGZ, with its size in px. */
   readonly sheet: ProofSheet;
+  /** What the screens are drawn from in the themes of the build; null for a build without themes. */
+  readonly themed: Themed | null;
   /** The files of the build. */
   readonly files: readonly OutputFile[];
+}
+
+/** A mockup as it was built. */
+export interface Themed extends Pick<BuildJob, 'tree' | 'assets' | 'tags'> {
+  readonly themes: readonly string[];
 }
 
 export interface ProofOutput {
@@ -23,7 +33,7 @@ export interface ProofOutput {
 
 /** Compares the pages of a build with the mockup in Chromium. */
 export async function prove(
-  { record: text, sheet, files }: ProofJob,
+  { record: text, sheet, themed, files }: ProofJob,
   onProgress: OnProgress,
 ): Promise<ProofOutput> {
   const record = JSON.parse(new TextDecoder().decode(text)) as BuildRecord;
@@ -36,6 +46,7 @@ export async function prove(
         record,
         folder,
         sheet: proofSheet(sheet.svg, sheet),
+        themed: themed ? sheetsOf(themed) : [],
         onProgress,
       });
       return outputOf(proofs);
@@ -43,6 +54,10 @@ export async function prove(
   } finally {
     await browser.close();
   }
+}
+
+function sheetsOf({ tree, assets, tags, themes }: Themed): readonly ThemedSheet[] {
+  return themedSheets(JSON.parse(tree) as Mockup, assets, tags, themes);
 }
 
 function outputOf(proofs: readonly ScreenProof[]): ProofOutput {

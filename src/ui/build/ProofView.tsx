@@ -11,6 +11,7 @@ import {
   Typography,
 } from '@mui/material';
 import { useState } from 'react';
+import { proofName } from '../../core/proofName';
 import type { ProofScreen } from '../../server/proofTypes';
 import type { BuildView } from '../../server/useCases/builds';
 import type { ProofView as ProofState } from '../../server/useCases/proofs';
@@ -52,7 +53,7 @@ export function ProofView({ build }: { readonly build: BuildView }) {
   if (!screen) return <Alert severity="info">There is no screen to prove.</Alert>;
   return (
     <Proof
-      key={screen.name}
+      key={proofName(screen)}
       screen={screen}
       address={`/api/builds/${build.id}/proof`}
       choice={
@@ -62,9 +63,9 @@ export function ProofView({ build }: { readonly build: BuildView }) {
             onChange={(event) => setAt(Number(event.target.value))}
             inputProps={{ 'aria-label': 'Screen of the proof' }}
           >
-            {screens.map(({ name, differing }, index) => (
-              <option key={name} value={index}>
-                {name}: {percent(differing)}
+            {screens.map((each, index) => (
+              <option key={index} value={index}>
+                {proofName(each)}: {percent(each.differing)}
               </option>
             ))}
           </NativeSelect>
