@@ -57,7 +57,10 @@ export function pullPage(
       const asked = href.startsWith(ORIGIN) ? inFolder(folder, decodeURIComponent(pathname)) : null;
       if (asked === null || !existsSync(asked)) await route.abort();
       else if (theme !== null && route.request().isNavigationRequest())
-        await route.fulfill({ path: asked, body: inTheme(await readFile(asked, 'utf8'), theme) });
+        await route.fulfill({
+          contentType: 'text/html',
+          body: inTheme(await readFile(asked, 'utf8'), theme),
+        });
       else await route.fulfill({ path: asked });
     });
     await page.goto(ORIGIN + file.split('/').map(encodeURIComponent).join('/'));
