@@ -35,6 +35,7 @@ import { reportMerges } from './sort/merges';
 import { applyStructuralTags } from './sort/structuralTags';
 import type { Tags } from './sort/tag';
 import { factorClasses } from './style/factor';
+import { sampledClasses } from './style/lookClasses';
 import { findSamples, themesOf, type Sample } from './style/samples';
 import { reportSamples } from './style/reportSamples';
 import { reportContrast } from './style/themes/reportContrast';
@@ -203,8 +204,7 @@ export function pagesFromDecisions(
     themes.length === 0 ? linked : themedPages(linked, { decided, samples, plan, target }, themes, report);
   clock.lap('page');
 
-  const kinds = new Map(samples.map(({ path, layer }) => [path.at(-1) ?? '', layer.kind]));
-  const factored = factorClasses(pages, kinds, waiting, themes, saidValues(tags));
+  const factored = factorClasses(pages, sampledClasses(samples), waiting, themes, saidValues(tags));
   const sheet = options.schemes ? { ...factored, schemes: options.schemes } : factored;
   const fonts = fontFiles(pages, mockup, assets);
   clock.lap('style');

@@ -1,6 +1,7 @@
 import type { Measures } from '../mockup/bounds';
 import type { LayerId } from '../mockup/layer';
 import type { Mockup } from '../mockup/mockup';
+import type { Holds } from './facets/holds';
 import type { Repeat } from './repeats';
 import type { Merge } from './merges';
 import type { Contents, InputType, Outcome, PartWidth, Role, Scroll, State } from './vocabulary';
@@ -28,6 +29,8 @@ export interface Decision {
   readonly classes: readonly string[];
   /** The class name that a person gave to its look; null for an automatic one. */
   readonly lookName: string | null;
+  /** What its class holds, for a sample; null for the look alone. */
+  readonly holds: Holds | null;
   readonly hidden: boolean;
   /** Its index among like-built siblings. */
   readonly repeat: Repeat | null;

@@ -106,6 +106,13 @@ describe("a layer with a sample's class", () => {
     expect(second).toMatchObject({ style: { size: 20 }, fill: { colour: { r: 0xab } } });
   });
 
+  it('gives its size too, where that is said of the sample', () => {
+    const { layer } = dressed(
+      `${SAMPLES.replace('id="card" x="300" width="40"', 'data-name="card [data-holds=size]" x="300" width="40"')}${CARD}`,
+    );
+    expect((layer('a') as ShapeLayer).outline).toMatchObject({ box: { x: 0, y: 0, width: 40, height: 20 } });
+  });
+
   it('stays as it is drawn without a sample of its class', () => {
     const plain = readInside('<rect id="a" data-tags=".card" width="9" height="9"/>').mockup;
     const measures = measureMockup(plain);

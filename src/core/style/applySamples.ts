@@ -7,7 +7,7 @@ import type { Mockup } from '../mockup/mockup';
 import { mapRadii, outlineBox, type Outline, type Radius } from '../mockup/outline';
 import type { Paint, Stroke } from '../mockup/paint';
 import type { Decided, Decisions } from '../sort/decision';
-import type { Sample } from './samples';
+import { liesIn, type Sample } from './samples';
 
 /**
  * The mockup with the look of samples on every layer of their classes, in a theme or, for null, in none; the
@@ -40,8 +40,8 @@ interface SampleContext {
 interface Surroundings {
   readonly classes: readonly (readonly string[])[];
   /** For the shape that backs the group. */
-  readonly shape: { readonly of: LayerId; readonly sample: ShapeLayer } | null;
-  readonly text: TextLayer | null;
+  readonly shape: { readonly of: LayerId; readonly sample: SampleOf<'shape'> } | null;
+  readonly text: SampleOf<'text'> | null;
 }
 
 function applyTo(layer: Layer, around: Surroundings, wardrobe: SampleContext): Layer {
@@ -55,11 +55,11 @@ function applyTo(layer: Layer, around: Surroundings, wardrobe: SampleContext): L
       return layer;
     case 'shape': {
       const sample = find('shape') ?? (around.shape?.of === layer.id ? around.shape.sample : null);
-      return sample ? styleShape(layer, sample, scaleFrom(sample, layer, wardrobe)) : layer;
+      return sample ? styleShape(layer, sample, scaleFrom(sample.layer, layer, wardrobe)) : layer;
     }
     case 'text': {
       const sample = find('text') ?? around.text;
-      return sample ? styleText(layer, sample, scaleFrom(sample, layer, wardrobe)) : layer;
+      return sample ? styleText(layer, sample.layer, scaleFrom(sample.layer, layer, wardrobe)) : layer;
     }
     case 'group': {
       const sample = find('shape');
@@ -75,7 +75,10 @@ function applyTo(layer: Layer, around: Surroundings, wardrobe: SampleContext): L
   }
 }
 
-type LayerOf<Kind> = Kind extends 'shape' ? ShapeLayer : TextLayer;
+/** A sample by the kind of its layer. */
+type SampleOf<Kind> = Pick<Sample, 'holdsSize'> & {
+  readonly layer: Kind extends 'shape' ? ShapeLayer : TextLayer;
+};
 
 /**
  * Of all matching samples, one of the theme precedes a common one, a longer path a shorter, a later one an
@@ -86,7 +89,7 @@ function bestSample<Kind extends 'shape' | 'text'>(
   own: readonly string[],
   around: readonly (readonly string[])[],
   samples: readonly Sample[],
-): LayerOf<Kind> | null {
+): SampleOf<Kind> | null {
   const rank = ({ theme, path }: Sample) => (theme === null ? 0 : 1000) + path.length;
   let best: Sample | null = null;
   for (const sample of samples) {
@@ -94,16 +97,7 @@ function bestSample<Kind extends 'shape' | 'text'>(
     if (layer.kind !== kind || !own.includes(path.at(-1) ?? '')) continue;
     if (liesIn(path.slice(0, -1), around) && (!best || rank(sample) >= rank(best))) best = sample;
   }
-  return best && (best.layer as LayerOf<Kind>);
-}
-
-/**
- * True when the classes occur around in this order, with others between (Selectors 4, §14.1, descendants).
- */
-function liesIn(path: readonly string[], around: readonly (readonly string[])[]): boolean {
-  let at = 0;
-  for (const classes of around) if (at < path.length && classes.includes(path[at] ?? '')) at += 1;
-  return at === path.length;
+  return best as SampleOf<Kind> | null;
 }
 
 /** The first shape that contains the whole group. */
@@ -122,8 +116,13 @@ function scaleFrom(sample: Layer, layer: Layer, { measures }: SampleContext): nu
   return scale(sample.id) / (scale(layer.id) || 1);
 }
 
-function styleShape(shape: ShapeLayer, sample: ShapeLayer, scale: number): ShapeLayer {
-  const fit = boxToBox(outlineBox(sample.outline), outlineBox(shape.outline));
+function styleShape(
+  shape: ShapeLayer,
+  { layer: sample, holdsSize }: SampleOf<'shape'>,
+  scale: number,
+): ShapeLayer {
+  const outline = holdsSize ? withSize(shape.outline, sample.outline, scale) : shape.outline;
+  const fit = boxToBox(outlineBox(sample.outline), outlineBox(outline));
   const { opacity, blend, effects, filter, strokeFirst } = sample;
   return {
     ...shape,
@@ -132,7 +131,7 @@ function styleShape(shape: ShapeLayer, sample: ShapeLayer, scale: number): Shape
     effects,
     filter,
     strokeFirst,
-    outline: withCorners(shape.outline, sample.outline, scale),
+    outline: withCorners(outline, sample.outline, scale),
     fill: sample.fill && fitPaint(sample.fill, fit),
     stroke: sample.stroke && fitStroke(sample.stroke, fit, scale),
   };
@@ -181,6 +180,13 @@ function letterBox({ lines }: TextLayer): Box | null {
   const ends = lines.map(({ x, width }) => x + width);
   const last = lines.at(-1) ?? first;
   return boxOf(Math.min(...xs), first.baseline - size, Math.max(...ends), last.baseline);
+}
+
+/** A box of the sample's size, with its own top left corner. */
+function withSize(outline: Outline, sample: Outline, scale: number): Outline {
+  if (!('box' in outline) || !('box' in sample)) return outline;
+  const { width, height } = sample.box;
+  return { ...outline, box: { ...outline.box, width: width * scale, height: height * scale } };
 }
 
 /** Corners are part of a box's look, as far as its sides have room for them. */

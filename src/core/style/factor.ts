@@ -10,7 +10,7 @@ import { ownName } from '../sort/tellingNames';
 import { classNameFor, nameClassOf, ownerInside, partOf, thingOf, type NamedUsers } from './classNames';
 import { wordsOfClasses } from './classWords';
 import { lookKey, NO_THEMES, NONE, partsOf, type Parts } from './classKey';
-import { besideLookClass, lookClasses, wornLook, type SampleKind, type SampleKinds } from './lookClasses';
+import { besideLookClass, lookClasses, wornLook, type SampleKind, type SampledClasses } from './lookClasses';
 import { NOTHING_SAID, type SaidValues } from './tokens/token';
 import type { PlacementCount, StyleClass, StyleSheet } from './styleSheet';
 
@@ -44,7 +44,7 @@ const RESERVED = ['screen', 'run', 'flow', ...WIDTH_CLASSES];
  */
 export function factorClasses(
   pages: readonly Page[],
-  samples: SampleKinds,
+  samples: SampledClasses,
   waiting: ReadonlySet<LayerId> = new Set(),
   themes: readonly string[] = [],
   values: SaidValues = NOTHING_SAID,
@@ -106,17 +106,19 @@ export function factorClasses(
   }
   const wordsOf = wordsOfClasses(pages, (node) => useOf(node).mark);
   const known = new Map<string, StyleClass>();
-  for (const [name, { look, states, themes: own }] of looks)
-    known.set(`class ${name}`, {
-      name,
-      thing: null,
-      look,
-      states,
-      themes: own,
-      layout: null,
-      placements: [],
-      narrow: null,
-    });
+  for (const [name, { variants }] of looks)
+    for (const { within, look, states, themes: own } of variants)
+      known.set(`class ${name} in ${within.join(' ')}`, {
+        name,
+        within,
+        thing: null,
+        look,
+        states,
+        themes: own,
+        layout: null,
+        placements: [],
+        narrow: null,
+      });
   /** A class that a person gave holds the look, when all its wearers have the same one. */
   const holdsOneLook = (name: string) =>
     wearers.get(name)?.size === 1 && !RESERVED.includes(name) && !looks.has(name);
@@ -128,6 +130,7 @@ export function factorClasses(
     const counted = [...(placements?.values() ?? [])];
     known.set(mark, {
       name,
+      within: [],
       thing: thingOf(draft),
       look,
       layout,

@@ -11,6 +11,8 @@ export interface Sample {
   readonly path: readonly string[];
   /** The theme of the sample; null for all themes. */
   readonly theme: string | null;
+  /** True when its class holds its size as well as its look. */
+  readonly holdsSize: boolean;
 }
 
 /**
@@ -50,7 +52,13 @@ function collect(
   if (layer.kind === 'bitmap') return;
   const name = className(layer, decisions);
   if (layer.kind !== 'group') {
-    if (name !== '') into.push({ ...around, layer, path: [...around.path, name] });
+    if (name !== '')
+      into.push({
+        ...around,
+        layer,
+        path: [...around.path, name],
+        holdsSize: decisions.get(layer.id)?.holds === 'size',
+      });
     return;
   }
   const inside = isOuter || name === '' ? around : groupAround(layer, name, around);
@@ -75,4 +83,13 @@ function className(layer: Layer, decisions: Decisions): string {
   const [said] = decisions.get(layer.id)?.classes ?? [];
   const { text, own } = layerTitle(layer);
   return said ?? (own ? safeName(text) : '');
+}
+
+/**
+ * True when the classes occur around in this order, with others between (Selectors 4, §14.1, descendants).
+ */
+export function liesIn(path: readonly string[], around: readonly (readonly string[])[]): boolean {
+  let at = 0;
+  for (const classes of around) if (at < path.length && classes.includes(path[at] ?? '')) at += 1;
+  return at === path.length;
 }

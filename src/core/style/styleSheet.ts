@@ -7,6 +7,8 @@ import type { SharedPlacement } from '../page/sharedPlacement';
 /** A class: a look, and for boxes that may grow, their layout and placement. */
 export interface StyleClass {
   readonly name: string;
+  /** The classes that it stands inside of, outermost first; empty for a class that is the same everywhere. */
+  readonly within: readonly string[];
   /** The name of the thing that its users are, such as `button`; null where they are none. */
   readonly thing: string | null;
   readonly look: Look;

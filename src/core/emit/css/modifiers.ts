@@ -26,7 +26,9 @@ export const modifiersOf = memoizeByObject((sheet: StyleSheet): Modifiers => {
     StyleClass,
     { readonly base: StyleClass; readonly own: readonly Declaration[] }
   >();
+  const nested = new Map<StyleClass, readonly Declaration[]>();
   for (const style of sheet.classes) {
+    if (style.within.length > 0) nested.set(style, nestedDeclarations(style, sheet));
     const { thing } = style;
     if (thing === null || !isPlainClass(style)) continue;
     const base = bases.get(thing);
@@ -38,9 +40,24 @@ export const modifiersOf = memoizeByObject((sheet: StyleSheet): Modifiers => {
   }
   return {
     baseOf: (style) => modifiers.get(style)?.base ?? null,
-    declarationsOf: (style) => modifiers.get(style)?.own ?? classDeclarations(style),
+    declarationsOf: (style) => modifiers.get(style)?.own ?? nested.get(style) ?? classDeclarations(style),
   };
 });
+
+/** What a class says inside of others: all of its look, and nothing of what it looks like elsewhere. */
+function nestedDeclarations(style: StyleClass, { classes }: StyleSheet): readonly Declaration[] {
+  const whole = classDeclarations(style);
+  const others = classes.filter(({ name }) => name === style.name).flatMap(classDeclarations);
+  const taken = declarationDiff(others, whole).filter(
+    ([property]) => !whole.some(([own]) => own === property),
+  );
+  return [...taken, ...whole];
+}
+
+/** The selector of a class (Selectors 4, §6.6 and §14.1). */
+export function classSelector({ within, name }: Pick<StyleClass, 'within' | 'name'>): string {
+  return [...within, name].map((each) => `.${each}`).join(' ');
+}
 
 /** States, themes and a second width are said for whole classes. */
 function isPlainClass({ states, themes, narrow }: StyleClass): boolean {

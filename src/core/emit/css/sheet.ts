@@ -3,7 +3,7 @@ import { type CssRule } from '../../markup/printCss';
 import { quoteFamily } from '../../markup/families';
 import type { EmitInput, FontFile } from '../target';
 import { baseRules } from './base';
-import { modifiersOf } from './modifiers';
+import { classSelector, modifiersOf } from './modifiers';
 import { isShownByState, stateRules } from './stateRules';
 import { themeRules, type ThemeRules } from './themeRules';
 import { widthRules } from './widthRules';
@@ -21,7 +21,7 @@ export function sheetRules(input: SheetInput): readonly CssRule[] {
       ? [['display', 'none'] as const, ...shown.filter(([property]) => property !== 'display')]
       : shown;
     const rules = [...themed.rulesOf(each), ...stateRules(each, { sheet, plan })];
-    return declarations.length > 0 ? [{ selector: `.${each.name}`, declarations }, ...rules] : [...rules];
+    return declarations.length > 0 ? [{ selector: classSelector(each), declarations }, ...rules] : [...rules];
   });
   const base = baseRules(pages).map((rule) => withThemedGround(rule, pages, sheet, themed));
   return [...fonts.map(fontRule), ...themed.values, ...base, ...classes, ...widthRules(input)];

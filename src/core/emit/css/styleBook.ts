@@ -11,7 +11,7 @@ import type { StyleClass } from '../../style/styleSheet';
 import type { BookClass, ClassUser, NameOrigin, StyleBook } from '../styleBook';
 import type { BookInput } from '../target';
 import { classDeclarations } from './declarations';
-import { modifiersOf } from './modifiers';
+import { classSelector, modifiersOf } from './modifiers';
 import { asInSheet, tokenSheet } from './sheetTokens';
 import { stateRules } from './stateRules';
 import { themeRules } from './themeRules';
@@ -35,7 +35,7 @@ export function styleBook(input: BookInput): StyleBook {
   const themed = themeRules(sheet.classes, sheet.themes, sheet.schemes);
   const rulesOf = (style: StyleClass): readonly CssRule[] => [
     {
-      selector: `.${style.name}`,
+      selector: classSelector(style),
       declarations: themed.withVariables(style, modifiers.declarationsOf(style)),
     },
     ...themed.rulesOf(style),
@@ -45,10 +45,10 @@ export function styleBook(input: BookInput): StyleBook {
   const classes = sheet.classes.map((style): BookClass => {
     const users = uses.get(style.name) ?? [];
     const css = printCss(asInSheet(rulesOf(style), input, true));
-    const whole = { selector: `.${style.name}`, declarations: classDeclarations(style) };
+    const whole = { selector: classSelector(style), declarations: classDeclarations(style) };
     apart += users.length * printCss([whole, ...rulesOf(style).slice(1)]).length;
     return {
-      name: style.name,
+      name: classSelector(style).slice(1),
       origin: originOf(style, users, samples),
       css,
       states: [...new Set(style.states.map(({ state }): State => state))],

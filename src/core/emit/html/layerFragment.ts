@@ -4,7 +4,7 @@ import type { LayerId } from '../../mockup/layer';
 import { findNode } from '../../page/findNode';
 import { walkNodes } from '../../page/walk';
 import type { CodePart, Fragment, FragmentInput } from '../target';
-import { modifiersOf } from '../css/modifiers';
+import { classSelector, modifiersOf } from '../css/modifiers';
 import { linkContext } from './linkContext';
 import { nodeMarkup } from '../markup/nodeMarkup';
 import { stateRules } from '../css/stateRules';
@@ -36,7 +36,7 @@ export function layerFragment(input: FragmentInput, layer: LayerId): Fragment {
   const rules = input.sheet.classes
     .filter(({ name }) => looks.has(name))
     .flatMap((each) => [
-      { selector: `.${each.name}`, declarations: modifiers.declarationsOf(each) },
+      { selector: classSelector(each), declarations: modifiers.declarationsOf(each) },
       ...stateRules(each, input),
     ]);
   const markup = printHtml([

@@ -161,6 +161,7 @@ function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said
     nameSaid: tag.outputName !== undefined && outputName !== '',
     classes: tag.classes ?? [],
     lookName: tag.lookName ?? null,
+    holds: tag.holds ?? null,
     hidden: tag.hidden ?? false,
     repeat: facts.repeats.get(layer.id) ?? null,
     state: version ? { base: version.base.id, state: version.state } : null,

@@ -4,6 +4,7 @@ import { contents } from './contents';
 import type { FacetEntry } from './facet';
 import { gap } from './gap';
 import { hidden } from './hidden';
+import { holds } from './holds';
 import { href } from './href';
 import { inputType } from './inputType';
 import { labels } from './labels';
@@ -29,6 +30,7 @@ export const FACETS = {
   state,
   outputName,
   lookName,
+  holds,
   hidden,
   slot,
   href,
