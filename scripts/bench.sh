@@ -17,6 +17,7 @@ npx --no-install esbuild bench/stages.ts --bundle --platform=node --format=esm -
 node .orden/bench/stages.mjs
 npx --no-install tsx bench/peak.ts
 npx --no-install tsx bench/reading.ts
+npx --no-install tsx bench/style.ts
 
 rm -rf .orden/bench-postgres
 start_postgres .orden/bench-postgres
