@@ -22,7 +22,12 @@ describe('a style file', () => {
     const { tags, refused } = readStyleFile(
       {
         version: 1,
-        values: [...VALUES, { kind: 'colour', value: 'red; } body {', into: '#fff' }, 7],
+        values: [
+          ...VALUES,
+          { kind: 'colour', value: 'red; } body {', into: '#fff' },
+          { kind: 'colour', value: '#fff', into: 'rgb(0 0 0' },
+          7,
+        ],
         classes: [
           { layer: deck.path, name: '1 bad' },
           { layer: '/gone', name: 'gone' },
@@ -33,7 +38,7 @@ describe('a style file', () => {
     );
     expect(tags.get(deck.id)).toEqual({ lookName: 'plank' });
     expect(tags.get(SHEET.id)).toEqual({ values: VALUES });
-    expect(refused).toHaveLength(4);
+    expect(refused).toHaveLength(5);
     expect(refused.at(-1)).toBe('/gone: the mockup has no such layer.');
   });
 

@@ -8,6 +8,7 @@ import { NameField } from './NameField';
 
 const KIND_WORDS: Readonly<Record<TokenKind, string>> = {
   colour: 'Colours',
+  font: 'Fonts',
   text: 'Sizes of type',
   space: 'Distances',
   radius: 'Radii',
@@ -262,6 +263,17 @@ function Swatch({ kind, value }: StyleValue) {
         component="span"
         style={{ fontSize: `min(${value}, 28px)` }}
         sx={{ lineHeight: 1, width: 40, flex: 'none', display: 'inline-block' }}
+      >
+        Ag
+      </Box>
+    );
+  if (kind === 'font')
+    return (
+      <Box
+        aria-hidden
+        component="span"
+        style={{ fontFamily: value }}
+        sx={{ fontSize: 18, width: 40, flex: 'none' }}
       >
         Ag
       </Box>

@@ -10,8 +10,24 @@ export interface SaidValue extends StyleValue {
   readonly name?: string;
 }
 
-/** A CSS value that closes no declaration and holds no address. */
-const VALUE = /^[#\w.,%() /-]{1,200}$/;
+/** A CSS value of plain letters and whole strings, which closes no declaration and holds no address. */
+const VALUE = /^(?:[#\w.,%() /-]|"[\w .,-]*"){1,200}$/;
+
+/** True for a value whose parentheses close: an open one would swallow what comes after (CSS Syntax 3, §5.4.8). */
+function closes(value: string): boolean {
+  let open = 0;
+  for (const letter of value) {
+    if (letter === '(') open += 1;
+    if (letter === ')') open -= 1;
+    if (open < 0) return false;
+  }
+  return open === 0;
+}
+
+const valueText = Joi.string()
+  .pattern(VALUE)
+  .custom((value: string, helpers) => (closes(value) ? value : helpers.error('string.pattern.base')));
+
 /** A name of a custom property that reads like other names (CSS Syntax 3, §4.3.11; letters of ASCII only). */
 export const TOKEN_NAME = /^[a-z][a-z0-9-]{0,63}$/;
 
@@ -21,8 +37,8 @@ export const values: FacetEntry<readonly SaidValue[]> = {
     .items(
       Joi.object<SaidValue>({
         kind: Joi.valid(...TOKEN_KINDS).required(),
-        value: Joi.string().pattern(VALUE).required(),
-        into: Joi.string().pattern(VALUE),
+        value: valueText.required(),
+        into: valueText,
         name: Joi.string().pattern(TOKEN_NAME),
       }).or('into', 'name'),
     )

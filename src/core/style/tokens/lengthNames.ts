@@ -51,6 +51,15 @@ export function radiusNames(
   return named(radii, taken, ({ value }) => `radius-${value.replace(/px$/, '').replace('.', '-')}`);
 }
 
+/** The names of font families by their values: `font-mono` for letters of one width. */
+export function fontNames(
+  fonts: readonly UsedValue[],
+  taken: ReadonlySet<string>,
+): ReadonlyMap<string, string> {
+  const byUse = fonts.toSorted((one, other) => other.uses - one.uses);
+  return named(byUse, taken, ({ value }) => (/\bmono(?:space)?\b/i.test(value) ? 'font-mono' : 'font'));
+}
+
 /** The names of shadows, which have no scale. */
 export function shadowNames(
   values: readonly UsedValue[],

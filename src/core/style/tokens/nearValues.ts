@@ -1,9 +1,11 @@
 import { differenceCiede2000, parse } from 'culori';
-import type { TokenKind } from '../../look/styleValue';
+import { isLengthKind, type TokenKind } from '../../look/styleValue';
 import type { NearValues, UsedValue } from './token';
 
 /** The largest difference of values that may be a slip: CIEDE2000 for colours, else px (common practice, no source). */
-const NEAR: Readonly<Record<TokenKind, number>> = { colour: 2, text: 0.5, space: 1, radius: 1, shadow: 0 };
+const NEAR = { colour: 2, font: 0, text: 0.5, space: 1, radius: 1, shadow: 0 } as const satisfies Readonly<
+  Record<TokenKind, number>
+>;
 /** The largest share that a length may be off by. */
 const LARGEST_SHARE = 0.15;
 
@@ -27,12 +29,12 @@ export function nearValues(values: readonly UsedValue[]): readonly NearValues[] 
 }
 
 function differenceOf(one: UsedValue, other: UsedValue): number {
-  if (one.kind === 'shadow') return Infinity;
-  if (one.kind !== 'colour') {
+  if (isLengthKind(one.kind)) {
     const [first, second] = [parseFloat(one.value), parseFloat(other.value)];
     const off = Math.abs(first - second);
     return off > LARGEST_SHARE * Math.min(first, second) ? Infinity : off;
   }
+  if (one.kind !== 'colour') return Infinity;
   const [first, second] = [parse(one.value), parse(other.value)];
   if (!first || !second || (first.alpha ?? 1) !== (second.alpha ?? 1)) return Infinity;
   return colourDifference(first, second);

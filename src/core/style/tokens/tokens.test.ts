@@ -59,6 +59,7 @@ describe('tokens', () => {
       ...[14, 14, 14, 11, 11, 24, 24].map(text),
     ]);
     expect(names).toEqual({
+      font: 'Commissioner',
       'text-small': '11px',
       'text-base': '14px',
       'text-large': '24px',
@@ -66,7 +67,7 @@ describe('tokens', () => {
       'space-3': '12px',
       'space-4': '16px',
     });
-    expect(css).toContain('font: 600 var(--text-base)/20px Commissioner;');
+    expect(css).toContain('font: 600 var(--text-base)/20px var(--font);');
   });
 
   it('hold whole shadows, and the colours in them', () => {

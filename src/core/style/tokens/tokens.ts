@@ -1,8 +1,8 @@
 import type { CssRule, Declaration } from '../../markup/printCss';
 import { colourNames } from './colourNames';
-import { radiusNames, shadowNames, sizeNames, stepNames } from './lengthNames';
+import { fontNames, radiusNames, shadowNames, sizeNames, stepNames } from './lengthNames';
 import { nearValues } from './nearValues';
-import { valueKey, type TokenKind } from '../../look/styleValue';
+import { isLengthKind, valueKey, type TokenKind } from '../../look/styleValue';
 import type { NearValues, SaidValues, Token, UsedValue } from './token';
 import { usedValues } from './usedValues';
 import { coloursIn, withValues } from './valuesIn';
@@ -22,18 +22,16 @@ type Namer = (values: readonly UsedValue[], taken: ReadonlySet<string>) => Reado
 /** The uses that make a value a token: distances are alike by chance more often (common practice, no source). */
 const FEWEST_USES: Readonly<Record<TokenKind, number>> = {
   colour: 2,
+  font: 2,
   text: 2,
   space: 3,
   radius: 2,
   shadow: 2,
 };
 
-function isLength(kind: TokenKind): boolean {
-  return kind !== 'colour' && kind !== 'shadow';
-}
-
 const NAMERS: Readonly<Record<TokenKind, Namer>> = {
   colour: colourNames,
+  font: fontNames,
   text: sizeNames,
   space: stepNames,
   radius: radiusNames,
@@ -67,7 +65,9 @@ export function withTokens(rules: readonly CssRule[], said: SaidValues): TokenSh
       const name = said.names.get(valueKey(each)) ?? names.get(each.value);
       return name === undefined ? [] : [{ ...each, name }];
     });
-    return isLength(kind) ? made.sort((one, other) => parseFloat(one.value) - parseFloat(other.value)) : made;
+    return isLengthKind(kind)
+      ? made.sort((one, other) => parseFloat(one.value) - parseFloat(other.value))
+      : made;
   });
   const named = new Set(tokens.map(valueKey));
   const others = values.filter((each) => !named.has(valueKey(each)));
@@ -107,7 +107,7 @@ function wordsOf(tokens: readonly Token[]): WordFor {
 function isToken(value: UsedValue, { names }: SaidValues): boolean {
   if (names.has(valueKey(value))) return true;
   // Measured lengths are no decisions of a designer.
-  const isMeasured = isLength(value.kind) && (parseFloat(value.value) * 2) % 1 !== 0;
+  const isMeasured = isLengthKind(value.kind) && (parseFloat(value.value) * 2) % 1 !== 0;
   // What is wholly clear is the end of a gradient.
   const isClear = value.value.endsWith('/ 0%)');
   return value.uses >= FEWEST_USES[value.kind] && !isMeasured && !isClear;

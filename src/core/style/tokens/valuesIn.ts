@@ -27,7 +27,9 @@ const foundIn = memoizeText((declaration): readonly FoundValue[] => {
   const [property, value] = [declaration.slice(0, colon), declaration.slice(colon + 1)];
   if (property === 'box-shadow' || property === 'text-shadow')
     return [{ kind: 'shadow', value, start: 0, end: value.length }];
-  return [...lengthsIn(property, value), ...coloursIn(value)].sort((one, other) => one.start - other.start);
+  return [...lengthsIn(property, value), ...familiesIn(property, value), ...coloursIn(value)].sort(
+    (one, other) => one.start - other.start,
+  );
 });
 
 /** The colours of any value. */
@@ -37,6 +39,14 @@ export function coloursIn(value: string): readonly FoundValue[] {
     value,
     (node) => node.type === 'Hash' || (node.type === 'Function' && node.name === 'rgb'),
   ).map((place) => ({ kind: 'colour', ...place }));
+}
+
+/** The families of a font: of the shorthand what stands after its sizes (CSS Fonts 4, §2.10). */
+function familiesIn(property: string, value: string): readonly FoundValue[] {
+  const before = property === 'font' ? /^.*?[\d.]+px\/[\d.]+(?:px)? /.exec(value)?.[0] : undefined;
+  if (before === undefined) return [];
+  const [start, end] = [before.length, value.length];
+  return start < end ? [{ kind: 'font', value: value.slice(start), start, end }] : [];
 }
 
 function lengthsIn(property: string, value: string): readonly FoundValue[] {

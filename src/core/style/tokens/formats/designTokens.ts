@@ -9,6 +9,7 @@ type Json = string | number | boolean | readonly Json[] | { readonly [key: strin
 /** The group and the type of a kind of token (Design Tokens Format Module 2025.10, §6 and §8–9; from memory). */
 const GROUPS: Readonly<Record<TokenKind, { readonly group: string; readonly type: string }>> = {
   colour: { group: 'color', type: 'color' },
+  font: { group: 'font', type: 'fontFamily' },
   text: { group: 'text', type: 'dimension' },
   space: { group: 'space', type: 'dimension' },
   radius: { group: 'radius', type: 'dimension' },
@@ -28,6 +29,7 @@ export function designTokens(tokens: readonly Token[]): string {
 
 function jsonOf(kind: TokenKind, value: string): Json {
   if (kind === 'colour') return colourJson(value);
+  if (kind === 'font') return value.split(/\s*,\s*/).map((family) => family.replace(/^"(.*)"$/, '$1'));
   return kind === 'shadow' ? shadowJson(value) : lengthJson(value);
 }
 

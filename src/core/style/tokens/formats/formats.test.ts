@@ -13,6 +13,7 @@ const TOKENS = [
   token('colour', 'ink', '#246'),
   token('colour', 'white-40', 'rgb(255 255 255 / 40%)'),
   token('space', 'space-3', '12px'),
+  token('font', 'font', '"Red Hat Mono", monospace'),
   token('shadow', 'shadow', 'inset 0 1px 2px #000, 0 3px 10px 1px rgb(19 39 51 / 18%)'),
 ];
 
@@ -46,11 +47,13 @@ describe('tokens for other tools', () => {
     expect([...read].map(([id, { type }]) => [id, type])).toEqual([
       ['color.ink', 'color'],
       ['color.white-40', 'color'],
+      ['font.font', 'fontFamily'],
       ['shadow.shadow', 'shadow'],
       ['space.space-3', 'dimension'],
     ]);
     expect(read.get('space.space-3')!.value).toEqual({ value: 12, unit: 'px' });
     expect(read.get('color.white-40')!.value).toMatchObject({ components: [1, 1, 1], alpha: 0.4 });
+    expect(read.get('font.font')!.value).toEqual(['Red Hat Mono', 'monospace']);
     expect(read.get('shadow.shadow')!.value).toMatchObject([
       { inset: true, blur: { value: 2, unit: 'px' } },
       { inset: false, offsetY: { value: 3, unit: 'px' }, spread: { value: 1, unit: 'px' } },
