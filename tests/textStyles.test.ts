@@ -72,7 +72,7 @@ interface Shown {
 /** Runs inside Chromium: what is shown of each word, by its number and letter. */
 function wordsShown(isDrawing: boolean): Record<string, Shown> {
   const shown: Record<string, Shown> = {};
-  const walker = document.createTreeWalker(document, NodeFilter.SHOW_TEXT);
+  const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
   for (let node = walker.nextNode(); node; node = walker.nextNode()) {
     const element = node.parentElement;
     if (!element || element.closest('style, title')) continue;
@@ -117,7 +117,7 @@ function wordsInCase(): string[] {
       lowercase: word.toLowerCase(),
       capitalize: word[0]!.toUpperCase() + word.slice(1),
     })[getComputedStyle(element).textTransform] ?? word;
-  const walker = document.createTreeWalker(document, NodeFilter.SHOW_TEXT);
+  const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
   const words: string[] = [];
   for (let node = walker.nextNode(); node; node = walker.nextNode())
     for (const [word] of (node.textContent ?? '').matchAll(/(?:one|two|six)\d+[abc]/gi))

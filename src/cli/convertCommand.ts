@@ -4,17 +4,19 @@ import { OUTCOME_NAMES, type Outcome } from '../core/sort/vocabulary';
 import { plainFinding } from '../engine/manifest';
 import type { Product } from '../engine/produce';
 import { writeBuild } from './outputFolder';
+import { writePictures } from './picturesCommand';
 import { convertFile } from './convertFile';
 import type { CommandInput, ConvertFlags } from './input';
 
 /** `orden convert FILE --out DIR`: the whole conversion without a server or a database. */
 export async function convertCommand(
   input: CommandInput,
-  { out = '', json, force }: ConvertFlags,
+  { out = '', json, force, 'pictures-only': picturesOnly }: ConvertFlags,
 ): Promise<void> {
   const start = performance.now();
   const { product, readMs } = await convertFile(input);
-  await writeBuild(out, product.files, force);
+  if (picturesOnly) await writePictures(out, product);
+  else await writeBuild(out, product.files, force);
   const summary = summarise(product, readMs, performance.now() - start);
   if (json) console.log(JSON.stringify(summary));
   else console.log(summaryText(summary, out));

@@ -5,7 +5,8 @@ import { mergeTags, type Tags } from '../core/sort/tag';
 import { applyStructuralTags } from '../core/sort/structuralTags';
 import { readStyleFile } from '../core/style/styleFile';
 import { findingList, type Finding } from '../core/findings/finding';
-import { layersOf } from '../core/mockup/walk';
+import type { LayerId } from '../core/mockup/layer';
+import { layersOf, walk } from '../core/mockup/walk';
 import { withRegions } from '../core/sort/regions';
 import { pathFinder, tagsByPath } from '../core/sort/tagPaths';
 import { tagsFileSchema } from '../core/sort/tagSchema';
@@ -36,6 +37,7 @@ export async function convertFile({
   options,
   tags: given,
   style,
+  only,
 }: CommandInput): Promise<ConvertedFile> {
   const start = performance.now();
   const reading = await readMockup(bytes, path.basename(file), { book: createFontBook() });
@@ -51,6 +53,7 @@ export async function convertFile({
     tags,
     options,
     book,
+    ...(only && { only: layersCalled(only, applyStructuralTags(mockup, tags)) }),
     readFindings: [...findings, ...checked.unknown, ...said.unknown],
   });
   return { bytes, reading, tags, product, readMs };
@@ -89,4 +92,18 @@ function checkTags(
   const find = pathFinder(mockup);
   for (const path of Object.keys(value)) if (!known.has(find(path))) report('tags-unknown', null, { path });
   return { tags, unknown: findings };
+}
+
+/**
+ * The layers of some names or paths, with all that is inside of them.
+ * @throws InputError for a name that no layer has
+ */
+function layersCalled(asked: readonly string[], mockup: Mockup): ReadonlySet<LayerId> {
+  const layers = layersOf(mockup);
+  const found = asked.flatMap((name) => {
+    const called = layers.filter(({ path: own, sourceName }) => own === name || sourceName === name);
+    if (called.length === 0) throw new InputError(`No layer is called ${name}; give its name or its path.`);
+    return called;
+  });
+  return new Set(found.flatMap((layer) => walk(layer)).map(({ id }) => id));
 }

@@ -11,6 +11,7 @@ import {
   type PageFrame,
 } from '../core/page/frame';
 import type { ConvertOptions } from '../core/convert';
+import type { PictureRecipes } from '../core/pictures/recipes/recipe';
 import { InputError, UsageError } from './errors';
 
 export interface ConvertFlags {
@@ -31,6 +32,14 @@ export interface ConvertFlags {
   /** The theme that light systems show by themselves. */
   readonly light?: string;
   readonly dark?: string;
+  /** A file of recipes for pictures. */
+  readonly recipes?: string;
+  /** True to write pictures alone. */
+  readonly 'pictures-only': boolean;
+  /** Names or paths of layers whose pictures are made, with commas between them. */
+  readonly only?: string;
+  /** True to list the files of pictures and write none. */
+  readonly list: boolean;
   /** The format of a file of tokens. */
   readonly tokens?: string;
   readonly join: boolean;
@@ -57,6 +66,8 @@ export interface CommandInput {
   readonly tags: JsonFile | null;
   /** The style file, parsed but not validated; null for none. */
   readonly style: JsonFile | null;
+  /** Names or paths of the layers whose pictures are made; null for all. */
+  readonly only: readonly string[] | null;
 }
 
 /**
@@ -76,6 +87,7 @@ export async function readInput(files: readonly string[], flags: ConvertFlags): 
     options,
     tags: tags === undefined ? null : await openJson(tags, 'tags'),
     style: style === undefined ? null : await openJson(style, 'style'),
+    only: flags.only === undefined ? null : flags.only.split(',').map((name) => name.trim()),
   };
 }
 
@@ -91,6 +103,7 @@ async function readOptions({
   join,
   fragments,
   tokens,
+  recipes,
   set = [],
 }: ConvertFlags): Promise<ConvertOptions> {
   const arrangement = oneOf<Arrangement>(arrange, ARRANGEMENTS, '--arrange');
@@ -105,9 +118,19 @@ async function readOptions({
     ...((light !== undefined || dark !== undefined) && {
       schemes: { ...(light !== undefined && { light }), ...(dark !== undefined && { dark }) },
     }),
+    ...(recipes !== undefined && { pictures: await readRecipes(recipes) }),
     ...(frame !== undefined && { frame: readFrame(frame, arrangement) }),
     ...(join && { join: true }),
   };
+}
+
+/** The recipes of a file. */
+async function readRecipes(file: string): Promise<PictureRecipes> {
+  const { json } = await openJson(file, 'recipe');
+  const { pictureRecipesSchema } = await import('../core/pictures/recipes/recipe');
+  const { value, error } = pictureRecipesSchema.validate(json);
+  if (error) throw new InputError(`The recipe file ${file} has a mistake: ${error.message}.`);
+  return value;
 }
 
 /** The options of the target; three of them have flags of their own. */

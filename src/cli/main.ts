@@ -6,6 +6,7 @@ import { InputError, UsageError } from './errors';
 const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json]
               [--unit px|rem] [--lang TAG] [--themes NAMES] [--light NAME] [--dark NAME]
               [--frame WORDS] [--join] [--fragments] [--style STYLE.json]
+              [--recipes RECIPES.json] [--pictures-only] [--only LAYERS]
               [--tokens css|scss|dtcg] [--set NAME=VALUE] [--json] [--force]
 
   Reads the mockup FILE and writes its page into DIR: index.html, styles.css,
@@ -22,6 +23,14 @@ const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested|flow] [--tar
   its name. Files that somebody changed since they were written stay, and then nothing is
   written; --force overwrites them.
 
+orden pictures FILE (--out DIR | --list) [--recipes RECIPES.json] [--only LAYERS]
+               [--tags TAGS.json] [--json]
+
+  Makes the pictures of FILE alone, or those of the LAYERS that are named, over the files
+  of the same names; the rest of DIR stays. --list prints every file with its format, px
+  and bytes, and writes none. RECIPES say formats and sizes; ready ones are web, icon,
+  photo, clear-photo, responsive, ios and android.
+
 orden proof FILE [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json] [--out DIR]
             [--unit px|rem] [--frame WORDS] [--join] [--json] [--force]
 
@@ -32,6 +41,7 @@ orden proof FILE [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json
 /** Loaded on demand, so that help and bad usage are answered at once. */
 const COMMANDS: Readonly<Record<string, () => Promise<Command>>> = {
   convert: async () => (await import('./convertCommand')).convertCommand,
+  pictures: async () => (await import('./picturesCommand')).picturesCommand,
   proof: async () => (await import('./proofCommand')).proofCommand,
 };
 type Command = (input: CommandInput, flags: ConvertFlags) => Promise<void>;
@@ -50,6 +60,10 @@ async function main(argv: readonly string[]): Promise<number> {
         lang: { type: 'string' },
         tokens: { type: 'string' },
         style: { type: 'string' },
+        recipes: { type: 'string' },
+        only: { type: 'string' },
+        'pictures-only': { type: 'boolean', default: false },
+        list: { type: 'boolean', default: false },
         themes: { type: 'string' },
         light: { type: 'string' },
         dark: { type: 'string' },

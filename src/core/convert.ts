@@ -21,6 +21,7 @@ import { plainFrame, USUAL_LANGUAGE, type Arrangement, type Page, type PageFrame
 import type { PageNode } from './page/node';
 import { planPictures } from './pictures/planPictures';
 import type { PicturePlan } from './pictures/picture';
+import type { PictureRecipes } from './pictures/recipes/recipe';
 import type { Outliner } from './pictures/standaloneOptions';
 import { decide } from './sort/decide/decide';
 import { decideVersions } from './sort/decide/stateVersions';
@@ -61,6 +62,8 @@ export interface ConvertOptions {
   readonly join?: boolean;
   /** The titles of pages, by the ids of their screens. A page without one is called by its first heading. */
   readonly titles?: Readonly<Record<string, string>>;
+  /** The recipes of pictures. Absent for the ready ones and the automatic choice. */
+  readonly pictures?: PictureRecipes;
   /** The themes that are written, by their names. Absent for none. */
   readonly themes?: readonly string[];
   /** The themes that are shown by themselves where the reader's system is light or dark. Absent for none. */
@@ -178,7 +181,7 @@ export function pagesFromDecisions(
     versions.length === 0
       ? decisions
       : new Map([decisions, ...versions.map((each) => each.decisions)].flatMap((each) => [...each]));
-  const plan = planPictures(mockup, measures, shown, outliner, report);
+  const plan = planPictures(mockup, measures, shown, outliner, report, options.pictures);
   clock.lap('pictures');
 
   const apart = mockup.screens.map((screen) => {

@@ -41,6 +41,8 @@ export interface ProduceInput {
   readonly tags: Tags;
   readonly options: ConvertOptions;
   readonly book: FontBook;
+  /** The layers whose pictures are drawn. Absent for all. */
+  readonly only?: ReadonlySet<LayerId>;
   /** Findings from reading, for the manifest. */
   readonly readFindings: readonly Finding[];
   /** Counts layers: those of a picture when it is drawn, all others when the code is written. */
@@ -90,12 +92,13 @@ type DrawnPicture = Omit<WrittenPicture, 'bytes'> & { readonly bytes: Uint8Array
 
 async function drawPictures(
   conversion: Conversion,
-  { mockup, assets, onProgress, signal }: ProduceInput,
+  { mockup, assets, only, onProgress, signal }: ProduceInput,
 ): Promise<{ drawn: DrawnPicture[]; failed: readonly Finding[] }> {
   const { findings: failed, report } = findingList();
-  const jobs = conversion.plan.pictures.flatMap((picture) =>
-    picture.files.map((file) => ({ picture, file })),
+  const asked = conversion.plan.pictures.filter(
+    ({ layers }) => !only || layers.some((layer) => only.has(layer)),
   );
+  const jobs = asked.flatMap((picture) => picture.files.map((file) => ({ picture, file })));
   const drawn: DrawnPicture[] = [];
   const parts = layersOfPictures(conversion);
   const total = conversion.decisions.size;

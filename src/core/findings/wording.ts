@@ -232,6 +232,21 @@ export const WORDING = {
     severity: 'note',
     text: '{count} pictures are named {name}; those that are not alike get a number in the end.',
   },
+  'recipe-unknown': {
+    title: 'Recipes that are not there',
+    severity: 'warning',
+    text: 'There is no recipe {name}; its files were made by the automatic one.',
+  },
+  'file-twice': {
+    title: 'Files of one name',
+    severity: 'warning',
+    text: 'Two recipes or pictures make {path}; the first one was kept.',
+  },
+  'file-refused': {
+    title: 'Picture files that cannot be made',
+    severity: 'warning',
+    text: '{path} was not made: {why}.',
+  },
   'picture-failed': {
     title: 'Pictures not drawn',
     severity: 'error',

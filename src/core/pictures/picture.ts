@@ -2,7 +2,7 @@ import type { Box } from '../mockup/box';
 import type { LayerId } from '../mockup/layer';
 import { memoizeByObject } from '../mockup/memoize';
 
-export type PictureFormat = 'svg' | 'png' | 'jpeg' | 'webp' | 'gif';
+export type PictureFormat = 'svg' | 'png' | 'jpeg' | 'webp' | 'avif' | 'gif';
 
 /** One file of a picture. Sizes in px of the file. */
 export interface PictureFile {
@@ -13,6 +13,15 @@ export interface PictureFile {
   readonly height: number;
   /** Px of the file for one px of the screen. */
   readonly scale: number;
+  /** True for a palette of at most 256 colours. */
+  readonly palette?: true;
+  /** 1–100, for lossy formats. */
+  readonly quality?: number;
+  readonly lossless?: true;
+  /** True for a size that is a width or height in px, not a multiple. */
+  readonly byWidth?: true;
+  /** True for a file that no page shows. */
+  readonly beside?: true;
   /** True for the bytes of an embedded bitmap as they are. */
   readonly isOriginal?: true;
 }
@@ -30,6 +39,8 @@ export interface Picture {
   readonly layers: readonly LayerId[];
   readonly source: PictureSource;
   readonly files: readonly PictureFile[];
+  /** Why it has these files. */
+  readonly reason: string;
 }
 
 export interface PicturePlan {
@@ -38,9 +49,37 @@ export interface PicturePlan {
   readonly placed: ReadonlyMap<LayerId, { readonly picture: string; readonly box: Box }>;
 }
 
+/** The files of a picture that a page may show. */
+export function pageFiles({ files }: Pick<Picture, 'files'>): readonly PictureFile[] {
+  return files.filter(({ beside }) => !beside);
+}
+
 /** The picture of a name; undefined when the plan has none. */
 export function pictureNamed(plan: PicturePlan, name: string): Picture | undefined {
   return byName(plan).get(name);
+}
+
+/** Newer formats, which a browser takes where it knows them, the smallest first (common practice, no source). */
+const NEWER_FORMATS = ['avif', 'webp'] as const;
+
+function mainOf(picture: Pick<Picture, 'files'>): PictureFile | undefined {
+  const files = pageFiles(picture);
+  return files.find(({ format }) => !NEWER_FORMATS.some((newer) => newer === format)) ?? files[0];
+}
+
+/** The file that an element shows by itself: the first in a format that every browser knows, else the first. */
+export function mainFile(plan: PicturePlan, name: string): PictureFile | undefined {
+  const picture = pictureNamed(plan, name);
+  return picture && mainOf(picture);
+}
+
+/** The newer formats that a picture has beside its main one. */
+export function newerFormats(picture: Pick<Picture, 'files'>): readonly PictureFormat[] {
+  const main = mainOf(picture);
+  const files = pageFiles(picture);
+  return NEWER_FORMATS.filter(
+    (format) => format !== main?.format && files.some((file) => file.format === format),
+  );
 }
 
 const byName = memoizeByObject(

@@ -12,20 +12,18 @@ import { freeName } from '../markup/freeName';
 import { fileName } from '../sort/outputNames';
 import { withoutGround } from './iconGround';
 import { nominalBox } from './nominalBox';
+import { automaticRecipe } from './recipes/automaticRecipe';
+import { createFileWriter, NO_RECIPES, type OriginalFile } from './recipes/fileWriter';
+import type { PictureRecipes } from './recipes/recipe';
 import {
   ASSET_ADDRESS,
   type Picture,
-  type PictureFile,
   type PictureFormat,
   type PicturePlan,
   type PictureSource,
 } from './picture';
 import { asPicture, standaloneSvg, type PlacedLayer } from './standaloneSvg';
 import type { Outliner } from './standaloneOptions';
-
-/** Px of a raster file's longest side; larger pictures have 1x only. */
-const LARGEST_SIDE = 8192;
-const RASTER_SCALES = [1, 2] as const;
 
 /** Plans every picture and its files: names, formats, sizes, and the layers that share one. */
 export function planPictures(
@@ -34,13 +32,15 @@ export function planPictures(
   decisions: Decisions,
   outliner: Outliner,
   report: Report,
+  said: PictureRecipes = NO_RECIPES,
 ): PicturePlan {
   const byContent = new Map<
     string,
-    { name: string; layers: LayerId[]; source: PictureSource; files: readonly PictureFile[] }
+    Pick<Picture, 'name' | 'source' | 'files' | 'reason'> & { readonly layers: LayerId[] }
   >();
   const placed = new Map<LayerId, { picture: string; box: Box }>();
   const names = new Set<string>();
+  const writer = createFileWriter(said, report);
   const places = placesOf(mockup);
   // The parts are in drawing order.
   for (const [key, decision] of picturesOf(decisions)) {
@@ -53,8 +53,11 @@ export function planPictures(
       ? drawMerge(layer, decision.merge, screen, measured, mockup, outliner)
       : drawLayer(layer, measure, { screen, measured }, mockup, outliner);
     if (!drawn) continue;
-    const { box, source, content, format } = drawn;
-    const known = byContent.get(content);
+    const { box, source, content, layers } = drawn;
+    const recipes = decision.recipes ?? said.usual ?? null;
+    // Equal pictures with other recipes have other files.
+    const mark = recipes === null ? content : `${content} ${recipes.join(' ')}`;
+    const known = byContent.get(mark);
     if (known) {
       known.layers.push(layer.id);
       placed.set(layer.id, { picture: known.name, box });
@@ -64,10 +67,13 @@ export function planPictures(
     if (decision.named && name !== decision.outputName) {
       report('name-taken', layer.id, { name: decision.outputName, became: name });
     }
-    const files =
+    const density = decision.merge ? Infinity : densityOf(layer, measure.matrix, mockup);
+    const automatic = () =>
       originalFile(name, source, box, mockup) ??
-      filesOf(name, format, box, decision.merge ? Infinity : densityOf(layer, measure.matrix, mockup));
-    byContent.set(content, { name, layers: [layer.id], source, files });
+      automaticRecipe(layers, measure.matrix, Math.max(box.width, box.height), density, mockup);
+    const shape = { name, width: box.width, height: box.height, isVector: !layers.some(hasBitmap) };
+    const { files, reason } = writer.filesOf(shape, layer.id, recipes, automatic);
+    byContent.set(mark, { name, layers: [layer.id], source, files, reason });
     placed.set(layer.id, { picture: name, box });
   }
   return { pictures: [...byContent.values()] satisfies Picture[], placed };
@@ -94,7 +100,8 @@ const placesOf = memoizeByObject(
 interface Drawn {
   readonly box: Box;
   readonly source: PictureSource;
-  readonly format: 'svg' | 'png';
+  /** What is drawn, in drawing order. */
+  readonly layers: readonly Layer[];
   /** Pictures with equal content share their files. */
   readonly content: string;
 }
@@ -157,7 +164,7 @@ function drawnPicture(
   return {
     box,
     source,
-    format: layers.some(hasBitmap) ? 'png' : 'svg',
+    layers,
     content: JSON.stringify([source, box.width, box.height]),
   };
 }
@@ -224,7 +231,7 @@ function densityOf(layer: Layer, own: Matrix, { bitmaps }: Mockup): number {
 }
 
 /** The endings of bitmaps that are files as they are. */
-const ORIGINALS: Readonly<Record<BitmapType, Exclude<PictureFormat, 'svg'> | null>> = {
+const ORIGINALS: Readonly<Record<BitmapType, Exclude<PictureFormat, 'svg' | 'avif'> | null>> = {
   'image/png': 'png',
   'image/jpeg': 'jpeg',
   'image/webp': 'webp',
@@ -244,7 +251,7 @@ function originalFile(
   source: PictureSource,
   box: Box,
   { bitmaps }: Mockup,
-): readonly PictureFile[] | null {
+): OriginalFile | null {
   const bitmap = source.kind === 'bitmap' ? bitmaps[source.bitmap] : undefined;
   const format = bitmap && ORIGINALS[bitmap.type];
   if (!bitmap || !format) return null;
@@ -252,21 +259,8 @@ function originalFile(
   const stretch = (width * box.height) / (height * box.width);
   if (Math.abs(stretch - 1) > MOST_STRETCH) return null;
   const path = `pictures/${name}.${format === 'jpeg' ? 'jpg' : format}`;
-  return [{ path, format, width, height, scale: width / box.width, isOriginal: true }];
-}
-
-function filesOf(name: string, format: 'svg' | 'png', box: Box, density: number): PictureFile[] {
-  const { width, height } = box;
-  if (format === 'svg') return [{ path: `pictures/${name}.svg`, format, width, height, scale: 1 }];
-  const scales = RASTER_SCALES.filter(
-    // A bitmap with only the px of 1x gains nothing at 2x.
-    (scale) => scale === 1 || (scale <= density * 1.34 && Math.max(width, height) * scale <= LARGEST_SIDE),
-  );
-  return scales.map((scale) => ({
-    path: `pictures/${name}${scale === 1 ? '' : `@${scale}x`}.png`,
-    format,
-    width: width * scale,
-    height: height * scale,
-    scale,
-  }));
+  return {
+    reason: 'the bitmap of the mockup as it is',
+    original: { path, format, width, height, scale: width / box.width, isOriginal: true },
+  };
 }

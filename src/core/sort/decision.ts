@@ -55,6 +55,8 @@ export interface Decision {
   readonly layoutOverride: LayoutOverride;
   /** The alternative text of its picture; empty for decoration, null for an automatic one. */
   readonly alternative: string | null;
+  /** The recipes of its picture; null for an automatic one. */
+  readonly recipes: readonly string[] | null;
   /** A note for the developer. */
   readonly note: string | null;
 }

@@ -1,5 +1,6 @@
 import sharp, { type Sharp } from 'sharp';
 import type { Assets, Mockup } from '../../core/mockup/mockup';
+import { ENCODERS } from './encoders';
 import { ASSET_ADDRESS, type Picture, type PictureFile } from '../../core/pictures/picture';
 
 /** The most px of a raster file; it bounds memory. */
@@ -27,10 +28,9 @@ export async function renderPicture(
     source.kind === 'svg'
       ? drawnSvg(source.svg, file.scale, mockup, assets)
       : sharp(bytesOf(source.bitmap, assets), { limitInputPixels: MOST_PIXELS * 4 }).rotate();
-  return input
-    .resize(file.width, file.height, { fit: 'fill', kernel: 'mitchell' })
-    .png({ compressionLevel: 9, adaptiveFiltering: true })
-    .toBuffer();
+  if (file.format === 'gif') throw new Error('GIF is written only as it was read');
+  const drawn = input.resize(file.width, file.height, { fit: 'fill', kernel: 'mitchell' });
+  return ENCODERS[file.format](drawn, file).toBuffer();
 }
 
 function drawnSvg(svg: string, scale: number, mockup: Mockup, assets: Assets): Sharp {

@@ -125,7 +125,7 @@ interface FileViewProps {
 }
 
 function FileView({ build, path, against }: FileViewProps) {
-  const isCode = /\.(html|css|json)$/.test(path);
+  const isCode = /\.(html|s?css|json)$/.test(path);
   const address = fileAddress(build, path);
   const { text, problem } = useText(isCode ? address : null);
   if (problem) return <Alert severity="error">{problem}</Alert>;
@@ -139,7 +139,8 @@ function FileView({ build, path, against }: FileViewProps) {
       />
     );
   if (isCode) return <CodeView title={path} code={text ?? ''} language={languageOf(path)} />;
-  if (!/\.(png|svg)$/.test(path)) return <Box sx={{ p: 2 }}>{path} goes along with the page.</Box>;
+  if (!/\.(png|svg|jpg|webp|avif|gif)$/.test(path))
+    return <Box sx={{ p: 2 }}>{path} goes along with the page.</Box>;
   return (
     <Box sx={{ p: 2, overflow: 'auto' }}>
       <Box
@@ -158,5 +159,5 @@ function fileAddress({ id }: BuildView, path: string): string {
 
 function languageOf(path: string): 'html' | 'css' | 'text' {
   if (path.endsWith('.html')) return 'html';
-  return path.endsWith('.css') ? 'css' : 'text';
+  return /\.s?css$/.test(path) ? 'css' : 'text';
 }

@@ -107,8 +107,11 @@ export function commonGround(pages: readonly Page[]): Colour | null {
   return pages.find((page) => page.ground)?.ground ?? null;
 }
 
-/** The rules before the page's own classes: placement, and a reset of browser styles. */
-export function baseRules(pages: readonly Page[]): CssRule[] {
+/**
+ * The rules before the page's own classes: placement, and a reset of browser styles.
+ * @param hasSources whether pictures have files in newer formats
+ */
+export function baseRules(pages: readonly Page[], hasSources: boolean): CssRule[] {
   const ground = commonGround(pages);
   return [
     { selector: '*,\n*::before,\n*::after', declarations: [['box-sizing', 'border-box']] },
@@ -156,7 +159,7 @@ export function baseRules(pages: readonly Page[]): CssRule[] {
       ],
     },
     ...(pages.some(({ children }) => children.some(holdsCheck)) ? [CHECK_RULE] : []),
-    ...(pages.some((page) => page.narrow)
+    ...(pages.some((page) => page.narrow) || hasSources
       ? [{ selector: '.screen picture', declarations: [['display', 'contents'] as const] }]
       : []),
     ...(pages.some(({ children }) => children.some(holdsWrappedPicture)) ? [WRAPPED_PICTURE_RULE] : []),

@@ -1,6 +1,7 @@
 import equal from 'fast-deep-equal';
 import { type CssRule } from '../../markup/printCss';
 import { quoteFamily } from '../../markup/families';
+import { newerFormats } from '../../pictures/picture';
 import type { EmitInput, FontFile } from '../target';
 import { baseRules } from './base';
 import { classSelector, modifiersOf } from './modifiers';
@@ -23,7 +24,10 @@ export function sheetRules(input: SheetInput): readonly CssRule[] {
     const rules = [...themed.rulesOf(each), ...stateRules(each, { sheet, plan })];
     return declarations.length > 0 ? [{ selector: classSelector(each), declarations }, ...rules] : [...rules];
   });
-  const base = baseRules(pages).map((rule) => withThemedGround(rule, pages, sheet, themed));
+  const base = baseRules(
+    pages,
+    plan.pictures.some((picture) => newerFormats(picture).length > 0),
+  ).map((rule) => withThemedGround(rule, pages, sheet, themed));
   return [...fonts.map(fontRule), ...themed.values, ...base, ...classes, ...widthRules(input)];
 }
 

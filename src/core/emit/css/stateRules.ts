@@ -1,6 +1,6 @@
 import { px } from '../../markup/numbers';
 import type { CssRule, Declaration } from '../../markup/printCss';
-import { pictureNamed, type PicturePlan } from '../../pictures/picture';
+import { mainFile, type PicturePlan } from '../../pictures/picture';
 import type { StyleClass } from '../../style/styleSheet';
 import type { EmitInput } from '../target';
 import type { StateSource } from '../../page/states/controlKey';
@@ -87,6 +87,6 @@ function displayOf({ layout, look }: StyleClass): string {
 
 /** An element whose content is an image shows that image (CSS Content 3, §2). */
 function shownPicture(wanted: string, plan: PicturePlan): readonly Declaration[] {
-  const path = pictureNamed(plan, wanted)?.files[0]?.path;
+  const path = mainFile(plan, wanted)?.path;
   return path === undefined ? [] : [['content', `url("${path}")`]];
 }

@@ -4,7 +4,7 @@ import { memoizeLast, memoizeByObject } from '../../mockup/memoize';
 import type { BoxNode, PageNode } from '../../page/node';
 import type { Page } from '../../page/frame';
 import { walkNodes } from '../../page/walk';
-import { pictureNamed } from '../../pictures/picture';
+import { mainFile } from '../../pictures/picture';
 import type { StyleClass } from '../../style/styleSheet';
 import type { PagePiece, PagePieces } from '../preview';
 import type { PreviewInput } from '../target';
@@ -122,7 +122,7 @@ function printInputs(node: PageNode, { sheet, plan, idOf, fieldIdOf, address }: 
     fieldIdOf?.(node.layer),
     node.labelFor && fieldIdOf?.(node.labelFor),
   ];
-  if (node.kind === 'picture') inputs.push(pictureNamed(plan, node.picture)?.files[0]?.path);
+  if (node.kind === 'picture') inputs.push(mainFile(plan, node.picture)?.path);
   if (node.kind === 'text')
     for (const { spans } of node.lines)
       for (const { look, href } of spans)

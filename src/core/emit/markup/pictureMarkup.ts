@@ -3,16 +3,17 @@ import { formatNumber } from '../../markup/numbers';
 import { isWrapped, type PictureNode } from '../../page/node';
 import { onNarrow } from '../../page/join/narrow';
 import { narrowMedia } from '../css/widthRules';
-import { pictureNamed } from '../../pictures/picture';
+import { mainFile, newerFormats, pageFiles, pictureNamed, type PictureFile } from '../../pictures/picture';
 import type { MarkupContext } from './context';
 import { sharedAttributes, placeStyle, ofNode } from './attributes';
 
 export function pictureMarkup(node: PictureNode, context: MarkupContext): MarkupElement {
   const around = isWrapped(node);
-  const image = withNarrow(node, context, {
+  const main = mainFile(context.plan, node.picture);
+  const image = withSources(node, context, {
     ...(around ? {} : sharedAttributes(node, context)),
-    src: filesOf(node.picture, context)[0]?.path,
-    srcset: sourceSet(node.picture, context, 2),
+    src: main?.path,
+    ...(main && sourceSet(filesLike(main, node.picture, context), node.place.width, 2)),
     width: formatNumber(node.place.width),
     height: formatNumber(node.place.height),
     alt: node.alternative,
@@ -23,25 +24,63 @@ export function pictureMarkup(node: PictureNode, context: MarkupContext): Markup
   return ofNode(node, element(node.href === undefined ? 'button' : 'a', attributes, [image]));
 }
 
-function filesOf(picture: string, { plan }: MarkupContext) {
-  return pictureNamed(plan, picture)?.files ?? [];
+function filesOf(picture: string, { plan }: MarkupContext): readonly PictureFile[] {
+  const found = pictureNamed(plan, picture);
+  return found ? pageFiles(found) : [];
 }
 
-/** The files of a picture by scale; null for fewer than `least`. */
-function sourceSet(picture: string, context: MarkupContext, least: number): string | null {
-  const files = filesOf(picture, context);
-  return files.length >= least ? files.map(({ path, scale }) => `${path} ${scale}x`).join(', ') : null;
+function filesLike(file: PictureFile, picture: string, context: MarkupContext): readonly PictureFile[] {
+  return filesOf(picture, context).filter(({ format }) => format === file.format);
 }
 
-/** An image, in a `picture` where the narrow screen shows another picture or size (HTML, §4.8.1). */
-function withNarrow(node: PictureNode, context: MarkupContext, attributes: Attributes): MarkupElement {
+/**
+ * The files of one format for a browser to choose from, by their scale or, where sizes are widths, by width (HTML,
+ * §4.8.4.2.1 srcset, sizes); nothing for fewer than `least`.
+ * @param width px of the element
+ */
+function sourceSet(files: readonly PictureFile[], width: number, least: number): Attributes {
+  if (files.length < least) return {};
+  if (files.some(({ byWidth }) => byWidth)) {
+    const px = formatNumber(width);
+    return {
+      srcset: files.map((file) => `${file.path} ${file.width}w`).join(', '),
+      // A narrower window shows it as wide as itself.
+      sizes: `(max-width: ${px}px) 100vw, ${px}px`,
+    };
+  }
+  return { srcset: files.map(({ path, scale }) => `${path} ${formatNumber(scale, 3)}x`).join(', ') };
+}
+
+/**
+ * An image, in a `picture` where it has files in newer formats, or where the narrow screen shows another picture or
+ * size (HTML, §4.8.1).
+ */
+function withSources(node: PictureNode, context: MarkupContext, attributes: Attributes): MarkupElement {
   const image = isWrapped(node) ? element('img', attributes) : ofNode(node, element('img', attributes));
+  const sources = [...narrowSources(node, context, attributes), ...newerSources(node, context)];
+  return sources.length === 0 ? image : element('picture', {}, [...sources, image]);
+}
+
+function newerSources(node: PictureNode, context: MarkupContext): readonly MarkupElement[] {
+  const picture = pictureNamed(context.plan, node.picture);
+  return (picture ? newerFormats(picture) : []).map((format) => {
+    const files = filesOf(node.picture, context).filter((file) => file.format === format);
+    return element('source', { type: `image/${format}`, ...sourceSet(files, node.place.width, 1) });
+  });
+}
+
+function narrowSources(
+  node: PictureNode,
+  context: MarkupContext,
+  attributes: Attributes,
+): readonly MarkupElement[] {
   const narrow = onNarrow(node);
-  if (narrow?.kind !== 'picture' || context.below === undefined) return image;
+  if (narrow?.kind !== 'picture' || context.below === undefined) return [];
   const { picture, place } = narrow;
   const [width, height] = [formatNumber(place.width), formatNumber(place.height)];
-  if (picture === node.picture && width === attributes.width && height === attributes.height) return image;
+  if (picture === node.picture && width === attributes.width && height === attributes.height) return [];
   const media = narrowMedia(context.below);
-  const source = element('source', { media, srcset: sourceSet(picture, context, 1), width, height });
-  return element('picture', {}, [source, image]);
+  const main = mainFile(context.plan, picture);
+  const set = main ? sourceSet(filesLike(main, picture, context), place.width, 1) : {};
+  return [element('source', { media, ...set, width, height })];
 }

@@ -179,6 +179,7 @@ function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said
       ...(tag.width !== undefined && { width: tag.width }),
     },
     alternative: tag.alt ?? null,
+    recipes: tag.recipes ?? null,
     note: tag.note ?? null,
   };
 }

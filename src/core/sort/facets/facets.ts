@@ -13,6 +13,7 @@ import { merge } from './merge';
 import { note } from './note';
 import { outcome } from './outcome';
 import { outputName } from './outputName';
+import { recipes } from './recipes';
 import { regions } from './regions';
 import { role } from './role';
 import { screen } from './screen';
@@ -37,6 +38,7 @@ export const FACETS = {
   labels,
   inputType,
   alt,
+  recipes,
   scroll,
   contents,
   gap,

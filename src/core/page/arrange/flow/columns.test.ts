@@ -16,7 +16,7 @@ describe('columns', () => {
     const { page, css } = converted(line(40, 'Ternholm') + line(69, 'Ferries') + word(10, 90, 'since 1921'));
     expect(page.children.map(({ place }) => place.kind)).toEqual(['flow', 'flow', 'flow']);
     expect(page.children.map(({ place }) => place.height)).toEqual([29, 29, 12]);
-    expect(css).toContain('30px/29px Commissioner');
+    expect(css).toContain('30px/29px var(--font)');
   });
 
   it('a hyphenated word that continues in the next line stays one word', () => {

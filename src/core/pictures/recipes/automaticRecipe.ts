@@ -1,0 +1,57 @@
+import type { Layer } from '../../mockup/layer';
+import { isUpright, type Matrix } from '../../mockup/matrix';
+import type { Mockup } from '../../mockup/mockup';
+import { walk } from '../../mockup/walk';
+import type { Recipe, RecipeFile } from './recipe';
+
+/** A recipe that Orden chose, and why. */
+export interface ChosenRecipe extends Recipe {
+  readonly reason: string;
+}
+
+/** Qualities at which a photo looks the same to people, by the size of its px (common practice, no source). */
+const [QUALITY, QUALITY_FINE] = [80, 72];
+
+/** Px of the longest side of a file at 2x. */
+const LONGEST_FINE = 8192;
+
+/**
+ * The recipe of a picture that nobody chose one for, from what is in it: drawings stay vectors, photos are lossy, and
+ * flat bitmaps keep every px.
+ * @param longest px of the longer side on the screen
+ * @param density px of the bitmap for one px of the screen; infinite for other content
+ */
+export function automaticRecipe(
+  layers: readonly Layer[],
+  matrix: Matrix,
+  longest: number,
+  density: number,
+  { bitmaps }: Pick<Mockup, 'bitmaps'>,
+): ChosenRecipe {
+  const found = layers.flatMap((layer) => walk(layer)).filter((layer) => layer.kind === 'bitmap');
+  if (found.length === 0)
+    return { name: 'vector', reason: 'shapes only: a vector', files: [{ format: 'svg', size: '1x' }] };
+  const isPhoto = found.some(({ bitmap }) => bitmaps[bitmap]?.type === 'image/jpeg');
+  // A bitmap with only the px of 1x gains nothing at 2x.
+  const isFine = density * 1.34 >= 2 && 2 * longest <= LONGEST_FINE;
+  const sizes = isFine ? ['1x', '2x'] : ['1x'];
+  if (!isPhoto)
+    return {
+      name: 'flat',
+      reason: 'a bitmap without loss: PNG',
+      files: sizes.map((size) => ({ format: 'png', size })),
+    };
+  const [only] = layers;
+  const isWhole =
+    layers.length === 1 &&
+    only?.kind === 'bitmap' &&
+    only.clip === null &&
+    only.mask === null &&
+    only.effects.length === 0 &&
+    isUpright(matrix);
+  const files = (format: 'jpeg' | 'webp') =>
+    sizes.map((size): RecipeFile => ({ format, size, quality: size === '1x' ? QUALITY : QUALITY_FINE }));
+  return isWhole
+    ? { name: 'photo', reason: 'a photo that fills its box: JPEG', files: files('jpeg') }
+    : { name: 'clear-photo', reason: 'a photo with transparency around it: WebP', files: files('webp') };
+}

@@ -1,0 +1,80 @@
+import type { Report } from '../../findings/finding';
+import type { LayerId } from '../../mockup/layer';
+import type { PictureFile } from '../picture';
+import type { ChosenRecipe } from './automaticRecipe';
+import { READY_RECIPES } from './readyRecipes';
+import type { PictureRecipes, Recipe } from './recipe';
+import { recipeFiles, type PictureShape } from './recipeFiles';
+
+export const NO_RECIPES: PictureRecipes = { recipes: [] };
+
+/** A bitmap of the mockup that is a file as it is. */
+export interface OriginalFile {
+  readonly reason: string;
+  readonly original: PictureFile;
+}
+
+/** The files of a picture, and why it has them. */
+export interface ChosenFiles {
+  readonly files: readonly PictureFile[];
+  readonly reason: string;
+}
+
+/** Gives pictures their files by their recipes, and no path twice. */
+export interface FileWriter {
+  /**
+   * @param asked the names of recipes; null for the automatic choice
+   * @param automatic the automatic choice, made when it is needed
+   */
+  readonly filesOf: (
+    picture: PictureShape,
+    layer: LayerId,
+    asked: readonly string[] | null,
+    automatic: () => ChosenRecipe | OriginalFile,
+  ) => ChosenFiles;
+}
+
+/** Starts to give files; what cannot be made is reported, and the rest is made. */
+export function createFileWriter({ recipes }: PictureRecipes, report: Report): FileWriter {
+  const byName = new Map([...READY_RECIPES, ...recipes].map((recipe) => [recipe.name, recipe]));
+  // Some systems do not tell letters of different case apart.
+  const taken = new Set<string>();
+  const take = (files: readonly PictureFile[], layer: LayerId) =>
+    files.filter(({ path }) => {
+      const isFree = !taken.has(path.toLowerCase());
+      if (!isFree) report('file-twice', layer, { path });
+      taken.add(path.toLowerCase());
+      return isFree;
+    });
+  const made = (picture: PictureShape, layer: LayerId, recipe: Recipe) => {
+    const { files, refused } = recipeFiles(picture, recipe);
+    for (const { path, why } of refused) report('file-refused', layer, { path, why });
+    return take(files, layer);
+  };
+  return {
+    filesOf: (picture, layer, asked, automatic) => {
+      const byItself = (): ChosenFiles => {
+        const chosen = automatic();
+        return {
+          files: 'original' in chosen ? take([chosen.original], layer) : made(picture, layer, chosen),
+          reason: chosen.reason,
+        };
+      };
+      if (asked === null) return byItself();
+      const found = asked.flatMap((name) => {
+        const recipe = byName.get(name);
+        if (!recipe) report('recipe-unknown', layer, { name });
+        return recipe ?? [];
+      });
+      const files = found.flatMap((recipe) => made(picture, layer, recipe));
+      const reason = `by ${found.map(({ name }) => name).join(' and ')}`;
+      if (files.some(({ beside }) => !beside)) return { files, reason };
+      // The page has to show something.
+      const shown = byItself();
+      return {
+        files: [...shown.files, ...files],
+        reason: found.length === 0 ? shown.reason : `${reason}; for the page: ${shown.reason}`,
+      };
+    },
+  };
+}

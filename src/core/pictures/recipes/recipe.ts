@@ -1,0 +1,87 @@
+import Joi from 'joi';
+import { RECIPE_NAME } from '../../sort/facets/recipes';
+import type { PictureFormat } from '../picture';
+
+/** The formats that a recipe can ask for. */
+export const RECIPE_FORMATS = ['svg', 'png', 'png8', 'jpeg', 'webp', 'avif'] as const;
+export type RecipeFormat = (typeof RECIPE_FORMATS)[number];
+
+/** A size: a multiple of the size on the screen (`1.5x`), or a width or height in px (`512w`, `512h`). */
+export type RecipeSize = string;
+
+/** One file that is made of every picture with the recipe. */
+export interface RecipeFile {
+  readonly format: RecipeFormat;
+  readonly size: RecipeSize;
+  /** From the page's folder. Absent for `pictures`. */
+  readonly folder?: string;
+  readonly prefix?: string;
+  /** Absent for the usual one: nothing at 1x, else `@2x` or `-512w`. */
+  readonly suffix?: string;
+  /** 1–100, for lossy formats. Absent for 80. */
+  readonly quality?: number;
+  /** For WebP and AVIF. */
+  readonly lossless?: boolean;
+  /** Absent for a file that the page may show; false for one that lies beside it. */
+  readonly forPage?: boolean;
+}
+
+/** A named list of files. */
+export interface Recipe {
+  readonly name: string;
+  /** What it is for, in a few words. */
+  readonly label?: string;
+  /** `resource`: letters, digits and underscores only, as resource compilers ask for. Absent for names as they are. */
+  readonly naming?: 'resource';
+  readonly files: readonly RecipeFile[];
+}
+
+const FOLDER = /^[\w-]+(?:\/[\w-]+){0,5}$/;
+const AFFIX = /^[\w@.-]{0,24}$/;
+
+export const recipeSchema = Joi.object<Recipe>({
+  name: Joi.string().pattern(RECIPE_NAME).required(),
+  label: Joi.string().max(120),
+  naming: Joi.valid('resource'),
+  files: Joi.array()
+    .items(
+      Joi.object<RecipeFile>({
+        format: Joi.valid(...RECIPE_FORMATS).required(),
+        size: Joi.string()
+          .pattern(/^(?:\d{1,2}(?:\.\d{1,3})?x|\d{1,5}[wh])$/)
+          .required(),
+        folder: Joi.string().pattern(FOLDER),
+        prefix: Joi.string().pattern(AFFIX),
+        suffix: Joi.string().pattern(AFFIX),
+        quality: Joi.number().integer().min(1).max(100),
+        lossless: Joi.boolean(),
+        forPage: Joi.boolean(),
+      }),
+    )
+    .min(1)
+    .max(60)
+    .required(),
+});
+
+/** What a project or a command says of pictures. */
+export interface PictureRecipes {
+  /** Recipes beside the ready ones; one of the same name replaces it. */
+  readonly recipes: readonly Recipe[];
+  /** The recipes of pictures that say none, by name. Absent for the automatic choice. */
+  readonly usual?: readonly string[];
+}
+
+export const pictureRecipesSchema = Joi.object<PictureRecipes>({
+  recipes: Joi.array().items(recipeSchema).unique('name').max(100).default([]),
+  usual: Joi.array().items(Joi.string().pattern(RECIPE_NAME)).min(1).max(10),
+});
+
+/** The kind of file of a format. */
+export const FILE_FORMATS: Readonly<Record<RecipeFormat, PictureFormat>> = {
+  svg: 'svg',
+  png: 'png',
+  png8: 'png',
+  jpeg: 'jpeg',
+  webp: 'webp',
+  avif: 'avif',
+};

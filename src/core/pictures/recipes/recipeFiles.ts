@@ -1,0 +1,101 @@
+import { formatNumber } from '../../markup/numbers';
+import type { PictureFile, PictureFormat } from '../picture';
+import { FILE_FORMATS, type Recipe, type RecipeFile } from './recipe';
+
+/** Px of a raster file's longest side. */
+export const LARGEST_SIDE = 16_384;
+const USUAL_QUALITY = 80;
+
+const ENDINGS: Readonly<Record<PictureFormat, string>> = {
+  svg: 'svg',
+  png: 'png',
+  jpeg: 'jpg',
+  webp: 'webp',
+  avif: 'avif',
+  gif: 'gif',
+};
+
+/** A file of a picture that a recipe asks for, and why it cannot be made. */
+export interface RefusedFile {
+  readonly path: string;
+  readonly why: string;
+}
+
+/** The files that a recipe makes of a picture. */
+export interface RecipeFiles {
+  readonly files: readonly PictureFile[];
+  readonly refused: readonly RefusedFile[];
+}
+
+/** The picture that files are made of: px of the screen. */
+export interface PictureShape {
+  readonly name: string;
+  readonly width: number;
+  readonly height: number;
+  /** True for one that can be drawn at any size without loss. */
+  readonly isVector: boolean;
+}
+
+/** The files of a picture by a recipe: their paths, and their sizes in whole px. */
+export function recipeFiles(picture: PictureShape, recipe: Recipe): RecipeFiles {
+  const files: PictureFile[] = [];
+  const refused: RefusedFile[] = [];
+  for (const asked of recipe.files) {
+    const path = pathOf(picture.name, asked, recipe);
+    const scale = scaleOf(asked.size, picture);
+    const [width, height] = [picture.width, picture.height].map((side) =>
+      Math.max(1, Math.round(side * scale)),
+    );
+    if (asked.format === 'svg' && !picture.isVector)
+      refused.push({ path, why: 'a bitmap has no vector form' });
+    else if (Math.max(width!, height!) > LARGEST_SIDE)
+      refused.push({ path, why: `it would be ${width}×${height} px, and ${LARGEST_SIDE} is the most` });
+    else files.push(fileOf(path, asked, { width: width!, height: height!, scale }));
+  }
+  return { files, refused };
+}
+
+function fileOf(
+  path: string,
+  { format, size, quality = USUAL_QUALITY, lossless = false, forPage = true }: RecipeFile,
+  shape: Pick<PictureFile, 'width' | 'height' | 'scale'>,
+): PictureFile {
+  const isLossy = (format === 'webp' || format === 'avif') && !lossless;
+  return {
+    path,
+    format: FILE_FORMATS[format],
+    ...shape,
+    ...(format === 'png8' && { palette: true as const }),
+    ...((format === 'jpeg' || isLossy) && { quality }),
+    ...(lossless && { lossless: true as const }),
+    ...(size.endsWith('x') ? {} : { byWidth: true as const }),
+    ...(!forPage && { beside: true as const }),
+  };
+}
+
+function pathOf(
+  name: string,
+  { format, size, folder, prefix = '', suffix }: RecipeFile,
+  recipe: Recipe,
+): string {
+  const parts = name.split('/');
+  const own = parts.pop() ?? name;
+  const usual = size === '1x' || format === 'svg' ? '' : size.endsWith('x') ? `@${size}` : `-${size}`;
+  const whole = `${prefix}${own}${suffix ?? usual}`;
+  const file = recipe.naming === 'resource' ? whole.toLowerCase().replace(/[^a-z0-9_]+/g, '_') : whole;
+  // Resource folders have no folders inside.
+  const folders = recipe.naming === 'resource' ? [] : parts;
+  return [folder ?? 'pictures', ...folders, `${file}.${ENDINGS[FILE_FORMATS[format]]}`].join('/');
+}
+
+/** Px of the file for one px of the screen. */
+function scaleOf(size: string, { width, height }: PictureShape): number {
+  const figure = parseFloat(size);
+  if (size.endsWith('w')) return figure / width;
+  return size.endsWith('h') ? figure / height : figure;
+}
+
+/** A scale as recipes write it. */
+export function scaleWord(scale: number): string {
+  return `${formatNumber(scale, 3)}x`;
+}
