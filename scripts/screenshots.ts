@@ -35,6 +35,13 @@ await page.getByLabel('Looks of the mockup').selectOption('.fair');
 await page.getByRole('img', { name: /^The mockup/ }).waitFor();
 await shootDrawn('themes');
 
+await page.getByRole('link', { name: 'Style', exact: true }).click();
+await page.getByRole('list', { name: 'Classes' }).getByRole('button').first().waitFor();
+await page.getByRole('button', { name: /\.plate/ }).click();
+await shootDrawn('style');
+await page.getByRole('button', { name: /^Values/ }).click();
+await shootDrawn('values');
+
 await page.goto(address);
 await page.getByRole('link', { name: 'harbour', exact: true }).last().click();
 await page.getByRole('link', { name: 'Read', exact: true }).click();

@@ -4,6 +4,7 @@ import { TARGETS, TARGET_NAMES } from '../../core/emit/targets';
 import { problemOfSettings } from '../../core/emit/targetOptions';
 import type { ConvertOptions } from '../../core/convert';
 import { ARRANGEMENTS, FRAME_WORDS, LANGUAGE_TAG, type PageFrame } from '../../core/page/frame';
+import { pictureRecipesSchema } from '../../core/pictures/recipes/recipe';
 import { SCHEMES, type Schemes } from '../../core/style/styleSheet';
 import { LONGEST_TITLE } from '../../core/page/pageTitle';
 import { pool } from '../db/pool';
@@ -29,6 +30,7 @@ export const buildSchema = Joi.object<ConvertOptions>({
   themes: Joi.array()
     .items(Joi.string().pattern(/^[\w-]{1,64}$/))
     .max(20),
+  pictures: pictureRecipesSchema,
   schemes: Joi.object<Schemes>(
     Object.fromEntries(SCHEMES.map((scheme) => [scheme, Joi.string().pattern(/^[\w-]{1,64}$/)])),
   ),

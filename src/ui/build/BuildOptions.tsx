@@ -6,6 +6,7 @@ import { FRAME_WORDS, LANGUAGE_TAG, plainFrame, USUAL_LANGUAGE, type PageFrame }
 import { TARGETS } from '../../core/emit/targets';
 import { settingOf, type TargetOptions } from '../../core/emit/targetOptions';
 import type { Screen } from '../../core/mockup/mockup';
+import { READY_RECIPES } from '../../core/pictures/recipes/readyRecipes';
 import type { WidthPair } from '../../core/page/join/pairs';
 import { ArrangementToggle } from '../shared/ArrangementToggle';
 import { PageTitles } from './PageTitles';
@@ -92,6 +93,26 @@ export function BuildOptions({ value, onChange, pairs, themes, screens }: BuildO
           onChange={(chosen, schemes) => onChange({ ...value, themes: chosen, schemes })}
         />
       )}
+      <Choice
+        label="Pictures"
+        value={value.pictures?.usual?.[0] ?? ''}
+        onChange={(name) => {
+          const { pictures, ...rest } = value;
+          const own = pictures?.recipes ?? [];
+          onChange(
+            name === '' && own.length === 0
+              ? rest
+              : { ...rest, pictures: { recipes: own, ...(name !== '' && { usual: [name] }) } },
+          );
+        }}
+      >
+        <option value="">each by what it is</option>
+        {[...READY_RECIPES, ...(value.pictures?.recipes ?? [])].map(({ name, label = name }) => (
+          <option key={name} value={name}>
+            {label}
+          </option>
+        ))}
+      </Choice>
       <PageTitles
         screens={screens}
         value={value.titles ?? {}}

@@ -134,6 +134,7 @@ function whole({
   themes = [],
   titles = {},
   schemes = {},
+  pictures = { recipes: [] },
   ...others
 }: ConvertOptions) {
   return {
@@ -144,6 +145,7 @@ function whole({
     themes,
     titles,
     schemes,
+    pictures,
     frame: frame ?? plainFrame(others.arrangement),
   };
 }
