@@ -1,8 +1,9 @@
 'use client';
-import { Alert, Box, InputBase, NativeSelect, ListItemButton, ListItemText } from '@mui/material';
+import { Alert, Box, NativeSelect, ListItemButton, ListItemText } from '@mui/material';
 import { useState } from 'react';
 import type { BuildResult } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
+import { FindField } from '../shared/FindField';
 import { ArrowList } from '../shared/ArrowList';
 import { CodeView } from '../shared/CodeView';
 import { MONO } from '../shared/theme';
@@ -47,15 +48,7 @@ export function BuiltFiles({ build, result, earlier }: BuiltFilesProps) {
           borderColor: 'divider',
         }}
       >
-        {result.files.length > MANY && (
-          <InputBase
-            value={words}
-            onChange={(event) => setWords(event.target.value)}
-            placeholder="Find a file"
-            inputProps={{ 'aria-label': 'Find a file', type: 'search' }}
-            sx={{ px: 2, fontSize: 13, borderBottom: 1, borderColor: 'divider' }}
-          />
-        )}
+        {result.files.length > MANY && <FindField label="Find a file" value={words} onChange={setWords} />}
         <ArrowList aria-label="Files" sx={{ flex: 1, overflow: 'auto', py: 0 }}>
           {found.map((file) => (
             <li key={file.path}>

@@ -1,7 +1,8 @@
 'use client';
-import { Alert, Box, InputBase, Skeleton, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { Alert, Box, Skeleton, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
 import type { BookClass, StyleBook } from '../../core/emit/styleBook';
+import { FindField } from '../shared/FindField';
 import { HistoryButtons } from '../shared/HistoryButtons';
 import { TopBar } from '../shared/TopBar';
 import { ClassDetail } from './ClassDetail';
@@ -61,15 +62,7 @@ export function StyleStep({ mockupId }: { readonly mockupId: string }) {
               </ToggleButton>
             ))}
           </ToggleButtonGroup>
-          {view === 'classes' && (
-            <InputBase
-              value={words}
-              onChange={(event) => setWords(event.target.value)}
-              placeholder="Find a class"
-              inputProps={{ 'aria-label': 'Find a class', type: 'search' }}
-              sx={{ fontSize: 13, width: 180, borderBottom: 1, borderColor: 'divider' }}
-            />
-          )}
+          {view === 'classes' && <FindField label="Find a class" value={words} onChange={setWords} />}
           <Typography noWrap role="status" sx={{ fontSize: 12.5, color: 'text.secondary', flex: 1 }}>
             {book && summary(book)}
           </Typography>

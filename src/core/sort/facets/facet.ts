@@ -66,6 +66,15 @@ export interface FacetEntry<Value> {
   readonly editor: FacetEditor<Value> | null;
 }
 
+/** What a facet is that is said elsewhere than in the worksheet, and of one layer alone. */
+export const SAID_ELSEWHERE = {
+  isShared: false,
+  isCopied: false,
+  current: () => null,
+  search: null,
+  editor: null,
+} as const;
+
 /** The choice that removes a tag. */
 export const AUTOMATIC = { value: null, label: 'Automatic' } as const;
 

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import type { Box } from '../../mockup/box';
 import { LIMITS } from '../../read/limits';
-import type { FacetEntry } from './facet';
+import { SAID_ELSEWHERE, type FacetEntry } from './facet';
 
 /** A part of a bitmap, px in its layer's own coordinates. */
 export interface Region extends Box {
@@ -24,9 +24,5 @@ export const regions: FacetEntry<readonly Region[]> = {
     .max(500)
     .messages({ 'array.unique': 'two regions have the same name; give each its own' }),
   attribute: null,
-  isShared: false,
-  isCopied: false,
-  current: () => null,
-  search: null,
-  editor: null,
+  ...SAID_ELSEWHERE,
 };

@@ -1,13 +1,9 @@
 import Joi from 'joi';
-import { flagAttribute, type FacetEntry } from './facet';
+import { flagAttribute, SAID_ELSEWHERE, type FacetEntry } from './facet';
 
 /** Whether a group of the sheet is a screen. */
 export const screen: FacetEntry<boolean> = {
   schema: Joi.boolean(),
   attribute: flagAttribute('data-screen', true),
-  isShared: false,
-  isCopied: false,
-  current: () => null,
-  search: null,
-  editor: null,
+  ...SAID_ELSEWHERE,
 };

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { TOKEN_KINDS, type StyleValue } from '../../look/styleValue';
-import type { FacetEntry } from './facet';
+import { SAID_ELSEWHERE, type FacetEntry } from './facet';
 
 /** What a person said of a value of the style sheet. */
 export interface SaidValue extends StyleValue {
@@ -50,9 +50,5 @@ export const values: FacetEntry<readonly SaidValue[]> = {
       'string.pattern.base': '{#value} cannot be written in a style sheet',
     }),
   attribute: null,
-  isShared: false,
-  isCopied: false,
-  current: () => null,
-  search: null,
-  editor: null,
+  ...SAID_ELSEWHERE,
 };
