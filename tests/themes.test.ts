@@ -53,7 +53,7 @@ describe('themes', () => {
       ...THEMES.map((theme) => `wheelhouse, theme ${theme}`),
     ]);
     // Without a theme the page has the looks of its samples, and the mockup those that were drawn.
-    for (const { theme, differing } of proofs) if (theme) expect(differing).toBeLessThan(0.01);
+    for (const { theme, differing } of proofs) if (theme) expect(differing).toBeLessThan(0.001);
   });
 });
 

@@ -90,7 +90,13 @@ export async function pullProof({
   onProgress = () => undefined,
 }: ProofInput): Promise<readonly ScreenProof[]> {
   const fonts = await fontsIn(folder);
-  const plain = { ...sheet, svg: withFonts(sheet.svg, fonts) };
+  const plain = {
+    ...sheet,
+    svg: withFonts(
+      sheet.svg,
+      fonts.filter(({ isBrought }) => !isBrought),
+    ),
+  };
   const jobs = record.screens.flatMap((screen) => [
     { screen, theme: null, drawn: plain, corner: screen.origin },
     ...themed

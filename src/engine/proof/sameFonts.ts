@@ -10,9 +10,11 @@ interface PageFont {
   readonly weight: number;
   readonly italic: boolean;
   readonly bytes: Uint8Array;
+  /** True for one that the mockup's own file brings. */
+  readonly isBrought: boolean;
 }
 
-type ListedFont = Omit<PageFont, 'bytes'> & { readonly path: string; readonly source: string };
+type ListedFont = Omit<PageFont, 'bytes' | 'isBrought'> & { readonly path: string; readonly source: string };
 
 const listSchema = Joi.object<{ readonly fonts: readonly ListedFont[] }>({
   fonts: Joi.array().items(
@@ -26,15 +28,18 @@ const listSchema = Joi.object<{ readonly fonts: readonly ListedFont[] }>({
   ),
 }).unknown();
 
-/** The fonts of a built page that its mockup does not bring itself: shipped and added ones. */
+/** The fonts of a built page. */
 export async function fontsIn(folder: string): Promise<readonly PageFont[]> {
   const { value, error } = listSchema.validate(
     JSON.parse(await readFile(path.join(folder, 'orden.json'), 'utf8')),
   );
   if (error) return [];
-  const brought = value.fonts.filter(({ source }) => source !== 'embedded');
   return Promise.all(
-    brought.map(async (font) => ({ ...font, bytes: await readFile(path.join(folder, font.path)) })),
+    value.fonts.map(async (font) => ({
+      ...font,
+      isBrought: font.source === 'embedded',
+      bytes: await readFile(path.join(folder, font.path)),
+    })),
   );
 }
 
