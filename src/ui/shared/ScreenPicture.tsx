@@ -1,4 +1,6 @@
-import { Box } from '@mui/material';
+'use client';
+import { Box, Typography } from '@mui/material';
+import { useState } from 'react';
 import type { Box as Rectangle } from '../../core/mockup/box';
 
 interface ScreenPictureProps {
@@ -12,13 +14,20 @@ interface ScreenPictureProps {
   readonly spills?: boolean;
 }
 
-/** A part of a sheet's picture that fills its container. */
+/** A part of a sheet's picture that fills its container; words stand there until it is drawn. */
 export function ScreenPicture({ src, sheet, part, alt, spills = false }: ScreenPictureProps) {
+  const [drawn, setDrawn] = useState<string | null>(null);
   const share = (value: number, of: number) => `${(value / of) * 100}%`;
   return (
     <Box sx={{ position: 'absolute', inset: 0, overflow: spills ? 'visible' : 'hidden' }}>
+      {drawn === null && (
+        <Typography aria-hidden sx={{ p: 1.5, fontSize: 13, color: '#5b554b', textAlign: 'center' }}>
+          Drawing the mockup…
+        </Typography>
+      )}
       <Box
         component="img"
+        onLoad={() => setDrawn(src)}
         src={src}
         alt={alt}
         draggable={false}

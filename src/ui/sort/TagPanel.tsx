@@ -7,7 +7,7 @@ import type { Decision } from '../../core/sort/decision';
 import type { LayerId } from '../../core/mockup/layer';
 import type { Tags as TagsByLayer } from '../../core/sort/tag';
 import { focusWorksheet, TAG_PANEL } from './focus';
-import { EDITED_FACETS, editorOf, sharedValue } from './facets';
+import { canHave, EDITED_FACETS, editorOf, sharedValue } from './facets';
 import { useSort } from './SortContext';
 import { TagField } from './TagField';
 
@@ -107,16 +107,18 @@ const Tags = memo(function Tags({ selection, decisions, tags }: TagsProps) {
                   }),
                 }}
               >
-                {facets.map((facet) => (
-                  <TagField
-                    key={facet}
-                    facet={facet}
-                    subject={`${keys[0]} ${count}`}
-                    {...sharedValue(facet, chosen)}
-                    settled={keys.some((key) => tags.get(key)?.[facet] !== undefined)}
-                    onSet={set}
-                  />
-                ))}
+                {facets
+                  .filter((facet) => canHave(facet, chosen))
+                  .map((facet) => (
+                    <TagField
+                      key={facet}
+                      facet={facet}
+                      subject={`${keys[0]} ${count}`}
+                      {...sharedValue(facet, chosen)}
+                      settled={keys.some((key) => tags.get(key)?.[facet] !== undefined)}
+                      onSet={set}
+                    />
+                  ))}
               </Box>
             </Box>
           ))}

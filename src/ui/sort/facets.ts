@@ -14,6 +14,13 @@ export function editorOf(facet: Facet): FacetEditor<FacetValue> {
   return editor as FacetEditor<FacetValue>;
 }
 
+/** True for a facet that one of the layers can have, or has. */
+export function canHave(facet: Facet, decisions: readonly Decision[]): boolean {
+  const { isFor } = editorOf(facet);
+  const { current } = facetEntry(facet);
+  return !isFor || decisions.some((decision) => isFor(decision) || current(decision) !== null);
+}
+
 /** The facet's name for people. */
 export function facetLabel(facet: Facet): string {
   return facetEntry(facet).editor?.label ?? facet;

@@ -35,6 +35,8 @@ export interface FacetEditor<Value> {
   readonly hint?: string;
   /** Shown where there is no value. */
   readonly none: string;
+  /** Whether a layer can have it; absent for every layer. */
+  readonly isFor?: (decision: Decision) => boolean;
   readonly print: (value: Value) => string;
   /** A trimmed text that is not empty, in the form that the schema checks. */
   readonly parse: (text: string) => unknown;

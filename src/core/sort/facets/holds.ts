@@ -18,9 +18,12 @@ export const holds: FacetEntry<Holds> = {
   isCopied: true,
   current: (decision) => decision.holds,
   search: searchBy('holds', (decision) => decision.holds),
-  editor: choiceEditor(
-    'Sample gives',
-    [...HOLDS.map((value) => ({ value, label: WORDS[value] })), AUTOMATIC],
-    'its look',
-  ),
+  editor: {
+    ...choiceEditor(
+      'Sample gives',
+      [...HOLDS.map((value) => ({ value, label: WORDS[value] })), AUTOMATIC],
+      'its look',
+    ),
+    isFor: ({ outcome }) => outcome === 'sample',
+  },
 };

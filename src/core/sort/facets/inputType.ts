@@ -10,9 +10,12 @@ export const inputType: FacetEntry<InputType> = {
   isCopied: true,
   current: (decision) => decision.inputType,
   search: searchBy('type', (decision) => decision.inputType),
-  editor: choiceEditor(
-    'Input type',
-    [...INPUT_TYPES.map((value) => ({ value, label: value })), AUTOMATIC],
-    'automatic',
-  ),
+  editor: {
+    ...choiceEditor(
+      'Input type',
+      [...INPUT_TYPES.map((value) => ({ value, label: value })), AUTOMATIC],
+      'automatic',
+    ),
+    isFor: ({ role }) => role === 'field',
+  },
 };

@@ -29,6 +29,7 @@ export const recipes: FacetEntry<readonly string[]> = {
     group: 'meaning',
     hint: 'How its files are made: web, icon, photo, clear-photo, responsive, ios, android, or a recipe of your own.',
     none: 'automatic',
+    isFor: ({ outcome }) => outcome === 'picture',
     print: (value) => value.join(' '),
     parse: (text) => text.split(/\s+/),
   },
