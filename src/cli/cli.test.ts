@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process';
-import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
+import { mkdtemp, readdir, readFile, rm, writeFile } from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
 import { DEMO } from '../../tests/support/mockups';
@@ -35,13 +35,13 @@ describe('orden convert', () => {
       screens: [{ name: 'harbour', width: 1280, height: 800, file: 'index.html' }],
       layers: { total: 141, element: expect.any(Number), picture: expect.any(Number), sample: 0, aside: 5 },
       pictures: expect.arrayContaining([
-        {
+        expect.objectContaining({
           file: 'pictures/harbour-photo.jpg',
           format: 'jpeg',
           width: 2640,
           height: 600,
           bytes: expect.any(Number),
-        },
+        }),
       ]),
       findings: [
         {
@@ -169,5 +169,40 @@ describe('orden proof', () => {
       status: 2,
       err: expect.stringContaining('Give one mockup file.'),
     });
+  });
+});
+
+describe('orden pictures', () => {
+  it('lists every file and writes none', async () => {
+    const { status, out } = await orden('pictures', DEMO, '--list', '--json');
+    const { files } = JSON.parse(out) as { files: { file: string; width: number; reason: string }[] };
+    expect(status).toBe(0);
+    expect(files).toContainEqual(
+      expect.objectContaining({ file: 'pictures/ferry-mark.svg', reason: 'shapes only: a vector' }),
+    );
+  });
+
+  it('makes the pictures of some layers by recipes, and leaves the rest as it is', async () => {
+    const folder = await mkdtemp(path.join(os.tmpdir(), 'orden-pictures-'));
+    const recipes = path.join(folder, 'recipes.json');
+    await writeFile(recipes, JSON.stringify({ recipes: [], usual: ['ios'] }));
+    await writeFile(path.join(folder, 'kept.txt'), 'mine');
+    const run = await orden('pictures', DEMO, '--out', folder, '--recipes', recipes, '--only', 'icon-wind');
+    expect(run.status).toBe(0);
+    expect((await readdir(path.join(folder, 'ios'))).sort()).toEqual([
+      'icon-wind.png',
+      'icon-wind@2x.png',
+      'icon-wind@3x.png',
+    ]);
+    expect(await readFile(path.join(folder, 'kept.txt'), 'utf8')).toBe('mine');
+    await rm(folder, { recursive: true });
+  });
+
+  it.each([
+    [['pictures', DEMO], 2, /^orden: Give --out DIR, or --list/],
+    [['pictures', DEMO, '--list', '--only', 'nobody'], 1, /^orden: No layer is called nobody/],
+  ] as const)('answers %j with one sentence', async (args, status, message) => {
+    const run = await orden(...args);
+    expect([run.status, run.err]).toEqual([status, expect.stringMatching(message)]);
   });
 });

@@ -29,18 +29,13 @@ export function writePictures(folder: string, { files, pictures }: Product): Pro
   );
 }
 
-/** Every file of a picture: px, bytes, and why it is made. */
+/** Every file of a picture, with the path of the first layer that shows it. */
 function listed({ conversion, pictures }: Product) {
-  const made = new Map(pictures.map((picture) => [picture.file, picture]));
   const tree = treeOf(conversion.mockup);
-  return conversion.plan.pictures.flatMap(({ layers, files, reason }) =>
-    files.flatMap(({ path }) => {
-      const picture = made.get(path);
-      const [first] = layers;
-      const layer = first === undefined ? undefined : tree.layer(first)?.path;
-      return picture ? [{ ...picture, layer: layer ?? null, uses: layers.length, reason }] : [];
-    }),
-  );
+  return pictures.map((picture) => ({
+    ...picture,
+    layer: (picture.layer !== null && tree.layer(picture.layer)?.path) || null,
+  }));
 }
 
 function textOf(files: ReturnType<typeof listed>): string {

@@ -1,8 +1,11 @@
 import { readFile } from 'node:fs/promises';
+import { availableParallelism } from 'node:os';
 import svgpath from 'svgpath';
 import { convert, type Conversion, type ConvertOptions } from '../core/convert';
 import { findingList, type Finding } from '../core/findings/finding';
+import { layerLabel } from '../core/look/layerLabel';
 import type { LayerId } from '../core/mockup/layer';
+import { treeOf } from '../core/mockup/tree';
 import type { Assets, Mockup } from '../core/mockup/mockup';
 import type { PictureFormat } from '../core/pictures/picture';
 import type { Outliner } from '../core/pictures/standaloneOptions';
@@ -24,6 +27,12 @@ export interface WrittenPicture {
   readonly width: number;
   readonly height: number;
   readonly bytes: number;
+  /** Why it is made like this. */
+  readonly reason: string;
+  /** The first layer that shows it, with its name for people, and how many do. */
+  readonly layer: LayerId | null;
+  readonly title: string;
+  readonly uses: number;
 }
 
 export interface Product {
@@ -88,6 +97,9 @@ async function licencesOf({ fonts }: Conversion): Promise<readonly OutputFile[]>
   return Promise.all([...paths].map(async ([path, from]) => ({ path, bytes: await readFile(from) })));
 }
 
+/** Each holds the px of a picture in memory. */
+const MOST_AT_ONCE = 4;
+
 type DrawnPicture = Omit<WrittenPicture, 'bytes'> & { readonly bytes: Uint8Array };
 
 async function drawPictures(
@@ -99,31 +111,46 @@ async function drawPictures(
     ({ layers }) => !only || layers.some((layer) => only.has(layer)),
   );
   const jobs = asked.flatMap((picture) => picture.files.map((file) => ({ picture, file })));
-  const drawn: DrawnPicture[] = [];
+  const drawn: (DrawnPicture | null)[] = jobs.map(() => null);
   const parts = layersOfPictures(conversion);
   const total = conversion.decisions.size;
   let done = total - [...parts.values()].reduce((sum, count) => sum + count, 0);
-  for (const { picture, file } of jobs) {
+  const tree = treeOf(conversion.mockup);
+  const draw = async ({ picture, file }: (typeof jobs)[number], at: number) => {
     signal?.throwIfAborted();
-    onProgress?.(done, total);
     const { path, format, width, height } = file;
+    const [first] = picture.layers;
+    const layer = first === undefined ? undefined : tree.layer(first);
     try {
-      drawn.push({
+      drawn[at] = {
         file: path,
         format,
         width,
         height,
+        reason: picture.reason,
+        layer: layer?.id ?? null,
+        title: layer ? layerLabel(layer).text : picture.name,
+        uses: picture.layers.length,
         bytes: await renderPicture(picture, file, mockup, assets),
-      });
+      };
     } catch (error) {
       const why = error instanceof Error ? error.message : String(error);
-      report('picture-failed', picture.layers[0] ?? null, { name: picture.name, why });
+      report('picture-failed', first ?? null, { name: picture.name, why });
     }
     if (file === picture.files.at(-1))
       done += picture.layers.reduce((sum, key) => sum + (parts.get(key) ?? 0), 0);
-  }
+    if (done < total) onProgress?.(done, total);
+  };
+  if (done < total) onProgress?.(done, total);
+  const waiting = jobs.entries();
+  // As many at once as there are cores: the rasteriser and the encoders work outside of this thread.
+  await Promise.all(
+    Array.from({ length: Math.min(availableParallelism(), MOST_AT_ONCE) }, async () => {
+      for (const [at, job] of waiting) await draw(job, at);
+    }),
+  );
   onProgress?.(total, total);
-  return { drawn, failed };
+  return { drawn: drawn.filter((each) => each !== null), failed };
 }
 
 /** The number of layers in each picture layer, itself included. */

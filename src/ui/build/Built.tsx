@@ -5,6 +5,7 @@ import type { BuildResult } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
 import { SideBySide } from './SideBySide';
 import { BuiltFiles } from './BuiltFiles';
+import { PictureTable } from './PictureTable';
 import { LinkedView } from './LinkedView';
 import { clockWords } from '../shared/timeWords';
 import { ProofView } from './ProofView';
@@ -19,7 +20,7 @@ interface BuiltProps {
   readonly isOld: boolean;
 }
 
-type View = 'page' | 'proof' | 'links' | 'files' | 'findings';
+type View = 'page' | 'proof' | 'links' | 'files' | 'pictures' | 'findings';
 
 /** A finished build: the page beside the mockup, its files, and its findings. */
 export function Built({ build, result, earlier, isOld }: BuiltProps) {
@@ -43,6 +44,12 @@ export function Built({ build, result, earlier, isOld }: BuiltProps) {
             label={`Files (${result.files.length})`}
           />
           <Tab
+            value="pictures"
+            id="tab-pictures"
+            aria-controls="panel-pictures"
+            label={`Pictures (${result.pictures.length})`}
+          />
+          <Tab
             value="findings"
             id="tab-findings"
             aria-controls="panel-findings"
@@ -63,6 +70,7 @@ export function Built({ build, result, earlier, isOld }: BuiltProps) {
         {view === 'proof' && <ProofView key={build.id} build={build} />}
         {view === 'links' && <LinkedView key={build.id} build={build} result={result} />}
         {view === 'files' && <BuiltFiles key={build.id} build={build} result={result} earlier={earlier} />}
+        {view === 'pictures' && <PictureTable build={build} pictures={result.pictures} />}
         {view === 'findings' && <BuiltFindings findings={result.findings} mockupId={build.mockupId} />}
       </Box>
     </Box>

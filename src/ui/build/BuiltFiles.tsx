@@ -10,6 +10,7 @@ import { MONO } from '../shared/theme';
 import { clockWords } from '../shared/timeWords';
 import { useText } from '../shared/useText';
 import { CompareView } from './CompareView';
+import { bytesText, fileAddress } from './fileWords';
 
 interface BuiltFilesProps {
   readonly build: BuildView;
@@ -107,10 +108,6 @@ export function BuiltFiles({ build, result, earlier }: BuiltFilesProps) {
   );
 }
 
-function bytesText(bytes: number): string {
-  return bytes < 1000 ? `${bytes} B` : `${(bytes / 1000).toFixed(1)} kB`;
-}
-
 interface FileViewProps {
   readonly build: BuildView;
   readonly path: string;
@@ -144,10 +141,6 @@ function FileView({ build, path, against }: FileViewProps) {
       />
     </Box>
   );
-}
-
-function fileAddress({ id }: BuildView, path: string): string {
-  return `/api/builds/${id}/files/${path.split('/').map(encodeURIComponent).join('/')}`;
 }
 
 function languageOf(path: string): 'html' | 'css' | 'text' {
