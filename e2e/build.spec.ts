@@ -255,3 +255,30 @@ test('screens of one page at different widths become one page', async ({ page })
   await page.getByRole('tab', { name: 'Proof' }).click();
   await expect(page.getByText('of all pixels differ')).toBeVisible({ timeout: 40_000 });
 });
+
+test('pictures are made by the recipes of the project, and listed with their reasons', async ({ page }) => {
+  await readMockup(
+    page,
+    'gull.svg',
+    svgOf('<path id="gull" d="M10 10q10 -10 20 0q10 -10 20 0" fill="none" stroke="#222"/>'),
+  );
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.waitForURL(/\/build$/);
+  await page.getByRole('button', { name: 'Recipes…' }).click();
+  const recipes = page.getByRole('textbox', { name: 'Recipes' });
+  await recipes.fill('[{"name": "shop", "files": [{"format": "bmp", "size": "1x"}]}]');
+  await expect(page.getByText(/bmp is no format/)).toBeVisible();
+  await recipes.fill(
+    '[{"name": "shop", "files": [{"format": "webp", "size": "120w"}, {"format": "png", "size": "2x"}]}]',
+  );
+  await page.getByRole('button', { name: 'Keep the recipes' }).click();
+  await page.getByLabel('Pictures', { exact: true }).selectOption('shop');
+  await build(page, 'nested');
+  await page.getByRole('tab', { name: /^Pictures/ }).click();
+  const table = page.getByRole('table', { name: 'Files of pictures' });
+  await expect(table).toContainText('pictures/gull-120w.webp');
+  await expect(table).toContainText('by shop');
+  await expectAccessible(page);
+  await page.getByRole('searchbox', { name: 'Find a picture' }).fill('png');
+  await expect(table).not.toContainText('webp');
+});

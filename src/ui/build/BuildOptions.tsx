@@ -1,15 +1,16 @@
 'use client';
-import { Box, Input, NativeSelect, Typography } from '@mui/material';
-import { useId, useState, type ReactNode } from 'react';
+import { Box, Input, Typography } from '@mui/material';
+import { useId, useState } from 'react';
 import type { ConvertOptions } from '../../core/convert';
 import { FRAME_WORDS, LANGUAGE_TAG, plainFrame, USUAL_LANGUAGE, type PageFrame } from '../../core/page/frame';
 import { TARGETS } from '../../core/emit/targets';
 import { settingOf, type TargetOptions } from '../../core/emit/targetOptions';
 import type { Screen } from '../../core/mockup/mockup';
-import { READY_RECIPES } from '../../core/pictures/recipes/readyRecipes';
 import type { WidthPair } from '../../core/page/join/pairs';
 import { ArrangementToggle } from '../shared/ArrangementToggle';
+import { Choice } from './Choice';
 import { PageTitles } from './PageTitles';
+import { PictureChoice } from './PictureChoice';
 import { ThemeChoice } from './ThemeChoice';
 
 interface BuildOptionsProps {
@@ -93,26 +94,10 @@ export function BuildOptions({ value, onChange, pairs, themes, screens }: BuildO
           onChange={(chosen, schemes) => onChange({ ...value, themes: chosen, schemes })}
         />
       )}
-      <Choice
-        label="Pictures"
-        value={value.pictures?.usual?.[0] ?? ''}
-        onChange={(name) => {
-          const { pictures, ...rest } = value;
-          const own = pictures?.recipes ?? [];
-          onChange(
-            name === '' && own.length === 0
-              ? rest
-              : { ...rest, pictures: { recipes: own, ...(name !== '' && { usual: [name] }) } },
-          );
-        }}
-      >
-        <option value="">each by what it is</option>
-        {[...READY_RECIPES, ...(value.pictures?.recipes ?? [])].map(({ name, label = name }) => (
-          <option key={name} value={name}>
-            {label}
-          </option>
-        ))}
-      </Choice>
+      <PictureChoice
+        value={value.pictures ?? { recipes: [] }}
+        onChange={(pictures) => onChange({ ...value, pictures })}
+      />
       <PageTitles
         screens={screens}
         value={value.titles ?? {}}
@@ -163,32 +148,6 @@ function Language({ value, onChange }: LanguageProps) {
         inputProps={{ id, 'aria-invalid': !isValid, spellCheck: false, maxLength: 35 }}
         sx={{ fontSize: 13, width: 52 }}
       />
-    </Box>
-  );
-}
-
-interface ChoiceProps {
-  readonly label: string;
-  readonly value: string;
-  readonly onChange: (next: string) => void;
-  readonly children: ReactNode;
-}
-
-function Choice({ label, value, onChange, children }: ChoiceProps) {
-  const id = useId();
-  return (
-    <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 0.75 }}>
-      <Typography component="label" htmlFor={id} sx={{ fontSize: 12, color: 'text.secondary' }}>
-        {label}
-      </Typography>
-      <NativeSelect
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-        inputProps={{ id }}
-        sx={{ fontSize: 13 }}
-      >
-        {children}
-      </NativeSelect>
     </Box>
   );
 }

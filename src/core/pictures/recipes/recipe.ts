@@ -40,17 +40,25 @@ const FOLDER = /^[\w-]+(?:\/[\w-]+){0,5}$/;
 const AFFIX = /^[\w@.-]{0,24}$/;
 
 export const recipeSchema = Joi.object<Recipe>({
-  name: Joi.string().pattern(RECIPE_NAME).required(),
+  name: Joi.string()
+    .pattern(RECIPE_NAME)
+    .required()
+    .messages({ 'string.pattern.base': '{#value} is no name: lower case letters, digits and hyphens' }),
   label: Joi.string().max(120),
   naming: Joi.valid('resource'),
   files: Joi.array()
     .items(
       Joi.object<RecipeFile>({
-        format: Joi.valid(...RECIPE_FORMATS).required(),
+        format: Joi.valid(...RECIPE_FORMATS)
+          .required()
+          .messages({ 'any.only': `{#value} is no format: there is ${RECIPE_FORMATS.join(', ')}` }),
         size: Joi.string()
           .pattern(/^(?:\d{1,2}(?:\.\d{1,3})?x|\d{1,5}[wh])$/)
-          .required(),
-        folder: Joi.string().pattern(FOLDER),
+          .required()
+          .messages({ 'string.pattern.base': '{#value} is no size: write 2x, 512w or 512h' }),
+        folder: Joi.string()
+          .pattern(FOLDER)
+          .messages({ 'string.pattern.base': '{#value} is no folder inside of the page' }),
         prefix: Joi.string().pattern(AFFIX),
         suffix: Joi.string().pattern(AFFIX),
         quality: Joi.number().integer().min(1).max(100),
