@@ -1,5 +1,6 @@
 import type { Box } from '../mockup/box';
 import type { LayerId } from '../mockup/layer';
+import type { SvgStyle } from './recipes/recipe';
 import { memoizeByObject } from '../mockup/memoize';
 
 export type PictureFormat = 'svg' | 'png' | 'jpeg' | 'webp' | 'avif' | 'gif';
@@ -18,6 +19,8 @@ export interface PictureFile {
   /** 1–100, for lossy formats. */
   readonly quality?: number;
   readonly lossless?: true;
+  /** How an SVG is written. Absent for one as it was drawn. */
+  readonly svg?: SvgStyle;
   /** True for a size that is a width or height in px, not a multiple. */
   readonly byWidth?: true;
   /** True for a file that no page shows. */

@@ -1,6 +1,7 @@
 import sharp, { type Sharp } from 'sharp';
 import type { Assets, Mockup } from '../../core/mockup/mockup';
 import { ENCODERS } from './encoders';
+import { writeSvg } from './writeSvg';
 import { ASSET_ADDRESS, type Picture, type PictureFile } from '../../core/pictures/picture';
 
 /** The most px of a raster file; it bounds memory. */
@@ -19,7 +20,8 @@ export async function renderPicture(
   const { source } = picture;
   if (file.format === 'svg') {
     if (source.kind !== 'svg') throw new Error('a bitmap has no vector form');
-    return new TextEncoder().encode(source.svg);
+    const svg = file.svg ? writeSvg(source.svg, picture.name, file.svg) : source.svg;
+    return new TextEncoder().encode(svg);
   }
   if (file.width * file.height > MOST_PIXELS)
     throw new Error(`it would have ${file.width}×${file.height} px`);

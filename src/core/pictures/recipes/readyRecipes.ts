@@ -15,7 +15,11 @@ export const READY_RECIPES: readonly Recipe[] = [
   {
     name: 'icon',
     label: 'SVG, and PNG to be safe',
-    files: [{ format: 'svg', size: '1x' }, png('1x', { forPage: false }), png('2x', { forPage: false })],
+    files: [
+      { format: 'svg', size: '1x', svg: { ids: 'prefixed', decimals: 3 } },
+      png('1x', { forPage: false }),
+      png('2x', { forPage: false }),
+    ],
   },
   {
     name: 'photo',

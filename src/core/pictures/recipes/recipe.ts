@@ -9,6 +9,20 @@ export type RecipeFormat = (typeof RECIPE_FORMATS)[number];
 /** A size: a multiple of the size on the screen (`1.5x`), or a width or height in px (`512w`, `512h`). */
 export type RecipeSize = string;
 
+/** How an SVG is written; what is left out is usual. */
+export interface SvgStyle {
+  /** Decimals of coordinates, 0–6. Absent for 3. */
+  readonly decimals?: number;
+  /** `fluid`: as wide as what is around it. Absent for `fixed`. */
+  readonly size?: 'fixed' | 'fluid';
+  /** `prefixed`: with the name of the picture before them, so that two inlined files never clash. Absent for `short`. */
+  readonly ids?: 'short' | 'prefixed';
+  /** Absent for `attributes`. */
+  readonly styles?: 'attributes' | 'inline';
+  /** True for a title that assistive technology reads. */
+  readonly title?: boolean;
+}
+
 /** One file that is made of every picture with the recipe. */
 export interface RecipeFile {
   readonly format: RecipeFormat;
@@ -22,6 +36,8 @@ export interface RecipeFile {
   readonly quality?: number;
   /** For WebP and AVIF. */
   readonly lossless?: boolean;
+  /** For SVG. Absent for an SVG as it was drawn. */
+  readonly svg?: SvgStyle;
   /** Absent for a file that the page may show; false for one that lies beside it. */
   readonly forPage?: boolean;
 }
@@ -63,6 +79,13 @@ export const recipeSchema = Joi.object<Recipe>({
         suffix: Joi.string().pattern(AFFIX),
         quality: Joi.number().integer().min(1).max(100),
         lossless: Joi.boolean(),
+        svg: Joi.object<SvgStyle>({
+          decimals: Joi.number().integer().min(0).max(6),
+          size: Joi.valid('fixed', 'fluid'),
+          ids: Joi.valid('short', 'prefixed'),
+          styles: Joi.valid('attributes', 'inline'),
+          title: Joi.boolean(),
+        }),
         forPage: Joi.boolean(),
       }),
     )

@@ -57,7 +57,7 @@ export function recipeFiles(picture: PictureShape, recipe: Recipe): RecipeFiles 
 
 function fileOf(
   path: string,
-  { format, size, quality = USUAL_QUALITY, lossless = false, forPage = true }: RecipeFile,
+  { format, size, quality = USUAL_QUALITY, lossless = false, svg, forPage = true }: RecipeFile,
   shape: Pick<PictureFile, 'width' | 'height' | 'scale'>,
 ): PictureFile {
   const isLossy = (format === 'webp' || format === 'avif') && !lossless;
@@ -68,6 +68,7 @@ function fileOf(
     ...(format === 'png8' && { palette: true as const }),
     ...((format === 'jpeg' || isLossy) && { quality }),
     ...(lossless && { lossless: true as const }),
+    ...(format === 'svg' && svg && { svg }),
     ...(size.endsWith('x') ? {} : { byWidth: true as const }),
     ...(!forPage && { beside: true as const }),
   };

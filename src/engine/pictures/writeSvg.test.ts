@@ -1,0 +1,53 @@
+import { inChromium } from '../../../tests/support/inChromium';
+import { convertReading, readDemo } from '../../../tests/support/mockups';
+import { comparePictures } from '../proof/compare';
+import { pullSvg } from '../proof/pull';
+import type { SvgStyle } from '../../core/pictures/recipes/recipe';
+import { writeSvg } from './writeSvg';
+
+const STYLES: readonly SvgStyle[] = [
+  {},
+  { decimals: 2, size: 'fluid', title: true },
+  { ids: 'prefixed', styles: 'inline' },
+  { decimals: 4, styles: 'inline', size: 'fluid' },
+];
+const GRADIENT =
+  '<svg xmlns="http://www.w3.org/2000/svg" width="60" height="40"><defs><linearGradient id="o1"><stop stop-color="#0af"/><stop offset="1" stop-color="#fa0" stop-opacity="0.5"/></linearGradient></defs><g stroke="#222" stroke-width="2"><path d="M10.123456 5L50.5 8.25L30 35Z" fill="url(#o1)" fill-rule="evenodd"/><circle cx="20" cy="20" r="5" fill="none"/></g></svg>';
+
+describe('an SVG at every setting', () => {
+  const here = inChromium();
+
+  it('looks the same to Chromium, and is no larger', async () => {
+    const drawn = convertReading(readDemo()).plan.pictures.flatMap(({ source }) =>
+      source.kind === 'svg' ? [source.svg] : [],
+    );
+    expect(drawn.length).toBeGreaterThan(3);
+    for (const svg of [...drawn, GRADIENT]) {
+      const size = {
+        width: Number(/width="(\d+)"/.exec(svg)![1]),
+        height: Number(/height="(\d+)"/.exec(svg)![1]),
+      };
+      const pull = (text: string) =>
+        pullSvg(here.browser, new TextEncoder().encode(text), size, { x: 0, y: 0, ...size });
+      const before = await pull(svg);
+      for (const style of STYLES) {
+        const written = writeSvg(svg, 'icons/gull', style);
+        expect((await comparePictures(before, await pull(written))).differing).toBe(0);
+        if (!style.title && style.styles !== 'inline') expect(written.length).toBeLessThanOrEqual(svg.length);
+      }
+    }
+  });
+
+  it('has the ids, the size and the title that were asked for', () => {
+    const written = writeSvg(GRADIENT, 'icons/gull', {
+      ids: 'prefixed',
+      size: 'fluid',
+      title: true,
+      styles: 'inline',
+    });
+    expect(written).toMatch(/id="icons-gull-o1"/);
+    expect(written).toMatch(/url\(#icons-gull-o1\)/);
+    expect(written).toMatch(/^<svg(?:(?!width=)[^>])*viewBox="0 0 60 40"[^>]*><title>gull<\/title>/);
+    expect(written).not.toMatch(/ fill="/);
+  });
+});
