@@ -38,6 +38,10 @@ export interface ConvertFlags {
   readonly 'pictures-only': boolean;
   /** Names or paths of layers whose pictures are made, with commas between them. */
   readonly only?: string;
+  /** What whole screens are written as, with commas between them. */
+  readonly formats?: string;
+  /** Names of screens, with commas between them. */
+  readonly screens?: string;
   /** True to list the files of pictures and write none. */
   readonly list: boolean;
   /** The format of a file of tokens. */

@@ -31,6 +31,11 @@ orden pictures FILE (--out DIR | --list) [--recipes RECIPES.json] [--only LAYERS
   and bytes, and writes none. RECIPES say formats and sizes; ready ones are web, icon,
   photo, clear-photo, responsive, ios and android.
 
+orden screens FILE --out DIR [--formats png,jpeg,webp,pdf,pdf-each] [--screens NAMES] [--json]
+
+  Writes whole screens as pictures; pdf is one file with a page for each, in which the
+  letters can be selected, and pdf-each one for each.
+
 orden proof FILE [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json] [--out DIR]
             [--unit px|rem] [--frame WORDS] [--join] [--json] [--force]
 
@@ -42,6 +47,7 @@ orden proof FILE [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json
 const COMMANDS: Readonly<Record<string, () => Promise<Command>>> = {
   convert: async () => (await import('./convertCommand')).convertCommand,
   pictures: async () => (await import('./picturesCommand')).picturesCommand,
+  screens: async () => (await import('./screensCommand')).screensCommand,
   proof: async () => (await import('./proofCommand')).proofCommand,
 };
 type Command = (input: CommandInput, flags: ConvertFlags) => Promise<void>;
@@ -62,6 +68,8 @@ async function main(argv: readonly string[]): Promise<number> {
         style: { type: 'string' },
         recipes: { type: 'string' },
         only: { type: 'string' },
+        formats: { type: 'string' },
+        screens: { type: 'string' },
         'pictures-only': { type: 'boolean', default: false },
         list: { type: 'boolean', default: false },
         themes: { type: 'string' },

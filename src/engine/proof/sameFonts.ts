@@ -5,7 +5,7 @@ import { quoteFamily } from '../../core/markup/families';
 import { decodeText } from '../../core/read/decodeText';
 
 /** A font file of a built page. */
-interface PageFont {
+export interface PageFont {
   readonly family: string;
   readonly weight: number;
   readonly italic: boolean;

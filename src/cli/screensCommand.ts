@@ -1,0 +1,64 @@
+import { layersOf } from '../core/mockup/walk';
+import type { Screen } from '../core/mockup/mockup';
+import { launchChromium } from '../engine/proof/chromium';
+import { fontsIn } from '../engine/proof/sameFonts';
+import { withProofFolder } from '../engine/proof/proofFolder';
+import { SCREEN_FORMATS, screenFiles, type ScreenFormat } from '../engine/screens/screenFiles';
+import { writeFiles } from '../engine/writeFiles';
+import { convertFile } from './convertFile';
+import { InputError, UsageError } from './errors';
+import type { CommandInput, ConvertFlags } from './input';
+
+/** `orden screens FILE --out DIR`: whole screens as pictures and PDFs, to be sent for comment. */
+export async function screensCommand(
+  input: CommandInput,
+  { out, formats = 'png', screens: asked, json }: Pick<ConvertFlags, 'out' | 'formats' | 'screens' | 'json'>,
+): Promise<void> {
+  if (out === undefined) throw new UsageError('Say with --out where the screens are to be written.');
+  const wanted = formats.split(',').map((word) => formatOf(word.trim()));
+  const browser = await launchChromium();
+  try {
+    const { product, reading } = await convertFile(input);
+    const { mockup } = product.conversion;
+    const screens =
+      asked === undefined
+        ? mockup.screens
+        : asked.split(',').map((name) => screenCalled(name.trim(), mockup.screens));
+    const files = await withProofFolder(async (folder) => {
+      await writeFiles(folder, product.files);
+      const fonts = await fontsIn(folder);
+      return screenFiles({ browser, mockup, assets: reading.assets, screens, fonts, formats: wanted });
+    });
+    await writeFiles(out, files);
+    const listed = files.map(({ path, bytes }) => ({ file: path, bytes: bytes.length }));
+    const layers = screens.reduce(
+      (sum, screen) => sum + layersOf({ ...mockup, screens: [screen] }).length,
+      0,
+    );
+    console.log(
+      json
+        ? JSON.stringify({ files: listed })
+        : [
+            ...listed.map(({ file, bytes }) => `${file}  ${bytes} B`),
+            `${screens.length} screens with ${layers} layers.`,
+          ].join('\n'),
+    );
+  } finally {
+    await browser.close();
+  }
+}
+
+function formatOf(word: string): ScreenFormat {
+  const found = SCREEN_FORMATS.find((format) => format === word);
+  if (!found) throw new UsageError(`--formats takes ${SCREEN_FORMATS.join(', ')}, not "${word}".`);
+  return found;
+}
+
+/** @throws InputError for a name that no screen has */
+function screenCalled(name: string, screens: readonly Screen[]): Screen {
+  const found = screens.find((screen) => screen.name === name);
+  if (found) return found;
+  throw new InputError(
+    `No screen is called ${name}; there is ${screens.map((screen) => screen.name).join(', ')}.`,
+  );
+}
