@@ -1,6 +1,6 @@
 // Bundles the `orden` command and the server's workers, so that they start fast: loading hundreds of modules takes
 // longer than converting.
-// Native packages, and those that are loaded for proofs only, stay outside.
+// Native packages, and those that are loaded for proofs or some SVGs only, stay outside.
 import { existsSync } from 'node:fs';
 import { mkdir, mkdtemp, rename, rm } from 'node:fs/promises';
 import path from 'node:path';
@@ -30,7 +30,7 @@ try {
     minifySyntax: true,
     minifyWhitespace: true,
     logLevel: 'error',
-    external: ['sharp', 'playwright-core'],
+    external: ['sharp', 'playwright-core', 'svgo'],
     // The package's own entry reads its tables from files beside it; this one has them inside.
     alias: { 'css-tree': 'css-tree/dist/csstree.esm' },
     banner: {

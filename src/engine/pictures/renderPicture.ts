@@ -1,7 +1,6 @@
 import sharp, { type Sharp } from 'sharp';
 import type { Assets, Mockup } from '../../core/mockup/mockup';
 import { ENCODERS } from './encoders';
-import { writeSvg } from './writeSvg';
 import { ASSET_ADDRESS, type Picture, type PictureFile } from '../../core/pictures/picture';
 
 /** The most px of a raster file; it bounds memory. */
@@ -20,8 +19,10 @@ export async function renderPicture(
   const { source } = picture;
   if (file.format === 'svg') {
     if (source.kind !== 'svg') throw new Error('a bitmap has no vector form');
-    const svg = file.svg ? writeSvg(source.svg, picture.name, file.svg) : source.svg;
-    return new TextEncoder().encode(svg);
+    if (!file.svg) return new TextEncoder().encode(source.svg);
+    // Loaded for those who ask for it: it takes a while.
+    const { writeSvg } = await import('./writeSvg');
+    return new TextEncoder().encode(writeSvg(source.svg, picture.name, file.svg));
   }
   if (file.width * file.height > MOST_PIXELS)
     throw new Error(`it would have ${file.width}×${file.height} px`);
