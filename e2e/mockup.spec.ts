@@ -116,3 +116,25 @@ test('the page is live, and an edit changes only its own part', async ({ page })
   await expect(page.getByLabel('What the mockup shows')).toHaveValue('screen');
   await expectAccessible(page);
 });
+
+test('the selection goes to the clipboard as SVG and as PNG', async ({ page, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await readMockup(page, 'pier.svg', PIER);
+  await page.getByRole('treegrid').focus();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('.');
+  await page.keyboard.type('copy svg');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Copied as SVG.')).toBeVisible();
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toMatch(/^<svg [^>]*>.*#864/s);
+  await page.keyboard.press('.');
+  await page.keyboard.type('copy png');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Copied as PNG.')).toBeVisible();
+  const size = await page.evaluate(async () => {
+    const [item] = await navigator.clipboard.read();
+    const image = await createImageBitmap(await item!.getType('image/png'));
+    return [image.width, image.height];
+  });
+  expect(size).toEqual([800, 80]);
+});

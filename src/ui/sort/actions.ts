@@ -57,6 +57,22 @@ export const ACTIONS: readonly Action[] = [
     run: (state) => state.open('names'),
   },
   {
+    name: 'Copy the selection as SVG',
+    group: 'Selection',
+    keys: '',
+    also: 'clipboard vector picture',
+    can: hasSelection,
+    run: (state) => void state.copyPicture('svg'),
+  },
+  {
+    name: 'Copy the selection as PNG',
+    group: 'Selection',
+    keys: '',
+    also: 'clipboard image bitmap picture',
+    can: hasSelection,
+    run: (state) => void state.copyPicture('png'),
+  },
+  {
     name: 'Copy the tags of this layer',
     short: 'Copy tags',
     group: 'Selection',

@@ -176,7 +176,14 @@ export interface ViewSlice {
 }
 
 /** The state of the Sort step for one mockup. */
+/** What goes to the clipboard. */
+export interface ClipboardSlice {
+  /** Copies the selection as a picture. */
+  readonly copyPicture: (format: 'svg' | 'png') => Promise<void>;
+}
+
 export type SortState = { readonly opened: OpenedMockup } & TagSlice &
+  ClipboardSlice &
   RowSlice &
   SelectionSlice &
   SearchSlice &

@@ -1,5 +1,6 @@
 import { createStore } from 'zustand';
 import type { OpenedMockup } from '../../../server/useCases/openMockup';
+import { clipboardSlice } from './clipboard';
 import { conversionSlice } from './conversion';
 import { rowSlice } from './rows';
 import { searchSlice } from './search';
@@ -21,6 +22,7 @@ export function createSortStore(opened: OpenedMockup): SortStore {
       ...searchSlice(set, get, opened),
       ...conversionSlice(set, get, opened),
       ...viewSlice(set, get, opened),
+      ...clipboardSlice(set, get, opened),
     };
   });
 }
