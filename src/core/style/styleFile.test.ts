@@ -42,6 +42,35 @@ describe('a style file', () => {
     expect(refused.at(-1)).toBe('/gone: the mockup has no such layer.');
   });
 
+  it('may be a file of Design Tokens, whose names are taken', () => {
+    const rgb = (components: readonly number[], alpha = 1) => ({ colorSpace: 'srgb', components, alpha });
+    const { tags, refused } = readStyleFile(
+      {
+        color: {
+          $type: 'color',
+          hull: { $value: rgb([0.5333, 0.4, 0.2667]) },
+          keel: { $value: '{color.hull}' },
+          fog: { $value: rgb([1, 1, 1], 0.4) },
+        },
+        space: {
+          $type: 'dimension',
+          berth: { $value: { value: 12, unit: 'px' } },
+          far: { $value: { value: 2, unit: 'rem' } },
+        },
+        button: { radius: { $type: 'dimension', $value: { value: 6, unit: 'px' } } },
+        loop: { $type: 'color', $value: '{loop}' },
+      },
+      mockup,
+    );
+    expect(tags.get(SHEET.id)?.values).toEqual([
+      { kind: 'colour', value: '#864', name: 'hull' },
+      { kind: 'colour', value: 'rgb(255 255 255 / 40%)', name: 'fog' },
+      { kind: 'space', value: '12px', name: 'berth' },
+      { kind: 'radius', value: '6px', name: 'button-radius' },
+    ]);
+    expect(refused.map((each) => each.split(':')[0])).toEqual(['space.far', 'loop']);
+  });
+
   it('of another version or none is refused in a sentence', () => {
     expect(() => readStyleFile({ version: 2 }, mockup)).toThrow('is of version 2; Orden reads version 1');
     expect(() => readStyleFile([], mockup)).toThrow('This is no style file');

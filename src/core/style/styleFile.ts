@@ -5,6 +5,7 @@ import type { Mockup } from '../mockup/mockup';
 import { treeOf } from '../mockup/tree';
 import { checkFacet } from '../sort/facets/facets';
 import type { SaidValue } from '../sort/facets/values';
+import { hasDesignTokens, readDesignTokens } from './tokens/formats/readDesignTokens';
 import type { Tag, Tags } from '../sort/tag';
 import { pathFinder } from '../sort/tagPaths';
 
@@ -49,10 +50,11 @@ const classSchema = Joi.object<StyleFile['classes'][number]>({
 });
 
 /**
- * Reads a style file. What is known is taken, and the rest is listed.
+ * Reads a style file, or the names of values from a file of Design Tokens. What is known is taken, and the rest is listed.
  * @throws Error with a sentence for what is no style file, or one of another version
  */
 export function readStyleFile(json: unknown, mockup: Mockup): ReadStyle {
+  if (hasDesignTokens(json)) return readTokenFile(json);
   const { value: file, error } = schema.validate(json);
   if (error) throw new Error('This is no style file as the Style step exports it.');
   if (file.version !== VERSION)
@@ -79,4 +81,12 @@ export function readStyleFile(json: unknown, mockup: Mockup): ReadStyle {
     else tags.set(id, { ...tags.get(id), lookName: said.name });
   }
   return { tags, refused };
+}
+
+/** The names that a file of Design Tokens gives to values. */
+function readTokenFile(json: unknown): ReadStyle {
+  const { values, refused } = readDesignTokens(json);
+  const check = checkFacet('values', values);
+  if ('problem' in check) return { tags: new Map(), refused: [...refused, check.problem] };
+  return { tags: new Map(values.length > 0 ? [[SHEET.id, { values }]] : []), refused };
 }

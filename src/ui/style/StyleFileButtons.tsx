@@ -51,7 +51,11 @@ export function StyleFileButtons({ mockupId, project, onImported }: StyleFileBut
       >
         Export
       </Button>
-      <Button color="inherit" onClick={() => input.current?.click()} title="A style file that was exported">
+      <Button
+        color="inherit"
+        onClick={() => input.current?.click()}
+        title="A style file that was exported, or names from Design Tokens"
+      >
         Import…
       </Button>
       <input

@@ -1,4 +1,5 @@
 import { SHEET } from '../../mockup/identity';
+import type { SaidValue } from '../../sort/facets/values';
 import type { Tags } from '../../sort/tag';
 import { valueKey } from '../../look/styleValue';
 import { NOTHING_SAID, type SaidValues } from './token';
@@ -26,4 +27,17 @@ export function saidValues(tags: Tags): SaidValues {
     said.flatMap((each) => (each.name === undefined ? [] : [[valueKey(each), each.name]])),
   );
   return { merged, names };
+}
+
+/** Sayings about values with newer ones: the newer one holds for its value, and takes its name from any other. */
+export function combinedValues(
+  before: readonly SaidValue[],
+  newer: readonly SaidValue[],
+): readonly SaidValue[] {
+  const taken = new Set(newer.flatMap(({ name }) => name ?? []));
+  const said = new Map<string, SaidValue>();
+  for (const { name, ...each } of before)
+    said.set(valueKey(each), name === undefined || taken.has(name) ? each : { ...each, name });
+  for (const each of newer) said.set(valueKey(each), { ...said.get(valueKey(each)), ...each });
+  return [...said.values()].filter(({ into, name }) => into !== undefined || name !== undefined);
 }

@@ -1,5 +1,6 @@
 import type { CssRule } from '../../markup/printCss';
 import { printCss } from '../../markup/printCss';
+import { combinedValues } from './saidValues';
 import { NOTHING_SAID } from './token';
 import { withTokens } from './tokens';
 
@@ -100,6 +101,21 @@ describe('what a person says of values', () => {
     // CIEDE2000 of the pair as culori computes it.
     expect(near[0]!.difference).toBeCloseTo(0.4, 0);
     expect(near[1]!.difference).toBe(1);
+  });
+
+  it('is kept beside what is said later, which takes its names', () => {
+    const value = (text: string, said: { name?: string; into?: string }) =>
+      ({ kind: 'colour', value: text, ...said }) as const;
+    expect(
+      combinedValues(
+        [value('#111', { name: 'ink' }), value('#222', { into: '#111' }), value('#333', { name: 'fog' })],
+        [value('#444', { name: 'ink' }), value('#222', { name: 'tar' })],
+      ),
+    ).toEqual([
+      value('#222', { into: '#111', name: 'tar' }),
+      value('#333', { name: 'fog' }),
+      value('#444', { name: 'ink' }),
+    ]);
   });
 
   it('merges one into another, and names a token', () => {
