@@ -10,14 +10,16 @@ import type { OpenedMockup } from '../../server/useCases/openMockup';
 import { postJson, sentence } from '../shared/request';
 import { useResource } from '../shared/useResource';
 
+/** Says something of a value; nothing is left of what is neither merged nor named. Gives what is wrong, or null. */
+export type SayValue = (value: StyleValue, change: Pick<SaidValue, 'into' | 'name'>) => string | null;
+
 export interface StyleState {
   readonly opened: OpenedMockup | null;
   readonly book: StyleBook | null;
   readonly problem: string | null;
   /** What is said of values, the values of which are merged or named. */
   readonly said: readonly SaidValue[];
-  /** Says something of a value; nothing is left of what is neither merged nor named. Gives what is wrong, or null. */
-  readonly sayValue: (value: StyleValue, change: Pick<SaidValue, 'into' | 'name'>) => string | null;
+  readonly sayValue: SayValue;
   /** Names a class by one of its layers; empty for an automatic name. Gives what is wrong, or null. */
   readonly nameClass: (layer: string, name: string) => string | null;
   readonly reload: () => void;
