@@ -1,15 +1,19 @@
 'use client';
 import { Autocomplete, Box, Button, Dialog, DialogActions, DialogTitle, TextField } from '@mui/material';
-import { createFilterOptions } from '@mui/material/useAutocomplete';
+import {} from '@mui/material/useAutocomplete';
 import { useState } from 'react';
 import { MONO } from '../shared/theme';
 import { ACTIONS, isPossible, type Action } from './actions';
 import { focusWorksheet } from './focus';
 import { useSort, useSortStore } from './SortContext';
 
-const matching = createFilterOptions<Action>({
-  stringify: ({ name, group, also = '' }) => `${name} ${group} ${also}`,
-});
+const matching = (actions: Action[], { inputValue }: { readonly inputValue: string }) => {
+  const wanted = inputValue.toLowerCase().split(/\s+/).filter(Boolean);
+  return actions.filter(({ name, group, also = '' }) => {
+    const text = `${name} ${group} ${also}`.toLowerCase();
+    return wanted.every((word) => text.includes(word));
+  });
+};
 
 /** The actions that are possible now, by name and in groups, each with its key. */
 export function ActionList() {
