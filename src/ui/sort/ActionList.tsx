@@ -1,6 +1,5 @@
 'use client';
 import { Autocomplete, Box, Button, Dialog, DialogActions, DialogTitle, TextField } from '@mui/material';
-import {} from '@mui/material/useAutocomplete';
 import { useState } from 'react';
 import { MONO } from '../shared/theme';
 import { ACTIONS, isPossible, type Action } from './actions';
