@@ -1,4 +1,3 @@
-import { layersOf } from '../core/mockup/walk';
 import type { Screen } from '../core/mockup/mockup';
 import { launchChromium } from '../engine/proof/chromium';
 import { fontsIn } from '../engine/proof/sameFonts';
@@ -31,18 +30,8 @@ export async function screensCommand(
     });
     await writeFiles(out, files);
     const listed = files.map(({ path, bytes }) => ({ file: path, bytes: bytes.length }));
-    const layers = screens.reduce(
-      (sum, screen) => sum + layersOf({ ...mockup, screens: [screen] }).length,
-      0,
-    );
-    console.log(
-      json
-        ? JSON.stringify({ files: listed })
-        : [
-            ...listed.map(({ file, bytes }) => `${file}  ${bytes} B`),
-            `${screens.length} screens with ${layers} layers.`,
-          ].join('\n'),
-    );
+    const lines = listed.map(({ file, bytes }) => `${file}  ${bytes} B`);
+    console.log(json ? JSON.stringify({ files: listed }) : lines.join('\n'));
   } finally {
     await browser.close();
   }

@@ -5,6 +5,11 @@ import { memoizeByObject } from '../mockup/memoize';
 
 export type PictureFormat = 'svg' | 'png' | 'jpeg' | 'webp' | 'avif' | 'gif';
 
+/** The ending of a file's name. */
+export function fileEnding(format: PictureFormat): string {
+  return format === 'jpeg' ? 'jpg' : format;
+}
+
 /** One file of a picture. Sizes in px of the file. */
 export interface PictureFile {
   /** From the page's folder, such as `pictures/anchor.svg`. */

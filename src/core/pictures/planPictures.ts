@@ -17,6 +17,7 @@ import { createFileWriter, NO_RECIPES, type OriginalFile } from './recipes/fileW
 import type { PictureRecipes } from './recipes/recipe';
 import {
   ASSET_ADDRESS,
+  fileEnding,
   type Picture,
   type PictureFormat,
   type PicturePlan,
@@ -70,7 +71,11 @@ export function planPictures(
     const density = decision.merge ? Infinity : densityOf(layer, measure.matrix, mockup);
     const automatic = () =>
       originalFile(name, source, box, mockup) ??
-      automaticRecipe(layers, measure.matrix, Math.max(box.width, box.height), density, mockup);
+      automaticRecipe(layers, mockup, {
+        longest: Math.max(box.width, box.height),
+        density,
+        fillsBox: source.kind === 'bitmap',
+      });
     const shape = { name, width: box.width, height: box.height, isVector: !layers.some(hasBitmap) };
     const { files, reason } = writer.filesOf(shape, layer.id, recipes, automatic);
     byContent.set(mark, { name, layers: [layer.id], source, files, reason });
@@ -258,7 +263,7 @@ function originalFile(
   const { width, height } = bitmap;
   const stretch = (width * box.height) / (height * box.width);
   if (Math.abs(stretch - 1) > MOST_STRETCH) return null;
-  const path = `pictures/${name}.${format === 'jpeg' ? 'jpg' : format}`;
+  const path = `pictures/${name}.${fileEnding(format)}`;
   return {
     reason: 'the bitmap of the mockup as it is',
     original: { path, format, width, height, scale: width / box.width, isOriginal: true },

@@ -29,8 +29,8 @@ const LONGEST = 40;
 
 /**
  * A name that no other class has, and notes it: the name of most users; else what they are to their owner, as
- * in `card-title`. Where another class has it, the owner, the weight, the colour or what they say tells them apart, and a
- * number only what truly has the same name.
+ * in `card-title`. Where another class has it, the owner, the weight, the colour or what they say tells them apart,
+ * and a number only what truly has the same name.
  * @param layerNames the names of all layers: none is invented for others
  * @param saying what all its users say, as a name; null for nothing in common
  */
@@ -45,7 +45,8 @@ export function classNameFor(
   const plain = own ?? nameOfMost(users.parts, users.count) ?? lookName(users.look, users.layout);
   const there = owner === null ? plain : joinNames(owner, plain);
   const detailed = detailsOf(users.look).map((detail) => `${own ?? there}-${detail}`);
-  /** Told apart by words: texts by their own, boxes by those that they begin with. */
+  const isTaken = (name: string) => given.has(name) || (name !== own && layerNames.has(name));
+  // Texts are told apart by their own words, boxes by those that they begin with.
   const saidName = () => {
     const words = saying();
     if (words === null) return null;
@@ -57,7 +58,6 @@ export function classNameFor(
     const name = parts.flatMap((part) => part ?? []).reduce(joinNames);
     return isTaken(name) ? null : name;
   };
-  const isTaken = (name: string) => given.has(name) || (name !== own && layerNames.has(name));
   const wanted = [...(own === null ? [] : [own]), there, ...detailed];
   const name = wanted.find((each) => !isTaken(each)) ?? saidName() ?? freeName(there, isTaken);
   given.add(name);
@@ -77,7 +77,10 @@ function nameOfMost(names: ReadonlyMap<string, number>, users: number): string |
   return null;
 }
 
-/** `card` and `title` are `card-title`; words that both begin with are said once: `nav-group` and `nav-link` are `nav-group-link`. */
+/**
+ * `card` and `title` are `card-title`; words that both begin with are said once: `nav-group` and `nav-link` are
+ * `nav-group-link`.
+ */
 function joinNames(owner: string, part: string): string {
   if (part === owner || part.startsWith(`${owner}-`)) return part;
   const [ownerWords, partWords] = [owner.split('-'), part.split('-')];

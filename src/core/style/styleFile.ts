@@ -50,7 +50,8 @@ const classSchema = Joi.object<StyleFile['classes'][number]>({
 });
 
 /**
- * Reads a style file, or the names of values from a file of Design Tokens. What is known is taken, and the rest is listed.
+ * Reads a style file, or the names of values from a file of Design Tokens. What is known is taken, and the rest is
+ * listed.
  * @throws Error with a sentence for what is no style file, or one of another version
  */
 export function readStyleFile(json: unknown, mockup: Mockup): ReadStyle {
@@ -65,7 +66,7 @@ export function readStyleFile(json: unknown, mockup: Mockup): ReadStyle {
   const values: SaidValue[] = [];
   for (const each of file.values) {
     const check = checkFacet('values', [...values, each]);
-    if ('problem' in check) refused.push(`${JSON.stringify(each).slice(0, 80)}: ${check.problem}`);
+    if ('problem' in check) refused.push(`${excerpt(each)}: ${check.problem}`);
     else values.splice(0, values.length, ...(check.value as readonly SaidValue[]));
   }
   const tree = treeOf(mockup);
@@ -73,14 +74,21 @@ export function readStyleFile(json: unknown, mockup: Mockup): ReadStyle {
   const tags = new Map<LayerId, Tag>(values.length > 0 ? [[SHEET.id, { values }]] : []);
   for (const each of file.classes) {
     const { value: said, error: mistake } = classSchema.validate(each);
-    const id = mistake ? undefined : find(said.layer);
     const check = mistake ? { problem: 'It names no layer and class.' } : checkFacet('lookName', said.name);
-    if (id === undefined || 'problem' in check) {
-      refused.push(`${JSON.stringify(each).slice(0, 80)}: ${'problem' in check ? check.problem : ''}`);
-    } else if (!tree.layer(id)) refused.push(`${said.layer}: the mockup has no such layer.`);
-    else tags.set(id, { ...tags.get(id), lookName: said.name });
+    if ('problem' in check) {
+      refused.push(`${excerpt(each)}: ${check.problem}`);
+      continue;
+    }
+    const id = find(said.layer);
+    if (tree.layer(id)) tags.set(id, { ...tags.get(id), lookName: said.name });
+    else refused.push(`${said.layer}: the mockup has no such layer.`);
   }
   return { tags, refused };
+}
+
+/** The beginning of what a file says, to find it by. */
+function excerpt(said: unknown): string {
+  return JSON.stringify(said).slice(0, 80);
 }
 
 /** The names that a file of Design Tokens gives to values. */

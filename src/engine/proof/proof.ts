@@ -78,8 +78,8 @@ export function proofSheet(svg: Uint8Array, { width, height }: Size): ProofSheet
 const MOST_WORST = 20;
 
 /**
- * Pulls a proof of every screen, without a theme and in each: page and mockup are drawn by the same Chromium at the mockup's size, and
- * compared.
+ * Pulls a proof of every screen, without a theme and in each: page and mockup are drawn by the same Chromium at the
+ * mockup's size, and compared.
  */
 export async function pullProof({
   browser,

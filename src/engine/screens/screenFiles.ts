@@ -2,6 +2,7 @@ import type { Browser } from 'playwright-core';
 import sharp from 'sharp';
 import { freeName } from '../../core/markup/freeName';
 import type { Assets, Mockup, Screen } from '../../core/mockup/mockup';
+import { fileEnding } from '../../core/pictures/picture';
 import { screenSvg } from '../../core/pictures/standaloneSvg';
 import { safeName } from '../../core/sort/outputNames';
 import { ENCODERS } from '../pictures/encoders';
@@ -73,7 +74,7 @@ async function pictureOf(
 ): Promise<OutputFile> {
   const [width, height] = [Math.ceil(size.width), Math.ceil(size.height)];
   const pulled = await pullSvg(browser, svg, size, { x: 0, y: 0, width, height });
-  const path = `${name}.${format === 'jpeg' ? 'jpg' : format}`;
+  const path = `${name}.${fileEnding(format)}`;
   const file = { path, format, width, height, scale: 1, quality: QUALITY } as const;
   return { path, bytes: await ENCODERS[format](sharp(pulled), file).toBuffer() };
 }

@@ -10,7 +10,8 @@ import { MONO } from '../shared/theme';
 import { clockWords } from '../shared/timeWords';
 import { useText } from '../shared/useText';
 import { CompareView } from './CompareView';
-import { bytesText, fileAddress } from './fileWords';
+import { bytesText } from '../shared/bytesText';
+import { fileAddress } from './fileAddress';
 
 interface BuiltFilesProps {
   readonly build: BuildView;

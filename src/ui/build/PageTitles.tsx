@@ -1,7 +1,8 @@
-import { Box, Input, NativeSelect, Typography } from '@mui/material';
-import { useId, useState } from 'react';
+import { Box, NativeSelect, Typography } from '@mui/material';
+import { useState } from 'react';
 import { LONGEST_TITLE } from '../../core/page/pageTitle';
 import type { Screen } from '../../core/mockup/mockup';
+import { KeptField } from '../shared/KeptField';
 
 interface PageTitlesProps {
   readonly screens: readonly Pick<Screen, 'id' | 'name'>[];
@@ -12,19 +13,18 @@ interface PageTitlesProps {
 
 /** The title of each page; kept when the field is left. */
 export function PageTitles({ screens, value, onChange }: PageTitlesProps) {
-  const id = useId();
   const [chosen, setChosen] = useState<string | null>(null);
   const screen = screens.find((each) => each.id === chosen) ?? screens[0];
   if (!screen) return null;
   const said = value[screen.id] ?? '';
-  const keep = (text: string) => {
+  const keep = (title: string) => {
     const { [screen.id]: _, ...others } = value;
-    const title = text.trim();
-    if (title !== said) onChange(title === '' ? others : { ...others, [screen.id]: title });
+    onChange(title === '' ? others : { ...others, [screen.id]: title });
+    return null;
   };
   return (
     <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 0.75 }}>
-      <Typography component="label" htmlFor={id} sx={{ fontSize: 12, color: 'text.secondary' }}>
+      <Typography component="span" aria-hidden sx={{ fontSize: 12, color: 'text.secondary' }}>
         Title
       </Typography>
       {screens.length > 1 && (
@@ -41,18 +41,17 @@ export function PageTitles({ screens, value, onChange }: PageTitlesProps) {
           ))}
         </NativeSelect>
       )}
-      <Input
-        key={`${screen.id} ${said}`}
-        defaultValue={said}
-        placeholder="its first heading"
-        title="The title of the page in the tab of the browser. Empty: its first heading, or the name of the screen."
-        onBlur={(event) => keep(event.target.value)}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') keep((event.target as HTMLInputElement).value);
-        }}
-        inputProps={{ id, maxLength: LONGEST_TITLE }}
-        sx={{ fontSize: 13, width: 150 }}
-      />
+      <Box sx={{ width: 150 }}>
+        <KeptField
+          key={screen.id}
+          label="Title"
+          value={said}
+          placeholder="its first heading"
+          hint="The title of the page in the tab of the browser. Empty: its first heading, or the name of the screen."
+          most={LONGEST_TITLE}
+          onKeep={keep}
+        />
+      </Box>
     </Box>
   );
 }

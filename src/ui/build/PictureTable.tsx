@@ -15,7 +15,8 @@ import type { BuiltPicture } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
 import { FindField } from '../shared/FindField';
 import { MONO } from '../shared/theme';
-import { bytesText, fileAddress } from './fileWords';
+import { bytesText } from '../shared/bytesText';
+import { fileAddress } from './fileAddress';
 
 const ORDERS = {
   file: {

@@ -4,6 +4,7 @@ import { useRef } from 'react';
 import type { LayerId } from '../../core/mockup/layer';
 import type { FaceSource } from '../../core/mockup/type';
 import type { AddedFont } from '../../server/useCases/fonts';
+import { bytesText } from '../shared/bytesText';
 import type { ReportedFont } from '../../core/sort/report/readingReport';
 import type { FontActions } from './useFonts';
 
@@ -22,7 +23,6 @@ const STATES: Readonly<Record<ReportedFont['state'], string>> = {
 };
 
 /** kB, as people read sizes. */
-const kilobytes = (size: number) => `${Math.max(1, Math.round(size / 1024))} kB`;
 
 interface FontTableProps {
   readonly fonts: readonly ReportedFont[];
@@ -111,7 +111,7 @@ export function FontTable({ fonts, added, actions, onLight }: FontTableProps) {
                   {font.family} {font.weight}
                   {font.italic && ' italic'}
                 </TableCell>
-                <TableCell align="right">{kilobytes(font.size)}</TableCell>
+                <TableCell align="right">{bytesText(font.size)}</TableCell>
                 <TableCell align="right">
                   <Button
                     size="small"

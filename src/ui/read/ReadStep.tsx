@@ -1,14 +1,15 @@
 'use client';
 import { Alert, Box, Button, CircularProgress } from '@mui/material';
 import NextLink from 'next/link';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { Region } from '../../core/sort/facets/regions';
 import type { Edited, TagEdit } from '../../server/useCases/editTags';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
 import type { ReviewedMockup } from '../../server/useCases/reviewMockup';
-import { postJson, sentence } from '../shared/request';
+import { postJson } from '../shared/request';
 import { TopBar } from '../shared/TopBar';
 import { useResource } from '../shared/useResource';
+import { useSendQueue } from '../shared/useSendQueue';
 import { HistoryButtons } from '../shared/HistoryButtons';
 import { ReportView } from './ReportView';
 import { useFonts } from './useFonts';
@@ -18,24 +19,12 @@ export function ReadStep({ mockupId }: { readonly mockupId: string }) {
   const address = `/api/mockups/${mockupId}`;
   const { data, problem, reload } = useResource<ReviewedMockup>(`${address}/report`);
   const { data: opened, reload: reopen } = useResource<OpenedMockup>(address);
-  const [refused, setRefused] = useState<string | null>(null);
   const refresh = () => {
     reload();
     reopen();
   };
   const fonts = useFonts(data?.projectId, `${address}/again`, refresh);
-  const sending = useRef({ count: 0, last: Promise.resolve() });
-  /** One request at a time, so that a later one is never overtaken. */
-  const send = (work: () => Promise<unknown>) => {
-    const now = sending.current;
-    now.count += 1;
-    now.last = now.last.then(async () => {
-      setRefused(null);
-      await work().catch((error: unknown) => setRefused(sentence(error)));
-      now.count -= 1;
-      if (now.count === 0) refresh();
-    });
-  };
+  const { send, refused } = useSendQueue(refresh);
   const edit = (tagEdit: TagEdit) => send(() => postJson<Edited>(`${address}/edits`, { edits: [tagEdit] }));
   const flat = opened?.mockup.format === 'flat' ? opened.mockup.screens[0]?.root.layers[0] : undefined;
   /**

@@ -1,9 +1,9 @@
 'use client';
 import { Box } from '@mui/material';
 import { useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { wheelFactor, ZOOM_STEP } from './zoomSteps';
 
 const LARGEST = 8;
-const STEP = Math.SQRT2;
 
 interface ZoomedPaneProps {
   readonly label: string;
@@ -42,15 +42,15 @@ export function ZoomedPane({ label, children }: ZoomedPaneProps) {
         ],
         at,
       };
-      setZoom((now) => clamp(now * Math.exp(-event.deltaY / 300)));
+      setZoom((now) => clamp(now * wheelFactor(event)));
     };
     element.addEventListener('wheel', onWheel, { passive: false });
     return () => element.removeEventListener('wheel', onWheel);
   }, []);
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.target !== event.currentTarget) return;
-    if (event.key === '+' || event.key === '=') setZoom((now) => clamp(now * STEP));
-    else if (event.key === '-') setZoom((now) => clamp(now / STEP));
+    if (event.key === '+' || event.key === '=') setZoom((now) => clamp(now * ZOOM_STEP));
+    else if (event.key === '-') setZoom((now) => clamp(now / ZOOM_STEP));
     else if (event.key === '0') setZoom(1);
     else return;
     event.preventDefault();

@@ -1,6 +1,6 @@
 import { treeOf } from '../../core/mockup/tree';
 import { expose } from 'comlink';
-import { pagesFromDecisions, type ConvertedPages } from '../../core/convert';
+import { type ConvertOptions, pagesFromDecisions, type ConvertedPages } from '../../core/convert';
 import type { PagePiece } from '../../core/emit/preview';
 import type { Fragment } from '../../core/emit/target';
 import type { TargetSettings } from '../../core/emit/targetOptions';
@@ -13,6 +13,8 @@ import { createMemo, usingMemo } from '../../core/mockup/memoize';
 import type { Mockup } from '../../core/mockup/mockup';
 import { explainLayer, type Explanation } from '../../core/page/explain';
 import type { Arrangement } from '../../core/page/frame';
+import { pageFiles } from '../../core/pictures/picture';
+import type { PictureRecipes } from '../../core/pictures/recipes/recipe';
 import type { Decided, Decision, Decisions } from '../../core/sort/decision';
 import { decide } from '../../core/sort/decide/decide';
 import { reportMerges } from '../../core/sort/merges';
@@ -80,6 +82,8 @@ interface Loaded {
   readonly address: string;
   /** What a person chose about the target. */
   readonly settings: TargetSettings;
+  /** The recipes of pictures. Absent for the ready ones. */
+  readonly pictures?: PictureRecipes;
   readonly mockup: Mockup;
   readonly measures: ReadonlyMap<string, Measures>;
 }
@@ -118,9 +122,14 @@ let lastSentPage: SentPage | null = null;
 /** The core's stages in a worker of the browser, on the current tags. */
 const api = {
   /** Loads the mockup after structural tags. */
-  load(mockup: Mockup, address: string, settings: TargetSettings): void {
+  load(
+    mockup: Mockup,
+    address: string,
+    { settings = {}, pictures }: Pick<ConvertOptions, 'settings' | 'pictures'>,
+  ): void {
     memo = createMemo();
-    loaded = { address, settings, mockup, measures: usingMemo(memo, () => measureMockup(mockup)) };
+    const measures = usingMemo(memo, () => measureMockup(mockup));
+    loaded = { address, settings, ...(pictures && { pictures }), mockup, measures };
     input = NO_INPUT;
     pending = null;
     lastSentDecisions = null;
@@ -195,7 +204,8 @@ function currentDecisions(): PendingRun {
 }
 
 function currentPages({ tags, arrangement, decided }: PendingRun, hasty: ViewportFirst | null): PageResult {
-  const options = { arrangement, target: TARGET.name } as const;
+  const { pictures } = loadedNow();
+  const options = { arrangement, target: TARGET.name, ...(pictures && { pictures }) } as const;
   const input = { assets: new Map(), tags, options, outliner: null, waiting: hasty?.waiting };
   const { decisions } = hasty ?? decided;
   return pagesFromDecisions({ ...decided, decisions }, input, () => {});
@@ -215,7 +225,9 @@ function pageDeltaOf(
     const [first = ''] = picture.layers;
     const asked = new URLSearchParams({ screen: screenOf(first), of: 'layers', fit: 'true' });
     for (const key of made.decisions.get(first)?.merge?.layers ?? [first]) asked.append('layer', key);
-    const files = picture.files.slice(0, 1).map((file) => ({ ...file, path: `${address}/drawing?${asked}` }));
+    const files = pageFiles(picture)
+      .slice(0, 1)
+      .map((file) => ({ ...file, path: `${address}/drawing?${asked}` }));
     return { ...picture, files };
   });
   const fonts = made.fonts.map((font) => {

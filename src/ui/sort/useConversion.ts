@@ -81,7 +81,7 @@ function connect(store: SortStore): () => void {
     const isNew = now.mockup !== last?.mockup;
     if (isNew) {
       const { id, options } = state.opened;
-      void remote.load(now.mockup, `/api/mockups/${id}`, options?.settings ?? {});
+      void remote.load(now.mockup, `/api/mockups/${id}`, options ?? {});
       sentTags = NO_TAGS;
     }
     if (isNew || now.tags !== last?.tags || now.arrangement !== last.arrangement) {

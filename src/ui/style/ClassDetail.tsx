@@ -6,7 +6,8 @@ import { CodeBlock } from '../shared/CodeBlock';
 import { ScreenPicture } from '../shared/ScreenPicture';
 import { ORIGIN_WORDS } from './ClassShelf';
 import type { DrawnMockup } from './drawnMockup';
-import { NameField } from './NameField';
+import { KeptField } from '../shared/KeptField';
+import { MONO } from '../shared/theme';
 import { Specimen, type DrawnSheet } from './Specimen';
 
 interface ClassDetailProps {
@@ -42,11 +43,13 @@ export function ClassDetail({ of, mockupId, drawn, onName }: ClassDetailProps) {
         ) : (
           <Box sx={{ display: 'flex', alignItems: 'start', gap: 1 }}>
             <Box sx={{ flex: 1 }}>
-              <NameField
+              <KeptField
+                most={64}
+                fontFamily={MONO}
                 label="Name of the class"
                 value={of.name}
                 placeholder="automatic"
-                onName={(name) => onName(namedBy, name)}
+                onKeep={(name) => onName(namedBy, name)}
               />
             </Box>
             {of.origin === 'person' ? (

@@ -3,7 +3,7 @@ import { useTheme } from '@mui/material/styles';
 import { BarController, BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
 import { useEffect, useRef } from 'react';
 import type { StyleBook } from '../../core/emit/styleBook';
-import { kilobytes } from './StyleStep';
+import { bytesText } from '../shared/bytesText';
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
 
@@ -45,7 +45,7 @@ export function StyleCharts({ book }: { readonly book: StyleBook }) {
             {sizes.map(({ label, bytes: each }) => (
               <TableRow key={label}>
                 <TableCell>{label}</TableCell>
-                <TableCell align="right">{kilobytes(each)}</TableCell>
+                <TableCell align="right">{bytesText(each)}</TableCell>
               </TableRow>
             ))}
           </TableBody>

@@ -2,6 +2,7 @@
 import { Alert, Box, Skeleton, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
 import type { BookClass, StyleBook } from '../../core/emit/styleBook';
+import { bytesText } from '../shared/bytesText';
 import { FindField } from '../shared/FindField';
 import { HistoryButtons } from '../shared/HistoryButtons';
 import { TopBar } from '../shared/TopBar';
@@ -127,11 +128,7 @@ function summary({ classes, near, bytes }: StyleBook): string {
     near.length === 0
       ? ''
       : `; ${near.length} ${near.length === 1 ? 'pair' : 'pairs'} of nearly equal values`;
-  return `${kilobytes(bytes.sheet)}, ${kilobytes(bytes.apart)} with a rule for every element; ${once} of ${classes.length} classes worn once${nearly}`;
-}
-
-export function kilobytes(bytes: number): string {
-  return `${(bytes / 1000).toFixed(1)} kB`;
+  return `${bytesText(bytes.sheet)}, ${bytesText(bytes.apart)} with a rule for every element; ${once} of ${classes.length} classes worn once${nearly}`;
 }
 
 function BookSkeleton() {

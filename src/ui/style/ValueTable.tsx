@@ -3,7 +3,8 @@ import type { StyleBook } from '../../core/emit/styleBook';
 import { TOKEN_KINDS, type TokenKind } from '../../core/look/styleValue';
 import type { SaidValue } from '../../core/sort/facets/values';
 import type { Token, UsedValue } from '../../core/style/tokens/token';
-import { NameField } from './NameField';
+import { KeptField } from '../shared/KeptField';
+import { MONO } from '../shared/theme';
 import { NearList } from './NearList';
 import { Code, Swatch } from './Swatch';
 import type { SayValue } from './useStyle';
@@ -114,10 +115,12 @@ function Kind({ kind, tokens, onSay }: KindProps) {
             <Swatch kind={kind} value={value} />
           </TableCell>
           <TableCell sx={{ minWidth: 150 }}>
-            <NameField
+            <KeptField
+              most={64}
+              fontFamily={MONO}
               label={`Name of ${value}`}
               value={name}
-              onName={(next) => onSay({ kind, value }, { name: next === '' ? undefined : next })}
+              onKeep={(next) => onSay({ kind, value }, { name: next === '' ? undefined : next })}
             />
           </TableCell>
           <TableCell>
@@ -155,11 +158,13 @@ function Seldom({ values, onSay }: { readonly values: readonly UsedValue[]; read
             <Code>{value}</Code>
             <span>×{uses}</span>
             <Box sx={{ flex: 1, minWidth: 90 }}>
-              <NameField
+              <KeptField
+                most={64}
+                fontFamily={MONO}
                 label={`Name for ${value}`}
                 value=""
                 placeholder="name it"
-                onName={(name) => (name === '' ? null : onSay({ kind, value }, { name }))}
+                onKeep={(name) => (name === '' ? null : onSay({ kind, value }, { name }))}
               />
             </Box>
           </Box>

@@ -1,5 +1,5 @@
 import { useSnackbar } from 'notistack';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { StyleBook } from '../../core/emit/styleBook';
 import type { StyleValue } from '../../core/look/styleValue';
 import { SHEET } from '../../core/mockup/identity';
@@ -7,8 +7,9 @@ import { checkFacet } from '../../core/sort/facets/facets';
 import type { SaidValue } from '../../core/sort/facets/values';
 import type { Edited, TagEdit } from '../../server/useCases/editTags';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
-import { postJson, sentence } from '../shared/request';
+import { postJson } from '../shared/request';
 import { useResource } from '../shared/useResource';
+import { useSendQueue } from '../shared/useSendQueue';
 
 /** Says something of a value; nothing is left of what is neither merged nor named. Gives what is wrong, or null. */
 export type SayValue = (value: StyleValue, change: Pick<SaidValue, 'into' | 'name'>) => string | null;
@@ -33,25 +34,24 @@ export function useStyle(mockupId: string): StyleState {
   const opened = useResource<OpenedMockup>(address);
   const book = useResource<StyleBook | null>(`${address}/style`);
   const { enqueueSnackbar } = useSnackbar();
-  const [refused, setRefused] = useState<string | null>(null);
-  const sending = useRef(Promise.resolve());
-  /** One request at a time, so that a later one is never overtaken. */
-  const send = (work: () => Promise<unknown>, done?: string) => {
-    sending.current = sending.current.then(async () => {
-      try {
-        await work();
-        setRefused(null);
-        if (done) enqueueSnackbar(done);
-      } catch (error) {
-        setRefused(sentence(error));
-      }
-      opened.reload();
-      book.reload();
-    });
+  const reload = () => {
+    opened.reload();
+    book.reload();
   };
+  const { send, refused } = useSendQueue(reload);
+  const sendAndSay = (work: () => Promise<unknown>, done: string) =>
+    send(async () => {
+      await work();
+      enqueueSnackbar(done);
+    });
   const edit = (change: TagEdit, done: string) =>
-    send(() => postJson<Edited>(`${address}/edits`, { edits: [change] }), done);
-  const said = opened.data?.tags[SHEET.id]?.values ?? [];
+    sendAndSay(() => postJson<Edited>(`${address}/edits`, { edits: [change] }), done);
+  /** What is said and not yet answered, and the server's state before: the next change must include it. */
+  const [own, setOwn] = useState<{
+    readonly list: readonly SaidValue[];
+    readonly since: OpenedMockup | null;
+  } | null>(null);
+  const said = own && own.since === opened.data ? own.list : (opened.data?.tags[SHEET.id]?.values ?? []);
   return {
     opened: opened.data,
     book: book.data,
@@ -67,6 +67,7 @@ export function useStyle(mockupId: string): StyleState {
       const next = into === undefined && name === undefined ? others : [...others, own];
       const check = checkFacet('values', next);
       if ('problem' in check) return check.problem;
+      setOwn({ list: next, since: opened.data });
       edit(
         { layer: SHEET.id, facet: 'values', value: next.length > 0 ? next : null },
         into === undefined ? `${value} was changed.` : `${value} is written as ${into}.`,
@@ -82,8 +83,8 @@ export function useStyle(mockupId: string): StyleState {
       );
       return null;
     },
-    reload: () => send(() => Promise.resolve()),
-    undo: () => send(() => postJson(`${address}/undo`, {}), 'Undone.'),
-    redo: () => send(() => postJson(`${address}/redo`, {}), 'Done again.'),
+    reload,
+    undo: () => sendAndSay(() => postJson(`${address}/undo`, {}), 'Undone.'),
+    redo: () => sendAndSay(() => postJson(`${address}/redo`, {}), 'Done again.'),
   };
 }

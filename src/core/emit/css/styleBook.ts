@@ -14,7 +14,7 @@ import { classDeclarations } from './declarations';
 import { classSelector, modifiersOf } from './modifiers';
 import { asInSheet, tokenSheet } from './sheetTokens';
 import { stateRules } from './stateRules';
-import { themeRules } from './themeRules';
+import { isOfTheme, themeRules } from './themeRules';
 
 /** The users that are listed of a class: all of them would be a book of its own. */
 const MOST_USERS = 200;
@@ -65,7 +65,7 @@ export function styleBook(input: BookInput): StyleBook {
     near,
     themes: sheet.themes.map((name) => ({
       name,
-      bytes: printCss(rules.filter(({ selector }) => selector.startsWith(`:root.${name}`))).length,
+      bytes: printCss(rules.filter((rule) => isOfTheme(rule, name, sheet.schemes))).length,
     })),
     bytes: { sheet: printCss(rules).length, apart },
   };
@@ -108,6 +108,7 @@ function userOf({ page, node }: Use, { mockup, measures }: BookInput): ClassUser
   };
 }
 
+/** Adds a value to the list of a key. */
 function put<Value>(lists: Map<string, Value[]>, key: string, value: Value): void {
   const list = lists.get(key);
   if (list) list.push(value);

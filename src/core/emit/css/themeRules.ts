@@ -1,5 +1,5 @@
 import type { CssRule, Declaration } from '../../markup/printCss';
-import { SCHEMES, type Schemes, type StyleClass } from '../../style/styleSheet';
+import { SCHEMES, type Scheme, type Schemes, type StyleClass } from '../../style/styleSheet';
 import { declarationDiff } from './declarationDiff';
 import { lookDeclarations } from './declarations';
 
@@ -76,6 +76,16 @@ export function themeRules(
   };
 }
 
+/** True for a rule that only one theme needs. */
+export function isOfTheme({ selector, media }: CssRule, theme: string, schemes: Schemes = {}): boolean {
+  const isByClass = new RegExp(`^:root\\.${theme}(?![\\w-])`).test(selector);
+  return isByClass || SCHEMES.some((scheme) => schemes[scheme] === theme && media === mediaOf(scheme));
+}
+
+function mediaOf(scheme: Scheme): string {
+  return `(prefers-color-scheme: ${scheme})`;
+}
+
 type RootOf = Pick<CssRule, 'selector' | 'media'>;
 
 /** The roots that show a theme: with its class, and in the windows of its scheme. */
@@ -85,7 +95,7 @@ function rootsOf(theme: string, themes: readonly string[], schemes: Schemes): re
     { selector: `:root.${theme}` },
     ...SCHEMES.filter((scheme) => schemes[scheme] === theme).map((scheme) => ({
       selector: unthemed,
-      media: `(prefers-color-scheme: ${scheme})`,
+      media: mediaOf(scheme),
     })),
   ];
 }

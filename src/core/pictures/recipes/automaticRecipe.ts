@@ -1,5 +1,4 @@
 import type { Layer } from '../../mockup/layer';
-import { isUpright, type Matrix } from '../../mockup/matrix';
 import type { Mockup } from '../../mockup/mockup';
 import { walk } from '../../mockup/walk';
 import type { Recipe, RecipeFile } from './recipe';
@@ -15,18 +14,24 @@ const [QUALITY, QUALITY_FINE] = [80, 72];
 /** Px of the longest side of a file at 2x. */
 const LONGEST_FINE = 8192;
 
+/** What a picture is, beside what is in it. */
+export interface PictureFacts {
+  /** Px of the longer side on the screen. */
+  readonly longest: number;
+  /** Px of the bitmap for one px of the screen; infinite for other content. */
+  readonly density: number;
+  /** True for a bitmap that leaves no px of the picture clear. */
+  readonly fillsBox: boolean;
+}
+
 /**
  * The recipe of a picture that nobody chose one for, from what is in it: drawings stay vectors, photos are lossy, and
  * flat bitmaps keep every px.
- * @param longest px of the longer side on the screen
- * @param density px of the bitmap for one px of the screen; infinite for other content
  */
 export function automaticRecipe(
   layers: readonly Layer[],
-  matrix: Matrix,
-  longest: number,
-  density: number,
   { bitmaps }: Pick<Mockup, 'bitmaps'>,
+  { longest, density, fillsBox }: PictureFacts,
 ): ChosenRecipe {
   const found = layers.flatMap((layer) => walk(layer)).filter((layer) => layer.kind === 'bitmap');
   if (found.length === 0)
@@ -41,17 +46,9 @@ export function automaticRecipe(
       reason: 'a bitmap without loss: PNG',
       files: sizes.map((size) => ({ format: 'png', size })),
     };
-  const [only] = layers;
-  const isWhole =
-    layers.length === 1 &&
-    only?.kind === 'bitmap' &&
-    only.clip === null &&
-    only.mask === null &&
-    only.effects.length === 0 &&
-    isUpright(matrix);
   const files = (format: 'jpeg' | 'webp') =>
     sizes.map((size): RecipeFile => ({ format, size, quality: size === '1x' ? QUALITY : QUALITY_FINE }));
-  return isWhole
+  return fillsBox
     ? { name: 'photo', reason: 'a photo that fills its box: JPEG', files: files('jpeg') }
     : { name: 'clear-photo', reason: 'a photo with transparency around it: WebP', files: files('webp') };
 }

@@ -1,19 +1,9 @@
-import { formatNumber } from '../../markup/numbers';
-import type { PictureFile, PictureFormat } from '../picture';
+import { fileEnding, type PictureFile } from '../picture';
 import { FILE_FORMATS, type Recipe, type RecipeFile } from './recipe';
 
 /** Px of a raster file's longest side. */
 export const LARGEST_SIDE = 16_384;
 const USUAL_QUALITY = 80;
-
-const ENDINGS: Readonly<Record<PictureFormat, string>> = {
-  svg: 'svg',
-  png: 'png',
-  jpeg: 'jpg',
-  webp: 'webp',
-  avif: 'avif',
-  gif: 'gif',
-};
 
 /** A file of a picture that a recipe asks for, and why it cannot be made. */
 export interface RefusedFile {
@@ -43,14 +33,13 @@ export function recipeFiles(picture: PictureShape, recipe: Recipe): RecipeFiles 
   for (const asked of recipe.files) {
     const path = pathOf(picture.name, asked, recipe);
     const scale = scaleOf(asked.size, picture);
-    const [width, height] = [picture.width, picture.height].map((side) =>
-      Math.max(1, Math.round(side * scale)),
-    );
+    const sideOf = (length: number) => Math.max(1, Math.round(length * scale));
+    const [width, height] = [sideOf(picture.width), sideOf(picture.height)];
     if (asked.format === 'svg' && !picture.isVector)
       refused.push({ path, why: 'a bitmap has no vector form' });
-    else if (Math.max(width!, height!) > LARGEST_SIDE)
+    else if (Math.max(width, height) > LARGEST_SIDE)
       refused.push({ path, why: `it would be ${width}×${height} px, and ${LARGEST_SIDE} is the most` });
-    else files.push(fileOf(path, asked, { width: width!, height: height!, scale }));
+    else files.push(fileOf(path, asked, { width, height, scale }));
   }
   return { files, refused };
 }
@@ -86,7 +75,7 @@ function pathOf(
   const file = recipe.naming === 'resource' ? whole.toLowerCase().replace(/[^a-z0-9_]+/g, '_') : whole;
   // Resource folders have no folders inside.
   const folders = recipe.naming === 'resource' ? [] : parts;
-  return [folder ?? 'pictures', ...folders, `${file}.${ENDINGS[FILE_FORMATS[format]]}`].join('/');
+  return [folder ?? 'pictures', ...folders, `${file}.${fileEnding(FILE_FORMATS[format])}`].join('/');
 }
 
 /** Px of the file for one px of the screen. */
@@ -94,9 +83,4 @@ function scaleOf(size: string, { width, height }: PictureShape): number {
   const figure = parseFloat(size);
   if (size.endsWith('w')) return figure / width;
   return size.endsWith('h') ? figure / height : figure;
-}
-
-/** A scale as recipes write it. */
-export function scaleWord(scale: number): string {
-  return `${formatNumber(scale, 3)}x`;
 }

@@ -24,8 +24,9 @@ interface Shade extends Oklch {
 }
 
 /**
- * The names of colours by their values: neutral letters by how much they stand out, other neutral ones by their place, others by their hue
- * and how light they are, see-through ones with their percentage. The most used of a kind has the plain word.
+ * The names of colours by their values: neutral letters by how much they stand out, other neutral ones by their place,
+ * others by their hue and how light they are, see-through ones with their percentage. The most used of a kind has the
+ * plain word.
  * @param taken names of other custom properties
  */
 export function colourNames(

@@ -1,11 +1,11 @@
 import type { CssRule, Declaration } from '../../markup/printCss';
 import { colourNames } from './colourNames';
-import { fontNames, radiusNames, shadowNames, sizeNames, stepNames } from './lengthNames';
+import { fontNames, radiusNames, shadowNames, sizeNames, stepNames } from './valueNames';
 import { nearValues } from './nearValues';
 import { isLengthKind, valueKey, type TokenKind } from '../../look/styleValue';
 import type { NearValues, SaidValues, Token, UsedValue } from './token';
 import { usedValues } from './usedValues';
-import { coloursIn, withValues } from './valuesIn';
+import { coloursIn, replaceFound, withValues, type TextFor } from './valuesIn';
 
 /** A style sheet with its tokens. */
 export interface TokenSheet {
@@ -72,15 +72,15 @@ export function withTokens(rules: readonly CssRule[], said: SaidValues): TokenSh
   const named = new Set(tokens.map(valueKey));
   const others = values.filter((each) => !named.has(valueKey(each)));
   if (tokens.length === 0) return { rules: merged, tokens, others, near };
-  const wordFor = wordsOf(tokens);
+  const referenceTo = referencesTo(tokens);
   const root: CssRule = {
     selector: ':root',
     declarations: tokens.map(({ kind, name, value }): Declaration => {
-      const text = kind === 'shadow' ? withColours(value, wordFor) : value;
+      const text = kind === 'shadow' ? replaceFound(value, coloursIn(value), referenceTo) : value;
       return [`--${name}`, text];
     }),
   };
-  return { rules: withRoot(replaced(merged, wordFor), root), tokens, others, near };
+  return { rules: withRoot(replaced(merged, referenceTo), root), tokens, others, near };
 }
 
 /** The rules with the values that a person merged. */
@@ -94,14 +94,13 @@ export function inTokens(
   tokens: readonly Token[],
   said: SaidValues,
 ): readonly CssRule[] {
-  return replaced(withMergedValues(rules, said), wordsOf(tokens));
+  return replaced(withMergedValues(rules, said), referencesTo(tokens));
 }
 
-type WordFor = Parameters<typeof withValues>[1];
-
-function wordsOf(tokens: readonly Token[]): WordFor {
-  const words = new Map(tokens.map((token) => [valueKey(token), `var(--${token.name})`]));
-  return (value) => words.get(valueKey(value)) ?? null;
+/** The references that stand for the values of tokens (CSS Variables 1, §3). */
+function referencesTo(tokens: readonly Token[]): TextFor {
+  const references = new Map(tokens.map((token) => [valueKey(token), `var(--${token.name})`]));
+  return (value) => references.get(valueKey(value)) ?? null;
 }
 
 function isToken(value: UsedValue, { names }: SaidValues): boolean {
@@ -113,25 +112,17 @@ function isToken(value: UsedValue, { names }: SaidValues): boolean {
   return value.uses >= FEWEST_USES[value.kind] && !isMeasured && !isClear;
 }
 
-function replaced(rules: readonly CssRule[], wordFor: WordFor): readonly CssRule[] {
+function replaced(rules: readonly CssRule[], textFor: TextFor): readonly CssRule[] {
   return rules.map((rule) => {
     if (rule.selector === '@font-face') return rule;
-    const declarations = rule.declarations.map((each) => withValues(each, wordFor));
+    const declarations = rule.declarations.map((each) => withValues(each, textFor));
     return declarations.every(([, value], at) => value === rule.declarations[at]![1])
       ? rule
       : { ...rule, declarations };
   });
 }
 
-function withColours(value: string, wordFor: WordFor): string {
-  return coloursIn(value)
-    .toReversed()
-    .reduce((text, found) => {
-      const word = wordFor(found);
-      return word === null ? text : text.slice(0, found.start) + word + text.slice(found.end);
-    }, value);
-}
-
+/** Values with the uses that others of them add. */
 function withUses(values: readonly UsedValue[], more: readonly UsedValue[]): readonly UsedValue[] {
   const added = new Map(more.map((each) => [valueKey(each), each]));
   const known = values.map((each) => {
@@ -142,6 +133,7 @@ function withUses(values: readonly UsedValue[], more: readonly UsedValue[]): rea
   return [...known, ...added.values()];
 }
 
+/** The name of a custom property without its hyphens; empty for any other property. */
 function customName([property]: Declaration): readonly string[] {
   return property.startsWith('--') ? [property.slice(2)] : [];
 }

@@ -83,15 +83,18 @@ export function colourPlace(property: string, selector: string): ColourPlace {
   return /^border|^outline/.test(property) ? 'line' : 'other';
 }
 
-/** A declaration with other words for its values; null keeps one. */
-export function withValues(
-  [property, value]: Declaration,
-  wordFor: (found: StyleValue) => string | null,
-): Declaration {
-  let changed = value;
-  for (const found of valuesIn([property, value]).toReversed()) {
-    const word = wordFor(found);
-    if (word !== null) changed = changed.slice(0, found.start) + word + changed.slice(found.end);
-  }
-  return [property, changed];
+/** The text that is written for a value; null for the value itself. */
+export type TextFor = (value: StyleValue) => string | null;
+
+/** A declaration with other texts for its values. */
+export function withValues([property, value]: Declaration, textFor: TextFor): Declaration {
+  return [property, replaceFound(value, valuesIn([property, value]), textFor)];
+}
+
+/** A text with other texts for the values that were found in it; null keeps one. */
+export function replaceFound(text: string, found: readonly FoundValue[], textFor: TextFor): string {
+  return found.toReversed().reduce((changed, each) => {
+    const other = textFor(each);
+    return other === null ? changed : changed.slice(0, each.start) + other + changed.slice(each.end);
+  }, text);
 }

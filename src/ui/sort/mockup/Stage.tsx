@@ -4,6 +4,7 @@ import { useCallback, useEffect, useLayoutEffect, useRef, useState } from 'react
 import type { KeyboardEvent, PointerEvent, ReactNode } from 'react';
 import { union, type Box as Rectangle } from '../../../core/mockup/box';
 import type { Point } from '../../../core/mockup/matrix';
+import { wheelFactor } from '../../shared/zoomSteps';
 import { paintMarks, type Marks } from './overlay';
 import { boxScale, clampScale, MARGIN, steppedScale, wholeScale, type Zoom, type ZoomCommand } from './zoom';
 
@@ -130,7 +131,7 @@ export function Stage({
         x: (element.scrollLeft + at.x - MARGIN) / scale,
         y: (element.scrollTop + at.y - MARGIN) / scale,
       };
-      zoomTo(clampScale(scale * Math.exp(-event.deltaY / 300)), { point, at });
+      zoomTo(clampScale(scale * wheelFactor(event)), { point, at });
     };
     element.addEventListener('wheel', onWheel, { passive: false });
     return () => element.removeEventListener('wheel', onWheel);

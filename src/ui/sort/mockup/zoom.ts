@@ -1,4 +1,5 @@
 import type { Box } from '../../../core/mockup/box';
+import { ZOOM_STEP } from '../../shared/zoomSteps';
 
 /** The scale of the mockup: whole, or px of the window for one px of the screen. */
 export type Zoom = 'whole' | number;
@@ -13,7 +14,6 @@ interface Size {
 
 const SMALLEST = 1 / 16;
 const LARGEST = 32;
-const STEP = Math.SQRT2;
 /** Px of the window around the screen. */
 export const MARGIN = 14;
 
@@ -38,6 +38,6 @@ export function boxScale(box: Box, view: Size): number {
 
 /** The next step of the scale. */
 export function steppedScale(scale: number, by: 1 | -1): number {
-  const steps = Math.log(scale) / Math.log(STEP) + by;
-  return clampScale(STEP ** (by > 0 ? Math.floor(steps + 1e-6) : Math.ceil(steps - 1e-6)));
+  const steps = Math.log(scale) / Math.log(ZOOM_STEP) + by;
+  return clampScale(ZOOM_STEP ** (by > 0 ? Math.floor(steps + 1e-6) : Math.ceil(steps - 1e-6)));
 }

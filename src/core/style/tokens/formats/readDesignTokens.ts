@@ -1,4 +1,4 @@
-import type { TokenKind } from '../../../look/styleValue';
+import { valueKey, type TokenKind } from '../../../look/styleValue';
 import { printColour } from '../../../markup/colours';
 import { formatNumber } from '../../../markup/numbers';
 import { safeName } from '../../../sort/outputNames';
@@ -17,15 +17,14 @@ interface JsonGroup {
 const isGroup = (json: unknown): json is JsonGroup =>
   typeof json === 'object' && json !== null && !Array.isArray(json);
 
-/** True for JSON in which some token stands. */
-export function hasDesignTokens(json: unknown): boolean {
-  return (
-    isGroup(json) && Object.entries(json).some(([key, each]) => key === '$value' || hasDesignTokens(each))
-  );
-}
-
 /** The most levels of groups: deeper ones are no design. */
 const DEEPEST = 12;
+
+/** True for JSON in which some token stands. */
+export function hasDesignTokens(json: unknown, depth = 0): boolean {
+  if (!isGroup(json) || depth > DEEPEST) return false;
+  return '$value' in json || Object.values(json).some((each) => hasDesignTokens(each, depth + 1));
+}
 
 /**
  * The colours and lengths of a file of Design Tokens (Design Tokens Format Module 2025.10, §5, §6 and §8; from memory) as
@@ -38,10 +37,9 @@ export function readDesignTokens(json: unknown): ReadTokens {
     const own = typeof group.$type === 'string' ? group.$type : type;
     if ('$value' in group) {
       const read = valueOf(resolved(group.$value, json, 0), own, path);
-      const name = safeName(path.join('-'));
+      const name = nameOf(path);
       if (!read || name === '') refused.push(`${path.join('.')}: only colours and lengths in px are taken.`);
-      else if (!values.has(`${read.kind} ${read.value}`))
-        values.set(`${read.kind} ${read.value}`, { ...read, name: nameOf(path) });
+      else if (!values.has(valueKey(read))) values.set(valueKey(read), { ...read, name });
       return;
     }
     if (path.length > DEEPEST) return;

@@ -1,17 +1,22 @@
 import { FormHelperText, InputBase } from '@mui/material';
 import { useState } from 'react';
-import { MONO } from '../shared/theme';
 
-interface NameFieldProps {
+interface KeptFieldProps {
   readonly label: string;
   readonly value: string;
   readonly placeholder?: string;
-  /** Takes a name that differs; gives what is wrong with it, or null. */
-  readonly onName: (name: string) => string | null;
+  /** Shown with the field. */
+  readonly hint?: string;
+  /** The most characters. */
+  readonly most: number;
+  /** The family of its letters. Absent for that of the page. */
+  readonly fontFamily?: string;
+  /** Takes a text that differs; gives what is wrong with it, or null. */
+  readonly onKeep: (text: string) => string | null;
 }
 
-/** A name that is kept on Enter and when the field is left; Escape brings the old one back. */
-export function NameField({ label, value, placeholder, onName }: NameFieldProps) {
+/** A text that is kept on Enter and when the field is left; Escape brings the old one back. The focus stays in it. */
+export function KeptField({ label, value, placeholder, hint, most, fontFamily, onKeep }: KeptFieldProps) {
   const [text, setText] = useState(value);
   const [of, setOf] = useState(value);
   const [problem, setProblem] = useState<string | null>(null);
@@ -21,14 +26,15 @@ export function NameField({ label, value, placeholder, onName }: NameFieldProps)
     setProblem(null);
   }
   const keep = () => {
-    const name = text.trim();
-    setProblem(name === value ? null : onName(name));
+    const next = text.trim();
+    setProblem(next === value ? null : onKeep(next));
   };
   return (
     <>
       <InputBase
         value={text}
         placeholder={placeholder}
+        title={hint}
         onChange={(event) => setText(event.target.value)}
         onBlur={keep}
         onKeyDown={(event) => {
@@ -41,10 +47,10 @@ export function NameField({ label, value, placeholder, onName }: NameFieldProps)
           'aria-label': label,
           'aria-invalid': problem !== null,
           spellCheck: false,
-          maxLength: 64,
+          maxLength: most,
         }}
         sx={{
-          fontFamily: MONO,
+          fontFamily,
           fontSize: 13,
           width: '100%',
           borderBottom: 1,
