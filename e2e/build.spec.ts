@@ -199,8 +199,13 @@ test('a build says how old it is, and its options are those of Sort', async ({ p
   await expect(page.getByRole('link', { name: /^Download the old build of/ })).toBeVisible();
   await page.getByLabel('Units').selectOption('rem');
   await expect(age).toContainText('other options are chosen now');
+  const title = page.getByRole('textbox', { name: 'Title' });
+  await title.fill('The jetty');
+  await title.press('Enter');
+  await expect(title).toBeFocused();
   await page.reload();
   await expect(page.getByLabel('Units')).toHaveValue('rem');
+  await expect(title).toHaveValue('The jetty');
   await expectAccessible(page);
 });
 

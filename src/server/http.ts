@@ -71,17 +71,25 @@ function valid<T>(raw: unknown, schema: Joi.ObjectSchema<T>, options: Joi.Valida
   return value as T;
 }
 
-/** @throws Refusal for texts that PostgreSQL does not store */
+/** Levels of a request's JSON: more than any request has, and few enough to walk through. */
+const DEEPEST = 64;
+
+/** @throws Refusal for texts that PostgreSQL does not store, and for JSON that is nested too deeply */
 export function storable<T>(value: T): T {
-  if (isStorable(value)) return value;
-  throw new Refusal(400, 'The request has a character that is none (NUL, or half a pair); take it out.');
+  checkStorable(value, 0);
+  return value;
 }
 
-/** Whether all texts are ones that PostgreSQL stores: without NUL and halves of surrogate pairs. */
-function isStorable(value: unknown): boolean {
-  if (typeof value === 'string') return !/[\0\p{Surrogate}]/u.test(value);
-  if (typeof value !== 'object' || value === null) return true;
-  return Object.entries(value).every(([key, part]) => isStorable(key) && isStorable(part));
+/** Texts are stored without NUL and halves of surrogate pairs. */
+function checkStorable(value: unknown, depth: number): void {
+  if (depth > DEEPEST) throw new Refusal(400, 'The request is nested too deeply.');
+  if (typeof value === 'string' && /[\0\p{Surrogate}]/u.test(value))
+    throw new Refusal(400, 'The request has a character that is none (NUL, or half a pair); take it out.');
+  if (typeof value !== 'object' || value === null) return;
+  for (const [key, part] of Object.entries(value)) {
+    checkStorable(key, depth + 1);
+    checkStorable(part, depth + 1);
+  }
 }
 
 /** The most bytes of a request's JSON, where a route does not say more. */

@@ -89,3 +89,13 @@ describe('what is refused before any work', () => {
     expect((await save(post('{}'), at({ build }))).status).toBe(404);
   });
 });
+
+it('refuses JSON that is nested too deeply to be walked through', async () => {
+  const save = route({ body: Joi.object().unknown(), most: 8_000_000 }, () => ({}));
+  const nested = (levels: number) => post(`${'{"a":'.repeat(levels)}1${'}'.repeat(levels)}`);
+  expect(await answer(save(nested(20), {}))).toEqual({ status: 200, body: {} });
+  expect(await answer(save(nested(200_000), {}))).toEqual({
+    status: 400,
+    body: { message: 'The request is nested too deeply.' },
+  });
+});
