@@ -34,6 +34,29 @@ test('the style sheet is a book of specimens, in which classes and values get th
   await page.getByRole('button', { name: 'Redo' }).click();
   await expect(classes.getByText('.sailing-plate')).toBeVisible();
 
+  // Of two layers one is split off, and shares the class again; a name is refused.
+  const worn = page.getByRole('region', { name: 'Where it is worn' });
+  await worn.getByRole('checkbox').first().check();
+  await worn.getByRole('textbox', { name: 'Class of its own for 1' }).fill('first-plate');
+  await worn.getByRole('button', { name: 'Split off' }).click();
+  await expect(classes.getByText('.first-plate')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(classes.getByText('.first-plate')).toHaveCount(0);
+  await classes
+    .getByRole('button', { name: /one use/ })
+    .first()
+    .click();
+  await page.getByRole('combobox', { name: 'Merge into the class' }).fill('sailing-plate');
+  await page.getByRole('option', { name: /sailing-plate/ }).click();
+  await expect(page.getByText('They look alike now.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Another name' }).click();
+  const forbidden = page.getByRole('region', { name: 'Names that no class may have' });
+  await expect(forbidden).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(forbidden).toHaveCount(0);
+
   await page.getByRole('button', { name: /^Values/ }).click();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Use #222 for both' }).click();

@@ -7,6 +7,7 @@ import type { FontFile, Target } from './emit/target';
 import type { TargetSettings } from './emit/targetOptions';
 import { fontFiles } from './fontFiles';
 import { measureMockup, type Measures } from './mockup/bounds';
+import { SHEET } from './mockup/identity';
 import type { LayerId } from './mockup/layer';
 import { createMemo, usingMemo } from './mockup/memoize';
 import type { Assets, Mockup } from './mockup/mockup';
@@ -207,7 +208,10 @@ export function pagesFromDecisions(
     themes.length === 0 ? linked : themedPages(linked, { decided, samples, plan, target }, themes, report);
   clock.lap('page');
 
-  const factored = factorClasses(pages, sampledClasses(samples), waiting, themes, saidValues(tags));
+  const factored = factorClasses(pages, sampledClasses(samples), waiting, themes, {
+    values: saidValues(tags),
+    forbidden: tags.get(SHEET.id)?.forbidden ?? [],
+  });
   const sheet = options.schemes ? { ...factored, schemes: options.schemes } : factored;
   const fonts = fontFiles(pages, mockup, assets);
   clock.lap('style');

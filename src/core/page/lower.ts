@@ -162,6 +162,7 @@ export type SharedParts = Pick<
   | 'labelFor'
   | 'labels'
   | 'lookName'
+  | 'ownClass'
   | 'inputType'
   | 'slot'
   | 'scroll'
@@ -185,6 +186,7 @@ function sharedParts(layer: Layer, decision: Decision, mockup: Mockup): SharedPa
     ...(layer.hints.label !== undefined && { label: layer.hints.label }),
     ...(decision.labelFor !== null && { labelFor: decision.labelFor }),
     ...(decision.lookName !== null && { lookName: decision.lookName }),
+    ...(decision.ownClass !== null && { ownClass: decision.ownClass }),
     ...(decision.labels !== null && { labels: decision.labels }),
     ...(decision.inputType !== null && { inputType: decision.inputType }),
     ...(decision.slot !== null && { slot: decision.slot }),

@@ -71,6 +71,8 @@ interface NodeBase extends Meaning {
   readonly classes: readonly string[];
   /** The class name that a person gave to its look. */
   readonly lookName?: string;
+  /** The name of a class that its look has apart from equal looks. */
+  readonly ownClass?: string;
   readonly place: Place;
   /** True for a part of a diagram: it keeps its coordinates in the flow. */
   readonly keepsPlace?: true;

@@ -29,6 +29,10 @@ export interface Decision {
   readonly classes: readonly string[];
   /** The class name that a person gave to its look; null for an automatic one. */
   readonly lookName: string | null;
+  /** The name of a class that its look has apart from equal looks; null to share one. */
+  readonly ownClass: string | null;
+  /** The layer whose look it takes; null for its own look. */
+  readonly looksLike: LayerId | null;
   /** What its class holds, for a sample; null for the look alone. */
   readonly holds: Holds | null;
   readonly hidden: boolean;

@@ -2,8 +2,18 @@ import type { Measures } from '../mockup/bounds';
 import { boxOf, contains, grow, type Box } from '../mockup/box';
 import type { GroupLayer, Layer, LayerId, ShapeLayer, TextLayer, TextRun } from '../mockup/layer';
 import { SHARE_BEFORE } from '../mockup/type';
-import { IDENTITY, meanScale, multiply, scaling, translation, type Matrix } from '../mockup/matrix';
+import {
+  applyTo as applyMatrix,
+  IDENTITY,
+  invert,
+  meanScale,
+  multiply,
+  scaling,
+  translation,
+  type Matrix,
+} from '../mockup/matrix';
 import type { Mockup } from '../mockup/mockup';
+import { treeOf, type LayerTree } from '../mockup/tree';
 import { mapRadii, outlineBox, type Outline, type Radius } from '../mockup/outline';
 import type { Paint, Stroke } from '../mockup/paint';
 import type { Decided, Decisions } from '../sort/decision';
@@ -20,9 +30,9 @@ export function applySamples(
   theme: string | null,
 ): Mockup {
   const samples = all.filter((sample) => (sample.theme ?? theme) === theme);
-  if (samples.length === 0) return mockup;
+  if (samples.length === 0 && !someLooksLike(decisions)) return mockup;
   const everywhere = new Map([...measures.values()].flatMap((measured) => [...measured]));
-  const wardrobe: SampleContext = { samples, measures: everywhere, decisions };
+  const wardrobe: SampleContext = { samples, measures: everywhere, decisions, tree: treeOf(mockup) };
   const screens = mockup.screens.map((screen) => {
     const root = applyTo(screen.root, { classes: [], shape: null, text: null }, wardrobe);
     return root === screen.root ? screen : { ...screen, root: root as GroupLayer };
@@ -30,7 +40,13 @@ export function applySamples(
   return screens.every((screen, at) => screen === mockup.screens[at]) ? mockup : { ...mockup, screens };
 }
 
+function someLooksLike(decisions: Decisions): boolean {
+  for (const { looksLike } of decisions.values()) if (looksLike !== null) return true;
+  return false;
+}
+
 interface SampleContext {
+  readonly tree: LayerTree;
   readonly samples: readonly Sample[];
   readonly measures: Measures;
   readonly decisions: Decisions;
@@ -48,18 +64,24 @@ function applyTo(layer: Layer, around: Surroundings, wardrobe: SampleContext): L
   const decision = wardrobe.decisions.get(layer.id);
   if (decision?.outcome === 'sample') return layer;
   const own = decision?.classes ?? [];
+  const like = decision?.looksLike ?? null;
   const find = <Kind extends 'shape' | 'text'>(kind: Kind) =>
-    own.length === 0 ? null : bestSample(kind, own, around.classes, wardrobe.samples);
+    (like === null ? null : modelOf(kind, like, wardrobe)) ??
+    (own.length === 0 ? null : bestSample(kind, own, around.classes, wardrobe.samples));
   switch (layer.kind) {
     case 'bitmap':
       return layer;
     case 'shape': {
       const sample = find('shape') ?? (around.shape?.of === layer.id ? around.shape.sample : null);
-      return sample ? styleShape(layer, sample, scaleFrom(sample.layer, layer, wardrobe)) : layer;
+      if (!sample) return layer;
+      const styled = styleShape(layer, sample, scaleFrom(sample.layer, layer, wardrobe));
+      return find('shape') ? putInPlace(styled, sample, wardrobe) : styled;
     }
     case 'text': {
       const sample = find('text') ?? around.text;
-      return sample ? styleText(layer, sample.layer, scaleFrom(sample.layer, layer, wardrobe)) : layer;
+      if (!sample) return layer;
+      const styled = styleText(layer, sample.layer, scaleFrom(sample.layer, layer, wardrobe));
+      return find('text') ? putInPlace(styled, sample, wardrobe) : styled;
     }
     case 'group': {
       const sample = find('shape');
@@ -70,13 +92,25 @@ function applyTo(layer: Layer, around: Surroundings, wardrobe: SampleContext): L
         text: find('text') ?? around.text,
       };
       const layers = layer.layers.map((child) => applyTo(child, inside, wardrobe));
-      return layers.every((child, at) => child === layer.layers[at]) ? layer : { ...layer, layers };
+      const styled = layers.every((child, at) => child === layer.layers[at]) ? layer : { ...layer, layers };
+      return sample ? putInPlace(styled, sample, wardrobe) : styled;
     }
   }
 }
 
+/** The layer that another one looks like; of a group, the shape that backs it. Null for one of another kind. */
+function modelOf<Kind extends 'shape' | 'text'>(
+  kind: Kind,
+  like: LayerId,
+  { tree, measures }: SampleContext,
+): SampleOf<Kind> | null {
+  const layer = tree.layer(like);
+  const model = kind === 'shape' && layer?.kind === 'group' ? backingOf(layer, measures) : layer;
+  return model?.kind === kind ? ({ layer: model, holds: 'look' } as SampleOf<Kind>) : null;
+}
+
 /** A sample by the kind of its layer. */
-type SampleOf<Kind> = Pick<Sample, 'holdsSize'> & {
+type SampleOf<Kind> = Pick<Sample, 'holds'> & {
   readonly layer: Kind extends 'shape' ? ShapeLayer : TextLayer;
 };
 
@@ -110,6 +144,25 @@ function backingOf(group: GroupLayer, measures: Measures): ShapeLayer | null {
   return group.layers.find(backs) ?? null;
 }
 
+/** The layer as far from the top left corner of the group around it as its sample, where that holds its place. */
+function putInPlace<Kind extends Layer>(
+  layer: Kind,
+  { layer: sample, holds }: SampleOf<'shape'> | SampleOf<'text'>,
+  { tree, measures }: SampleContext,
+): Kind {
+  if (holds !== 'place') return layer;
+  const offset = (id: LayerId) => {
+    const [own, around] = [id, tree.parent(id) ?? id].map((each) => measures.get(each)?.painted);
+    return own && around ? { x: own.x - around.x, y: own.y - around.y } : null;
+  };
+  const [wanted, drawn] = [offset(sample.id), offset(layer.id)];
+  const around = measures.get(tree.parent(layer.id) ?? '')?.matrix ?? IDENTITY;
+  const inverse = invert(around);
+  if (!wanted || !drawn || !inverse) return layer;
+  const [from, to] = [applyMatrix(inverse, drawn), applyMatrix(inverse, wanted)];
+  return { ...layer, transform: multiply(translation(to.x - from.x, to.y - from.y), layer.transform) };
+}
+
 /** The ratio of a px in the sample's coordinates to one in the layer's. */
 function scaleFrom(sample: Layer, layer: Layer, { measures }: SampleContext): number {
   const scale = (key: LayerId) => meanScale(measures.get(key)?.matrix ?? IDENTITY);
@@ -118,10 +171,10 @@ function scaleFrom(sample: Layer, layer: Layer, { measures }: SampleContext): nu
 
 function styleShape(
   shape: ShapeLayer,
-  { layer: sample, holdsSize }: SampleOf<'shape'>,
+  { layer: sample, holds }: SampleOf<'shape'>,
   scale: number,
 ): ShapeLayer {
-  const outline = holdsSize ? withSize(shape.outline, sample.outline, scale) : shape.outline;
+  const outline = holds !== 'look' ? withSize(shape.outline, sample.outline, scale) : shape.outline;
   const fit = boxToBox(outlineBox(sample.outline), outlineBox(outline));
   const { opacity, blend, effects, filter, strokeFirst } = sample;
   return {

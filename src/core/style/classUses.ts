@@ -43,7 +43,8 @@ export const classUseOf = memoizeByObject((node: PageNode): NodeClassUse => {
   const placement = { placement: own, text: own ? JSON.stringify(own) : '' };
   const [mark, name] = [classKeyOf(node, placement), ownName(node)];
   const letters = lettersOf(node).map((look) => plainUser(look, []));
-  const { classes, lookName = null } = node;
+  const { classes } = node;
+  const lookName = node.ownClass ?? node.lookName ?? null;
   const [parts, part] = [partsOf(node), partOf(node)];
   const said = JSON.stringify([
     mark,
@@ -133,7 +134,12 @@ export function plainUser(
   };
 }
 
-function classKeyOf(node: PageNode, { placement, text }: PlacementText): string | null {
+function classKeyOf(node: PageNode, placement: PlacementText): string | null {
+  const shared = sharedKeyOf(node, placement);
+  return shared === null || node.ownClass === undefined ? shared : `${node.ownClass}: ${shared}`;
+}
+
+function sharedKeyOf(node: PageNode, { placement, text }: PlacementText): string | null {
   const { look, layout, states, themes, narrow } = partsOf(node);
   // Differences between two screens belong to the class: a style attribute has no media query.
   if (narrow) return JSON.stringify([look, layout, states, placement, narrow, themes]);

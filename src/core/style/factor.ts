@@ -37,6 +37,15 @@ interface CountedPlacement extends PlacementCount {
   count: number;
 }
 
+/** What a person said of the style sheet. */
+export interface SaidStyle {
+  readonly values: SaidValues;
+  /** The names that no class may have. */
+  readonly forbidden: readonly string[];
+}
+
+const NOTHING_SAID_OF_STYLE: SaidStyle = { values: NOTHING_SAID, forbidden: [] };
+
 /** Names that the base style sheet uses. */
 const RESERVED = ['screen', 'run', 'flow', ...WIDTH_CLASSES];
 
@@ -46,17 +55,21 @@ const RESERVED = ['screen', 'run', 'flow', ...WIDTH_CLASSES];
  * @param samples classes that have a sample: they name its look
  * @param waiting layers that get no class yet, since their next change is on its way
  * @param themes the themes that are written
- * @param values what a person said of values
+ * @param said what a person said of the style sheet
  */
 export function factorClasses(
   pages: readonly Page[],
   samples: SampledClasses,
   waiting: ReadonlySet<LayerId> = new Set(),
   themes: readonly string[] = [],
-  values: SaidValues = NOTHING_SAID,
+  said: SaidStyle = NOTHING_SAID_OF_STYLE,
 ): StyleSheet {
   const uses = new Map<string, ClassDraft>();
-  const given = new Set<string>([...RESERVED, ...pages.filter((page) => page.narrow).map(pageClass)]);
+  const given = new Set<string>([
+    ...RESERVED,
+    ...said.forbidden,
+    ...pages.filter((page) => page.narrow).map(pageClass),
+  ]);
   const layerNames = new Set<string>();
   /** The looks that occur with each of a person's classes. */
   const wearers = new Map<string, Set<string | null>>();
@@ -130,9 +143,9 @@ export function factorClasses(
     wearers.get(name)?.size === 1 && !RESERVED.includes(name) && !looks.has(name);
   for (const [mark, draft] of uses) {
     const { look, layout, states, themes: looks, narrow, common, placements } = draft;
-    const said = common.find((each) => samples.has(each) && holdsOneLook(each)) ?? common.find(holdsOneLook);
+    const worn = common.find((each) => samples.has(each) && holdsOneLook(each)) ?? common.find(holdsOneLook);
     const name =
-      nameSaid(draft.lookName, given) ?? said ?? classNameFor(draft, given, layerNames, () => wordsOf(mark));
+      nameSaid(draft.lookName, given) ?? worn ?? classNameFor(draft, given, layerNames, () => wordsOf(mark));
     const counted = [...(placements?.values() ?? [])];
     known.set(mark, {
       name,
@@ -154,7 +167,7 @@ export function factorClasses(
   return {
     classes: [...known.values()],
     themes,
-    values,
+    values: said.values,
     nameClassOf: (node) => nameClassOf(node, given, known.get(useOf(node).mark ?? '')?.name),
     classFor: (look) => known.get(lookKey(look) ?? '')?.name ?? null,
     classesOfControl: (control) => roots.get(control) ?? [],

@@ -1,6 +1,7 @@
 import { layerTitle } from '../look/layerTitle';
 import type { Layer, ShapeLayer, TextLayer } from '../mockup/layer';
 import { splitName } from '../mockup/layerName';
+import type { Holds } from '../sort/facets/holds';
 import type { Decided, Decisions } from '../sort/decision';
 import { safeName } from '../sort/outputNames';
 
@@ -11,8 +12,8 @@ export interface Sample {
   readonly path: readonly string[];
   /** The theme of the sample; null for all themes. */
   readonly theme: string | null;
-  /** True when its class holds its size as well as its look. */
-  readonly holdsSize: boolean;
+  /** What its class holds. */
+  readonly holds: Holds;
 }
 
 /**
@@ -57,7 +58,7 @@ function collect(
         ...around,
         layer,
         path: [...around.path, name],
-        holdsSize: decisions.get(layer.id)?.holds === 'size',
+        holds: decisions.get(layer.id)?.holds ?? 'look',
       });
     return;
   }

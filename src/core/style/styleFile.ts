@@ -16,7 +16,18 @@ export interface StyleFile {
   readonly version: typeof VERSION;
   readonly values: readonly SaidValue[];
   /** Names of classes, each by the path of a layer whose look it is. */
-  readonly classes: readonly { readonly layer: string; readonly name: string }[];
+  readonly classes: readonly NamedClass[];
+  /** Layers that take the look of others, by their paths. */
+  readonly alike: readonly { readonly layer: string; readonly like: string }[];
+  /** The names that no class may have. */
+  readonly forbidden: readonly string[];
+}
+
+interface NamedClass {
+  readonly layer: string;
+  readonly name: string;
+  /** True where the layer's look has a class apart from equal looks. */
+  readonly apart?: boolean;
 }
 
 /** The file of what the tags say of classes and values. */
@@ -25,10 +36,20 @@ export function styleFile(mockup: Mockup, tags: Tags): StyleFile {
   return {
     version: VERSION,
     values: tags.get(SHEET.id)?.values ?? [],
-    classes: [...tags].flatMap(([id, { lookName }]) => {
+    classes: [...tags].flatMap(([id, { lookName, ownClass }]) => {
       const layer = tree.layer(id);
-      return layer && lookName !== undefined ? [{ layer: layer.path, name: lookName }] : [];
+      if (!layer) return [];
+      const named = (name: string, apart?: true) => ({ layer: layer.path, name, ...(apart && { apart }) });
+      return [
+        ...(lookName === undefined ? [] : [named(lookName)]),
+        ...(ownClass === undefined ? [] : [named(ownClass, true)]),
+      ];
     }),
+    alike: [...tags].flatMap(([id, { looksLike }]) => {
+      const [layer, like] = [tree.layer(id), tree.layer(looksLike ?? '')];
+      return layer && like ? [{ layer: layer.path, like: like.path }] : [];
+    }),
+    forbidden: tags.get(SHEET.id)?.forbidden ?? [],
   };
 }
 
@@ -38,15 +59,30 @@ export interface ReadStyle {
   readonly refused: readonly string[];
 }
 
-const schema = Joi.object<{ version: number; values: unknown[]; classes: unknown[] }>({
+interface GivenStyle {
+  readonly version: number;
+  readonly values: readonly unknown[];
+  readonly classes: readonly unknown[];
+  readonly alike: readonly unknown[];
+  readonly forbidden: unknown;
+}
+
+const schema = Joi.object<GivenStyle>({
   version: Joi.number().required(),
   values: Joi.array().max(500).default([]),
   classes: Joi.array().max(20_000).default([]),
+  alike: Joi.array().max(20_000).default([]),
+  forbidden: Joi.any().default([]),
 });
 
-const classSchema = Joi.object<StyleFile['classes'][number]>({
-  layer: Joi.string().allow('').max(2000).required(),
+const path = Joi.string().allow('').max(2000).required();
+
+const alikeSchema = Joi.object<StyleFile['alike'][number]>({ layer: path, like: path });
+
+const classSchema = Joi.object<NamedClass>({
+  layer: path,
   name: Joi.string().required(),
+  apart: Joi.boolean(),
 });
 
 /**
@@ -71,7 +107,11 @@ export function readStyleFile(json: unknown, mockup: Mockup): ReadStyle {
   }
   const tree = treeOf(mockup);
   const find = pathFinder(mockup);
-  const tags = new Map<LayerId, Tag>(values.length > 0 ? [[SHEET.id, { values }]] : []);
+  const forbidden = checkFacet('forbidden', file.forbidden);
+  if ('problem' in forbidden) refused.push(`${excerpt(file.forbidden)}: ${forbidden.problem}`);
+  const names = 'value' in forbidden ? (forbidden.value as readonly string[]) : [];
+  const ofSheet = { ...(values.length > 0 && { values }), ...(names.length > 0 && { forbidden: names }) };
+  const tags = new Map<LayerId, Tag>(Object.keys(ofSheet).length > 0 ? [[SHEET.id, ofSheet]] : []);
   for (const each of file.classes) {
     const { value: said, error: mistake } = classSchema.validate(each);
     const check = mistake ? { problem: 'It names no layer and class.' } : checkFacet('lookName', said.name);
@@ -80,8 +120,15 @@ export function readStyleFile(json: unknown, mockup: Mockup): ReadStyle {
       continue;
     }
     const id = find(said.layer);
-    if (tree.layer(id)) tags.set(id, { ...tags.get(id), lookName: said.name });
+    if (tree.layer(id)) tags.set(id, { ...tags.get(id), [said.apart ? 'ownClass' : 'lookName']: said.name });
     else refused.push(`${said.layer}: the mockup has no such layer.`);
+  }
+  for (const each of file.alike) {
+    const { value: said, error: mistake } = alikeSchema.validate(each);
+    const [layer, like] = mistake ? ['', ''] : [find(said.layer), find(said.like)];
+    if (mistake) refused.push(`${excerpt(each)}: It names no two layers.`);
+    else if (tree.layer(layer) && tree.layer(like)) tags.set(layer, { ...tags.get(layer), looksLike: like });
+    else refused.push(`${excerpt(each)}: the mockup has no such layers.`);
   }
   return { tags, refused };
 }

@@ -1,6 +1,8 @@
 import { FACET_NAMES } from '../../core/sort/facets/facets';
 import { SHEET } from '../../core/mockup/identity';
 import { combinedValues } from '../../core/style/tokens/saidValues';
+import type { LayerId } from '../../core/mockup/layer';
+import type { Tag } from '../../core/sort/tag';
 import type { StyleFile } from '../../core/style/styleFile';
 import { pool } from '../db/pool';
 import { newestRevision, revisionTree } from '../db/tables/revisions';
@@ -29,12 +31,15 @@ export async function importStyle(id: string, given: unknown, person: string | n
   if ('problem' in output) throw new Refusal(422, output.problem);
   if (!('read' in output)) throw new Error('A style file that is given is read.');
   const { tags, refused } = output.read;
-  const before = (await currentTags(pool(), id)).get(SHEET.id)?.values ?? [];
-  const said = [...tags].map(([layer, tag]) =>
-    tag.values
-      ? ([layer, { ...tag, values: combinedValues(before, tag.values) }] as const)
-      : ([layer, tag] as const),
-  );
+  const before = (await currentTags(pool(), id)).get(SHEET.id) ?? {};
+  const said = [...tags].map(([layer, { values, forbidden, ...tag }]): [LayerId, Tag] => [
+    layer,
+    {
+      ...tag,
+      ...(values && { values: combinedValues(before.values ?? [], values) }),
+      ...(forbidden && { forbidden: [...new Set([...(before.forbidden ?? []), ...forbidden])] }),
+    },
+  ]);
   const edits = said.flatMap(([layer, tag]) =>
     FACET_NAMES.flatMap((facet): TagEdit[] =>
       tag[facet] === undefined ? [] : [{ layer, facet, value: tag[facet] }],

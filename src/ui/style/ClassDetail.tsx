@@ -1,11 +1,13 @@
-import { Box, Button, Link as MuiLink, Typography } from '@mui/material';
-import NextLink from 'next/link';
+import { Box, Button, Typography } from '@mui/material';
 import type { BookClass, ClassUser } from '../../core/emit/styleBook';
 import type { Screen } from '../../core/mockup/mockup';
 import { CodeBlock } from '../shared/CodeBlock';
 import { ScreenPicture } from '../shared/ScreenPicture';
+import { AlikeChoice } from './AlikeChoice';
 import { ORIGIN_WORDS } from './ClassShelf';
+import { ClassUsers } from './ClassUsers';
 import type { DrawnMockup } from './drawnMockup';
+import type { StyleState } from './useStyle';
 import { KeptField } from '../shared/KeptField';
 import { MONO } from '../shared/theme';
 import { Specimen, type DrawnSheet } from './Specimen';
@@ -14,11 +16,14 @@ interface ClassDetailProps {
   readonly of: BookClass;
   readonly mockupId: string;
   readonly drawn: DrawnMockup;
-  readonly onName: (layer: string, name: string) => string | null;
+  /** All classes of the sheet. */
+  readonly classes: readonly BookClass[];
+  readonly style: StyleState;
 }
 
 /** A class: its name, its rules, and where it is worn. */
-export function ClassDetail({ of, mockupId, drawn, onName }: ClassDetailProps) {
+export function ClassDetail({ of, mockupId, drawn, classes, style }: ClassDetailProps) {
+  const { nameClass: onName } = style;
   const { namedBy, states, uses, users } = of;
   const screen = drawn.screens.find(({ id }) => id === users[0]?.screen) ?? drawn.screens[0];
   const themes = screen ? drawn.inThemes(screen) : [];
@@ -57,13 +62,24 @@ export function ClassDetail({ of, mockupId, drawn, onName }: ClassDetailProps) {
                 Automatic
               </Button>
             ) : (
-              <Button
-                color="inherit"
-                onClick={() => onName(namedBy, of.name)}
-                title="It keeps this name whatever becomes of the layers around it"
-              >
-                Keep the name
-              </Button>
+              <>
+                <Button
+                  color="inherit"
+                  onClick={() => onName(namedBy, of.name)}
+                  title="It keeps this name whatever becomes of the layers around it"
+                >
+                  Keep the name
+                </Button>
+                {of.origin !== 'sample' && (
+                  <Button
+                    color="inherit"
+                    onClick={() => style.forbid([...style.forbidden, of.name])}
+                    title="No class may have this name"
+                  >
+                    Another name
+                  </Button>
+                )}
+              </>
             )}
           </Box>
         )}
@@ -94,21 +110,27 @@ export function ClassDetail({ of, mockupId, drawn, onName }: ClassDetailProps) {
           users={users.filter((user) => user.screen === screen.id)}
         />
       )}
-      <Box component="ul" aria-label="Where it is worn" sx={{ m: 0, pl: 2, fontSize: 13 }}>
-        {users.slice(0, 40).map(({ layer, title }) => (
-          <li key={layer}>
-            <MuiLink
-              component={NextLink}
-              href={`/mockups/${mockupId}/sort?layer=${encodeURIComponent(layer)}`}
-              color="inherit"
-              sx={{ display: 'inline-block', lineHeight: '24px' }}
-            >
-              {title}
-            </MuiLink>
-          </li>
-        ))}
-        {users.length > 40 && <li>and {uses - 40} more</li>}
-      </Box>
+      <ClassUsers
+        users={users}
+        uses={uses}
+        mockupId={mockupId}
+        tagOf={(layer) => style.opened?.tags[layer]}
+        onSplit={style.splitOff}
+        onShare={style.share}
+        onOwnLook={(layers) => style.lookLike(layers, null)}
+      />
+      {namedBy !== null && (
+        <AlikeChoice
+          of={of}
+          classes={classes}
+          onTake={(model) =>
+            style.lookLike(
+              users.map(({ layer }) => layer),
+              model,
+            )
+          }
+        />
+      )}
     </Box>
   );
 }

@@ -9,6 +9,7 @@ import { TopBar } from '../shared/TopBar';
 import { ClassDetail } from './ClassDetail';
 import { classId, ClassShelf } from './ClassShelf';
 import { drawnMockup } from './drawnMockup';
+import { ForbiddenNames } from './ForbiddenNames';
 import { StyleCharts } from './StyleCharts';
 import { StyleFileButtons } from './StyleFileButtons';
 import { useStyle } from './useStyle';
@@ -83,6 +84,7 @@ export function StyleStep({ mockupId }: { readonly mockupId: string }) {
             }}
           >
             <Box sx={{ minHeight: 0, overflow: 'auto' }}>
+              <ForbiddenNames names={style.forbidden} onChange={style.forbid} />
               {found.length === 0 && <Typography sx={{ p: 2 }}>No class has these words.</Typography>}
               <ClassShelf
                 classes={found}
@@ -97,7 +99,8 @@ export function StyleStep({ mockupId }: { readonly mockupId: string }) {
                 of={shown}
                 mockupId={mockupId}
                 drawn={drawn}
-                onName={style.nameClass}
+                classes={book.classes}
+                style={style}
               />
             )}
           </Box>

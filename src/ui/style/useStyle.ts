@@ -23,6 +23,18 @@ export interface StyleState {
   readonly sayValue: SayValue;
   /** Names a class by one of its layers; empty for an automatic name. Gives what is wrong, or null. */
   readonly nameClass: (layer: string, name: string) => string | null;
+  /** The names that no class may have. */
+  readonly forbidden: readonly string[];
+  readonly forbid: (names: readonly string[]) => void;
+  /**
+   * Gives layers a class apart from equal looks. Gives what is wrong, or null.
+   * @param rest the layers that keep the class, and its name
+   */
+  readonly splitOff: (layers: readonly string[], rest: readonly string[], name: string) => string | null;
+  /** Takes the class apart from layers. */
+  readonly share: (layers: readonly string[]) => void;
+  /** Gives layers the look of another one, or their own look again. */
+  readonly lookLike: (layers: readonly string[], model: string | null) => void;
   readonly reload: () => void;
   readonly undo: () => void;
   readonly redo: () => void;
@@ -44,8 +56,9 @@ export function useStyle(mockupId: string): StyleState {
       await work();
       enqueueSnackbar(done);
     });
-  const edit = (change: TagEdit, done: string) =>
-    sendAndSay(() => postJson<Edited>(`${address}/edits`, { edits: [change] }), done);
+  const editAll = (edits: readonly TagEdit[], done: string) =>
+    sendAndSay(() => postJson<Edited>(`${address}/edits`, { edits }), done);
+  const edit = (change: TagEdit, done: string) => editAll([change], done);
   /** What is said and not yet answered, and the server's state before: the next change must include it. */
   const [own, setOwn] = useState<{
     readonly list: readonly SaidValue[];
@@ -83,6 +96,42 @@ export function useStyle(mockupId: string): StyleState {
       );
       return null;
     },
+    forbidden: opened.data?.tags[SHEET.id]?.forbidden ?? [],
+    forbid: (names) =>
+      edit(
+        { layer: SHEET.id, facet: 'forbidden', value: names.length > 0 ? names : null },
+        'The classes were named anew.',
+      ),
+    splitOff: (layers, rest, name) => {
+      const check = checkFacet('ownClass', name);
+      if ('problem' in check) return check.problem;
+      const named = layers.find((layer) => opened.data?.tags[layer]?.lookName !== undefined);
+      const [heir] = rest;
+      const moved = (named && heir && opened.data?.tags[named]?.lookName) ?? null;
+      editAll(
+        [
+          ...layers.map((layer): TagEdit => ({ layer, facet: 'ownClass', value: name })),
+          ...(moved && named && heir
+            ? ([
+                { layer: named, facet: 'lookName', value: null },
+                { layer: heir, facet: 'lookName', value: moved },
+              ] as const)
+            : []),
+        ],
+        `They have a class of their own, ${name}.`,
+      );
+      return null;
+    },
+    share: (layers) =>
+      editAll(
+        layers.map((layer): TagEdit => ({ layer, facet: 'ownClass', value: null })),
+        'They share the class of equal looks.',
+      ),
+    lookLike: (layers, model) =>
+      editAll(
+        layers.map((layer): TagEdit => ({ layer, facet: 'looksLike', value: model })),
+        model === null ? 'They have their own look again.' : 'They look alike now.',
+      ),
     reload,
     undo: () => sendAndSay(() => postJson(`${address}/undo`, {}), 'Undone.'),
     redo: () => sendAndSay(() => postJson(`${address}/redo`, {}), 'Done again.'),

@@ -17,7 +17,7 @@ import { stateRules } from './stateRules';
 import { isOfTheme, themeRules } from './themeRules';
 
 /** The users that are listed of a class: all of them would be a book of its own. */
-const MOST_USERS = 200;
+const MOST_USERS = 1000;
 
 interface Use {
   readonly page: Page;

@@ -161,6 +161,8 @@ function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said
     nameSaid: tag.outputName !== undefined && outputName !== '',
     classes: tag.classes ?? [],
     lookName: tag.lookName ?? null,
+    ownClass: tag.ownClass ?? null,
+    looksLike: tag.looksLike ?? null,
     holds: tag.holds ?? null,
     hidden: tag.hidden ?? false,
     repeat: facts.repeats.get(layer.id) ?? null,

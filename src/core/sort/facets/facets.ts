@@ -2,6 +2,7 @@ import { alt } from './alt';
 import { classes } from './classes';
 import { contents } from './contents';
 import type { FacetEntry } from './facet';
+import { forbidden } from './forbidden';
 import { gap } from './gap';
 import { hidden } from './hidden';
 import { holds } from './holds';
@@ -9,9 +10,11 @@ import { href } from './href';
 import { inputType } from './inputType';
 import { labels } from './labels';
 import { lookName } from './lookName';
+import { looksLike } from './looksLike';
 import { merge } from './merge';
 import { note } from './note';
 import { outcome } from './outcome';
+import { ownClass } from './ownClass';
 import { outputName } from './outputName';
 import { recipes } from './recipes';
 import { regions } from './regions';
@@ -49,6 +52,9 @@ export const FACETS = {
   screen,
   regions,
   values,
+  ownClass,
+  looksLike,
+  forbidden,
 };
 
 export type Facet = keyof typeof FACETS;
