@@ -64,7 +64,8 @@ export async function produce(input: ProduceInput): Promise<Product> {
   const { mockup, assets, tags, options, book, readFindings } = input;
   const conversion = convert({ mockup, assets, tags, options, outliner: outlinerOf(book) });
   const start = performance.now();
-  const { drawn, failed } = await drawPictures(conversion, input);
+  const { drawn: apart, failed } = await drawPictures(conversion, input);
+  const drawn = [...apart, ...(await drawSymbols(conversion, input))];
   const drawingMs = performance.now() - start;
 
   const fonts = await Promise.all(
@@ -151,6 +152,27 @@ async function drawPictures(
   );
   onProgress?.(total, total);
   return { drawn: drawn.filter((each) => each !== null), failed };
+}
+
+/** The files that hold pictures as symbols. */
+async function drawSymbols({ plan }: Conversion, { only }: ProduceInput): Promise<readonly DrawnPicture[]> {
+  if (plan.symbolFiles.length === 0 || only) return [];
+  const { writeSymbols } = await import('./pictures/writeSymbols');
+  return plan.symbolFiles.map(({ path, pictures: names }) => {
+    const pictures = plan.pictures.filter(({ name }) => names.includes(name));
+    return {
+      file: path,
+      format: 'svg',
+      // A document of symbols has no size of its own.
+      width: 0,
+      height: 0,
+      reason: `${pictures.length} pictures as symbols`,
+      layer: null,
+      title: 'symbols',
+      uses: pictures.length,
+      bytes: new TextEncoder().encode(writeSymbols(pictures)),
+    };
+  });
 }
 
 /** The number of layers in each picture layer, itself included. */

@@ -247,6 +247,11 @@ export const WORDING = {
     severity: 'warning',
     text: '{path} was not made: {why}.',
   },
+  'edges-aligned': {
+    title: 'Edges moved to whole px',
+    severity: 'note',
+    text: 'Its edges were moved to whole px of the build, by {by} px at most; the mockup stays as it is.',
+  },
   'picture-failed': {
     title: 'Pictures not drawn',
     severity: 'error',

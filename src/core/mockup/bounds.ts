@@ -104,7 +104,8 @@ function cutBox(layer: Layer, own: Matrix, content: Box | null, faces: Faces): B
   return cut && intersection(affected, cut);
 }
 
-function leafBox(layer: Exclude<Layer, GroupLayer>, own: Matrix, faces: Faces): Box | null {
+/** The box that a layer paints by itself, px after `own`: with its stroke, without effects and clips. */
+export function leafBox(layer: Exclude<Layer, GroupLayer>, own: Matrix, faces: Faces): Box | null {
   switch (layer.kind) {
     case 'shape':
       return shapeBox(layer, own);

@@ -1,4 +1,4 @@
-import { applyTo, type Matrix } from './matrix';
+import { applyTo, IDENTITY, multiply, scaling, translation, type Matrix } from './matrix';
 
 /** An upright rectangle, px at 1x. */
 export interface Box {
@@ -149,4 +149,12 @@ export function isOnPx(box: Box): boolean {
 export function largestEdgeDistance(one: Box, other: Box): number {
   const edges = edgesOf(other);
   return Math.max(...edgesOf(one).map((edge, at) => Math.abs(edge - edges[at]!)));
+}
+
+/** The transform from one box onto another; a side without length keeps its scale, and no box its place. */
+export function betweenBoxes(from: Box | null, to: Box | null): Matrix {
+  if (!from || !to) return IDENTITY;
+  const ratio = (one: number, other: number) => (one > 0 && other > 0 ? other / one : 1);
+  const scale = scaling(ratio(from.width, to.width), ratio(from.height, to.height));
+  return multiply(translation(to.x, to.y), multiply(scale, translation(-from.x, -from.y)));
 }

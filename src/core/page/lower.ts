@@ -214,8 +214,9 @@ function lowerPicture(
 ): PictureNode | null {
   const placed = plan.placed.get(layer.id);
   if (!placed) return null;
-  // A merged picture already contains the opacity and blending of its layers.
-  const { opacity, blend } = decision.merge ? NO_DRESS : layer;
+  // A picture of several layers already contains their opacity and blending.
+  const isWhole = decision.merge !== null || decision.pictureOverride.contents !== undefined;
+  const { opacity, blend } = isWhole ? NO_DRESS : layer;
   const look = effectsLook({ opacity, blend, effects: [], isolated: false }, matrix);
   const place: FixedPlace = { kind: 'fixed', ...placed.box, fitsContent: false, linear: null };
   const alternative = decision.alternative ?? alternativeOf(layer, decision);

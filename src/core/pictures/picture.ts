@@ -37,7 +37,12 @@ export interface PictureFile {
 /** The source that the engine draws a picture from. */
 export type PictureSource =
   /** A document that is the file itself, or is rasterised; bitmaps are named `asset:NAME`. */
-  | { readonly kind: 'svg'; readonly svg: string }
+  | {
+      readonly kind: 'svg';
+      readonly svg: string;
+      /** The same with letters that stay letters; absent where no file asks for it. */
+      readonly withText?: string;
+    }
   /** An embedded bitmap and nothing else. */
   | { readonly kind: 'bitmap'; readonly bitmap: string };
 
@@ -51,8 +56,16 @@ export interface Picture {
   readonly reason: string;
 }
 
+/** One SVG file that holds pictures as symbols. */
+export interface SymbolFile {
+  readonly path: string;
+  /** The names of its pictures. */
+  readonly pictures: readonly string[];
+}
+
 export interface PicturePlan {
   readonly pictures: readonly Picture[];
+  readonly symbolFiles: readonly SymbolFile[];
   /** For every picture layer: its picture, and its box on the screen in whole px. */
   readonly placed: ReadonlyMap<LayerId, { readonly picture: string; readonly box: Box }>;
 }

@@ -1,29 +1,25 @@
-import { paintedIfShown, type Measure, type Measures } from '../mockup/bounds';
-import { sameBox, snapOut, union, type Box } from '../mockup/box';
+import type { Measures } from '../mockup/bounds';
+import type { Box } from '../mockup/box';
 import type { Layer, LayerId } from '../mockup/layer';
-import { IDENTITY, invert, isUpright, meanScale, multiply, type Matrix } from '../mockup/matrix';
+import { meanScale, type Matrix } from '../mockup/matrix';
 import type { BitmapType, Mockup, Screen } from '../mockup/mockup';
-import { memoizeLast, memoizeByObject } from '../mockup/memoize';
+import { memoizeByObject } from '../mockup/memoize';
 import { walk } from '../mockup/walk';
 import type { Report } from '../findings/finding';
 import type { Decision, Decisions } from '../sort/decision';
-import { layersNamed } from '../sort/merges';
 import { freeName } from '../markup/freeName';
 import { fileName } from '../sort/outputNames';
-import { withoutGround } from './iconGround';
-import { nominalBox } from './nominalBox';
+import { drawLayer, drawMerge } from './drawnPicture';
 import { automaticRecipe } from './recipes/automaticRecipe';
 import { createFileWriter, NO_RECIPES, type OriginalFile } from './recipes/fileWriter';
 import type { PictureRecipes } from './recipes/recipe';
 import {
-  ASSET_ADDRESS,
   fileEnding,
   type Picture,
   type PictureFormat,
   type PicturePlan,
   type PictureSource,
 } from './picture';
-import { asPicture, standaloneSvg, type PlacedLayer } from './standaloneSvg';
 import type { Outliner } from './standaloneOptions';
 
 /** Plans every picture and its files: names, formats, sizes, and the layers that share one. */
@@ -40,6 +36,7 @@ export function planPictures(
     Pick<Picture, 'name' | 'source' | 'files' | 'reason'> & { readonly layers: LayerId[] }
   >();
   const placed = new Map<LayerId, { picture: string; box: Box }>();
+  const symbolsOf = new Map<string, string[]>();
   const names = new Set<string>();
   const writer = createFileWriter(said, report);
   const places = placesOf(mockup);
@@ -51,8 +48,8 @@ export function planPictures(
     if (!place || !measured || !measure) continue;
     const { screen, layer } = place;
     const drawn = decision.merge
-      ? drawMerge(layer, decision.merge, screen, measured, mockup, outliner)
-      : drawLayer(layer, measure, { screen, measured }, mockup, outliner);
+      ? drawMerge(layer, decision.merge, { screen, measured, mockup }, outliner)
+      : drawLayer(layer, decision.pictureOverride, { screen, measured, mockup }, outliner);
     if (!drawn) continue;
     const { box, source, content, layers } = drawn;
     const recipes = decision.recipes ?? said.usual ?? null;
@@ -74,14 +71,19 @@ export function planPictures(
       automaticRecipe(layers, mockup, {
         longest: Math.max(box.width, box.height),
         density,
-        fillsBox: source.kind === 'bitmap',
+        fillsBox: source.kind === 'bitmap' || decision.pictureOverride.ground?.startsWith('#') === true,
       });
     const shape = { name, width: box.width, height: box.height, isVector: !layers.some(hasBitmap) };
-    const { files, reason } = writer.filesOf(shape, layer.id, recipes, automatic);
-    byContent.set(mark, { name, layers: [layer.id], source, files, reason });
+    const { files, reason, symbols } = writer.filesOf(shape, layer.id, recipes, automatic);
+    for (const each of symbols) symbolsOf.set(each, [...(symbolsOf.get(each) ?? []), name]);
+    const asksForText = files.some(({ svg }) => svg?.text === 'text');
+    const withText = asksForText ? drawn.withText() : null;
+    const whole = source.kind === 'svg' && withText !== null ? { ...source, withText } : source;
+    byContent.set(mark, { name, layers: [layer.id], source: whole, files, reason });
     placed.set(layer.id, { picture: name, box });
   }
-  return { pictures: [...byContent.values()] satisfies Picture[], placed };
+  const symbolFiles = [...symbolsOf].map(([each, pictures]) => ({ path: `pictures/${each}.svg`, pictures }));
+  return { pictures: [...byContent.values()] satisfies Picture[], symbolFiles, placed };
 }
 
 /** The layers that are pictures by themselves. `forEach` allocates no pair for each entry. */
@@ -101,127 +103,11 @@ const placesOf = memoizeByObject(
     ),
 );
 
-/** The content of a picture, and its box on the screen. */
-interface Drawn {
-  readonly box: Box;
-  readonly source: PictureSource;
-  /** What is drawn, in drawing order. */
-  readonly layers: readonly Layer[];
-  /** Pictures with equal content share their files. */
-  readonly content: string;
-}
-
-/** Memoized: few edits change a picture. */
-const lastDrawn = memoizeLast<Layer, Drawn | null>();
-
-/** A layer as a picture; null when nothing of it is visible. */
-function drawLayer(
-  layer: Layer,
-  measure: Measure,
-  { screen, measured }: { readonly screen: Screen; readonly measured: Measures },
-  mockup: Mockup,
-  outliner: Outliner,
-): Drawn | null {
-  const { faces, definitions, bitmaps } = mockup;
-  return lastDrawn(layer, [measure, measured, faces, definitions, bitmaps, outliner], () => {
-    const freed = withoutGround(layer, screen, measured);
-    if (freed)
-      return drawnPicture(freed.box, [freed.layer], (box) =>
-        sourceOf(freed.layer, measure.matrix, box, mockup, outliner),
-      );
-    const painted = paintedIfShown(layer, measure, faces);
-    const nominal = painted && nominalBox(layer, measure.matrix, painted);
-    return drawnPicture(nominal ?? painted, [layer], (box) =>
-      sourceOf(layer, measure.matrix, box, mockup, outliner),
-    );
-  });
-}
-
-/** Several layers as one picture, at the place of the topmost; null when nothing is visible. */
-function drawMerge(
-  lead: Layer,
-  merge: NonNullable<Decision['merge']>,
-  screen: Screen,
-  measures: Measures,
-  mockup: Mockup,
-  outliner: Outliner,
-): Drawn | null {
-  const { faces, definitions, bitmaps } = mockup;
-  return lastDrawn(lead, [merge, measures, faces, definitions, bitmaps, outliner], () => {
-    const measure = measures.get(lead.id);
-    const own = measure && paintedIfShown(lead, measure, faces);
-    if (!own) return null;
-    const parts = partsOf(merge, screen, measures);
-    const painted = parts.reduce<Box | null>((all, part) => union(all, part.painted), null) ?? own;
-    const layers = parts.map(({ layer }) => layer);
-    return drawnPicture(painted, layers, (box) => svgOf(parts, box, mockup, outliner));
-  });
-}
-
-function drawnPicture(
-  painted: Box | null,
-  layers: readonly Layer[],
-  sourceIn: (box: Box) => PictureSource,
-): Drawn | null {
-  const box = painted && snapOut(painted);
-  if (!box || box.width <= 0 || box.height <= 0) return null;
-  const source = sourceIn(box);
-  return {
-    box,
-    source,
-    layers,
-    content: JSON.stringify([source, box.width, box.height]),
-  };
-}
-
 function freePictureName(asked: string, names: Set<string>): string {
   const wanted = asked.replace(/[^/]+/g, (part) => fileName(part, 'picture'));
   const name = freeName(wanted, (each) => names.has(each));
   names.add(name);
   return name;
-}
-
-/** The layer at full opacity and without blending: both stay properties of the page. */
-function sourceOf(layer: Layer, own: Matrix, box: Box, mockup: Mockup, outliner: Outliner): PictureSource {
-  if (layer.kind === 'bitmap' && isPlainBitmap(layer, own, box))
-    return { kind: 'bitmap', bitmap: layer.bitmap };
-  return svgOf([{ layer: asPicture(layer), matrix: own }], box, mockup, outliner);
-}
-
-function svgOf(layers: readonly PlacedLayer[], box: Box, mockup: Mockup, outliner: Outliner): PictureSource {
-  const bitmapAddress = (bitmap: string) => `${ASSET_ADDRESS}${bitmap}`;
-  return { kind: 'svg', svg: standaloneSvg(layers, box, { mockup, outliner, bitmapAddress }) };
-}
-
-interface Part extends PlacedLayer {
-  readonly painted: Box | null;
-}
-
-/** The layers of a merged picture, each with its own transform worked into the matrix. */
-function partsOf(
-  { layers }: NonNullable<Decision['merge']>,
-  screen: Screen,
-  measures: Measures,
-): readonly Part[] {
-  return layersNamed(screen, layers).flatMap((layer) => {
-    const measure = measures.get(layer.id);
-    return measure ? [{ layer: { ...layer, transform: IDENTITY }, ...measure }] : [];
-  });
-}
-
-function isPlainBitmap(layer: Extract<Layer, { kind: 'bitmap' }>, own: Matrix, box: Box): boolean {
-  const dressed = layer.clip !== null || layer.mask !== null || layer.effects.length > 0;
-  if (dressed || !isUpright(own) || !sameBox(layer.frame, layer.box)) return false;
-  // A bitmap between px is drawn; one that fills whole px is the file itself.
-  const inverse = invert(own);
-  const back = inverse && multiply(inverse, [box.width, 0, 0, box.height, box.x, box.y]);
-  const whole = {
-    x: back?.[4] ?? NaN,
-    y: back?.[5] ?? NaN,
-    width: back?.[0] ?? NaN,
-    height: back?.[3] ?? NaN,
-  };
-  return sameBox(whole, layer.box, 0.02);
 }
 
 function hasBitmap(layer: Layer): boolean {

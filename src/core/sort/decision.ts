@@ -1,7 +1,9 @@
 import type { Measures } from '../mockup/bounds';
 import type { LayerId } from '../mockup/layer';
 import type { Mockup } from '../mockup/mockup';
+import type { Aligned } from './facets/align';
 import type { Holds } from './facets/holds';
+import type { PictureContents } from './facets/pictureContents';
 import type { Repeat } from './repeats';
 import type { Merge } from './merges';
 import type { Contents, InputType, Outcome, PartWidth, Role, Scroll, State } from './vocabulary';
@@ -61,8 +63,19 @@ export interface Decision {
   readonly alternative: string | null;
   /** The recipes of its picture; null for an automatic one. */
   readonly recipes: readonly string[] | null;
+  /** What a person said of the picture's box and contents; empty where Orden decides. */
+  readonly pictureOverride: PictureOverride;
+  /** What of it is moved to whole px; null for nothing. */
+  readonly align: Aligned | null;
   /** A note for the developer. */
   readonly note: string | null;
+}
+
+/** The facets of a tag that shape a picture. */
+export interface PictureOverride {
+  readonly box?: string;
+  readonly ground?: string;
+  readonly contents?: PictureContents;
 }
 
 /** The layout facets of a tag. */

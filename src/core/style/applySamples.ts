@@ -1,5 +1,5 @@
 import type { Measures } from '../mockup/bounds';
-import { boxOf, contains, grow, type Box } from '../mockup/box';
+import { betweenBoxes, boxOf, contains, grow, type Box } from '../mockup/box';
 import type { GroupLayer, Layer, LayerId, ShapeLayer, TextLayer, TextRun } from '../mockup/layer';
 import { SHARE_BEFORE } from '../mockup/type';
 import {
@@ -175,7 +175,7 @@ function styleShape(
   scale: number,
 ): ShapeLayer {
   const outline = holds !== 'look' ? withSize(shape.outline, sample.outline, scale) : shape.outline;
-  const fit = boxToBox(outlineBox(sample.outline), outlineBox(outline));
+  const fit = betweenBoxes(outlineBox(sample.outline), outlineBox(outline));
   const { opacity, blend, effects, filter, strokeFirst } = sample;
   return {
     ...shape,
@@ -196,7 +196,7 @@ function styleText(text: TextLayer, sample: TextLayer, scale: number): TextLayer
   const [first] = text.lines.flatMap(({ runs }) => runs);
   if (!model || !first) return text;
   const plain = lookOf(first);
-  const fit = boxToBox(letterBox(sample), letterBox(text));
+  const fit = betweenBoxes(letterBox(sample), letterBox(text));
   const ratio = (model.style.size * scale) / first.style.size;
   const { opacity, blend, effects, filter } = sample;
   const dress = (run: TextRun): TextRun => {
@@ -251,14 +251,6 @@ function withCorners(outline: Outline, sample: Outline, scale: number): Outline 
     y: Math.min(y * scale, height / 2),
   });
   return { ...outline, radii: mapRadii(sample.radii, fit) };
-}
-
-/** From one box onto another; a side without length keeps its scale. */
-function boxToBox(from: Box | null, to: Box | null): Matrix {
-  if (!from || !to) return IDENTITY;
-  const ratio = (one: number, other: number) => (one > 0 && other > 0 ? other / one : 1);
-  const scale = scaling(ratio(from.width, to.width), ratio(from.height, to.height));
-  return multiply(translation(to.x, to.y), multiply(scale, translation(-from.x, -from.y)));
 }
 
 function fitPaint(paint: Paint, fit: Matrix): Paint {

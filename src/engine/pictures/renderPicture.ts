@@ -19,10 +19,13 @@ export async function renderPicture(
   const { source } = picture;
   if (file.format === 'svg') {
     if (source.kind !== 'svg') throw new Error('a bitmap has no vector form');
-    if (!file.svg) return new TextEncoder().encode(source.svg);
+    const { svg: style } = file;
+    const drawn = (style?.text === 'text' && source.withText) || source.svg;
+    const whole = style?.bitmaps === 'embedded' ? withBitmaps(drawn, mockup, assets) : drawn;
+    if (!style) return new TextEncoder().encode(whole);
     // Loaded for those who ask for it: it takes a while.
     const { writeSvg } = await import('./writeSvg');
-    return new TextEncoder().encode(writeSvg(source.svg, picture.name, file.svg));
+    return new TextEncoder().encode(writeSvg(whole, picture.name, style));
   }
   if (file.width * file.height > MOST_PIXELS)
     throw new Error(`it would have ${file.width}×${file.height} px`);
@@ -37,11 +40,16 @@ export async function renderPicture(
 }
 
 function drawnSvg(svg: string, scale: number, mockup: Mockup, assets: Assets): Sharp {
-  const filled = svg.replace(new RegExp(`${ASSET_ADDRESS}([\\w-]+)`, 'g'), (_, name: string) =>
-    dataUri(name, mockup, assets),
-  );
+  const filled = withBitmaps(svg, mockup, assets);
   // An SVG px is a 72nd of an inch to librsvg.
   return sharp(Buffer.from(filled), { density: 72 * scale, limitInputPixels: MOST_PIXELS, unlimited: true });
+}
+
+/** The document with its bitmaps in it. */
+function withBitmaps(svg: string, mockup: Mockup, assets: Assets): string {
+  return svg.replace(new RegExp(`${ASSET_ADDRESS}([\\w-]+)`, 'g'), (_, name: string) =>
+    dataUri(name, mockup, assets),
+  );
 }
 
 function bytesOf(name: string, assets: Assets): Uint8Array {

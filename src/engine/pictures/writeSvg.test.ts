@@ -4,12 +4,14 @@ import { comparePictures } from '../proof/compare';
 import { pullSvg } from '../proof/pull';
 import type { SvgStyle } from '../../core/pictures/recipes/recipe';
 import { writeSvg } from './writeSvg';
+import { writeSymbols } from './writeSymbols';
 
 const STYLES: readonly SvgStyle[] = [
   {},
   { decimals: 2, size: 'fluid', title: true },
   { ids: 'prefixed', styles: 'inline' },
   { decimals: 4, styles: 'inline', size: 'fluid' },
+  { decimals: 3, styles: 'block', ids: 'prefixed' },
 ];
 const GRADIENT =
   '<svg xmlns="http://www.w3.org/2000/svg" width="60" height="40"><defs><linearGradient id="o1"><stop stop-color="#0af"/><stop offset="1" stop-color="#fa0" stop-opacity="0.5"/></linearGradient></defs><g stroke="#222" stroke-width="2"><path d="M10.123456 5L50.5 8.25L30 35Z" fill="url(#o1)" fill-rule="evenodd"/><circle cx="20" cy="20" r="5" fill="none"/></g></svg>';
@@ -33,7 +35,8 @@ describe('an SVG at every setting', () => {
       for (const style of STYLES) {
         const written = writeSvg(svg, 'icons/gull', style);
         expect((await comparePictures(before, await pull(written))).differing).toBe(0);
-        if (!style.title && style.styles !== 'inline') expect(written.length).toBeLessThanOrEqual(svg.length);
+        if (!style.title && (style.styles ?? 'attributes') === 'attributes')
+          expect(written.length).toBeLessThanOrEqual(svg.length);
       }
     }
   });
@@ -49,5 +52,31 @@ describe('an SVG at every setting', () => {
     expect(written).toMatch(/url\(#icons-gull-o1\)/);
     expect(written).toMatch(/^<svg(?:(?!width=)[^>])*viewBox="0 0 60 40"[^>]*><title>gull<\/title>/);
     expect(written).not.toMatch(/ fill="/);
+  });
+
+  it('says its looks in a style block, in classes of its own', () => {
+    const written = writeSvg(GRADIENT, 'icons/gull', { styles: 'block' });
+    expect(written).toMatch(/^<svg[^>]*><style>\.icons-gull-1\{/);
+    expect(written).not.toMatch(/ (?:fill|stroke)="/);
+  });
+
+  it('is a symbol of one file, which looks the same where it is used', async () => {
+    const size = { width: 60, height: 40 };
+    const picture = {
+      name: 'icons/gull',
+      layers: [],
+      source: { kind: 'svg', svg: GRADIENT },
+      files: [],
+      reason: '',
+    } as const;
+    const symbols = writeSymbols([picture, { ...picture, name: 'icons/tern' }]);
+    expect(symbols.match(/<symbol id="icons-(?:gull|tern)" viewBox="0 0 60 40">/g)).toHaveLength(2);
+    const used = symbols
+      .replace('</svg>', '<use href="#icons-tern" width="60" height="40"/></svg>')
+      .replace('<svg ', '<svg width="60" height="40" ');
+    const pull = (text: string) =>
+      pullSvg(here.browser, new TextEncoder().encode(text), size, { x: 0, y: 0, ...size });
+    const { differing } = await comparePictures(await pull(GRADIENT), await pull(used));
+    expect(differing).toBe(0);
   });
 });

@@ -38,7 +38,7 @@ export function writeSvg(svg: string, name: string, style: SvgStyle): string {
     ],
   };
   const written = optimize(svg, config).data;
-  const dressed = styles === 'inline' ? inlineStyles(written) : written;
+  const dressed = DRESSES[styles](written, name);
   return title ? withTitle(dressed, name) : dressed;
 }
 
@@ -52,12 +52,31 @@ function withTitle(svg: string, name: string): string {
   return svg.replace(/(<svg\b[^>]*>)/, (root) => `${root}<title>${words}</title>`);
 }
 
+/** Where the looks of elements are written. */
+const DRESSES: Readonly<Record<NonNullable<SvgStyle['styles']>, (svg: string, name: string) => string>> = {
+  attributes: (svg) => svg,
+  inline: (svg) => withLooks(svg, (look) => `style="${look}"`),
+  block: styleBlock,
+};
+
 /** Attributes that are properties of CSS too (SVG 2, §6.6 presentation attributes; those that Orden writes). */
 const PROPERTIES =
   /\s(fill|fill-opacity|fill-rule|stroke|stroke-width|stroke-opacity|stroke-linecap|stroke-linejoin|stroke-miterlimit|stroke-dasharray|stroke-dashoffset|opacity|clip-rule|stop-color|stop-opacity)="([^"]*)"/g;
 
-/** The looks of elements as `style` attributes. */
-function inlineStyles(svg: string): string {
+/** The looks of elements as rules of a style block (SVG 2, §6.3), in classes that begin with the picture's name. */
+function styleBlock(svg: string, name: string): string {
+  const classes = new Map<string, string>();
+  const dressed = withLooks(svg, (look) => {
+    const known = classes.get(look) ?? `${idPrefix(name)}-${classes.size + 1}`;
+    classes.set(look, known);
+    return `class="${known}"`;
+  });
+  const rules = [...classes].map(([look, each]) => `.${each}{${look}}`).join('');
+  return rules === '' ? dressed : dressed.replace(/<svg\b[^>]*>/, (root) => `${root}<style>${rules}</style>`);
+}
+
+/** The document with the look of every element said once more, by an attribute of its own. */
+function withLooks(svg: string, attribute: (look: string) => string): string {
   return svg.replace(/<[a-zA-Z][^>]*>/g, (tag) => {
     const said: string[] = [];
     const rest = tag.replace(PROPERTIES, (_, property: string, value: string) => {
@@ -66,7 +85,7 @@ function inlineStyles(svg: string): string {
     });
     if (said.length === 0) return tag;
     const own = /\sstyle="([^"]*)"/.exec(rest)?.[1];
-    const style = [...said, ...(own ? [own] : [])].join(';');
-    return rest.replace(/\sstyle="[^"]*"/, '').replace(/\s*(\/?>)$/, ` style="${style}"$1`);
+    const look = [...said, ...(own ? [own] : [])].join(';');
+    return rest.replace(/\sstyle="[^"]*"/, '').replace(/\s*(\/?>)$/, ` ${attribute(look)}$1`);
   });
 }

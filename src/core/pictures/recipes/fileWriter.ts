@@ -18,6 +18,8 @@ export interface OriginalFile {
 export interface ChosenFiles {
   readonly files: readonly PictureFile[];
   readonly reason: string;
+  /** The names of the files of symbols that hold it. */
+  readonly symbols: readonly string[];
 }
 
 /** Gives pictures their files by their recipes, and no path twice. */
@@ -58,6 +60,7 @@ export function createFileWriter({ recipes }: PictureRecipes, report: Report): F
         return {
           files: 'original' in chosen ? take([chosen.original], layer) : made(picture, layer, chosen),
           reason: chosen.reason,
+          symbols: [],
         };
       };
       if (asked === null) return byItself();
@@ -68,11 +71,13 @@ export function createFileWriter({ recipes }: PictureRecipes, report: Report): F
       });
       const files = found.flatMap((recipe) => made(picture, layer, recipe));
       const reason = `by ${found.map(({ name }) => name).join(' and ')}`;
-      if (files.some(({ beside }) => !beside)) return { files, reason };
+      const symbols = picture.isVector ? found.flatMap((recipe) => recipe.symbols ?? []) : [];
+      if (files.some(({ beside }) => !beside)) return { files, reason, symbols };
       // The page has to show something.
       const shown = byItself();
       return {
         files: [...shown.files, ...files],
+        symbols,
         reason: found.length === 0 ? shown.reason : `${reason}; for the page: ${shown.reason}`,
       };
     },

@@ -22,6 +22,12 @@ export const READY_RECIPES: readonly Recipe[] = [
     ],
   },
   {
+    name: 'symbols',
+    label: 'SVG, and one file of symbols',
+    symbols: 'symbols',
+    files: [{ format: 'svg', size: '1x', svg: { ids: 'prefixed', decimals: 3 } }],
+  },
+  {
     name: 'photo',
     label: 'JPEG at 1x and 2x',
     files: [

@@ -18,7 +18,11 @@ export interface SvgStyle {
   /** `prefixed`: with the name of the picture before them, so that two inlined files never clash. Absent for `short`. */
   readonly ids?: 'short' | 'prefixed';
   /** Absent for `attributes`. */
-  readonly styles?: 'attributes' | 'inline';
+  readonly styles?: 'attributes' | 'inline' | 'block';
+  /** `text`: letters that stay letters, which look the same only where the font is. Absent for `outlines`. */
+  readonly text?: 'outlines' | 'text';
+  /** `embedded`: a picture with bitmaps may be an SVG that holds them. Absent for none. */
+  readonly bitmaps?: 'embedded';
   /** True for a title that assistive technology reads. */
   readonly title?: boolean;
 }
@@ -49,6 +53,8 @@ export interface Recipe {
   readonly label?: string;
   /** `resource`: letters, digits and underscores only, as resource compilers ask for. Absent for names as they are. */
   readonly naming?: 'resource';
+  /** The name of one more file, which holds every picture with this recipe as a symbol (SVG 2, §5.5). */
+  readonly symbols?: string;
   readonly files: readonly RecipeFile[];
 }
 
@@ -62,6 +68,7 @@ export const recipeSchema = Joi.object<Recipe>({
     .messages({ 'string.pattern.base': '{#value} is no name: lower case letters, digits and hyphens' }),
   label: Joi.string().max(120),
   naming: Joi.valid('resource'),
+  symbols: Joi.string().pattern(RECIPE_NAME),
   files: Joi.array()
     .items(
       Joi.object<RecipeFile>({
@@ -83,7 +90,9 @@ export const recipeSchema = Joi.object<Recipe>({
           decimals: Joi.number().integer().min(0).max(6),
           size: Joi.valid('fixed', 'fluid'),
           ids: Joi.valid('short', 'prefixed'),
-          styles: Joi.valid('attributes', 'inline'),
+          styles: Joi.valid('attributes', 'inline', 'block'),
+          text: Joi.valid('outlines', 'text'),
+          bitmaps: Joi.valid('embedded'),
           title: Joi.boolean(),
         }),
         forPage: Joi.boolean(),

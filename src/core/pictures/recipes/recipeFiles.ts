@@ -35,8 +35,8 @@ export function recipeFiles(picture: PictureShape, recipe: Recipe): RecipeFiles 
     const scale = scaleOf(asked.size, picture);
     const sideOf = (length: number) => Math.max(1, Math.round(length * scale));
     const [width, height] = [sideOf(picture.width), sideOf(picture.height)];
-    if (asked.format === 'svg' && !picture.isVector)
-      refused.push({ path, why: 'a bitmap has no vector form' });
+    if (asked.format === 'svg' && !picture.isVector && asked.svg?.bitmaps !== 'embedded')
+      refused.push({ path, why: 'a bitmap has no vector form; "bitmaps": "embedded" puts it into an SVG' });
     else if (Math.max(width, height) > LARGEST_SIDE)
       refused.push({ path, why: `it would be ${width}×${height} px, and ${LARGEST_SIDE} is the most` });
     else files.push(fileOf(path, asked, { width, height, scale }));

@@ -1,7 +1,7 @@
 import equal from 'fast-deep-equal';
 import type { Layer, LayerId } from '../../mockup/layer';
 import { memoizeLastBy } from '../../mockup/memoize';
-import type { Decision } from '../decision';
+import type { Decision, PictureOverride } from '../decision';
 import type { Facts } from '../facts';
 import type { Merge } from '../merges';
 import { proposeName, safeName, safePath } from '../outputNames';
@@ -182,6 +182,21 @@ function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said
     },
     alternative: tag.alt ?? null,
     recipes: tag.recipes ?? null,
+    pictureOverride: pictureOverrideOf(tag),
+    align: tag.align ?? null,
     note: tag.note ?? null,
+  };
+}
+
+/** One object for all layers of which nothing is said: decisions are compared by identity. */
+const NO_OVERRIDE: PictureOverride = {};
+
+function pictureOverrideOf({ pictureBox, pictureGround, pictureContents }: Tag): PictureOverride {
+  if (pictureBox === undefined && pictureGround === undefined && pictureContents === undefined)
+    return NO_OVERRIDE;
+  return {
+    ...(pictureBox !== undefined && { box: pictureBox }),
+    ...(pictureGround !== undefined && { ground: pictureGround }),
+    ...(pictureContents !== undefined && { contents: pictureContents }),
   };
 }

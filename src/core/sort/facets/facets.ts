@@ -1,3 +1,4 @@
+import { align } from './align';
 import { alt } from './alt';
 import { classes } from './classes';
 import { contents } from './contents';
@@ -16,6 +17,9 @@ import { note } from './note';
 import { outcome } from './outcome';
 import { ownClass } from './ownClass';
 import { outputName } from './outputName';
+import { pictureBox } from './pictureBox';
+import { pictureContents } from './pictureContents';
+import { pictureGround } from './pictureGround';
 import { recipes } from './recipes';
 import { regions } from './regions';
 import { role } from './role';
@@ -47,6 +51,10 @@ export const FACETS = {
   // Only some layers can have these: they stand last, so that no other field moves.
   inputType,
   recipes,
+  pictureBox,
+  pictureContents,
+  pictureGround,
+  align,
   holds,
   merge,
   screen,
