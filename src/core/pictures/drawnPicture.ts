@@ -44,7 +44,7 @@ export function drawLayer(
     const isAutomatic = said.box === undefined && said.ground === undefined && said.contents === undefined;
     const freed = isAutomatic ? withoutGround(layer, screen, measured) : null;
     if (freed) return draw(freed.layer, freed.box);
-    const shown = said.ground === 'none' ? withoutLowest(layer, measured) : layer;
+    const shown = said.ground === 'none' ? withoutLowest(layer, mockup) : layer;
     const box = pictureBox(layer, said.box, context);
     if (said.contents === undefined) return draw(shown, box);
     const around = withSurroundings(screen.root, shown, said.contents, mockup);

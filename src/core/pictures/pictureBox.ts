@@ -59,11 +59,13 @@ function clipAround(layer: Layer, { mockup, measured }: BoxContext): Box | null 
   return null;
 }
 
-/** A group without the lowest shape, where that lies under all of it; the same layer where none does. */
-export function withoutLowest(layer: Layer, measured: Measures): Layer {
+/** A group without the lowest shape, where the others lie within it; the same layer where they do not. */
+export function withoutLowest(layer: Layer, { faces }: Mockup): Layer {
   const [lowest, ...others] = layer.kind === 'group' ? layer.layers : [];
   if (layer.kind !== 'group' || lowest?.kind !== 'shape' || others.length === 0) return layer;
-  const [all, ground] = [layer.id, lowest.id].map((id) => measured.get(id)?.painted);
+  const [all, ground] = [{ ...layer, transform: IDENTITY }, lowest].map((each) =>
+    geometryBox(each, IDENTITY, faces),
+  );
   return all && ground && contains(ground, all, 0.5) ? { ...layer, layers: others } : layer;
 }
 
