@@ -1,5 +1,6 @@
 import { optimize } from 'svgo';
-import { convert, STAGES } from '../src/core/convert';
+import { convert } from '../src/core/convert';
+import { STAGES } from '../src/core/stopwatch';
 import { layersOf } from '../src/core/mockup/walk';
 import { read } from '../src/core/read/read';
 import { createFontBook } from '../src/engine/fonts/fontBook';

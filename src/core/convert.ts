@@ -20,31 +20,19 @@ import { guessTitle } from './page/pageTitle';
 import { collectFromNodes } from './page/walk';
 import { plainFrame, USUAL_LANGUAGE, type Arrangement, type Page, type PageFrame } from './page/frame';
 import type { PageNode } from './page/node';
-import { planPictures } from './pictures/planPictures';
 import type { PicturePlan } from './pictures/picture';
 import type { PictureRecipes } from './pictures/recipes/recipe';
 import type { Outliner } from './pictures/standaloneOptions';
-import { alignEdges } from './pictures/alignEdges';
-import { decide } from './sort/decide/decide';
-import { decideVersions } from './sort/decide/stateVersions';
-import { reportBeside } from './sort/report/beside';
-import { reportInputTypes } from './sort/report/inputTypes';
-import { reportPastEdge } from './sort/report/geometry';
-import { reportLeftOff } from './sort/report/leftOff';
-import { reportStates } from './sort/report/states';
 import type { Decided, Decisions } from './sort/decision';
-import { reportBrackets } from './sort/names/bracketProblems';
-import { reportMerges } from './sort/merges';
-import { applyStructuralTags } from './sort/structuralTags';
 import type { Tags } from './sort/tag';
+import { decidedOf, planOf } from './plannedPictures';
+import { STAGES, stopwatch, type Stage, type StageTimes } from './stopwatch';
 import { factorClasses } from './style/factor';
 import { sampledClasses } from './style/lookClasses';
 import { findSamples, themesOf, type Sample } from './style/samples';
-import { reportSamples } from './style/reportSamples';
 import { reportContrast } from './style/themes/reportContrast';
 import { writtenThemes } from './style/themes/writtenThemes';
 import { themeLooks, withThemes } from './style/themes/themeLooks';
-import { applySamples } from './style/applySamples';
 import type { Schemes, StyleSheet } from './style/styleSheet';
 import { saidValues } from './style/tokens/saidValues';
 
@@ -83,10 +71,6 @@ export interface ConvertInput {
   readonly waiting?: ReadonlySet<LayerId>;
 }
 
-/** The stages that are timed, in order. */
-export const STAGES = ['sort', 'pictures', 'page', 'style', 'emit'] as const;
-export type Stage = (typeof STAGES)[number];
-
 export interface Conversion {
   /** The mockup after structural tags were applied, with each layer in the look of its class's sample. */
   readonly mockup: Mockup;
@@ -98,7 +82,7 @@ export interface Conversion {
   readonly fonts: readonly FontFile[];
   readonly emission: Emission;
   readonly findings: readonly Finding[];
-  readonly ms: Readonly<Record<Stage, number>>;
+  readonly ms: StageTimes;
 }
 
 /** A conversion without the output of a target: the input of every printer. */
@@ -137,29 +121,12 @@ function convertNow(target: Target, input: ConvertInput): Conversion {
 }
 
 /** The conversion up to the pages and their classes. */
-function pagesOf(
-  { mockup: read, assets, tags, options, outliner }: ConvertInput,
-  target: Target,
-): ConvertedPages {
+function pagesOf(input: ConvertInput, target: Target): ConvertedPages {
   const { findings, report } = findingList();
   const clock = stopwatch();
-  const mockup = applyStructuralTags(read, tags);
-  const measures = measureMockup(mockup);
-  reportBeside(read, mockup, report);
-  reportBrackets(mockup, report);
-  const decisions = decide(mockup, measures, tags, target.capabilities);
-  reportPastEdge(mockup, measures, decisions, report);
-  reportStates(decisions, tags, report);
-  reportInputTypes(decisions, report);
-  reportLeftOff(mockup, decisions, report);
-  reportMerges(mockup, measures, decisions, report);
+  const decided = decidedOf(input, target, report);
   clock.lap('sort');
-  const shaped = pagesFromDecisions(
-    { mockup, measures, decisions },
-    { assets, tags, options, outliner },
-    report,
-    target,
-  );
+  const shaped = pagesFromDecisions(decided, input, report, target);
   return { ...shaped, findings, ms: addTimes(shaped.ms, clock.ms) };
 }
 
@@ -172,21 +139,13 @@ export function pagesFromDecisions(
 ): Omit<ConvertedPages, 'findings'> {
   const clock = stopwatch();
   const { decisions } = decided;
-  const samples = findSamples(decided);
-  reportSamples(decisions, samples, report);
-  const styled = applySamples(decided, samples, null);
-  const styledMeasures = styled === decided.mockup ? decided.measures : measureMockup(styled);
-  const mockup = alignEdges(styled, styledMeasures, decisions, report);
-  const measures = mockup === styled ? styledMeasures : measureMockup(mockup);
-  clock.lap('style');
-  const versions = decideVersions(mockup, measures, tags, decisions, target.capabilities);
-  clock.lap('sort');
-  const shown =
-    versions.length === 0
-      ? decisions
-      : new Map([decisions, ...versions.map((each) => each.decisions)].flatMap((each) => [...each]));
-  const plan = planPictures(mockup, measures, shown, outliner, report, options.pictures);
-  clock.lap('pictures');
+  const { samples, mockup, measures, versions, plan } = planOf(
+    decided,
+    { tags, options, outliner },
+    report,
+    target,
+    clock,
+  );
 
   const apart = mockup.screens.map((screen) => {
     const measured = measures.get(screen.id) ?? new Map<string, never>();
@@ -239,19 +198,6 @@ function themedPages(
   const themed = pages.map((page) => withThemes(page, looks));
   for (const page of themed) reportContrast(page, themes, report);
   return themed;
-}
-
-function stopwatch() {
-  const ms: Record<Stage, number> = { sort: 0, pictures: 0, page: 0, style: 0, emit: 0 };
-  let last = performance.now();
-  return {
-    ms,
-    lap(stage: Stage) {
-      const now = performance.now();
-      ms[stage] += now - last;
-      last = now;
-    },
-  };
 }
 
 function addTimes(one: Conversion['ms'], other: Conversion['ms']): Conversion['ms'] {
