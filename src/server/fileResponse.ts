@@ -3,6 +3,8 @@ const TYPES: Readonly<Record<string, string>> = {
   css: 'text/css; charset=utf-8',
   json: 'application/json; charset=utf-8',
   svg: 'image/svg+xml',
+  pdf: 'application/pdf',
+  zip: 'application/zip',
   png: 'image/png',
   jpg: 'image/jpeg',
   webp: 'image/webp',

@@ -3,9 +3,11 @@ import { build, type BuildJob, type BuildOutput } from './buildJob';
 import { drawJob, type DrawJob, type DrawOutput } from './drawJob';
 import { fontJob, type FontJob, type FontOutput } from './fontJob';
 import type { PackedReading } from './packReading';
+import { picturesJob, type PicturesJob, type PicturesOutput } from './picturesJob';
 import { prove, type ProofJob, type ProofOutput } from './proofJob';
 import { readJob, type ReadJob } from './readJob';
 import { reportJob, type ReportJob } from './reportJob';
+import { screensJob, type ScreensJob, type ScreensOutput } from './screensJob';
 import { shrinkJob, type ShrinkJob } from './shrinkJob';
 import { styleFileJob, type StyleFileJob, type StyleFileOutput } from './styleFileJob';
 import { styleJob, type StyleJob } from './styleJob';
@@ -21,6 +23,8 @@ interface JobTypes {
   readonly tag: { readonly job: TagJob; readonly result: string };
   readonly shrink: { readonly job: ShrinkJob; readonly result: Uint8Array };
   readonly draw: { readonly job: DrawJob; readonly result: DrawOutput };
+  readonly pictures: { readonly job: PicturesJob; readonly result: PicturesOutput };
+  readonly screens: { readonly job: ScreensJob; readonly result: ScreensOutput };
   readonly build: { readonly job: BuildJob; readonly result: BuildOutput };
   readonly prove: { readonly job: ProofJob; readonly result: ProofOutput };
 }
@@ -44,6 +48,8 @@ export const JOBS: {
   tag: tagJob,
   shrink: shrinkJob,
   draw: drawJob,
+  pictures: picturesJob,
+  screens: screensJob,
   build,
   prove,
 };

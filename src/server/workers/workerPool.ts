@@ -7,14 +7,15 @@ import type { Answer, WorkerEvent } from './worker';
 
 /**
  * Work of one kind of urgency: what a person waits for never stands behind builds, and a small build never behind a
- * large one. Drawings have a process of their own, which keeps the mockup from one to the next.
+ * large one. Drawings and pictures have a process of their own, which keeps the mockup from one to the next.
  */
-export type Lane = 'short' | 'drawing' | 'build' | 'largeBuild';
+export type Lane = 'short' | 'drawing' | 'pictures' | 'build' | 'largeBuild';
 
 /** The most processes of a lane. */
 const PROCESSES: Readonly<Record<Lane, number>> = {
   short: availableParallelism(),
   drawing: 1,
+  pictures: 1,
   build: 1,
   largeBuild: 1,
 };

@@ -3,9 +3,11 @@ import type { BuildJob, BuildOutput } from './buildJob';
 import type { DrawJob, DrawOutput } from './drawJob';
 import type { FontJob, FontOutput } from './fontJob';
 import type { PackedReading } from './packReading';
+import type { PicturesJob, PicturesOutput } from './picturesJob';
 import type { ProofJob, ProofOutput } from './proofJob';
 import type { ReadJob } from './readJob';
 import type { ReportJob } from './reportJob';
+import type { ScreensJob, ScreensOutput } from './screensJob';
 import type { ShrinkJob } from './shrinkJob';
 import type { StyleFileJob, StyleFileOutput } from './styleFileJob';
 import type { StyleJob } from './styleJob';
@@ -107,6 +109,26 @@ export function drawInWorker(job: DrawJob): Promise<DrawOutput> {
     lane: 'drawing',
     timeoutMs: 60_000,
     tooLong: 'The drawing took longer than a minute and was given up; split the mockup into several files.',
+  });
+}
+
+/** Lists the pictures of a mockup, or draws one, until the request is aborted. */
+export function picturesInWorker(job: PicturesJob, watched: Watched): Promise<PicturesOutput> {
+  return workerPool().run('pictures', job, {
+    ...watched,
+    lane: 'pictures',
+    timeoutMs: 60_000,
+    tooLong: 'The picture took longer than a minute and was given up; choose a smaller size.',
+  });
+}
+
+/** Writes whole screens as pictures and PDFs, until the request is aborted. */
+export function screensInWorker(job: ScreensJob, watched: Watched): Promise<ScreensOutput> {
+  return workerPool().run('screens', job, {
+    ...watched,
+    lane: 'build',
+    timeoutMs: 120_000,
+    tooLong: 'The screens took longer than two minutes and were given up; choose fewer of them.',
   });
 }
 

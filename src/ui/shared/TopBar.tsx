@@ -9,11 +9,12 @@ import { useState, type ReactNode } from 'react';
 import { HelpDialog, useHelpKey } from './HelpDialog';
 import { Mark } from './Mark';
 
-export type Step = 'read' | 'sort' | 'style' | 'build';
+export type Step = 'read' | 'sort' | 'style' | 'pictures' | 'build';
 const STEPS: readonly { readonly step: Step; readonly label: string }[] = [
   { step: 'read', label: 'Read' },
   { step: 'sort', label: 'Sort' },
   { step: 'style', label: 'Style' },
+  { step: 'pictures', label: 'Pictures' },
   { step: 'build', label: 'Build' },
 ];
 

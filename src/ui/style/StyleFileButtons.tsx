@@ -4,6 +4,7 @@ import { useRef } from 'react';
 import type { ImportedStyle } from '../../server/useCases/styleFiles';
 import type { StyleFile } from '../../core/style/styleFile';
 import { postJson, request, sentence } from '../shared/request';
+import { saveBlob } from '../shared/saveBlob';
 
 interface StyleFileButtonsProps {
   readonly mockupId: string;
@@ -19,13 +20,8 @@ export function StyleFileButtons({ mockupId, project, onImported }: StyleFileBut
   const take = async () => {
     try {
       const file = await request<StyleFile>(address);
-      const link = document.createElement('a');
-      link.href = URL.createObjectURL(
-        new Blob([`${JSON.stringify(file, null, 2)}\n`], { type: 'application/json' }),
-      );
-      link.download = `${project}.style.json`;
-      link.click();
-      URL.revokeObjectURL(link.href);
+      const text = `${JSON.stringify(file, null, 2)}\n`;
+      saveBlob(new Blob([text], { type: 'application/json' }), `${project}.style.json`);
     } catch (error) {
       enqueueSnackbar(sentence(error), { variant: 'error' });
     }

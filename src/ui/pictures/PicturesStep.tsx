@@ -1,0 +1,138 @@
+'use client';
+import { Alert, Box, Button, Skeleton, Typography } from '@mui/material';
+import { useState } from 'react';
+import type { PlannedPicture } from '../../server/pictureTypes';
+import { RecipeDialog } from '../build/RecipeDialog';
+import { bytesText } from '../shared/bytesText';
+import { FindField } from '../shared/FindField';
+import { HistoryButtons } from '../shared/HistoryButtons';
+import { TopBar } from '../shared/TopBar';
+import { FileTable } from './FileTable';
+import { PicturePane } from './PicturePane';
+import { ScreensDialog } from './ScreensDialog';
+import { useFileBytes } from './useFileBytes';
+import { usePictures } from './usePictures';
+
+/** The Pictures step: every file before it is written, and how its picture is made. */
+export function PicturesStep({ mockupId }: { readonly mockupId: string }) {
+  const pictures = usePictures(mockupId);
+  const { opened, list, recipes } = pictures;
+  const [words, setWords] = useState('');
+  const [ticked, setTicked] = useState<readonly string[]>([]);
+  const [shown, setShown] = useState<string | null>(null);
+  const [dialog, setDialog] = useState<'recipes' | 'screens' | null>(null);
+  const all = list?.pictures ?? [];
+  const found = picturesFound(all, words);
+  const paths = all.flatMap(({ files }) => files.map(({ path }) => path));
+  const bytes = useFileBytes(mockupId, list?.mark ?? null, paths);
+  const current = all.find(({ name }) => name === shown) ?? found[0];
+  const chosen = all.filter(({ name }) => ticked.includes(name));
+  const sum = [...bytes.values()].reduce<number>((total, each) => total + (each ?? 0), 0);
+  const problems = all.filter((each) => each.problems.length > 0).length;
+  return (
+    <>
+      <TopBar title={opened?.project ?? 'Pictures'} mockupId={mockupId} step="pictures">
+        <HistoryButtons
+          canUndo={opened?.canUndo ?? false}
+          canRedo={opened?.canRedo ?? false}
+          onUndo={pictures.undo}
+          onRedo={pictures.redo}
+        />
+      </TopBar>
+      <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+        {pictures.problem && <Alert severity="error">{pictures.problem}</Alert>}
+        <Box
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            gap: 2,
+            px: 1.5,
+            minHeight: 44,
+            borderBottom: 1,
+            borderColor: 'divider',
+          }}
+        >
+          <FindField label="Find a picture" value={words} onChange={setWords} />
+          <Typography noWrap role="status" sx={{ fontSize: 12.5, color: 'text.secondary', flex: 1 }}>
+            {list &&
+              `${all.length} pictures, ${paths.length} files, ${bytesText(sum)}${
+                bytes.size < paths.length ? ` so far: ${bytes.size} of ${paths.length} drawn` : ''
+              }${problems === 0 ? '' : `; ${problems} with a problem`}`}
+          </Typography>
+          <Button color="inherit" onClick={() => setDialog('recipes')}>
+            Recipes…
+          </Button>
+          <Button color="inherit" onClick={() => setDialog('screens')} disabled={!opened}>
+            Whole screens…
+          </Button>
+        </Box>
+        {!list && !pictures.problem && (
+          <Box role="status" aria-label="Finding the pictures" sx={{ p: 1.5, display: 'grid', gap: 1 }}>
+            {Array.from({ length: 10 }, (_, at) => (
+              <Skeleton key={at} variant="rectangular" height={40} />
+            ))}
+          </Box>
+        )}
+        {list && opened && (
+          <Box
+            sx={{
+              flex: 1,
+              minHeight: 0,
+              display: 'grid',
+              gridTemplateColumns: 'minmax(0, 1fr) minmax(320px, 400px)',
+              gridTemplateRows: 'minmax(0, 1fr)',
+            }}
+          >
+            <FileTable
+              mockupId={mockupId}
+              mark={list.mark}
+              pictures={found}
+              bytes={bytes}
+              ticked={ticked}
+              onTick={setTicked}
+              shown={current?.name ?? null}
+              onShow={setShown}
+            />
+            {current && (
+              <PicturePane
+                key={current.name}
+                mockupId={mockupId}
+                mark={list.mark}
+                of={current}
+                chosen={chosen}
+                opened={opened}
+                state={pictures}
+              />
+            )}
+          </Box>
+        )}
+      </Box>
+      {dialog === 'recipes' && (
+        <RecipeDialog
+          recipes={recipes.recipes}
+          onKeep={pictures.keepRecipes}
+          onClose={() => setDialog(null)}
+        />
+      )}
+      {dialog === 'screens' && opened && (
+        <ScreensDialog mockupId={mockupId} opened={opened} onClose={() => setDialog(null)} />
+      )}
+    </>
+  );
+}
+
+function picturesFound(pictures: readonly PlannedPicture[], words: string): readonly PlannedPicture[] {
+  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
+  return pictures.filter(({ name, reason, files, layers, problems, soft }) => {
+    const text = [
+      name,
+      reason,
+      ...files.map(({ path }) => path),
+      ...layers.map(({ title }) => title),
+      ...problems,
+      ...(problems.length > 0 ? ['problem'] : []),
+      ...(soft.length > 0 ? ['soft'] : []),
+    ];
+    return wanted.every((word) => text.join(' ').toLowerCase().includes(word));
+  });
+}
