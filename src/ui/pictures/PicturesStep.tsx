@@ -123,7 +123,8 @@ export function PicturesStep({ mockupId }: { readonly mockupId: string }) {
 
 function picturesFound(pictures: readonly PlannedPicture[], words: string): readonly PlannedPicture[] {
   const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
-  return pictures.filter(({ name, reason, files, layers, problems, soft }) => {
+  const sorted = pictures.toSorted((one, other) => one.name.localeCompare(other.name));
+  return sorted.filter(({ name, reason, files, layers, problems, soft }) => {
     const text = [
       name,
       reason,

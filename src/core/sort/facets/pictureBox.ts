@@ -18,9 +18,11 @@ export function typedSize(box: string): { readonly width: number; readonly heigh
  * it, or a size around its centre.
  */
 export const pictureBox: FacetEntry<string> = {
-  schema: Joi.alternatives(Joi.valid(...PICTURE_BOXES), Joi.string().pattern(TYPED)).messages({
-    'alternatives.match': `{#value} is no box: write ${PICTURE_BOXES.join(', ')}, or a size such as 64x48`,
-  }) as unknown as Joi.Schema<string>,
+  schema: Joi.string()
+    .pattern(new RegExp(`^(?:${PICTURE_BOXES.join('|')})$|${TYPED.source}`))
+    .messages({
+      'string.pattern.base': `{#value} is no box: write ${PICTURE_BOXES.join(', ')}, or a size such as 64x48`,
+    }),
   attribute: textAttribute('data-picture-box'),
   isShared: true,
   isCopied: true,
