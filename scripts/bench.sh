@@ -18,6 +18,7 @@ node .orden/bench/stages.mjs
 npx --no-install tsx bench/peak.ts
 npx --no-install tsx bench/reading.ts
 npx --no-install tsx bench/style.ts
+npx --no-install tsx bench/pictures.ts
 
 rm -rf .orden/bench-postgres
 start_postgres .orden/bench-postgres

@@ -3,6 +3,7 @@ import sharp from 'sharp';
 import { readDemo, readInside } from '../../tests/support/mockups';
 import { createFontBook } from './fonts/fontBook';
 import { SHIPPED, shippedPath } from './fonts/shipped';
+import { checkedFile } from './pictures/checkedFile';
 import { produce } from './produce';
 import { readWithPicture } from './readWithPicture';
 
@@ -153,6 +154,51 @@ describe('the files of a build', () => {
     const font = product.files.find((file) => file.path.startsWith('fonts/'))!;
     expect(font.path).toBe('fonts/red-hat-mono-latin-400-normal.woff2');
     expect(new TextDecoder('latin1').decode(font.bytes.subarray(0, 4))).toBe('wOF2');
+  });
+
+  it('are of every format that a recipe asks for, and are that inside', async () => {
+    const every = {
+      name: 'every',
+      symbols: 'all',
+      files: [
+        ...(['png', 'png8', 'jpeg', 'webp', 'avif'] as const).map((format, at) => ({
+          format,
+          size: '1x',
+          suffix: `-${at}`,
+        })),
+        { format: 'pdf', size: '1x' },
+        { format: 'svg', size: '1x', svg: { bitmaps: 'embedded', styles: 'block', text: 'text' } },
+      ],
+    } as const;
+    const reading = readInside(
+      '<g id="plate" data-tags="[img]"><rect width="40" height="30" fill="#246"/><text x="4" y="20" font-size="12" font-family="Commissioner" fill="#fff">Quay</text></g>',
+    );
+    const { pictures, files, findings } = await produce({
+      ...reading,
+      tags: new Map([[idAt('/plate'), { outcome: 'picture' as const }]]),
+      options: { arrangement: 'flow', target: 'html', pictures: { recipes: [every], usual: ['every'] } },
+      readFindings: [],
+    });
+    expect(findings.filter(({ code }) => code === 'picture-failed')).toEqual([]);
+    expect(pictures.map(({ file }) => file.split('.').at(-1))).toEqual([
+      ...['png', 'png', 'jpg', 'webp', 'avif', 'pdf', 'svg', 'svg'],
+    ]);
+    const textOf = (name: string) => new TextDecoder().decode(files.find(({ path }) => path === name)?.bytes);
+    expect(textOf('pictures/plate.svg')).toContain('>Quay</text>');
+    expect(textOf('pictures/all.svg')).toContain('<symbol id="plate" viewBox="0 0 40 30">');
+    expect(textOf('index.html')).not.toContain('.pdf');
+  });
+
+  it('are refused when they are not what they are called', async () => {
+    const file = { path: 'a.png', format: 'png', width: 4, height: 4, scale: 1 } as const;
+    const jpeg = await sharp({ create: { width: 4, height: 4, channels: 3, background: '#fff' } })
+      .jpeg()
+      .toBuffer();
+    await expect(checkedFile(file, jpeg)).rejects.toThrow('it is no PNG inside');
+    const large = await sharp({ create: { width: 8, height: 4, channels: 3, background: '#fff' } })
+      .png()
+      .toBuffer();
+    await expect(checkedFile(file, large)).rejects.toThrow('it has 8×4 px instead of 4×4');
   });
 
   it('share equal pictures', async () => {

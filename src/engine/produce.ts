@@ -14,6 +14,8 @@ import type { FontBook } from '../core/type/fontBook';
 import { smallCapsParts } from '../core/type/smallCaps';
 import { licencePath, shippedLicence, shippedPath } from './fonts/shipped';
 import { manifest } from './manifest';
+import { checkedFile } from './pictures/checkedFile';
+import { withPdfPrinter, type PdfPrinter } from './pictures/pdfPrinter';
 import { renderPicture } from './pictures/renderPicture';
 
 export interface OutputFile {
@@ -64,7 +66,9 @@ export async function produce(input: ProduceInput): Promise<Product> {
   const { mockup, assets, tags, options, book, readFindings } = input;
   const conversion = convert({ mockup, assets, tags, options, outliner: outlinerOf(book) });
   const start = performance.now();
-  const { drawn: apart, failed } = await drawPictures(conversion, input);
+  const { drawn: apart, failed } = await withPdfPrinter((printer) =>
+    drawPictures(conversion, input, printer),
+  );
   const drawn = [...apart, ...(await drawSymbols(conversion, input))];
   const drawingMs = performance.now() - start;
 
@@ -106,6 +110,7 @@ type DrawnPicture = Omit<WrittenPicture, 'bytes'> & { readonly bytes: Uint8Array
 async function drawPictures(
   conversion: Conversion,
   { mockup, assets, only, onProgress, signal }: ProduceInput,
+  printer: PdfPrinter,
 ): Promise<{ drawn: DrawnPicture[]; failed: readonly Finding[] }> {
   const { findings: failed, report } = findingList();
   const asked = conversion.plan.pictures.filter(
@@ -132,7 +137,7 @@ async function drawPictures(
         layer: layer?.id ?? null,
         title: layer ? layerLabel(layer).text : picture.name,
         uses: picture.layers.length,
-        bytes: await renderPicture(picture, file, mockup, assets),
+        bytes: await checkedFile(file, await renderPicture(picture, file, mockup, assets, printer)),
       };
     } catch (error) {
       const why = error instanceof Error ? error.message : String(error);

@@ -3,7 +3,7 @@ import type { LayerId } from '../mockup/layer';
 import type { SvgStyle } from './recipes/recipe';
 import { memoizeByObject } from '../mockup/memoize';
 
-export type PictureFormat = 'svg' | 'png' | 'jpeg' | 'webp' | 'avif' | 'gif';
+export type PictureFormat = 'svg' | 'png' | 'jpeg' | 'webp' | 'avif' | 'gif' | 'pdf';
 
 /** The ending of a file's name. */
 export function fileEnding(format: PictureFormat): string {
@@ -72,7 +72,8 @@ export interface PicturePlan {
 
 /** The files of a picture that a page may show. */
 export function pageFiles({ files }: Pick<Picture, 'files'>): readonly PictureFile[] {
-  return files.filter(({ beside }) => !beside);
+  // No browser shows a PDF as a picture.
+  return files.filter(({ beside, format }) => !beside && format !== 'pdf');
 }
 
 /** The picture of a name; undefined when the plan has none. */

@@ -122,7 +122,7 @@ function densityOf(layer: Layer, own: Matrix, { bitmaps }: Mockup): number {
 }
 
 /** The endings of bitmaps that are files as they are. */
-const ORIGINALS: Readonly<Record<BitmapType, Exclude<PictureFormat, 'svg' | 'avif'> | null>> = {
+const ORIGINALS: Readonly<Record<BitmapType, Exclude<PictureFormat, 'svg' | 'avif' | 'pdf'> | null>> = {
   'image/png': 'png',
   'image/jpeg': 'jpeg',
   'image/webp': 'webp',

@@ -1,7 +1,7 @@
 import type { Sharp } from 'sharp';
 import type { PictureFile, PictureFormat } from '../../core/pictures/picture';
 
-type RasterFormat = Exclude<PictureFormat, 'svg' | 'gif'>;
+type RasterFormat = Exclude<PictureFormat, 'svg' | 'gif' | 'pdf'>;
 
 /** Colours of a palette (PNG, §11.2.2). */
 const PALETTE = 256;

@@ -1,6 +1,8 @@
 import sharp, { type Sharp } from 'sharp';
 import type { Assets, Mockup } from '../../core/mockup/mockup';
 import { ENCODERS } from './encoders';
+import type { DrawnScreen } from '../screens/screenFiles';
+import { NO_PRINTER, type PdfPrinter } from './pdfPrinter';
 import { ASSET_ADDRESS, type Picture, type PictureFile } from '../../core/pictures/picture';
 
 /** The most px of a raster file; it bounds memory. */
@@ -8,6 +10,7 @@ const MOST_PIXELS = 64_000_000;
 
 /**
  * Draws one file of a picture.
+ * @param printer prints PDFs; absent where none is asked for
  * @throws Error with a plain sentence when it cannot be drawn
  */
 export async function renderPicture(
@@ -15,8 +18,10 @@ export async function renderPicture(
   file: PictureFile,
   mockup: Mockup,
   assets: Assets,
+  printer: PdfPrinter = NO_PRINTER,
 ): Promise<Uint8Array> {
   const { source } = picture;
+  if (file.format === 'pdf') return printer(standaloneOf(picture, file, mockup, assets));
   if (file.format === 'svg') {
     if (source.kind !== 'svg') throw new Error('a bitmap has no vector form');
     const { svg: style } = file;
@@ -62,4 +67,18 @@ function bytesOf(name: string, assets: Assets): Uint8Array {
 export function dataUri(name: string, mockup: Mockup, assets: Assets): string {
   const type = mockup.bitmaps[name]?.type ?? 'image/png';
   return `data:${type};base64,${Buffer.from(assets.get(name) ?? []).toString('base64')}`;
+}
+
+/** The picture as a document of its own, with its bitmaps, as large as its file. */
+function standaloneOf(
+  { source, name }: Picture,
+  { width, height }: PictureFile,
+  mockup: Mockup,
+  assets: Assets,
+): DrawnScreen {
+  const svg =
+    source.kind === 'svg'
+      ? withBitmaps(source.svg, mockup, assets)
+      : `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><image width="${width}" height="${height}" preserveAspectRatio="none" href="${dataUri(source.bitmap, mockup, assets)}"/></svg>`;
+  return { name, width, height, svg: new TextEncoder().encode(svg) };
 }

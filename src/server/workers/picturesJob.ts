@@ -12,6 +12,7 @@ import { digestOf } from '../../engine/digest';
 import { createFontBook } from '../../engine/fonts/fontBook';
 import { givenFonts } from '../../engine/fonts/givenFonts';
 import { plainFinding } from '../../engine/manifest';
+import { withPdfPrinter } from '../../engine/pictures/pdfPrinter';
 import { renderPicture } from '../../engine/pictures/renderPicture';
 import type { TrialFormat } from '../../core/pictures/trialFormats';
 import { trialFile, tryFormat, type Trial } from '../../engine/pictures/trials';
@@ -102,7 +103,9 @@ async function draw(picture: Picture, file: PictureFile, { mockup, assets }: Pre
   const { source } = picture;
   const content = JSON.stringify([source, { ...file, path: '' }, picture.name, [...assets.keys()]]);
   const key = digestOf(new TextEncoder().encode(content));
-  const bytes = drawn.get(key) ?? (await renderPicture(picture, file, mockup, assets));
+  const bytes =
+    drawn.get(key) ??
+    (await withPdfPrinter((printer) => renderPicture(picture, file, mockup, assets, printer)));
   drawn.set(key, bytes);
   return bytes;
 }

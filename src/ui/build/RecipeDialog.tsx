@@ -37,9 +37,9 @@ export function RecipeDialog({ recipes, onKeep, onClose }: RecipeDialogProps) {
       <DialogTitle>Recipes of this project</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 1.5 }}>
         <Typography sx={{ fontSize: 13 }}>
-          A recipe is a list of files that are made of a picture. Formats: svg, png, png8, jpeg, webp, avif.
-          Sizes: 2x, 512w or 512h. A file may have a folder, a prefix, a suffix and a quality, and lie beside
-          the page.
+          A recipe is a list of files that are made of a picture. Formats: svg, png, png8, jpeg, webp, avif,
+          pdf. Sizes: 2x, 512w or 512h. A file may have a folder, a prefix, a suffix and a quality, and lie
+          beside the page.
         </Typography>
         <TextField
           label="Recipes"

@@ -7,7 +7,7 @@ import { READY_RECIPES } from '../../core/pictures/recipes/readyRecipes';
 import type { PlannedPicture } from '../../server/pictureTypes';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
 import { TagField } from '../sort/TagField';
-import { plannedFileAddress } from './addresses';
+import { plannedFileAddress, trialFileAddress } from './addresses';
 import { CompareDialog } from './CompareDialog';
 import { RecipeChoice } from './RecipeChoice';
 import type { PicturesState } from './usePictures';
@@ -87,7 +87,12 @@ export function PicturePane({ mockupId, mark, of, chosen, opened, state }: Pictu
       >
         {main && (
           <img
-            src={plannedFileAddress(mockupId, main.path, mark)}
+            // Enlarged, the px of 1x are shown: that is where soft edges are seen.
+            src={
+              zoom > 1 || main.format === 'pdf'
+                ? trialFileAddress(mockupId, { picture: of.name, format: 'png', quality: 100, scale: 1 })
+                : plannedFileAddress(mockupId, main.path, mark)
+            }
             alt={`The picture ${of.name}`}
             style={{
               width: of.width * zoom,

@@ -11,6 +11,7 @@ import { FileTable } from './FileTable';
 import { PicturePane } from './PicturePane';
 import { ScreensDialog } from './ScreensDialog';
 import { useFileBytes } from './useFileBytes';
+import { WriteButton } from './WriteButton';
 import { usePictures } from './usePictures';
 
 /** The Pictures step: every file before it is written, and how its picture is made. */
@@ -59,6 +60,13 @@ export function PicturesStep({ mockupId }: { readonly mockupId: string }) {
                 bytes.size < paths.length ? ` so far: ${bytes.size} of ${paths.length} drawn` : ''
               }${problems === 0 ? '' : `; ${problems} with a problem`}`}
           </Typography>
+          <WriteButton
+            mockupId={mockupId}
+            project={opened?.project ?? 'pictures'}
+            mark={list?.mark ?? null}
+            pictures={chosen.length > 0 ? chosen : all}
+            isPart={chosen.length > 0}
+          />
           <Button color="inherit" onClick={() => setDialog('recipes')}>
             Recipes…
           </Button>

@@ -1,6 +1,6 @@
 import type { Report } from '../../findings/finding';
 import type { LayerId } from '../../mockup/layer';
-import type { PictureFile } from '../picture';
+import { pageFiles, type PictureFile } from '../picture';
 import type { ChosenRecipe } from './automaticRecipe';
 import { READY_RECIPES } from './readyRecipes';
 import type { PictureRecipes, Recipe } from './recipe';
@@ -72,7 +72,7 @@ export function createFileWriter({ recipes }: PictureRecipes, report: Report): F
       const files = found.flatMap((recipe) => made(picture, layer, recipe));
       const reason = `by ${found.map(({ name }) => name).join(' and ')}`;
       const symbols = picture.isVector ? found.flatMap((recipe) => recipe.symbols ?? []) : [];
-      if (files.some(({ beside }) => !beside)) return { files, reason, symbols };
+      if (pageFiles({ files }).length > 0) return { files, reason, symbols };
       // The page has to show something.
       const shown = byItself();
       return {

@@ -3,7 +3,7 @@ import { RECIPE_NAME } from '../../sort/facets/recipes';
 import type { PictureFormat } from '../picture';
 
 /** The formats that a recipe can ask for. */
-export const RECIPE_FORMATS = ['svg', 'png', 'png8', 'jpeg', 'webp', 'avif'] as const;
+export const RECIPE_FORMATS = ['svg', 'png', 'png8', 'jpeg', 'webp', 'avif', 'pdf'] as const;
 export type RecipeFormat = (typeof RECIPE_FORMATS)[number];
 
 /** A size: a multiple of the size on the screen (`1.5x`), or a width or height in px (`512w`, `512h`). */
@@ -124,4 +124,5 @@ export const FILE_FORMATS: Readonly<Record<RecipeFormat, PictureFormat>> = {
   jpeg: 'jpeg',
   webp: 'webp',
   avif: 'avif',
+  pdf: 'pdf',
 };

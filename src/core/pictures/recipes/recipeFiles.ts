@@ -70,7 +70,8 @@ function pathOf(
 ): string {
   const parts = name.split('/');
   const own = parts.pop() ?? name;
-  const usual = size === '1x' || format === 'svg' ? '' : size.endsWith('x') ? `@${size}` : `-${size}`;
+  const usual =
+    size === '1x' || format === 'svg' || format === 'pdf' ? '' : size.endsWith('x') ? `@${size}` : `-${size}`;
   const whole = `${prefix}${own}${suffix ?? usual}`;
   const file = recipe.naming === 'resource' ? whole.toLowerCase().replace(/[^a-z0-9_]+/g, '_') : whole;
   // Resource folders have no folders inside.
