@@ -49,6 +49,15 @@ await page.getByRole('region', { name: 'Screens' }).waitFor();
 await page.waitForLoadState('networkidle');
 await shootDrawn('read');
 
+await page.getByRole('link', { name: 'Pictures', exact: true }).click();
+await page.getByRole('button', { name: 'harbour-photo', exact: true }).click();
+await page.waitForTimeout(3000);
+await shootDrawn('pictures');
+await page.getByRole('button', { name: 'Compare formats…' }).click();
+await page.getByText('…', { exact: true }).first().waitFor({ state: 'detached', timeout: 60_000 });
+await shootDrawn('formats');
+await page.getByRole('button', { name: 'Cancel' }).click();
+
 await page.getByRole('link', { name: 'Build' }).click();
 await page.getByRole('button', { name: 'Build the page' }).click();
 await page.getByRole('heading', { name: /^Page \(/ }).waitFor();
