@@ -1,0 +1,136 @@
+import type { Page } from 'playwright-core';
+
+/** What can be counted in the code of a page, by the browser that shows it. */
+export interface CodeFigures {
+  readonly elements: number;
+  readonly styled: number;
+  readonly px: number;
+  readonly fractions: number;
+  /** `scaleX`, `translate` and negative margins. */
+  readonly corrections: number;
+  readonly classes: number;
+  readonly once: number;
+  /** Groups of siblings of one build, and those whose classes differ. */
+  readonly siblings: number;
+  readonly unlike: number;
+  readonly cssBytes: number;
+  readonly tables: number;
+  readonly fields: number;
+  readonly labelled: number;
+  readonly mains: number;
+  readonly absolute: number;
+}
+
+/** Counts the code of the page that is shown. */
+export async function codeFigures(page: Page, css: string): Promise<CodeFigures> {
+  const px = [
+    ...`${css} ${await page.evaluate(() => [...document.querySelectorAll('[style]')].map((e) => e.getAttribute('style')).join(';'))}`.matchAll(
+      /(-?\d*\.?\d+)px/g,
+    ),
+  ].map(([, figure]) => Number(figure));
+  const said = await page.evaluate(() => {
+    const all = [...document.body.querySelectorAll('*')].filter(
+      (e) => !e.closest('svg') || e.tagName === 'svg',
+    );
+    const worn = new Map<string, number>();
+    for (const e of all)
+      for (const name of e.classList) if (name !== 'screen') worn.set(name, (worn.get(name) ?? 0) + 1);
+    const shapeOf = (e: Element): string => `${e.tagName}(${[...e.children].map(shapeOf).join()})`;
+    const groups = all.flatMap((parent) => {
+      const byShape = new Map<string, Element[]>();
+      for (const child of parent.children) {
+        const shape = shapeOf(child);
+        byShape.set(shape, [...(byShape.get(shape) ?? []), child]);
+      }
+      return [...byShape.values()].filter((group) => group.length > 1 && group[0]!.tagName !== 'BR');
+    });
+    const wornIn = (e: Element): string =>
+      [e, ...e.querySelectorAll('*')].map((each) => `${each.className}|${each.hasAttribute('style')}`).join();
+    const fields = all.filter((e) => /^(?:INPUT|SELECT|TEXTAREA)$/.test(e.tagName)) as HTMLInputElement[];
+    return {
+      elements: all.length,
+      styled: all.filter((e) => e.hasAttribute('style')).length,
+      classes: worn.size,
+      once: [...worn.values()].filter((count) => count === 1).length,
+      siblings: groups.length,
+      unlike: groups.filter((group) => new Set(group.map(wornIn)).size > 1).length,
+      tables: all.filter((e) => e.tagName === 'TABLE').length,
+      fields: fields.length,
+      labelled: fields.filter((e) => (e.labels?.length ?? 0) > 0).length,
+      mains: all.filter((e) => e.tagName === 'MAIN').length,
+      absolute: all.filter((e) => getComputedStyle(e).position === 'absolute').length,
+    };
+  });
+  const inline = await page.evaluate(() =>
+    [...document.querySelectorAll('[style]')].map((e) => e.getAttribute('style')).join(';'),
+  );
+  const corrections = [
+    ...`${css};${inline}`.matchAll(/scaleX\(|translate[XY]?\(|margin(?:-\w+)?:\s*(?:[\w.%]+\s+)*-\d/g),
+  ].length;
+  return {
+    ...said,
+    px: px.length,
+    fractions: px.filter((figure) => !Number.isInteger(figure)).length,
+    corrections,
+    cssBytes: css.length,
+  };
+}
+
+/** How a page stands in a window of a width. */
+export interface WindowFigures {
+  readonly texts: number;
+  /** Texts that are cut off, or lie over another one. */
+  readonly bad: number;
+  /** Px that the page is wider than the window where nothing is cut off. */
+  readonly sideways: number;
+}
+
+export async function windowFigures(page: Page, width: number): Promise<WindowFigures> {
+  await page.setViewportSize({ width, height: 800 });
+  return page.evaluate(() => {
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    const rects: { readonly rect: DOMRect; readonly node: Node }[] = [];
+    while (walker.nextNode()) {
+      const node = walker.currentNode;
+      if (!node.textContent?.trim() || getComputedStyle(node.parentElement!).visibility === 'hidden')
+        continue;
+      const range = document.createRange();
+      range.selectNodeContents(node);
+      const rect = range.getBoundingClientRect();
+      if (rect.width > 0) rects.push({ rect, node });
+    }
+    const clipsOf = (node: Node) => {
+      const clips: DOMRect[] = [];
+      for (let e = node.parentElement; e; e = e.parentElement) {
+        const { overflowX } = getComputedStyle(e);
+        if (overflowX === 'hidden' || overflowX === 'clip') clips.push(e.getBoundingClientRect());
+        if (overflowX === 'auto' || overflowX === 'scroll') return clips;
+      }
+      clips.push(new DOMRect(0, 0, document.documentElement.clientWidth, 1e6));
+      return clips;
+    };
+    const isCut = ({ rect, node }: (typeof rects)[number]) =>
+      clipsOf(node).some((clip) => rect.right > clip.right + 1.5 || rect.left < clip.left - 1.5);
+    const over = (one: DOMRect, other: DOMRect) =>
+      Math.min(one.right, other.right) - Math.max(one.left, other.left) > 2 &&
+      Math.min(one.bottom, other.bottom) - Math.max(one.top, other.top) >
+        Math.min(one.height, other.height) * 0.35;
+    const bad = rects.filter(
+      (each) =>
+        isCut(each) ||
+        rects.some(
+          (other) =>
+            other !== each &&
+            other.node.parentElement !== each.node.parentElement &&
+            !other.node.parentElement!.contains(each.node) &&
+            !each.node.parentElement!.contains(other.node) &&
+            over(each.rect, other.rect),
+        ),
+    ).length;
+    const screens = [...document.querySelectorAll<HTMLElement>('.screen')];
+    for (const screen of screens) screen.style.overflow = 'visible';
+    const sideways = document.documentElement.scrollWidth - innerWidth;
+    for (const screen of screens) screen.style.overflow = '';
+    return { texts: rects.length, bad, sideways };
+  });
+}
