@@ -27,6 +27,7 @@ import type { Decided, Decisions } from './sort/decision';
 import type { Tags } from './sort/tag';
 import { decidedOf, planOf } from './plannedPictures';
 import { STAGES, stopwatch, type Stage, type StageTimes } from './stopwatch';
+import { standInsOf, withStandIns } from './type/standIns';
 import { factorClasses } from './style/factor';
 import { sampledClasses } from './style/lookClasses';
 import { findSamples, themesOf, type Sample } from './style/samples';
@@ -150,7 +151,9 @@ export function pagesFromDecisions(
   const apart = mockup.screens.map((screen) => {
     const measured = measures.get(screen.id) ?? new Map<string, never>();
     const flows = options.arrangement === 'flow';
-    const context = { screen, mockup, measures: measured, decisions, plan, flows };
+    const lettered = flows ? withStandIns(mockup) : mockup;
+    const own = lettered.screens.find(({ id }) => id === screen.id) ?? screen;
+    const context = { screen: own, mockup: lettered, measures: measured, decisions, plan, flows };
     const page = lower(context, options.frame ?? plainFrame(options.arrangement));
     const states = lowerVersions(versions, context);
     const arranged = arrange(page, options.arrangement, states, target.fitsBrowsers);
@@ -174,7 +177,12 @@ export function pagesFromDecisions(
     values: saidValues(tags),
     forbidden: tags.get(SHEET.id)?.forbidden ?? [],
   });
-  const sheet = options.schemes ? { ...factored, schemes: options.schemes } : factored;
+  const standIns = options.arrangement === 'flow' ? [...standInsOf(mockup).values()] : [];
+  const sheet: StyleSheet = {
+    ...factored,
+    ...(options.schemes && { schemes: options.schemes }),
+    ...(standIns.length > 0 && { standIns }),
+  };
   const fonts = fontFiles(pages, mockup, assets);
   clock.lap('style');
 

@@ -52,7 +52,7 @@ describe('the font book', () => {
           weight: 400,
           italic: false,
           path: shippedPath(SHIPPED[0]!.file),
-          postscriptName: '',
+          postscriptName: '', fullName: '',
         },
       ],
       generic: () => null,

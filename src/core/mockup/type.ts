@@ -41,6 +41,8 @@ export interface FontFace {
   readonly italic: boolean;
   readonly source: FaceSource;
   readonly metrics: FaceMetrics;
+  /** The full and PostScript names of a face of this machine. */
+  readonly localNames?: readonly string[];
   /** The asset of an embedded face, or the file of a shipped one. */
   readonly file?: string;
 }

@@ -3,6 +3,7 @@ import type { TypeLook } from '../look/look';
 import type { Faces } from '../mockup/bounds';
 import type { TextLayer, TextLine, TextRun } from '../mockup/layer';
 import type { Box } from '../mockup/box';
+import { memoizeByObject } from '../mockup/memoize';
 import { applyTo, isUniform, isUpright, meanScale, type Matrix } from '../mockup/matrix';
 import { SHARE_BEFORE, type FaceMetrics } from '../mockup/type';
 import {
@@ -22,15 +23,17 @@ import type { TextNode, TextNodeLine } from './node';
 
 /**
  * A text as a text node whose first baseline falls where it was drawn.
- * @param flows true to give scaled letters the size that is visible
+ * @param flows true to give scaled letters the size that is visible, and to let words be as wide as a reader's font
+ *   makes them: what was drawn only says how much room they have
  */
 export function lowerText(
-  layer: TextLayer,
+  drawnLayer: TextLayer,
   matrix: Matrix,
   shared: SharedParts,
   faces: Faces,
   flows: boolean,
 ): TextNode | null {
+  const layer = flows ? withOwnWidth(drawnLayer) : drawnLayer;
   const [first] = layer.lines;
   const main = mainRun(layer);
   const face = main && faces[main.face];
@@ -93,6 +96,13 @@ export function lowerText(
     faces: [...new Set(layer.lines.flatMap((line) => line.runs.map((run) => run.face)))],
   };
 }
+
+/** The text without the stretch that fits a font to the widths that another one had. */
+const withOwnWidth = memoizeByObject((layer: TextLayer): TextLayer =>
+  layer.lines.every(({ stretch }) => stretch === 1)
+    ? layer
+    : { ...layer, lines: layer.lines.map((line) => ({ ...line, stretch: 1 })) },
+);
 
 /**
  * The scale of the letters' size, and the horizontal stretch beyond it, when both go into the type; null when

@@ -1,6 +1,7 @@
 import type { Look } from '../look/look';
 import type { Layout } from '../page/layout';
 import type { PageNode, StateLook, ThemeLook } from '../page/node';
+import type { StandIn } from '../type/standIns';
 import type { SaidValues } from './tokens/token';
 import type { SharedPlacement } from '../page/sharedPlacement';
 
@@ -40,6 +41,8 @@ export interface StyleSheet {
   readonly themes: readonly string[];
   /** Absent where no theme is shown by itself. */
   readonly schemes?: Schemes;
+  /** The local faces that stand in for families that are missing here. Absent for none. */
+  readonly standIns?: readonly StandIn[];
   /** What a person said of its values. */
   readonly values: SaidValues;
   /** The name of a node as a class of its element, beside that of its look; null when the look has that name. */

@@ -15,6 +15,7 @@ interface Candidate {
   readonly italic: boolean;
   readonly source: FaceSource;
   readonly file?: string;
+  readonly localNames?: readonly string[];
   readonly load: () => Font;
 }
 
@@ -63,6 +64,7 @@ export function createFontBook(installed: InstalledFonts = listInstalled()): Fon
       weight: face.weight,
       italic: face.italic,
       source: 'system',
+      localNames: [...new Set([face.fullName, face.postscriptName].filter(Boolean))],
       load: () => openFile(face.path, face.postscriptName),
     })),
   );
@@ -80,7 +82,7 @@ function bookOf(candidates: readonly Candidate[], installed: InstalledFonts): Fo
     if (known) return known;
     try {
       const font = candidate.load();
-      const { family, weight, italic, source, file } = candidate;
+      const { family, weight, italic, source, file, localNames } = candidate;
       const face: FontFace = {
         id,
         family,
@@ -88,6 +90,7 @@ function bookOf(candidates: readonly Candidate[], installed: InstalledFonts): Fo
         italic,
         source,
         metrics: metricsOf(font),
+        ...(localNames && { localNames }),
         ...(file && { file }),
       };
       const fresh = { face, font, meanAdvance: 0.5 };

@@ -5,6 +5,8 @@ export interface InstalledFace {
   readonly weight: number;
   readonly italic: boolean;
   readonly path: string;
+  /** The name of the face for people. */
+  readonly fullName: string;
   /** The face's name inside a collection file. */
   readonly postscriptName: string;
 }
@@ -14,6 +16,15 @@ export interface InstalledFonts {
   /** The family that this machine uses for a generic name, such as `sans-serif`. */
   readonly generic: (name: string) => string | null;
 }
+
+/** The families that Chromium on Linux takes for generic ones before it asks fontconfig (its default settings; from memory). */
+const CHROMIUM_FAMILIES: Readonly<Record<string, string>> = {
+  serif: 'Times New Roman',
+  'sans-serif': 'Arial',
+  monospace: 'Monospace',
+  cursive: 'Comic Sans MS',
+  fantasy: 'Impact',
+};
 
 /** fontconfig's weights against those of CSS (fontconfig, fcweight.c). */
 const WEIGHTS: readonly (readonly [fontconfig: number, css: number])[] = [
@@ -34,10 +45,10 @@ const WEIGHTS: readonly (readonly [fontconfig: number, css: number])[] = [
 export function listInstalled(): InstalledFonts {
   const listed = run('fc-list', [
     '--format',
-    '%{family}|%{weight}|%{slant}|%{width}|%{postscriptname}|%{file}\n',
+    '%{family}|%{weight}|%{slant}|%{width}|%{postscriptname}|%{fullname[0]}|%{file}\n',
   ]);
   const faces = listed.split('\n').flatMap((line): InstalledFace[] => {
-    const [family = '', weight = '', slant = '', width = '', postscriptName = '', path = ''] =
+    const [family = '', weight = '', slant = '', width = '', postscriptName = '', fullName = '', path = ''] =
       line.split('|');
     // Condensed faces share the family's name and are used only on request, which never happens.
     const usable = /\.(ttf|otf|ttc|otc|woff2?)$/i.test(path) && (width === '' || width === '100');
@@ -48,6 +59,7 @@ export function listInstalled(): InstalledFonts {
         weight: cssWeight(parseFloat(weight)),
         italic: slant !== '0',
         postscriptName,
+        fullName,
         path,
       },
     ];
@@ -57,7 +69,9 @@ export function listInstalled(): InstalledFonts {
     faces,
     generic(name) {
       if (!generics.has(name)) {
-        const family = run('fc-match', ['--format', '%{family}', name]).split(',')[0];
+        const family = run('fc-match', ['--format', '%{family}', CHROMIUM_FAMILIES[name] ?? name]).split(
+          ',',
+        )[0];
         generics.set(name, family || null);
       }
       return generics.get(name) ?? null;

@@ -1,6 +1,8 @@
 import equal from 'fast-deep-equal';
 import { type CssRule } from '../../markup/printCss';
 import { quoteFamily } from '../../markup/families';
+import { formatNumber } from '../../markup/numbers';
+import type { StandIn } from '../../type/standIns';
 import { newerFormats } from '../../pictures/picture';
 import type { EmitInput, FontFile } from '../target';
 import { baseRules } from './base';
@@ -28,7 +30,14 @@ export function sheetRules(input: SheetInput): readonly CssRule[] {
     pages,
     plan.pictures.some((picture) => newerFormats(picture).length > 0),
   ).map((rule) => withThemedGround(rule, pages, sheet, themed));
-  return [...fonts.map(fontRule), ...themed.values, ...base, ...classes, ...widthRules(input)];
+  return [
+    ...fonts.map(fontRule),
+    ...(sheet.standIns ?? []).map(standInRule),
+    ...themed.values,
+    ...base,
+    ...classes,
+    ...widthRules(input),
+  ];
 }
 
 /** The window around a page has the ground of its theme, too. */
@@ -43,6 +52,20 @@ function withThemedGround(
   const look = { fills: [{ kind: 'solid', colour: ground }] };
   const style = sheet.classes.find((each) => each.themes.length > 0 && equal(each.look, look));
   return style ? { ...rule, declarations: withVariables(style, rule.declarations) } : rule;
+}
+
+/** A local face at the width that words were drawn with; it is taken where the families before it are missing. */
+function standInRule({ family, local, weight, italic, sizeAdjust }: StandIn): CssRule {
+  return {
+    selector: '@font-face',
+    declarations: [
+      ['font-family', quoteFamily(family)],
+      ['font-weight', String(weight)],
+      ['font-style', italic ? 'italic' : 'normal'],
+      ['src', local.map((name) => `local("${name}")`).join(', ')],
+      ['size-adjust', `${formatNumber(sizeAdjust * 100, 1)}%`],
+    ],
+  };
 }
 
 function fontRule(font: FontFile): CssRule {
