@@ -12,6 +12,7 @@ import { moveIntoGaps } from './flow/moveIntoGaps';
 import { growOutOfFlowLines } from './flow/outOfFlow/growLines';
 import { layOutOverrides } from './flow/overrides';
 import { inferTightLineHeights } from './flow/tightLines';
+import { wholePx } from './flow/wholePx';
 import { limitToVisibleRoom } from './flow/visibleRoom';
 import { inlineTextIntoBoxes } from './inlineText';
 import { wrapListItems } from './listItems';
@@ -82,6 +83,11 @@ const FLOW: readonly Pass[] = [
     name: 'line-heights',
     gives: 'Lines of one type have one line height.',
     apply: inferLineHeights,
+  },
+  {
+    name: 'whole-px',
+    gives: 'Edges, line heights and corners lie on whole px.',
+    apply: wholePx,
   },
   {
     name: 'move-into-gaps',

@@ -45,7 +45,7 @@ export function layOutGrid(
     const next = columns[at + 1];
     return { x, width: next ? next.x - x - gap : width };
   });
-  const tracks = pitch ? evenStepTracks(cells) : gridTracks(cells, reaches);
+  const tracks = withRoomForWords(pitch ? evenStepTracks(cells) : gridTracks(cells, reaches), rows);
   const shares = tracks.every(({ kind }) => kind === 'share') ? evenColumns(columns, gap) : null;
   const vertical = insets(part, boxAround(lines));
   const laid = flatMap(rows, (row, at) =>
@@ -141,6 +141,25 @@ function gridTracks(cells: readonly { readonly width: number }[], reaches: boole
   const widest = Math.max(...cells.map(({ width }) => width));
   const main = reaches ? cells.findIndex(({ width }) => width === widest) : -1;
   return cells.map(({ width }, at) => (at === main ? { kind: 'share' } : { kind: 'px', width }));
+}
+
+/** Columns of whole px are as wide as the words in them: in less room these would wrap. */
+function withRoomForWords(
+  tracks: readonly Track[],
+  rows: readonly (readonly (Part | null)[])[],
+): readonly Track[] {
+  const needed = tracks.map((_, column) =>
+    Math.max(0, ...rows.flatMap((row) => longestLine(row[column]?.node))),
+  );
+  return tracks.map((track, column) =>
+    track.kind === 'px' && needed[column]! - track.width <= 1
+      ? { ...track, width: Math.max(track.width, Math.ceil(needed[column]!)) }
+      : track,
+  );
+}
+
+function longestLine(node: PageNode | undefined): readonly number[] {
+  return node?.kind === 'text' && !node.place.linear ? node.lines.map(({ width }) => width) : [];
 }
 
 /** Words at even steps: columns of equal width, except for the last, which has the width of its word. */
