@@ -13,6 +13,7 @@ import { growOutOfFlowLines } from './flow/outOfFlow/growLines';
 import { layOutOverrides } from './flow/overrides';
 import { inferTightLineHeights } from './flow/tightLines';
 import { wholePx } from './flow/wholePx';
+import { keepPressedWords } from './flow/pressedWords';
 import { limitToVisibleRoom } from './flow/visibleRoom';
 import { inlineTextIntoBoxes } from './inlineText';
 import { wrapListItems } from './listItems';
@@ -103,6 +104,11 @@ const FLOW: readonly Pass[] = [
     name: 'lay-out',
     gives: 'Every container is a row, a column or a grid; intended overlaps are out of flow.',
     apply: layOutPage,
+  },
+  {
+    name: 'pressed-words',
+    gives: 'The words of a button stay on one line.',
+    apply: keepPressedWords,
   },
   {
     name: 'visible-room',
