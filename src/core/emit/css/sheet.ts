@@ -7,6 +7,7 @@ import { newerFormats } from '../../pictures/picture';
 import type { EmitInput, FontFile } from '../target';
 import { baseRules } from './base';
 import { classSelector, modifiersOf } from './modifiers';
+import { placedClasses } from './placedClasses';
 import { isShownByState, stateRules } from './stateRules';
 import { themeRules, type ThemeRules } from './themeRules';
 import { widthRules } from './widthRules';
@@ -36,6 +37,7 @@ export function sheetRules(input: SheetInput): readonly CssRule[] {
     ...themed.values,
     ...base,
     ...classes,
+    ...placedClasses(input).rules,
     ...widthRules(input),
   ];
 }

@@ -5,6 +5,7 @@ import { findNode } from '../../page/findNode';
 import { walkNodes } from '../../page/walk';
 import type { CodePart, Fragment, FragmentInput } from '../target';
 import { classSelector, modifiersOf } from '../css/modifiers';
+import { placedClasses } from '../css/placedClasses';
 import { linkContext } from './linkContext';
 import { nodeMarkup } from '../markup/nodeMarkup';
 import { stateRules } from '../css/stateRules';
@@ -24,8 +25,10 @@ export function layerFragment(input: FragmentInput, layer: LayerId): Fragment {
   const shallow = parts.length > MOST_ELEMENTS && node.kind === 'box' ? { ...node, children: [] } : node;
   const modifiers = modifiersOf(input.sheet);
   const looks = new Set<string>();
+  const placed = placedClasses(input);
   for (const part of walkNodes([shallow])) {
     const style = input.sheet.classOf(part);
+    looks.add(placed.classOf(part) ?? '');
     looks.add(style?.name ?? '');
     looks.add((style && modifiers.baseOf(style)?.name) ?? '');
     if (part.kind === 'text') {
@@ -38,7 +41,8 @@ export function layerFragment(input: FragmentInput, layer: LayerId): Fragment {
     .flatMap((each) => [
       { selector: classSelector(each), declarations: modifiers.declarationsOf(each) },
       ...stateRules(each, input),
-    ]);
+    ])
+    .concat(placed.rules.filter(({ selector }) => looks.has(selector.slice(1))));
   const markup = printHtml([
     nodeMarkup(shallow, {
       ...input,

@@ -12,13 +12,14 @@ import { linkContext } from './linkContext';
 import { unitOf } from './options';
 import { commonPlacement } from '../css/sharedPlacement';
 import { modifiersOf } from '../css/modifiers';
+import { placedClasses } from '../css/placedClasses';
 import { sheetRules } from '../css/sheet';
 import { asInSheet } from '../css/sheetTokens';
 import { rulesInUnit } from '../css/units';
 import { emptyBoxMarkup, nodeMarkup } from '../markup/nodeMarkup';
 import { FLOW, insideOf, type Inside } from '../markup/elementNames';
 import { pageMarkup } from '../markup/pageMarkup';
-import { isField } from '../markup/fieldMarkup';
+import { isField } from '../../page/fieldParts';
 import { isCheckRole } from '../../sort/vocabulary';
 import type { MarkupContext } from '../markup/context';
 
@@ -109,7 +110,10 @@ const standingText = memoizeByObject(({ placements }: StyleClass) =>
  * The inputs of a node's code from the rest of the page: names of files and classes, the placement in
  * classes, ids and links.
  */
-function printInputs(node: PageNode, { sheet, plan, idOf, fieldIdOf, address }: Context): readonly unknown[] {
+function printInputs(
+  node: PageNode,
+  { sheet, pages, plan, idOf, fieldIdOf, address }: Context,
+): readonly unknown[] {
   const own = sheet.classOf(node);
   const link = node.href === undefined ? undefined : address?.(node.href);
   const inputs: unknown[] = [
@@ -117,6 +121,7 @@ function printInputs(node: PageNode, { sheet, plan, idOf, fieldIdOf, address }: 
     own && modifiersOf(sheet).baseOf(own)?.name,
     sheet.nameClassOf(node),
     own && standingText(own),
+    pages && placedClasses({ sheet, pages }).classOf(node),
     idOf?.(node.layer),
     link,
     fieldIdOf?.(node.layer),

@@ -1,5 +1,4 @@
 import type { MarkupElement } from '../../markup/element';
-import type { Declaration } from '../../markup/printCss';
 import type { NodeFurniture } from '../../page/meaning';
 import { sayDifferences } from '../../sort/differences';
 import { isButton, roleEntry } from '../../sort/vocabulary';
@@ -7,7 +6,8 @@ import type { PageNode } from '../../page/node';
 import { widthClass } from '../../page/join/names';
 import { modifiersOf } from '../css/modifiers';
 import { isShownByState } from '../css/stateRules';
-import { ownPlacement } from '../css/sharedPlacement';
+import { ownDeclarations } from '../css/ownDeclarations';
+import { placedClasses } from '../css/placedClasses';
 import { addressOf, type MarkupContext, inline } from './context';
 
 export function withNote({ note, furniture }: PageNode, markup: MarkupElement): MarkupElement {
@@ -39,7 +39,7 @@ export function sharedAttributes(node: PageNode, context: MarkupContext) {
     ...new Set([
       ...node.classes,
       ...(isAnonymous ? [] : [sheet.nameClassOf(node)].filter((name) => name !== null)),
-      ...[base, own].flatMap((name) => name ?? []),
+      ...[base, own, placedClassOf(node, context)].flatMap((name) => name ?? []),
       ...(flows ? ['flow'] : []),
       ...(width === null ? [] : [width]),
     ]),
@@ -81,15 +81,12 @@ export function nameAttributes({ label, kind, role }: PageNode, name: string) {
   return kind === 'box' && name !== 'label' ? { role: 'group', 'aria-label': label } : {};
 }
 
-/**
- * The place of a node, as far as its class does not hold it.
- * @param isSized whether attributes of its element give its size
- */
-export function placeStyle(
-  node: PageNode,
-  context: MarkupContext,
-  others: readonly Declaration[] = [],
-  isSized = false,
-): string | null {
-  return inline([...ownPlacement(node, context.sheet.classOf(node), isSized), ...others], context);
+/** The place of a node, as far as no class holds it; null for nothing. */
+export function placeStyle(node: PageNode, context: MarkupContext): string | null {
+  return placedClassOf(node, context) === null ? inline(ownDeclarations(node, context.sheet), context) : null;
+}
+
+/** The class that holds a place of its own on a page in the flow. */
+function placedClassOf(node: PageNode, { sheet, pages }: MarkupContext): string | null {
+  return pages ? placedClasses({ sheet, pages }).classOf(node) : null;
 }

@@ -2,31 +2,16 @@ import { lightness } from '../../look/contrast';
 import { element, type Attributes, type MarkupElement } from '../../markup/element';
 import type { Declaration } from '../../markup/printCss';
 import { contains } from '../../mockup/box';
+import { isValue } from '../../page/fieldParts';
 import { placedBox } from '../../page/placed';
 import { lineText, type BoxNode, type PageNode, type TextNode } from '../../page/node';
-import { isFieldRole, isInteractiveElement, roleEntry } from '../../sort/vocabulary';
 import type { Inside } from './elementNames';
 import type { MarkupContext } from './context';
 import { sharedAttributes, placeStyle, ofNode } from './attributes';
 
-/** True for a box whose text is the value of an input. */
-export function isField(node: PageNode): boolean {
-  return node.kind === 'box' && isFieldRole(node.role);
-}
-
 /** A field that a text elsewhere labels is no label itself. */
 export function fieldElementName(node: BoxNode, { fieldIdOf }: MarkupContext, inside: Inside): string | null {
   return fieldIdOf?.(node.layer) === undefined ? null : inside.phrasing ? 'span' : 'div';
-}
-
-/** The text of a field that becomes its value; a button or a text with a background stands beside it. */
-export function valueOf({ children }: BoxNode): TextNode | null {
-  return children.find(isValue) ?? null;
-}
-
-function isValue(node: PageNode): node is TextNode {
-  if (node.kind !== 'text' || node.lines.some(({ at }) => at !== null)) return false;
-  return !isInteractiveElement(roleEntry(node.role).element) && node.look.fills === undefined;
 }
 
 /** Px: a higher field has several lines. */

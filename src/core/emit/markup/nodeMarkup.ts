@@ -1,20 +1,13 @@
 import { element, type MarkupElement } from '../../markup/element';
-import type { Declaration } from '../../markup/printCss';
 import type { BoxNode, PageNode } from '../../page/node';
-import { isCheckRole, type Scroll } from '../../sort/vocabulary';
+import { isCheckRole } from '../../sort/vocabulary';
+import { isField, valueOf } from '../../page/fieldParts';
 import type { MarkupContext } from './context';
 import { type Inside, FLOW, insideOf, elementName } from './elementNames';
 import { withNote, placeStyle, sharedAttributes, nameAttributes, ofNode } from './attributes';
 import { textMarkup } from './textMarkup';
 import { pictureMarkup } from './pictureMarkup';
-import {
-  checkMarkup,
-  controlMarkup,
-  emptyControlMarkup,
-  fieldElementName,
-  isField,
-  valueOf,
-} from './fieldMarkup';
+import { checkMarkup, controlMarkup, emptyControlMarkup, fieldElementName } from './fieldMarkup';
 
 /** One node as HTML elements. */
 export function nodeMarkup(node: PageNode, context: MarkupContext, inside: Inside = FLOW): MarkupElement {
@@ -50,17 +43,7 @@ function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): Marku
 export function emptyBoxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
   const field = isField(node) ? fieldElementName(node, context, inside) : null;
   const name = field ?? elementName(node.role, inside);
-  const style = placeStyle(node, context, node.children.length === 0 ? [] : scrollDeclarations(node.scroll));
+  const style = placeStyle(node, context);
   const attributes = { ...sharedAttributes(node, context), ...nameAttributes(node, name), style };
   return withNote(node, ofNode(node, element(name, attributes)));
-}
-
-const OVERFLOWS: Readonly<Record<Scroll, Declaration>> = {
-  x: ['overflow', 'auto hidden'],
-  y: ['overflow', 'hidden auto'],
-  both: ['overflow', 'auto'],
-};
-
-function scrollDeclarations(scroll: Scroll | undefined): Declaration[] {
-  return scroll === undefined ? [] : [OVERFLOWS[scroll]];
 }

@@ -17,7 +17,7 @@ export function pictureMarkup(node: PictureNode, context: MarkupContext): Markup
     width: formatNumber(node.place.width),
     height: formatNumber(node.place.height),
     alt: node.alternative,
-    style: around ? null : placeStyle(node, context, [], true),
+    style: around ? null : placeStyle(node, context),
   });
   if (!around) return image;
   const attributes = { ...sharedAttributes(node, context), style: placeStyle(node, context) };

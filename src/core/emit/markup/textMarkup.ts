@@ -9,8 +9,6 @@ import { isInteractiveElement } from '../../sort/vocabulary';
 import { type Inside, elementName } from './elementNames';
 import { placeStyle, sharedAttributes, nameAttributes, ofNode } from './attributes';
 
-const NEVER: readonly Declaration[] = [['white-space', 'nowrap']];
-
 export function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): MarkupElement {
   const labelled = node.labelFor === undefined ? undefined : context.fieldIdOf?.(node.labelFor);
   const name = labelled === undefined ? elementName(node.role, inside) : 'label';
@@ -18,8 +16,7 @@ export function textMarkup(node: TextNode, context: MarkupContext, inside: Insid
     ...(at > 0 && !line.at ? lineBreak(node, at) : []),
     ...lineMarkup(line, node, context, inside.interactive || isInteractiveElement(name)),
   ]);
-  const never = node.wraps === 'never' ? NEVER : [];
-  const style = placeStyle(node, context, never);
+  const style = placeStyle(node, context);
   const attributes = {
     ...sharedAttributes(node, context),
     for: labelled,
