@@ -88,7 +88,8 @@ export function lowerText(
     look: { type, ...effectsLook(layer, dressed), ...(clip && { clip }) },
     baseline,
     extents,
-    space: spaceOf(face.metrics, main, scale),
+    // A space was drawn as narrow as the words around it.
+    space: spaceOf(face.metrics, main, scale) * (flows ? meanStretch(drawnLayer) : 1),
     baselineOffset,
     lines: layer.lines.map((line) => lowerLine(line, scale, type, regular ? null : { left, first, hangs })),
     ...(follows && !regular && { hasRegularLines: true }),
@@ -179,6 +180,12 @@ function mainRun(layer: TextLayer): TextRun | null {
     if (run.text.trim() !== '' && (!main || (standing && run.style.size > main.style.size))) main = run;
   }
   return main;
+}
+
+/** Drawn width for one px of measured width. */
+function meanStretch({ lines }: TextLayer): number {
+  const sum = (of: (line: TextLine) => number) => lines.reduce((all, line) => all + of(line), 0);
+  return sum(({ width }) => width) / (sum(({ width, stretch }) => width / stretch) || 1) || 1;
 }
 
 /** The stretch that all lines share, within half a px; null when they differ. */

@@ -7,6 +7,7 @@ import { newerFormats } from '../../pictures/picture';
 import type { EmitInput, FontFile } from '../target';
 import { baseRules } from './base';
 import { classSelector, modifiersOf } from './modifiers';
+import { framesOf } from './frames';
 import { placedClasses } from './placedClasses';
 import { isShownByState, stateRules } from './stateRules';
 import { themeRules, type ThemeRules } from './themeRules';
@@ -36,6 +37,7 @@ export function sheetRules(input: SheetInput): readonly CssRule[] {
     ...(sheet.standIns ?? []).map(standInRule),
     ...themed.values,
     ...base,
+    ...framesOf(input).rules,
     ...classes,
     ...placedClasses(input).rules,
     ...widthRules(input),

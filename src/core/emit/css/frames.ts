@@ -1,0 +1,54 @@
+import { freeName } from '../../markup/freeName';
+import type { CssRule } from '../../markup/printCss';
+import { pageClass } from '../../page/join/names';
+import type { Page } from '../../page/frame';
+import type { StyleSheet } from '../../style/styleSheet';
+import { commonGround } from './base';
+import { frameDeclarations } from './frame';
+
+/** How the pages in the flow stand in their windows. */
+export interface Frames {
+  /** The class of a page beside that of all; null for none. */
+  readonly classOf: (page: Page) => string | null;
+  readonly rules: readonly CssRule[];
+}
+
+/** The rules for the elements of pages in the flow: of one page, the rule of all screens says it; else pages alike share a class. */
+export function framesOf({
+  pages,
+  sheet,
+}: {
+  readonly pages: readonly Page[];
+  readonly sheet: StyleSheet;
+}): Frames {
+  const common = commonGround(pages);
+  const flowing = pages.filter((page) => page.layout && !page.narrow);
+  if (flowing.length === 1 && pages.length === 1) {
+    const declarations = frameDeclarations(flowing[0]!, common);
+    return {
+      classOf: () => null,
+      rules: declarations.length > 0 ? [{ selector: '.screen', declarations }] : [],
+    };
+  }
+  const taken = new Set([
+    ...sheet.classes.map(({ name }) => name),
+    ...pages.filter(({ narrow }) => narrow).map(pageClass),
+  ]);
+  const names = new Map<string, string>();
+  /** By the page's screen. */
+  const classes = new Map<string, string>();
+  const rules: CssRule[] = [];
+  for (const page of flowing) {
+    const declarations = frameDeclarations(page, common);
+    if (declarations.length === 0) continue;
+    const mark = JSON.stringify(declarations);
+    const known = names.get(mark);
+    const name = known ?? freeName(pageClass(page), (each) => taken.has(each));
+    classes.set(page.screen, name);
+    if (known !== undefined) continue;
+    names.set(mark, name);
+    taken.add(name);
+    rules.push({ selector: `.${name}`, declarations });
+  }
+  return { classOf: ({ screen }) => classes.get(screen) ?? null, rules };
+}
