@@ -12,6 +12,7 @@ import { placedClasses } from './placedClasses';
 import { isShownByState, stateRules } from './stateRules';
 import { themeRules, type ThemeRules } from './themeRules';
 import { widthRules } from './widthRules';
+import { windowRules } from './windowRules';
 
 export type SheetInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'fonts'>;
 
@@ -40,6 +41,7 @@ export function sheetRules(input: SheetInput): readonly CssRule[] {
     ...framesOf(input).rules,
     ...classes,
     ...placedClasses(input).rules,
+    ...windowRules(input),
     ...widthRules(input),
   ];
 }

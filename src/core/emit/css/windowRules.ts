@@ -1,0 +1,102 @@
+import { px } from '../../markup/numbers';
+import type { CssRule, Declaration } from '../../markup/printCss';
+import type { Page } from '../../page/frame';
+import type { Layout } from '../../page/layout';
+import type { PageNode } from '../../page/node';
+import { TIGHT_PADDING, windowSteps, type WindowChange } from '../../page/windows/windowChanges';
+import type { SheetInput } from './sheet';
+import { classSelector } from './modifiers';
+import { framesOf } from './frames';
+import { placedClasses } from './placedClasses';
+
+/**
+ * The rules of narrower windows (Media Queries 4, §4.1 and §2.4.3 ranges): rows that do not fit stand in lines, cells or
+ * columns. A class changes where one of its elements has to.
+ */
+export function windowRules(input: SheetInput): readonly CssRule[] {
+  const bySteps = new Map<number, Map<string, Map<string, string>>>();
+  for (const page of input.pages)
+    for (const { below, changes } of windowSteps(page)) {
+      const rules = bySteps.get(below) ?? new Map<string, Map<string, string>>();
+      bySteps.set(below, rules);
+      for (const [node, change] of changes) {
+        const selector = selectorOf(node, input);
+        if (selector === null) continue;
+        const said = rules.get(selector) ?? new Map<string, string>();
+        rules.set(selector, said);
+        for (const [property, value] of declarationsOf(node, change)) said.set(property, value);
+      }
+    }
+  return [...bySteps]
+    .toSorted(([one], [other]) => other - one)
+    .flatMap(([below, rules]) => {
+      const media = `(width < ${below}px)`;
+      const selectors = new Map<string, string[]>();
+      for (const [selector, said] of rules) {
+        const mark = JSON.stringify([...said]);
+        selectors.set(mark, [...(selectors.get(mark) ?? []), selector]);
+      }
+      return [...selectors].map(([mark, alike]) => ({
+        selector: alike.join(',\n'),
+        declarations: JSON.parse(mark) as Declaration[],
+        media,
+      }));
+    });
+}
+
+/** The class that the change is said of: what stands last wins, so it is the last class of the element. */
+function selectorOf(node: PageNode | Page, input: SheetInput): string | null {
+  if ('screen' in node) {
+    const own = framesOf(input).classOf(node);
+    return own === null ? '.screen' : `.${own}`;
+  }
+  const placed = placedClasses(input).classOf(node);
+  if (placed !== null) return `.${placed}`;
+  const style = input.sheet.classOf(node);
+  return style ? classSelector(style) : null;
+}
+
+function declarationsOf(node: PageNode | Page, change: WindowChange): readonly Declaration[] {
+  const layout: Layout | undefined = 'layout' in node ? node.layout : undefined;
+  const isPicture = 'kind' in node && node.kind === 'picture';
+  const list: (Declaration | false)[] = [
+    ...partsDeclarations(change, layout),
+    change.isTight === true && ['padding-inline', px(TIGHT_PADDING)],
+    ...(change.fills
+      ? ([
+          ['width', 'auto'],
+          ['margin-inline', '0'],
+        ] as const)
+      : []),
+    change.isCapped === true && ['max-width', '100%'],
+    change.isCapped === true && isPicture && ['height', 'auto'],
+    change.wraps === true && ['white-space', 'normal'],
+    change.isFree === true && ['height', 'auto'],
+  ];
+  return list.filter((each) => each !== false);
+}
+
+function partsDeclarations(
+  { parts, cell = 0 }: WindowChange,
+  layout: Layout | undefined,
+): readonly Declaration[] {
+  const isGrid = layout?.direction === 'grid';
+  switch (parts) {
+    case undefined:
+      return [];
+    case 'lines':
+      return [['flex-wrap', 'wrap']];
+    case 'cells':
+      return [
+        ...(isGrid ? [] : ([['display', 'grid']] as const)),
+        ['grid-template-columns', `repeat(auto-fit, minmax(min(100%, ${px(cell)}), 1fr))`],
+      ];
+    case 'column':
+      return isGrid
+        ? [['grid-template-columns', 'minmax(0, 1fr)']]
+        : [
+            ['flex-direction', 'column'],
+            ['align-items', 'stretch'],
+          ];
+  }
+}

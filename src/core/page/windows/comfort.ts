@@ -1,0 +1,85 @@
+import { memoizeByObject } from '../../mockup/memoize';
+import { lineText, type BoxNode, type PageNode, type TextNode } from '../node';
+import type { Layout } from '../layout';
+
+/** A paragraph is read in lines of at least this length, px (common practice, no source: about 24 letters). */
+const READABLE = 160;
+/** Pictures up to this width keep it, px; larger ones may get this small. */
+const SMALL_PICTURE = 120;
+
+/**
+ * The least width, px, in which a node still looks as it is meant: words are whole, buttons keep their line, paragraphs
+ * can be read. Rows keep their parts beside each other.
+ */
+export const comfortOf = memoizeByObject((node: PageNode): number => {
+  const { place } = node;
+  if (place.kind === 'fixed') return 0;
+  const { left, right } = place.margin;
+  const margins = Math.max(0, left ?? 0) + Math.max(0, right ?? 0);
+  return margins + ownComfort(node);
+});
+
+function ownComfort(node: PageNode): number {
+  switch (node.kind) {
+    case 'text':
+      return comfortOfWords(node) + sides(node.layout);
+    case 'picture':
+      return node.place.width <= SMALL_PICTURE
+        ? node.place.width
+        : Math.max(SMALL_PICTURE, node.place.width / 3);
+    case 'box':
+      return comfortOfBox(node);
+  }
+}
+
+function comfortOfBox(node: BoxNode): number {
+  const { place, layout } = node;
+  const isSet = place.kind === 'flow' && (place.widthMode === 'drawn' || place.widthMode === 'rigid');
+  if (!layout) return isSet ? place.width : 0;
+  if (place.kind === 'flow' && place.widthMode === 'rigid') return place.width;
+  const inside = sides(layout) + comfortAlong(node.children, layout);
+  return isSet ? Math.min(place.width, inside) : inside;
+}
+
+/** The comfort of parts in a layout, without its padding. */
+export function comfortAlong(children: readonly PageNode[], layout: Layout): number {
+  const parts = flowing(children);
+  if (layout.direction === 'row')
+    return sum(parts.map(comfortOf)) + layout.gap * Math.max(0, parts.length - 1);
+  if (layout.direction === 'grid') {
+    const columns = layout.tracks.map((_, column) =>
+      Math.max(0, ...parts.filter((__, at) => at % layout.tracks.length === column).map(comfortOf)),
+    );
+    const widest = Math.max(0, ...columns);
+    const isEven = layout.tracks.every(({ kind }) => kind === 'share');
+    return (isEven ? widest * columns.length : sum(columns)) + layout.gap * Math.max(0, columns.length - 1);
+  }
+  return Math.max(0, ...parts.map(comfortOf));
+}
+
+/** The children that the layout places. */
+export function flowing(children: readonly PageNode[]): readonly PageNode[] {
+  return children.filter(({ place, hidden }) => place.kind === 'flow' && !hidden);
+}
+
+/** Px of padding at both sides. */
+export function sides(layout: Layout | undefined): number {
+  return layout ? layout.padding.left + layout.padding.right : 0;
+}
+
+/** The longest word, by its share of the letters of its line; a line that never wraps is as long as it is. */
+function comfortOfWords({ lines, wraps, place }: TextNode): number {
+  if (place.linear) return place.width;
+  const longest = Math.max(0, ...lines.map(({ width }) => width));
+  if (wraps === 'never') return longest;
+  const words = lines.flatMap((line) => {
+    const text = lineText(line);
+    return text.split(/\s+/).map((word) => (line.width * word.length) / Math.max(1, text.length));
+  });
+  const word = Math.min(longest, Math.max(0, ...words) * 1.1);
+  return lines.length > 1 ? Math.max(word, Math.min(READABLE, longest)) : word;
+}
+
+function sum(lengths: readonly number[]): number {
+  return lengths.reduce((all, each) => all + each, 0);
+}

@@ -1,0 +1,189 @@
+import { memoizeByObject } from '../../mockup/memoize';
+import type { Page } from '../frame';
+import type { Layout } from '../layout';
+import type { BoxNode, PageNode } from '../node';
+import { comfortAlong, comfortOf, flowing, sides } from './comfort';
+
+/** What a node does in windows in which it has not enough room; absent for what it does anyway. */
+export interface WindowChange {
+  /** How the parts of a row or grid stand then: under each other, in several lines, or in cells of a least width. */
+  readonly parts?: 'column' | 'lines' | 'cells';
+  /** The least width of a cell, px. */
+  readonly cell?: number;
+  /** True for less padding at the sides. */
+  readonly isTight?: true;
+  /** True for a part that takes the width of its stack. */
+  readonly fills?: true;
+  /** True for one that is never wider than what is around it. */
+  readonly isCapped?: true;
+  /** True for words that wrap. */
+  readonly wraps?: true;
+  /** True for a height that its content gives. */
+  readonly isFree?: true;
+}
+
+/** What changes in windows up to a width. */
+export interface WindowStep {
+  /** Px: narrower windows have the changes. */
+  readonly below: number;
+  readonly changes: ReadonlyMap<PageNode | Page, WindowChange>;
+}
+
+/** The width of tablets and of phones, the smallest window that is looked after, and steps between (common practice, no source). */
+const [TABLET, SMALLEST] = [768, 320];
+const STEPS = [832, 896, 960, 1024, 1088, 1152, 1216, 1280, 1440] as const;
+
+/** Padding at the sides of narrow windows, px, and the one that is too much there. */
+export const TIGHT_PADDING = 16;
+const LOOSE_PADDING = 24;
+
+/** Parts up to this width are short: several of them stand in lines, px. */
+const SHORT = 200;
+
+/**
+ * How a page in the flow changes in narrower windows, the widest step first: at most two. A container changes where its
+ * parts do not fit beside each other any more.
+ */
+export const windowSteps = memoizeByObject((page: Page): readonly WindowStep[] => {
+  const { layout, width, narrow } = page;
+  if (!layout || narrow) return [];
+  if (width <= TABLET) {
+    const changes = changesAt(page, SMALLEST);
+    return changes.size === 0 ? [] : [{ below: Math.floor(width), changes }];
+  }
+  const small: WindowStep = { below: TABLET, changes: changesAt(page, SMALLEST) };
+  const middle = changesAt(page, TABLET);
+  const wanted = STEPS.find((step) => step < width && changesAt(page, step).size === 0) ?? Math.floor(width);
+  const steps = [...(middle.size === 0 ? [] : [{ below: wanted, changes: middle }]), small];
+  return steps.filter(({ changes }) => changes.size > 0);
+});
+
+/** The changes that make a page fit into a window of this width. */
+function changesAt(page: Page, window: number): ReadonlyMap<PageNode | Page, WindowChange> {
+  const changes = new Map<PageNode | Page, WindowChange>();
+  const { layout } = page;
+  if (layout) layOutIn(page, layout, window, window, changes);
+  return changes;
+}
+
+type Changes = Map<PageNode | Page, WindowChange>;
+
+function note(changes: Changes, node: PageNode | Page, change: WindowChange): void {
+  changes.set(node, { ...changes.get(node), ...change });
+}
+
+/** Lays out a container in the room that it has, and notes what has to change. */
+function layOutIn(
+  node: BoxNode | Page,
+  layout: Layout,
+  available: number,
+  window: number,
+  changes: Changes,
+): void {
+  const padding = sides(layout);
+  const isNarrow = window < TABLET;
+  const isLoose = isNarrow && Math.max(layout.padding.left, layout.padding.right) > LOOSE_PADDING;
+  if (isLoose) note(changes, node, { isTight: true });
+  const room = Math.max(0, available - (isLoose ? Math.min(padding, 2 * TIGHT_PADDING) : padding));
+  const parts = flowing(node.children);
+  for (const child of node.children)
+    if (child.place.kind === 'fixed') pinnedIn(child, available, window, changes);
+  if (layout.direction === 'column' || layout.direction === 'words') {
+    for (const part of parts) partIn(part, room, window, changes);
+    return;
+  }
+  const needed = comfortAlong(node.children, layout);
+  if (needed <= room + 1) {
+    shareOut(parts, layout, room).forEach((length, at) => partIn(parts[at]!, length, window, changes));
+    return;
+  }
+  const way = wayOf(parts, layout);
+  note(changes, node, way);
+  for (const part of parts) {
+    if (way.parts === 'column' && isSetWidth(part)) note(changes, part, { fills: true });
+    const length = way.cell === undefined ? room : Math.max(Math.min(room, way.cell), room / 2);
+    partIn(part, Math.min(room, length), window, changes);
+  }
+}
+
+function wayOf(parts: readonly PageNode[], { direction }: Layout): WindowChange {
+  const widths = parts.map(comfortOf);
+  const widest = Math.max(0, ...widths);
+  if (widest <= SHORT && direction === 'row') return { parts: 'lines' };
+  const [first] = parts;
+  const isAlike =
+    parts.length > 1 && parts.every((part) => part.kind === first?.kind && part.role === first.role);
+  return isAlike && (direction === 'grid' || widest <= 2 * SHORT)
+    ? { parts: 'cells', cell: Math.ceil(widest / 8) * 8 }
+    : { parts: 'column' };
+}
+
+function isSetWidth({ kind, place }: PageNode): boolean {
+  return (
+    kind === 'box' && place.kind === 'flow' && (place.widthMode === 'drawn' || place.widthMode === 'rigid')
+  );
+}
+
+/** The room of each part of a row or grid that fits, px. */
+function shareOut(
+  parts: readonly PageNode[],
+  { direction, gap, tracks }: Layout,
+  room: number,
+): readonly number[] {
+  if (direction === 'grid') {
+    const count = Math.max(1, tracks.length);
+    const shares = tracks.filter(({ kind }) => kind === 'share').length;
+    const set = tracks.map((track, column) => {
+      if (track.kind === 'px') return track.width;
+      return track.kind === 'share'
+        ? 0
+        : Math.max(0, ...parts.filter((_, at) => at % count === column).map(({ place }) => place.width));
+    });
+    const free = room - gap * (count - 1) - set.reduce((all, each) => all + each, 0);
+    const less = shares === 0 ? Math.max(0, -free) / count : 0;
+    return parts.map((part, at) => {
+      const track = tracks[at % count];
+      const own = track?.kind === 'share' ? free / Math.max(1, shares) : set[at % count]! - less;
+      return Math.max(comfortOf(part), own);
+    });
+  }
+  const drawn = parts.map(({ place }) => place.width);
+  const least = parts.map(comfortOf);
+  const over = drawn.reduce((all, each) => all + each, 0) + gap * Math.max(0, parts.length - 1) - room;
+  const slack = drawn.reduce((all, each, at) => all + Math.max(0, each - least[at]!), 0);
+  return drawn.map((length, at) => {
+    if (over <= 0) return length;
+    const share = slack === 0 ? 0 : Math.max(0, length - least[at]!) / slack;
+    return Math.max(least[at]!, length - over * share);
+  });
+}
+
+function partIn(node: PageNode, room: number, window: number, changes: Changes): void {
+  const { place } = node;
+  const isWider = place.width > room + 1;
+  switch (node.kind) {
+    case 'text':
+      if (node.wraps === 'never' && isWider) note(changes, node, { wraps: true });
+      return;
+    case 'picture':
+      if (isWider) note(changes, node, { isCapped: true });
+      return;
+    case 'box': {
+      const isSet = place.kind === 'flow' && ['drawn', 'rigid', 'max'].includes(place.widthMode);
+      if (isWider && isSet && !changes.get(node)?.fills) note(changes, node, { isCapped: true });
+      const isFixedHeight = place.kind === 'flow' && place.heightMode === 'drawn';
+      if (isWider && isFixedHeight && node.layout && node.children.length > 0)
+        note(changes, node, { isFree: true });
+      if (node.layout)
+        layOutIn(node, node.layout, isSet ? Math.min(room, place.width) : room, window, changes);
+    }
+  }
+}
+
+/** What is out of the flow stays within what is around it. */
+function pinnedIn(node: PageNode, available: number, window: number, changes: Changes): void {
+  const isWider = node.place.width > available + 1;
+  if (isWider && node.kind !== 'text') note(changes, node, { isCapped: true });
+  if (node.kind === 'box' && node.layout)
+    layOutIn(node, node.layout, Math.min(available, node.place.width), window, changes);
+}
