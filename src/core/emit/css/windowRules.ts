@@ -76,27 +76,37 @@ function declarationsOf(node: PageNode | Page, change: WindowChange): readonly D
   return list.filter((each) => each !== false);
 }
 
+/** The most gaps between what stands in lines and cells, px. */
+const [ACROSS, DOWN] = [24, 16];
+
 function partsDeclarations(
   { parts, cell = 0 }: WindowChange,
   layout: Layout | undefined,
 ): readonly Declaration[] {
-  const isGrid = layout?.direction === 'grid';
+  if (parts === undefined || !layout) return [];
+  const isGrid = layout.direction === 'grid';
+  const least = layout.justify === 'between' || layout.gap > 0 ? 8 : 0;
+  const across = px(Math.min(ACROSS, Math.max(least, layout.gap)));
+  const down = px(Math.min(DOWN, Math.max(least, layout.gap)));
+  const gap: Declaration = ['gap', down === across ? down : `${down} ${across}`];
   switch (parts) {
-    case undefined:
-      return [];
     case 'lines':
-      return [['flex-wrap', 'wrap']];
+      return [...(isGrid ? ([['display', 'flex']] as const) : []), ['flex-wrap', 'wrap'], gap];
     case 'cells':
       return [
         ...(isGrid ? [] : ([['display', 'grid']] as const)),
         ['grid-template-columns', `repeat(auto-fit, minmax(min(100%, ${px(cell)}), 1fr))`],
+        gap,
       ];
     case 'column':
-      return isGrid
-        ? [['grid-template-columns', 'minmax(0, 1fr)']]
-        : [
-            ['flex-direction', 'column'],
-            ['align-items', 'stretch'],
-          ];
+      return [
+        ...(isGrid
+          ? ([['grid-template-columns', 'minmax(0, 1fr)']] as const)
+          : ([
+              ['flex-direction', 'column'],
+              ['align-items', 'stretch'],
+            ] as const)),
+        ...(layout.gap > DOWN ? ([['gap', px(DOWN)]] as const) : []),
+      ];
   }
 }

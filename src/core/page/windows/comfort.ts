@@ -4,6 +4,8 @@ import type { Layout } from '../layout';
 
 /** A paragraph is read in lines of at least this length, px (common practice, no source: about 24 letters). */
 const READABLE = 160;
+/** The least gap between words that stand apart, px (common practice, no source). */
+const LEAST_GAP = 12;
 /** Pictures up to this width keep it, px; larger ones may get this small. */
 const SMALL_PICTURE = 120;
 
@@ -45,7 +47,7 @@ function comfortOfBox(node: BoxNode): number {
 export function comfortAlong(children: readonly PageNode[], layout: Layout): number {
   const parts = flowing(children);
   if (layout.direction === 'row')
-    return sum(parts.map(comfortOf)) + layout.gap * Math.max(0, parts.length - 1);
+    return sum(parts.map(comfortOf)) + gapOf(layout) * Math.max(0, parts.length - 1);
   if (layout.direction === 'grid') {
     const columns = layout.tracks.map((_, column) =>
       Math.max(0, ...parts.filter((__, at) => at % layout.tracks.length === column).map(comfortOf)),
@@ -55,6 +57,11 @@ export function comfortAlong(children: readonly PageNode[], layout: Layout): num
     return (isEven ? widest * columns.length : sum(columns)) + layout.gap * Math.max(0, columns.length - 1);
   }
   return Math.max(0, ...parts.map(comfortOf));
+}
+
+/** The gap between parts; what shares out the free space keeps some of it. */
+export function gapOf({ gap, justify }: Layout): number {
+  return justify === 'between' ? Math.max(gap, LEAST_GAP) : gap;
 }
 
 /** The children that the layout places. */

@@ -2,7 +2,7 @@ import { memoizeByObject } from '../../mockup/memoize';
 import type { Page } from '../frame';
 import type { Layout } from '../layout';
 import type { BoxNode, PageNode } from '../node';
-import { comfortAlong, comfortOf, flowing, sides } from './comfort';
+import { comfortAlong, comfortOf, flowing, gapOf, sides } from './comfort';
 
 /** What a node does in windows in which it has not enough room; absent for what it does anyway. */
 export interface WindowChange {
@@ -12,6 +12,8 @@ export interface WindowChange {
   readonly cell?: number;
   /** True for less padding at the sides. */
   readonly isTight?: true;
+  /** True for a part that takes the free space of its line, and no less than it needs. */
+  readonly grows?: true;
   /** True for a part that takes the width of its stack. */
   readonly fills?: true;
   /** True for one that is never wider than what is around it. */
@@ -36,9 +38,6 @@ const STEPS = [832, 896, 960, 1024, 1088, 1152, 1216, 1280, 1440] as const;
 /** Padding at the sides of narrow windows, px, and the one that is too much there. */
 export const TIGHT_PADDING = 16;
 const LOOSE_PADDING = 24;
-
-/** Parts up to this width are short: several of them stand in lines, px. */
-const SHORT = 200;
 
 /**
  * How a page in the flow changes in narrower windows, the widest step first: at most two. A container changes where its
@@ -97,25 +96,38 @@ function layOutIn(
     shareOut(parts, layout, room).forEach((length, at) => partIn(parts[at]!, length, window, changes));
     return;
   }
-  const way = wayOf(parts, layout);
+  const way = wayOf(parts, layout, room);
   note(changes, node, way);
   for (const part of parts) {
     if (way.parts === 'column' && isSetWidth(part)) note(changes, part, { fills: true });
+    if (way.parts === 'lines' && takesRest(part)) note(changes, part, { grows: true });
     const length = way.cell === undefined ? room : Math.max(Math.min(room, way.cell), room / 2);
     partIn(part, Math.min(room, length), window, changes);
   }
 }
 
-function wayOf(parts: readonly PageNode[], { direction }: Layout): WindowChange {
-  const widths = parts.map(comfortOf);
-  const widest = Math.max(0, ...widths);
-  if (widest <= SHORT && direction === 'row') return { parts: 'lines' };
+/** Even cells stay cells; short parts stand in lines; regions of a page stand under each other. */
+function wayOf(parts: readonly PageNode[], { direction, tracks }: Layout, room: number): WindowChange {
+  const widest = Math.max(0, ...parts.map(comfortOf));
   const [first] = parts;
   const isAlike =
     parts.length > 1 && parts.every((part) => part.kind === first?.kind && part.role === first.role);
-  return isAlike && (direction === 'grid' || widest <= 2 * SHORT)
-    ? { parts: 'cells', cell: Math.ceil(widest / 8) * 8 }
-    : { parts: 'column' };
+  const isEven = direction === 'grid' && tracks.every(({ kind }) => kind === 'share');
+  if (isAlike && (isEven || (direction === 'row' && parts.every(isRegion) && widest <= room / 2)))
+    return { parts: 'cells', cell: Math.ceil(widest / 8) * 8 };
+  return widest <= room && !parts.some(isRegion) ? { parts: 'lines' } : { parts: 'column' };
+}
+
+/** Px from which a part is a region of the page. */
+const REGION = { width: 200, height: 120 } as const;
+
+/** True for a part with content of its own, such as a side bar or a card. */
+function isRegion({ kind, place: { width, height } }: PageNode): boolean {
+  return kind === 'box' && width >= REGION.width && height >= REGION.height;
+}
+
+function takesRest({ place }: PageNode): boolean {
+  return place.kind === 'flow' && place.widthMode === 'rest';
 }
 
 function isSetWidth({ kind, place }: PageNode): boolean {
@@ -125,11 +137,9 @@ function isSetWidth({ kind, place }: PageNode): boolean {
 }
 
 /** The room of each part of a row or grid that fits, px. */
-function shareOut(
-  parts: readonly PageNode[],
-  { direction, gap, tracks }: Layout,
-  room: number,
-): readonly number[] {
+function shareOut(parts: readonly PageNode[], layout: Layout, room: number): readonly number[] {
+  const { direction, tracks } = layout;
+  const gap = gapOf(layout);
   if (direction === 'grid') {
     const count = Math.max(1, tracks.length);
     const shares = tracks.filter(({ kind }) => kind === 'share').length;
@@ -183,7 +193,8 @@ function partIn(node: PageNode, room: number, window: number, changes: Changes):
 /** What is out of the flow stays within what is around it. */
 function pinnedIn(node: PageNode, available: number, window: number, changes: Changes): void {
   const isWider = node.place.width > available + 1;
-  if (isWider && node.kind !== 'text') note(changes, node, { isCapped: true });
+  // A picture behind others is cut off rather than shrunk.
+  if (isWider && node.kind === 'box') note(changes, node, { isCapped: true });
   if (node.kind === 'box' && node.layout)
     layOutIn(node, node.layout, Math.min(available, node.place.width), window, changes);
 }
