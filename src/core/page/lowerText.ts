@@ -45,8 +45,8 @@ export function lowerText(
   const size = main.style.size * scale;
   const plain = regularSpacing(layer, 0, main.style.size);
   const spacing = plain ?? regularSpacing(layer, 1, main.style.size);
-  /** True when lines align only if their trailing white space counts. */
-  const hangs = plain === null && spacing !== null;
+  /** True when lines align only if their trailing white space counts; in the flow nobody writes half a space. */
+  const hangs = !flows && plain === null && spacing !== null;
   const extents = roundedExtents(face.metrics, size);
   const lineHeight = spacing === null ? extents.ascent + extents.descent : spacing * scale;
   const baseline = baselineInLine(face.metrics, size, lineHeight);

@@ -25,6 +25,7 @@ export function windowRules(input: SheetInput): readonly CssRule[] {
         const said = rules.get(selector) ?? new Map<string, string>();
         rules.set(selector, said);
         for (const [property, value] of declarationsOf(node, change)) said.set(property, value);
+        if (said.size === 0) rules.delete(selector);
       }
     }
   return [...bySteps]
@@ -58,7 +59,6 @@ function selectorOf(node: PageNode | Page, input: SheetInput): string | null {
 
 function declarationsOf(node: PageNode | Page, change: WindowChange): readonly Declaration[] {
   const layout: Layout | undefined = 'layout' in node ? node.layout : undefined;
-  const isPicture = 'kind' in node && node.kind === 'picture';
   const list: (Declaration | false)[] = [
     ...partsDeclarations(change, layout),
     change.isTight === true && ['padding-inline', px(TIGHT_PADDING)],
@@ -68,12 +68,32 @@ function declarationsOf(node: PageNode | Page, change: WindowChange): readonly D
           ['margin-inline', '0'],
         ] as const)
       : []),
-    change.isCapped === true && ['max-width', '100%'],
-    change.isCapped === true && isPicture && ['height', 'auto'],
+    ...(change.isCapped ? cappedDeclarations(node) : []),
+    ...(change.shrinks
+      ? ([
+          ['flex-shrink', '1'],
+          ['min-width', '0'],
+        ] as const)
+      : []),
     change.wraps === true && ['white-space', 'normal'],
     change.isFree === true && ['height', 'auto'],
   ];
   return list.filter((each) => each !== false);
+}
+
+/** A percentage counts as nothing where the content gives the width of what is around (CSS Sizing 3, §5.2.1). */
+function cappedDeclarations(node: PageNode | Page): readonly Declaration[] {
+  if (!('kind' in node) || node.kind === 'picture')
+    return [
+      ['max-width', '100%'],
+      ['height', 'auto'],
+    ];
+  return node.place.kind === 'fixed'
+    ? [['max-width', '100%']]
+    : [
+        ['width', '100%'],
+        ['max-width', px(node.place.width)],
+      ];
 }
 
 /** The most gaps between what stands in lines and cells, px. */
@@ -101,7 +121,10 @@ function partsDeclarations(
     case 'column':
       return [
         ...(isGrid
-          ? ([['grid-template-columns', 'minmax(0, 1fr)']] as const)
+          ? ([
+              ['display', 'grid'],
+              ['grid-template-columns', 'minmax(0, 1fr)'],
+            ] as const)
           : ([
               ['flex-direction', 'column'],
               ['align-items', 'stretch'],

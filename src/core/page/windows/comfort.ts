@@ -43,6 +43,14 @@ function comfortOfBox(node: BoxNode): number {
   return isSet ? Math.min(place.width, inside) : inside;
 }
 
+/** The least width, px, of a node whose parts may all stand under each other. */
+export const stackedComfortOf = memoizeByObject((node: PageNode): number => {
+  if (node.kind !== 'box' || !node.layout || node.place.kind === 'fixed') return comfortOf(node);
+  const { place, layout, children } = node;
+  const inside = sides(layout) + Math.max(0, ...flowing(children).map(stackedComfortOf));
+  return place.widthMode === 'rigid' ? Math.min(place.width, comfortOf(node)) : inside;
+});
+
 /** The comfort of parts in a layout, without its padding. */
 export function comfortAlong(children: readonly PageNode[], layout: Layout): number {
   const parts = flowing(children);

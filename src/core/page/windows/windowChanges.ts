@@ -2,7 +2,7 @@ import { memoizeByObject } from '../../mockup/memoize';
 import type { Page } from '../frame';
 import type { Layout } from '../layout';
 import type { BoxNode, PageNode } from '../node';
-import { comfortAlong, comfortOf, flowing, gapOf, sides } from './comfort';
+import { comfortAlong, comfortOf, flowing, gapOf, sides, stackedComfortOf } from './comfort';
 
 /** What a node does in windows in which it has not enough room; absent for what it does anyway. */
 export interface WindowChange {
@@ -18,6 +18,8 @@ export interface WindowChange {
   readonly fills?: true;
   /** True for one that is never wider than what is around it. */
   readonly isCapped?: true;
+  /** True for a part of a row that shrinks. */
+  readonly shrinks?: true;
   /** True for words that wrap. */
   readonly wraps?: true;
   /** True for a height that its content gives. */
@@ -50,65 +52,66 @@ export const windowSteps = memoizeByObject((page: Page): readonly WindowStep[] =
     const changes = changesAt(page, SMALLEST);
     return changes.size === 0 ? [] : [{ below: Math.floor(width), changes }];
   }
-  const small: WindowStep = { below: TABLET, changes: changesAt(page, SMALLEST) };
   const middle = changesAt(page, TABLET);
+  const small: WindowStep = { below: TABLET, changes: changesAt(page, SMALLEST, middle) };
   const wanted = STEPS.find((step) => step < width && changesAt(page, step).size === 0) ?? Math.floor(width);
   const steps = [...(middle.size === 0 ? [] : [{ below: wanted, changes: middle }]), small];
   return steps.filter(({ changes }) => changes.size > 0);
 });
 
-/** The changes that make a page fit into a window of this width. */
-function changesAt(page: Page, window: number): ReadonlyMap<PageNode | Page, WindowChange> {
-  const changes = new Map<PageNode | Page, WindowChange>();
-  const { layout } = page;
-  if (layout) layOutIn(page, layout, window, window, changes);
-  return changes;
+type Changes = ReadonlyMap<PageNode | Page, WindowChange>;
+
+/** A window that a page is to fit into, and what is noted of it. */
+interface WindowTrial {
+  /** Px. */
+  readonly width: number;
+  readonly changes: Map<PageNode | Page, WindowChange>;
+  /** The changes of the wider windows. */
+  readonly wider: Changes;
 }
 
-type Changes = Map<PageNode | Page, WindowChange>;
+/** The changes that make a page fit into a window of this width. */
+function changesAt(page: Page, width: number, wider: Changes = new Map()): Changes {
+  const trial: WindowTrial = { width, changes: new Map(), wider };
+  if (page.layout) layOutIn(page, page.layout, width, trial);
+  return trial.changes;
+}
 
-function note(changes: Changes, node: PageNode | Page, change: WindowChange): void {
+function note({ changes }: WindowTrial, node: PageNode | Page, change: WindowChange): void {
   changes.set(node, { ...changes.get(node), ...change });
 }
 
 /** Lays out a container in the room that it has, and notes what has to change. */
-function layOutIn(
-  node: BoxNode | Page,
-  layout: Layout,
-  available: number,
-  window: number,
-  changes: Changes,
-): void {
+function layOutIn(node: BoxNode | Page, layout: Layout, available: number, trial: WindowTrial): void {
   const padding = sides(layout);
-  const isNarrow = window < TABLET;
-  const isLoose = isNarrow && Math.max(layout.padding.left, layout.padding.right) > LOOSE_PADDING;
-  if (isLoose) note(changes, node, { isTight: true });
+  const isLoose = trial.width < TABLET && Math.max(layout.padding.left, layout.padding.right) > LOOSE_PADDING;
+  if (isLoose) note(trial, node, { isTight: true });
   const room = Math.max(0, available - (isLoose ? Math.min(padding, 2 * TIGHT_PADDING) : padding));
   const parts = flowing(node.children);
-  for (const child of node.children)
-    if (child.place.kind === 'fixed') pinnedIn(child, available, window, changes);
+  for (const child of node.children) if (child.place.kind === 'fixed') pinnedIn(child, available, trial);
   if (layout.direction === 'column' || layout.direction === 'words') {
-    for (const part of parts) partIn(part, room, window, changes);
+    for (const part of parts) partIn(part, room, trial, true);
     return;
   }
-  const needed = comfortAlong(node.children, layout);
-  if (needed <= room + 1) {
-    shareOut(parts, layout, room).forEach((length, at) => partIn(parts[at]!, length, window, changes));
+  if (comfortAlong(node.children, layout) <= room + 1) {
+    shareOut(parts, layout, room).forEach((length, at) => partIn(parts[at]!, length, trial, false));
     return;
   }
-  const way = wayOf(parts, layout, room);
-  note(changes, node, way);
+  const before = trial.wider.get(node);
+  // Cells go on by themselves to one under each other.
+  const way = before?.parts === 'cells' ? before : wayOf(parts, layout, room);
+  note(trial, node, { parts: way.parts, cell: way.cell });
   for (const part of parts) {
-    if (way.parts === 'column' && isSetWidth(part)) note(changes, part, { fills: true });
-    if (way.parts === 'lines' && takesRest(part)) note(changes, part, { grows: true });
+    if (way.parts === 'column' && isSetWidth(part)) note(trial, part, { fills: true });
+    if (way.parts === 'lines' && takesRest(part)) note(trial, part, { grows: true });
     const length = way.cell === undefined ? room : Math.max(Math.min(room, way.cell), room / 2);
-    partIn(part, Math.min(room, length), window, changes);
+    partIn(part, Math.min(room, length), trial, way.parts !== 'lines');
   }
 }
 
 /** Even cells stay cells; short parts stand in lines; regions of a page stand under each other. */
 function wayOf(parts: readonly PageNode[], { direction, tracks }: Layout, room: number): WindowChange {
-  const widest = Math.max(0, ...parts.map(comfortOf));
+  const widest = Math.max(0, ...parts.map(stackedComfortOf));
   const [first] = parts;
   const isAlike =
     parts.length > 1 && parts.every((part) => part.kind === first?.kind && part.role === first.role);
@@ -168,33 +171,25 @@ function shareOut(parts: readonly PageNode[], layout: Layout, room: number): rea
   });
 }
 
-function partIn(node: PageNode, room: number, window: number, changes: Changes): void {
+/** @param isAlone true for a part with a line of its own */
+function partIn(node: PageNode, room: number, trial: WindowTrial, isAlone: boolean): void {
   const { place } = node;
   const isWider = place.width > room + 1;
-  switch (node.kind) {
-    case 'text':
-      if (node.wraps === 'never' && isWider) note(changes, node, { wraps: true });
-      return;
-    case 'picture':
-      if (isWider) note(changes, node, { isCapped: true });
-      return;
-    case 'box': {
-      const isSet = place.kind === 'flow' && ['drawn', 'rigid', 'max'].includes(place.widthMode);
-      if (isWider && isSet && !changes.get(node)?.fills) note(changes, node, { isCapped: true });
-      const isFixedHeight = place.kind === 'flow' && place.heightMode === 'drawn';
-      if (isWider && isFixedHeight && node.layout && node.children.length > 0)
-        note(changes, node, { isFree: true });
-      if (node.layout)
-        layOutIn(node, node.layout, isSet ? Math.min(room, place.width) : room, window, changes);
-    }
-  }
+  const isSet = place.kind === 'flow' && ['drawn', 'rigid', 'max'].includes(place.widthMode);
+  if (node.kind === 'text' && node.wraps === 'never' && isWider) note(trial, node, { wraps: true });
+  if (isWider && node.kind === 'picture') note(trial, node, { isCapped: true });
+  else if (isWider && isSet && !trial.changes.get(node)?.fills)
+    note(trial, node, isAlone ? { isCapped: true } : { shrinks: true });
+  if (node.kind !== 'box' || !node.layout) return;
+  const isFixedHeight = place.kind === 'flow' && place.heightMode === 'drawn';
+  if (isWider && isFixedHeight && node.children.length > 0) note(trial, node, { isFree: true });
+  layOutIn(node, node.layout, isSet ? Math.min(room, place.width) : room, trial);
 }
 
-/** What is out of the flow stays within what is around it. */
-function pinnedIn(node: PageNode, available: number, window: number, changes: Changes): void {
+/** What is out of the flow stays within what is around it; a picture behind others is cut off rather than shrunk. */
+function pinnedIn(node: PageNode, available: number, trial: WindowTrial): void {
   const isWider = node.place.width > available + 1;
-  // A picture behind others is cut off rather than shrunk.
-  if (isWider && node.kind === 'box') note(changes, node, { isCapped: true });
-  if (node.kind === 'box' && node.layout)
-    layOutIn(node, node.layout, Math.min(available, node.place.width), window, changes);
+  if (node.kind !== 'box') return;
+  if (isWider) note(trial, node, { isCapped: true });
+  if (node.layout) layOutIn(node, node.layout, Math.min(available, node.place.width), trial);
 }

@@ -123,6 +123,8 @@ const TRUSTED_SHARE = 0.75;
  * longest line.
  */
 const PARAGRAPH_ROOM = 6;
+/** The same as a share of long lines: fonts of readers differ by about as much (common practice, no source). */
+const ROOM_SHARE = 0.03;
 /** Scripts without spaces between words (CSS Text 3, §5.2). */
 const WITHOUT_SPACES = /[\u2E80-\u9FFF\uAC00-\uD7AF\uF900-\uFAFF\u3040-\u30FF]/u;
 
@@ -145,6 +147,7 @@ function freeWidth({ lines, place }: TextNode, available: number): number | null
   });
   const most = Math.min(...breaks) - MEASURED.plainWidth;
   if (available >= longest + MEASURED.plainWidth && available <= most) return available;
-  const width = longest + Math.min(PARAGRAPH_ROOM, (most - longest) / 2);
+  const room = Math.max(PARAGRAPH_ROOM, ROOM_SHARE * longest);
+  const width = Math.round(longest + Math.min(room, (most - longest) / 2));
   return most - longest >= 2 * MEASURED.plainWidth && width <= available ? width : null;
 }
