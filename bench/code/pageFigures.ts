@@ -42,7 +42,7 @@ export async function codeFigures(page: Page, css: string): Promise<CodeFigures>
         const shape = shapeOf(child);
         byShape.set(shape, [...(byShape.get(shape) ?? []), child]);
       }
-      return [...byShape.values()].filter((group) => group.length > 1 && group[0]!.tagName !== 'BR');
+      return [...byShape.values()].filter((group) => group.length > 1 && group[0]!.childElementCount > 0);
     });
     const wornIn = (e: Element): string =>
       [e, ...e.querySelectorAll('*')].map((each) => `${each.className}|${each.hasAttribute('style')}`).join();

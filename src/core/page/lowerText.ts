@@ -102,8 +102,17 @@ export function lowerText(
 const withOwnWidth = memoizeByObject((layer: TextLayer): TextLayer =>
   layer.lines.every(({ stretch }) => stretch === 1)
     ? layer
-    : { ...layer, lines: layer.lines.map((line) => ({ ...line, stretch: 1 })) },
+    : { ...layer, lines: layer.lines.map(unstretched) },
 );
+
+/** A share of width by which fonts are set otherwise and still the same. */
+const SAME_FONT = 0.015;
+
+/** A line without stretch: as wide as its own font has it, or as another one had it. */
+function unstretched(line: TextLine): TextLine {
+  const isOwn = Math.abs(line.stretch - 1) <= SAME_FONT;
+  return { ...line, stretch: 1, width: isOwn ? line.width / line.stretch : line.width };
+}
 
 /**
  * The scale of the letters' size, and the horizontal stretch beyond it, when both go into the type; null when

@@ -159,6 +159,7 @@ export function factorClasses(
       narrow,
     });
   }
+  const flows = pages.some(({ layout }) => layout !== undefined);
   const roots = new Map<string, string[]>();
   for (const { name, states } of known.values()) {
     const control = states.find(({ isControl }) => isControl)?.control;
@@ -168,7 +169,11 @@ export function factorClasses(
     classes: [...known.values()],
     themes,
     values: said.values,
-    nameClassOf: (node) => nameClassOf(node, given, known.get(useOf(node).mark ?? '')?.name),
+    // In the flow a class styles something, or is the name of an element without one.
+    nameClassOf: (node) => {
+      const own = known.get(useOf(node).mark ?? '')?.name;
+      return flows && own !== undefined && !node.nameSaid ? null : nameClassOf(node, given, own);
+    },
     classFor: (look) => known.get(lookKey(look) ?? '')?.name ?? null,
     classesOfControl: (control) => roots.get(control) ?? [],
     classOf: (node) => known.get(useOf(node).mark ?? '') ?? null,

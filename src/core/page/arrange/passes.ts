@@ -11,6 +11,7 @@ import { inferLineHeights } from './flow/lineHeights';
 import { moveIntoGaps } from './flow/moveIntoGaps';
 import { growOutOfFlowLines } from './flow/outOfFlow/growLines';
 import { layOutOverrides } from './flow/overrides';
+import { likenSiblings } from './flow/likeSiblings';
 import { inferTightLineHeights } from './flow/tightLines';
 import { wholePx } from './flow/wholePx';
 import { keepPressedWords } from './flow/pressedWords';
@@ -89,6 +90,11 @@ const FLOW: readonly Pass[] = [
     name: 'whole-px',
     gives: 'Edges, line heights and corners lie on whole px.',
     apply: wholePx,
+  },
+  {
+    name: 'like-siblings',
+    gives: 'Siblings that are built alike have their parts at the same places.',
+    apply: likenSiblings,
   },
   {
     name: 'move-into-gaps',
