@@ -1,4 +1,4 @@
-import { printCss } from '../../markup/printCss';
+import { printCss, type CssRule } from '../../markup/printCss';
 import { printAround, printHtml } from '../../markup/printHtml';
 import { memoizeLast, memoizeByObject } from '../../mockup/memoize';
 import type { BoxNode, PageNode } from '../../page/node';
@@ -54,12 +54,21 @@ export function pagePieces(page: Page, input: PreviewInput): PagePieces {
   for (const node of page.children) add(node, FLOW, null);
   const screen = printHtml([pageMarkup({ ...page, children: [] }, context)]);
   return {
-    rules: rulesInUnit(asInSheet(sheetRules(input), input, false), unitOf(input)).map((rule) =>
-      printCss([rule]),
-    ),
+    rules: inBlocks(rulesInUnit(asInSheet(sheetRules(input), input, false), unitOf(input))).map(printCss),
     screen,
     parts,
   };
+}
+
+/** Rules one by one, but for those that share the block of a media query. */
+function inBlocks(rules: readonly CssRule[]): readonly (readonly CssRule[])[] {
+  const blocks: CssRule[][] = [];
+  for (const rule of rules) {
+    const last = blocks.at(-1);
+    if (last && rule.media !== undefined && last[0]?.media === rule.media) last.push(rule);
+    else blocks.push([rule]);
+  }
+  return blocks;
 }
 
 type Context = PreviewInput & MarkupContext;
