@@ -59,7 +59,8 @@ export function usingMemo<Result>(memo: Memo, work: () => Result): Result {
   }
 }
 
-function withAnyMemo<Result>(work: () => Result): Result {
+/** Does synchronous work with the memo under way, else with one of its own. */
+export function withAnyMemo<Result>(work: () => Result): Result {
   return current ? work() : usingMemo(createMemo(), work);
 }
 

@@ -2,9 +2,11 @@ import { CSS_CAPABILITIES } from '../css/capabilities';
 import { element } from '../../markup/element';
 import { printCss } from '../../markup/printCss';
 import { printHtmlWithSpans, type PrintedSpan } from '../../markup/printHtml';
+import { withAnyMemo } from '../../mockup/memoize';
 import type { SourceSpan } from '../sourceMap';
 import type { Page } from '../../page/frame';
-import type { EmitInput, EmittedFile, Target, TargetOutput } from '../target';
+import type { EmitInput, EmittedFile, FragmentInput, Target, TargetOutput } from '../target';
+import type { LayerId } from '../../mockup/layer';
 import { furnitureFiles } from './furnitureFiles';
 import { pageFile } from './pageFile';
 import { linkContext } from './linkContext';
@@ -23,29 +25,31 @@ export const html = {
   capabilities: CSS_CAPABILITIES,
   options: HTML_OPTIONS,
   fitsBrowsers: true,
-  emit(input: EmitInput): TargetOutput {
-    const pages = input.pages.map((page, at) => ({
-      path: pageFile(input.pages, at),
-      screen: page.screen,
-      ...printPage(page, input),
-    }));
-    return {
-      files: [
-        ...pages.map(({ path, text }) => ({ path, text })),
-        { path: 'styles.css', text: printSheet(input) },
-        ...tokenFile(input),
-        ...(isSharedApart(input) ? furnitureFiles(input) : []),
-      ],
-      sourceMap: Object.fromEntries(
-        pages.map(({ path, screen, spans }) => [path, insideScreen(spans, screen)]),
-      ),
-    };
-  },
+  emit: (input: EmitInput): TargetOutput => withAnyMemo(() => emitPages(input)),
   pageFile,
-  fragment: layerFragment,
+  fragment: (input: FragmentInput, layer: LayerId) => withAnyMemo(() => layerFragment(input, layer)),
   preview: pagePieces,
   styleBook,
 } as const satisfies Target;
+
+function emitPages(input: EmitInput): TargetOutput {
+  const pages = input.pages.map((page, at) => ({
+    path: pageFile(input.pages, at),
+    screen: page.screen,
+    ...printPage(page, input),
+  }));
+  return {
+    files: [
+      ...pages.map(({ path, text }) => ({ path, text })),
+      { path: 'styles.css', text: printSheet(input) },
+      ...tokenFile(input),
+      ...(isSharedApart(input) ? furnitureFiles(input) : []),
+    ],
+    sourceMap: Object.fromEntries(
+      pages.map(({ path, screen, spans }) => [path, insideScreen(spans, screen)]),
+    ),
+  };
+}
 
 /** The spans inside the screen's own element, their elements counted from there. */
 function insideScreen(spans: readonly PrintedSpan[], screen: string): readonly SourceSpan[] {
