@@ -80,7 +80,7 @@ describe('texts', () => {
       readInside(
         `<text font-family="Aleo" font-size="10">${line(60, 20, 80, 'The ferry to Holm ')}${line(85, 35, 30, 'sails')}</text>`,
       ),
-      'flow',
+      'nested',
     );
     expect(node).toMatchObject({
       hasRegularLines: true,

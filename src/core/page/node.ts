@@ -162,8 +162,11 @@ export interface TextNode extends NodeBase {
   readonly anchor?: 'middle' | 'end';
   /** In the flow: the padding around the words, and their alignment in it. */
   readonly layout?: Layout;
-  /** In the flow: whether lines wrap, break only where the mockup breaks them, or never break. */
-  readonly wraps?: 'freely' | 'as-drawn' | 'never';
+  /**
+   * In the flow: whether lines wrap, break only where the mockup breaks them, never break, or, in a button, stay on its
+   * one line.
+   */
+  readonly wraps?: 'freely' | 'as-drawn' | 'never' | 'pressed';
   readonly faces: readonly FaceId[];
 }
 

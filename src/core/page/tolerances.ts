@@ -37,8 +37,8 @@ export const MEASURED = {
   padding: 0.06,
   /** By how much letters stick out of their box. */
   overhang: 0.5,
-  /** The middle of centred words. */
-  centre: 0.35,
+  /** The middle of centred words, whose edges are rounded to whole px. */
+  centre: 1.5,
   /** The same after the rounding of browsers. */
   middle: 1,
   /** The same in a button. Common practice, no source: its words are centred, whatever their measured width. */

@@ -99,6 +99,7 @@ const FLOWING_RULES: readonly CssRule[] = [
       ['object-fit', 'cover'],
     ],
   },
+  { selector: ':where(.screen button)', declarations: [['white-space', 'nowrap']] },
   { selector: '[hidden]', declarations: [['display', 'none !important']] },
 ];
 

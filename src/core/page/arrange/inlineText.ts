@@ -99,7 +99,7 @@ function withMargin(padding: Edges, { top, right, bottom, left }: Margin): Edges
 /** Equal padding on both sides of centred words. */
 function evenSides(padding: Edges): Edges {
   if (padding.left === 0 || Math.abs(padding.left - padding.right) > MEASURED.centre) return padding;
-  const side = roundedDownLength((padding.left + padding.right) / 2);
+  const side = Math.round((padding.left + padding.right) / 2);
   return { ...padding, left: side, right: side };
 }
 

@@ -145,6 +145,37 @@ const EXAMPLES: Readonly<Record<string, readonly [before: Page, after: readonly 
     ),
     ['text 0,0 90x42', 'name 0,78 40x21'],
   ],
+  'whole-px': [
+    pageOf(box('card', [9.6, 10.2, 100.3, 40.4], plate, words('name', [21.4, 19.7, 40.2, 17.4], 'Holm'))),
+    ['card 10,10 100x41; background: #fff', '  name 21,20 41x17'],
+  ],
+  'like-siblings': [
+    pageOf(
+      ...[0, 60, 120].map((y, at) =>
+        box(
+          `card${at}`,
+          [0, y, 100, 40],
+          plate,
+          box('mark', [at === 1 ? 9 : 8, y + 8, 20, 20], dark),
+          words('name', [36, y + (at === 2 ? 11 : 10), 40, 17], 'Holm'),
+        ),
+      ),
+    ),
+    [0, 60, 120].flatMap((y, at) => [
+      `card${at} 0,${y} 100x40; background: #fff`,
+      `  mark 8,${y + 8} 20x20; background: #102030`,
+      `  name 36,${y + 10} 40x17`,
+    ]),
+  ],
+  'pressed-words': [
+    layOutPage(
+      pageOf({
+        ...box('go', [20, 20, 60, 30], dark, words('find', [30, 26, 24, 17], 'Find', CHALK)),
+        role: 'button',
+      }),
+    ),
+    ['go 20,20 60x30; background: #102030; column, gap 0; drawn width', '  find 30,26 24x17; fit width'],
+  ],
   'move-into-gaps': [
     pageOf(
       box(

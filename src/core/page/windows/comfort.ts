@@ -39,7 +39,8 @@ function comfortOfBox(node: BoxNode): number {
   const isSet = place.kind === 'flow' && (place.widthMode === 'drawn' || place.widthMode === 'rigid');
   if (!layout) return isSet ? place.width : 0;
   if (place.kind === 'flow' && place.widthMode === 'rigid') return place.width;
-  const inside = sides(layout) + comfortAlong(node.children, layout);
+  const least = isRegion(node) ? Math.min(REGION.width, place.width) : 0;
+  const inside = Math.max(least, sides(layout) + comfortAlong(node.children, layout));
   return isSet ? Math.min(place.width, inside) : inside;
 }
 
@@ -50,6 +51,14 @@ export const stackedComfortOf = memoizeByObject((node: PageNode): number => {
   const inside = sides(layout) + Math.max(0, ...flowing(children).map(stackedComfortOf));
   return place.widthMode === 'rigid' ? Math.min(place.width, comfortOf(node)) : inside;
 });
+
+/** Px from which a part is a region of the page, and no narrower (common practice, no source). */
+const REGION = { width: 200, height: 120 } as const;
+
+/** True for a part with content of its own, such as a side bar or a card. */
+export function isRegion({ kind, place: { width, height } }: PageNode): boolean {
+  return kind === 'box' && width >= REGION.width && height >= REGION.height;
+}
 
 /** The comfort of parts in a layout, without its padding. */
 export function comfortAlong(children: readonly PageNode[], layout: Layout): number {
@@ -86,7 +95,7 @@ export function sides(layout: Layout | undefined): number {
 function comfortOfWords({ lines, wraps, place }: TextNode): number {
   if (place.linear) return place.width;
   const longest = Math.max(0, ...lines.map(({ width }) => width));
-  if (wraps === 'never') return longest;
+  if (wraps === 'never' || wraps === 'pressed') return longest;
   const words = lines.flatMap((line) => {
     const text = lineText(line);
     return text.split(/\s+/).map((word) => (line.width * word.length) / Math.max(1, text.length));

@@ -2,7 +2,7 @@ import { memoizeByObject } from '../../mockup/memoize';
 import type { Page } from '../frame';
 import type { Layout } from '../layout';
 import type { BoxNode, PageNode } from '../node';
-import { comfortAlong, comfortOf, flowing, gapOf, sides, stackedComfortOf } from './comfort';
+import { comfortAlong, comfortOf, flowing, gapOf, isRegion, sides, stackedComfortOf } from './comfort';
 
 /** What a node does in windows in which it has not enough room; absent for what it does anyway. */
 export interface WindowChange {
@@ -114,19 +114,19 @@ function wayOf(parts: readonly PageNode[], { direction, tracks }: Layout, room: 
   const widest = Math.max(0, ...parts.map(stackedComfortOf));
   const [first] = parts;
   const isAlike =
-    parts.length > 1 && parts.every((part) => part.kind === first?.kind && part.role === first.role);
+    parts.length > 1 &&
+    parts.every((part) => part.kind === first?.kind && part.role === first.role && isAsWide(part, first));
   const isEven = direction === 'grid' && tracks.every(({ kind }) => kind === 'share');
   if (isAlike && (isEven || (direction === 'row' && parts.every(isRegion) && widest <= room / 2)))
     return { parts: 'cells', cell: Math.ceil(widest / 8) * 8 };
   return widest <= room && !parts.some(isRegion) ? { parts: 'lines' } : { parts: 'column' };
 }
 
-/** Px from which a part is a region of the page. */
-const REGION = { width: 200, height: 120 } as const;
+/** The largest ratio of the widths of like parts. */
+const MOST_WIDER = 1.3;
 
-/** True for a part with content of its own, such as a side bar or a card. */
-function isRegion({ kind, place: { width, height } }: PageNode): boolean {
-  return kind === 'box' && width >= REGION.width && height >= REGION.height;
+function isAsWide({ place: { width: one } }: PageNode, { place: { width: other } }: PageNode): boolean {
+  return Math.max(one, other) <= MOST_WIDER * Math.min(one, other);
 }
 
 function takesRest({ place }: PageNode): boolean {
@@ -176,7 +176,8 @@ function partIn(node: PageNode, room: number, trial: WindowTrial, isAlone: boole
   const { place } = node;
   const isWider = place.width > room + 1;
   const isSet = place.kind === 'flow' && ['drawn', 'rigid', 'max'].includes(place.widthMode);
-  if (node.kind === 'text' && node.wraps === 'never' && isWider) note(trial, node, { wraps: true });
+  if (node.kind === 'text' && (node.wraps === 'never' || node.wraps === 'pressed') && isWider)
+    note(trial, node, { wraps: true });
   if (isWider && node.kind === 'picture') note(trial, node, { isCapped: true });
   else if (isWider && isSet && !trial.changes.get(node)?.fills)
     note(trial, node, isAlone ? { isCapped: true } : { shrinks: true });

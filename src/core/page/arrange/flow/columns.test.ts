@@ -126,7 +126,8 @@ describe('columns', () => {
     const words = walkNodes(page.children).filter(({ kind }) => kind === 'text');
     expect(words).toHaveLength(3);
     const pads = words.map((each) => (each.kind === 'text' ? (each.layout?.padding.left ?? 0) : 0));
-    for (const pad of pads) expect(pad).toBeCloseTo(5.4, 1);
+    // On whole px.
+    for (const pad of pads) expect(pad).toBe(5);
   });
 
   it('the overhang of half a line widens nothing', () => {
@@ -179,7 +180,7 @@ describe('words and boxes where they were drawn', () => {
       `<g id="quay"><rect width="200" height="90" fill="#eee"/>${box('sign', 20, 10, 158.6, 30, word(30, 30, 'Sund'))}${box('deck', 0, 60, 200, 20, word(10, 74, 'Holm'))}</g>`,
     );
     const sign = walkNodes(page.children).find(({ path }) => path.endsWith('/sign'));
-    expect(sign?.place).toMatchObject({ margin: { left: 0, right: expect.closeTo(1.4) as number } });
+    expect(sign?.place).toMatchObject({ margin: { left: 0, right: 1 } });
   });
 
   it('a slightly off-centre broad box stands exactly where it was drawn', () => {
@@ -187,6 +188,6 @@ describe('words and boxes where they were drawn', () => {
       `<g id="quay"><rect width="200" height="90" fill="#eee"/>${box('sign', 20, 10, 159.4, 30, word(30, 30, 'Sund'))}${box('deck', 0, 60, 200, 20, word(10, 74, 'Holm'))}</g>`,
     );
     const sign = walkNodes(page.children).find(({ path }) => path.endsWith('/sign'));
-    expect(sign?.place).toMatchObject({ margin: { left: 0, right: expect.closeTo(0.6) as number } });
+    expect(sign?.place).toMatchObject({ margin: { left: 0, right: 1 } });
   });
 });

@@ -6,7 +6,7 @@ import type { BoxNode, PageNode } from '../../node';
 import type { Layout, Track } from '../../layout';
 import { anonymousBox } from '../../anonymousBox';
 import { alignLine, commonAlign } from './crossAxis';
-import { wrapTexts } from './textWrapping';
+import { lineWidths, wrapTexts } from './textWrapping';
 import { isAvatar, type Content, type Part } from './parts';
 import {
   roundedLength,
@@ -45,7 +45,9 @@ export function layOutGrid(
     const next = columns[at + 1];
     return { x, width: next ? next.x - x - gap : width };
   });
-  const tracks = withRoomForWords(pitch ? evenStepTracks(cells) : gridTracks(cells, reaches), rows);
+  const drawn = pitch ? evenStepTracks(cells) : gridTracks(cells, reaches);
+  // Shared columns have room for the words of all rows.
+  const tracks = shared ? drawn : withRoomForWords(drawn, rows);
   const shares = tracks.every(({ kind }) => kind === 'share') ? evenColumns(columns, gap) : null;
   const vertical = insets(part, boxAround(lines));
   const laid = flatMap(rows, (row, at) =>
@@ -149,17 +151,13 @@ function withRoomForWords(
   rows: readonly (readonly (Part | null)[])[],
 ): readonly Track[] {
   const needed = tracks.map((_, column) =>
-    Math.max(0, ...rows.flatMap((row) => longestLine(row[column]?.node))),
+    Math.max(0, ...rows.flatMap((row) => (row[column] ? lineWidths(row[column].node) : []))),
   );
   return tracks.map((track, column) =>
     track.kind === 'px' && needed[column]! - track.width <= 1
       ? { ...track, width: Math.max(track.width, Math.ceil(needed[column]!)) }
       : track,
   );
-}
-
-function longestLine(node: PageNode | undefined): readonly number[] {
-  return node?.kind === 'text' && !node.place.linear ? node.lines.map(({ width }) => width) : [];
 }
 
 /** Words at even steps: columns of equal width, except for the last, which has the width of its word. */

@@ -9,13 +9,18 @@ export function keepPressedWords(page: Page): Page {
 }
 
 function withPressedWords(node: PageNode): PageNode {
-  return isButton(node.role) ? onOneLine(node) : inside(node);
+  // A rule for all buttons says it; a link that looks like one says it itself.
+  return isButton(node.role) ? onOneLine(node, node.href === undefined ? 'pressed' : 'never') : inside(node);
 }
 
 const inside = mapBoxes((box) => withChildren(box, box.children.map(withPressedWords)));
 
-function onOneLine(node: PageNode): PageNode {
-  if (node.kind === 'box') return withChildren(node, node.children.map(onOneLine));
+function onOneLine(node: PageNode, wraps: 'pressed' | 'never'): PageNode {
+  if (node.kind === 'box')
+    return withChildren(
+      node,
+      node.children.map((child) => onOneLine(child, wraps)),
+    );
   const isLine = node.kind === 'text' && node.lines.length === 1 && node.place.kind === 'flow';
-  return isLine ? { ...node, wraps: 'never' } : node;
+  return isLine ? { ...node, wraps } : node;
 }

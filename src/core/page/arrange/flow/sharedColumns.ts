@@ -3,6 +3,7 @@ import { boxAround, right, type Box } from '../../../mockup/box';
 import { areAligned } from './xyCut';
 import type { Content, Part } from './parts';
 import { gapsBetween } from './spacing';
+import { lineWidths } from './textWrapping';
 import { hasNoLook, TOGETHER } from './widths';
 
 /** How many levels deep rows are looked for. */
@@ -111,7 +112,22 @@ function columnsOf(rows: readonly Part[]): readonly Box[] | null {
   const same = cells.every((row) => gapsBetween(row).every((gap, at) => Math.abs(gap - gaps[at]!) <= 1));
   // Words at both ends of a row need no columns.
   const atEnds = count === 2 && gaps.every((gap) => gap > TOGETHER);
-  return aligned && apart && !same && !atEnds ? boxes : null;
+  if (!aligned || !apart || same || atEnds) return null;
+  return boxes.map((box, at) =>
+    withRoomForWords(
+      box,
+      rows.map((row) => row.content!.parts[at]!),
+      boxes[at + 1],
+    ),
+  );
+}
+
+/** Columns of whole px are as wide as the words in them: in less room these would wrap. */
+function withRoomForWords(box: Box, cells: readonly Part[], next: Box | undefined): Box {
+  const needed = Math.max(0, ...cells.flatMap(({ node }) => lineWidths(node)));
+  const most = next ? next.x - box.x : Infinity;
+  const isNear = needed > box.width && needed - box.width <= 1;
+  return isNear ? { ...box, width: Math.min(most, Math.ceil(needed)) } : box;
 }
 
 /** True for boxes of equal width around words of different lengths. */

@@ -102,6 +102,11 @@ function withRightMargin(place: FlowPlace, more: number): FlowPlace {
   return { ...place, margin: { ...place.margin, right: (place.margin.right ?? 0) - more } };
 }
 
+/** The widths of the lines of a text that wraps, px; none for anything else. */
+export function lineWidths(node: PageNode): readonly number[] {
+  return node.kind === 'text' && !node.place.linear ? node.lines.map(({ width }) => width) : [];
+}
+
 /** True for a part at the start across a container in which most parts stand at the start. */
 export function standsAtStart({ align }: FlowPlace, common: Align): boolean {
   return ['start', 'stretch'].includes(align ?? common);

@@ -49,7 +49,7 @@ function wholeText(node: TextNode): TextNode {
       ...place,
       x,
       y,
-      width: Math.max(1, Math.round(right(place)) - x),
+      width: Math.max(1, Math.round(right(place)) - x, lines.length > 1 ? Math.ceil(place.width) : 0),
       height:
         height === null || node.lines.some(({ at }) => at !== null) ? place.height : height * lines.length,
     },

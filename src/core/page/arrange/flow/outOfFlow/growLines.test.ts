@@ -64,12 +64,12 @@ describe('out-of-flow lines', () => {
 
   it('stay inside the box that they lie on', () => {
     const button = `<rect x="100" y="20" width="40" height="30" fill="#fff" stroke="#000"/>`;
-    const line = drawn(button + label(120, 38, 'Sound', 'text-anchor="middle"'))('Sound');
-    expect(line.layout).toMatchObject({ align: 'middle', justify: 'middle' });
-    const { y, height } = line.place;
-    // The group begins at 4.
-    expect(4 + y).toBeGreaterThanOrEqual(20);
-    expect(4 + y + height).toBeLessThanOrEqual(50);
+    const { place } = drawn(button + label(120, 38, 'Sound', 'text-anchor="middle"'))('Sound');
+    // The group begins at 4; edges lie on whole px.
+    expect(4 + place.x).toBeGreaterThanOrEqual(99);
+    expect(4 + place.x + place.width).toBeLessThanOrEqual(141);
+    expect(4 + place.y).toBeGreaterThanOrEqual(20);
+    expect(4 + place.y + place.height).toBeLessThanOrEqual(50);
   });
 
   it('reserve room for the growth of their neighbours', () => {

@@ -1,0 +1,47 @@
+import { convertReading, emitted, readText } from '../../../../tests/support/mockups';
+
+const text = (x: number, y: number, words: string) =>
+  `<text x="${x}" y="${y}" font-size="14" font-family="Commissioner">${words}</text>`;
+
+function cssOf(content: string, width = 1200): string {
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="600">${content}</svg>`;
+  return emitted(convertReading(readText(svg), 'flow'), 'styles.css');
+}
+
+/** The rules of windows narrower than a width. */
+function below(css: string, width: number): string {
+  return new RegExp(`@media \\(width < ${width}px\\) \\{\\n([^]*?)\\n\\}`).exec(css)?.[1] ?? '';
+}
+
+const card = (at: number) =>
+  `<g id="card-${at}"><rect x="${40 + at * 380}" y="100" width="360" height="200" fill="#fff"/>${text(60 + at * 380, 140, 'Sailings from Ternholm')}${text(60 + at * 380, 180, 'Every day at noon and at dusk')}</g>`;
+
+describe('a page in narrower windows', () => {
+  it('stands in cells where like parts do not fit beside each other', () => {
+    const css = cssOf(
+      `<rect width="1200" height="600" fill="#f4f0e6"/><g id="cards">${[0, 1, 2].map(card).join('')}</g>`,
+    );
+    expect(css).not.toMatch(/@media \(width < 1\d{3}px\)/);
+    expect(below(css, 768)).toMatch(/repeat\(auto-fit, minmax\(min\(100%, \d+px\), 1fr\)\)/);
+  });
+
+  it('has short parts in several lines', () => {
+    const links = ['Sailings', 'Tickets', 'Harbours', 'Weather', 'Contact', 'Jobs', 'Lights', 'Tides'].map(
+      (word, at) => text(40 + at * 120, 40, word),
+    );
+    const css = cssOf(`<rect width="1200" height="80" fill="#eee"/><g id="ways">${links.join('')}</g>`);
+    expect(below(css, 768)).toMatch(/flex-wrap: wrap;\s+gap: /);
+  });
+
+  it('has regions under each other, each as wide as the window', () => {
+    const bar = `<g id="bar"><rect width="300" height="600" fill="#123"/>${text(20, 40, 'Harbours of the sound')}${text(20, 80, 'Lights and buoys')}</g>`;
+    const quay = `<g id="quay"><rect x="300" width="900" height="600" fill="#fff"/>${text(340, 60, 'Departures')}${text(340, 100, 'A long line of words that says when which ferry leaves from which of the quays')}</g>`;
+    const css = cssOf(bar + quay);
+    expect(css).toMatch(/@media[^{]*\{[^@]*flex-direction: column;\s+align-items: stretch;/);
+    expect(css).toMatch(/@media[^{]*\{[^@]*\.bar[^{]*\{\s+width: auto;/);
+  });
+
+  it('changes nothing where all fits, and nothing of a page for two screens', () => {
+    expect(cssOf(text(16, 40, 'Orden'))).not.toContain('@media');
+  });
+});
