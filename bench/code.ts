@@ -82,7 +82,7 @@ const line = (name: string, some: readonly Row[]) => {
   const atWidth = (at: number) => {
     const texts = desktop.reduce((all, row) => all + row.windows[at]!.texts, 0);
     return percent(
-      desktop.reduce((all, row) => all + row.windows[at]!.bad, 0),
+      desktop.reduce((all, row) => all + row.windows[at]!.problems.length, 0),
       texts,
       1,
     );

@@ -23,10 +23,10 @@ it('pages of desktop width stand in every window, with few texts cut off or over
     if ((conversion.emission.screens[0]?.width ?? 0) < 1000) continue;
     const page = await openKeyed(here.browser, out, conversion, 0);
     for (const width of WIDTHS) {
-      const { texts, bad, sideways } = await windowFigures(page, width);
+      const { texts, problems, sideways } = await windowFigures(page, width);
       const sum = sums[width]!;
       sum.texts += texts;
-      sum.bad += bad;
+      sum.bad += problems.length;
       sum.sideways += sideways > 1 ? 1 : 0;
     }
     await page.close();

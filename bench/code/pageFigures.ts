@@ -1,4 +1,5 @@
 import type { Page } from 'playwright-core';
+import { windowProblems, type WindowProblems } from '../../src/ui/build/windowProblems';
 
 /** What can be counted in the code of a page, by the browser that shows it. */
 export interface CodeFigures {
@@ -77,60 +78,7 @@ export async function codeFigures(page: Page, css: string): Promise<CodeFigures>
 }
 
 /** How a page stands in a window of a width. */
-export interface WindowFigures {
-  readonly texts: number;
-  /** Texts that are cut off, or lie over another one. */
-  readonly bad: number;
-  /** Px that the page is wider than the window where nothing is cut off. */
-  readonly sideways: number;
-}
-
-export async function windowFigures(page: Page, width: number): Promise<WindowFigures> {
+export async function windowFigures(page: Page, width: number): Promise<WindowProblems> {
   await page.setViewportSize({ width, height: 800 });
-  return page.evaluate(() => {
-    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
-    const rects: { readonly rect: DOMRect; readonly node: Node }[] = [];
-    while (walker.nextNode()) {
-      const node = walker.currentNode;
-      if (!node.textContent?.trim() || getComputedStyle(node.parentElement!).visibility === 'hidden')
-        continue;
-      const range = document.createRange();
-      range.selectNodeContents(node);
-      const rect = range.getBoundingClientRect();
-      if (rect.width > 0) rects.push({ rect, node });
-    }
-    const clipsOf = (node: Node) => {
-      const clips: DOMRect[] = [];
-      for (let e = node.parentElement; e; e = e.parentElement) {
-        const { overflowX } = getComputedStyle(e);
-        if (overflowX === 'hidden' || overflowX === 'clip') clips.push(e.getBoundingClientRect());
-        if (overflowX === 'auto' || overflowX === 'scroll') return clips;
-      }
-      clips.push(new DOMRect(0, 0, document.documentElement.clientWidth, 1e6));
-      return clips;
-    };
-    const isCut = ({ rect, node }: (typeof rects)[number]) =>
-      clipsOf(node).some((clip) => rect.right > clip.right + 1.5 || rect.left < clip.left - 1.5);
-    const over = (one: DOMRect, other: DOMRect) =>
-      Math.min(one.right, other.right) - Math.max(one.left, other.left) > 2 &&
-      Math.min(one.bottom, other.bottom) - Math.max(one.top, other.top) >
-        Math.min(one.height, other.height) * 0.35;
-    const bad = rects.filter(
-      (each) =>
-        isCut(each) ||
-        rects.some(
-          (other) =>
-            other !== each &&
-            other.node.parentElement !== each.node.parentElement &&
-            !other.node.parentElement!.contains(each.node) &&
-            !each.node.parentElement!.contains(other.node) &&
-            over(each.rect, other.rect),
-        ),
-    ).length;
-    const screens = [...document.querySelectorAll<HTMLElement>('.screen')];
-    for (const screen of screens) screen.style.overflow = 'visible';
-    const sideways = document.documentElement.scrollWidth - innerWidth;
-    for (const screen of screens) screen.style.overflow = '';
-    return { texts: rects.length, bad, sideways };
-  });
+  return page.evaluate(windowProblems, undefined);
 }

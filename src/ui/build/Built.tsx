@@ -9,6 +9,7 @@ import { PictureTable } from './PictureTable';
 import { LinkedView } from './LinkedView';
 import { clockWords } from '../shared/timeWords';
 import { ProofView } from './ProofView';
+import { WindowsView } from './WindowsView';
 import { BuiltFindings } from './BuiltFindings';
 
 interface BuiltProps {
@@ -20,7 +21,7 @@ interface BuiltProps {
   readonly isOld: boolean;
 }
 
-type View = 'page' | 'proof' | 'links' | 'files' | 'pictures' | 'findings';
+type View = 'page' | 'windows' | 'proof' | 'links' | 'files' | 'pictures' | 'findings';
 
 /** A finished build: the page beside the mockup, its files, and its findings. */
 export function Built({ build, result, earlier, isOld }: BuiltProps) {
@@ -35,6 +36,7 @@ export function Built({ build, result, earlier, isOld }: BuiltProps) {
           sx={{ flex: 1, minHeight: 36, '& .MuiTab-root': { minHeight: 36, py: 0 } }}
         >
           <Tab value="page" id="tab-page" aria-controls="panel-page" label="Page and mockup" />
+          <Tab value="windows" id="tab-windows" aria-controls="panel-windows" label="Windows" />
           <Tab value="proof" id="tab-proof" aria-controls="panel-proof" label="Proof" />
           <Tab value="links" id="tab-links" aria-controls="panel-links" label="Code, traced" />
           <Tab
@@ -67,6 +69,7 @@ export function Built({ build, result, earlier, isOld }: BuiltProps) {
         sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}
       >
         {view === 'page' && <SideBySide build={build} result={result} />}
+        {view === 'windows' && <WindowsView build={build} result={result} />}
         {view === 'proof' && <ProofView key={build.id} build={build} />}
         {view === 'links' && <LinkedView key={build.id} build={build} result={result} />}
         {view === 'files' && <BuiltFiles key={build.id} build={build} result={result} earlier={earlier} />}

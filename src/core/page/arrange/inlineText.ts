@@ -6,7 +6,6 @@ import type { Role } from '../../sort/vocabulary';
 import type { BoxNode, TextNode } from '../node';
 import type { FlowPlace, Margin } from '../place';
 import type { Page } from '../frame';
-import { roundedDownLength } from './flow/spacing';
 import { COLUMN_LAYOUT } from './flow/sizing';
 import { hasSemanticsBesidesLink } from '../semantics';
 

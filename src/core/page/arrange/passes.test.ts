@@ -205,6 +205,21 @@ const EXAMPLES: Readonly<Record<string, readonly [before: Page, after: readonly 
       '  name 64,31 40x17',
     ],
   ],
+  'one-main': [
+    pageOf(
+      { ...box('top', [0, 0, 400, 40], plate), role: 'header' },
+      box('quay', [0, 40, 400, 200], dark),
+      words('note', [0, 250, 40, 17], 'Holm'),
+      { ...box('foot', [0, 270, 400, 30], plate), role: 'footer' },
+    ),
+    [
+      'top 0,0 400x40; background: #fff',
+      'main 0,40 400x227',
+      '  quay 0,40 400x200; background: #102030',
+      '  note 0,250 40x17',
+      'foot 0,270 400x30; background: #fff',
+    ],
+  ],
   'lay-out': [
     pageOf(row, box('buoy', [40, 200, 30, 30], dark)),
     [

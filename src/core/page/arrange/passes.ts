@@ -13,6 +13,7 @@ import { growOutOfFlowLines } from './flow/outOfFlow/growLines';
 import { layOutOverrides } from './flow/overrides';
 import { likenSiblings } from './flow/likeSiblings';
 import { inferTightLineHeights } from './flow/tightLines';
+import { withOneMain } from './flow/oneMain';
 import { wholePx } from './flow/wholePx';
 import { keepPressedWords } from './flow/pressedWords';
 import { limitToVisibleRoom } from './flow/visibleRoom';
@@ -105,6 +106,11 @@ const FLOW: readonly Pass[] = [
     name: 'ground',
     gives: 'The plain box behind all content is the ground of the page.',
     apply: withGround,
+  },
+  {
+    name: 'one-main',
+    gives: 'A page has one main region.',
+    apply: withOneMain,
   },
   {
     name: 'lay-out',
