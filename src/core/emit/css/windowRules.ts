@@ -75,7 +75,16 @@ function declarationsOf(node: PageNode | Page, change: WindowChange): readonly D
           ['min-width', '0'],
         ] as const)
       : []),
-    change.wraps === true && ['white-space', 'normal'],
+    ...(change.isStatic
+      ? ([
+          ['position', 'static'],
+          ['width', 'auto'],
+          ['height', 'auto'],
+        ] as const)
+      : []),
+    change.isFlush === true && ['margin-left', '0'],
+    change.scrolls === true && ['overflow-x', 'auto'],
+    change.wraps === true && !change.scrolls && ['white-space', 'normal'],
     change.isFree === true && ['height', 'auto'],
   ];
   return list.filter((each) => each !== false);

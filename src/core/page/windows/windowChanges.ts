@@ -20,6 +20,12 @@ export interface WindowChange {
   readonly isCapped?: true;
   /** True for a part of a row that shrinks. */
   readonly shrinks?: true;
+  /** True for a region beside the others that stands among them then. */
+  readonly isStatic?: true;
+  /** True for a part without the space before it. */
+  readonly isFlush?: true;
+  /** True for words whose spaces count: they scroll in themselves. */
+  readonly scrolls?: true;
   /** True for words that wrap. */
   readonly wraps?: true;
   /** True for a height that its content gives. */
@@ -88,7 +94,11 @@ function layOutIn(node: BoxNode | Page, layout: Layout, available: number, trial
   if (isLoose) note(trial, node, { isTight: true });
   const room = Math.max(0, available - (isLoose ? Math.min(padding, 2 * TIGHT_PADDING) : padding));
   const parts = flowing(node.children);
-  for (const child of node.children) if (child.place.kind === 'fixed') pinnedIn(child, available, trial);
+  for (const child of node.children) {
+    if (child.place.kind !== 'fixed') continue;
+    if (trial.width < TABLET && isSideBar(child)) note(trial, child, { isStatic: true });
+    else pinnedIn(child, available, trial);
+  }
   if (layout.direction === 'column' || layout.direction === 'words') {
     for (const part of parts) partIn(part, room, trial, true);
     return;
@@ -178,6 +188,10 @@ function partIn(node: PageNode, room: number, trial: WindowTrial, isAlone: boole
   const isSet = place.kind === 'flow' && ['drawn', 'rigid', 'max'].includes(place.widthMode);
   if (node.kind === 'text' && (node.wraps === 'never' || node.wraps === 'pressed') && isWider)
     note(trial, node, { wraps: true });
+  const before = place.kind === 'flow' ? (place.margin.left ?? 0) : 0;
+  if (before > LOOSE_PADDING && before + Math.min(place.width, stackedComfortOf(node)) > room + 1)
+    note(trial, node, { isFlush: true });
+  if (node.kind === 'text' && node.look.type?.keepsSpaces && isWider) note(trial, node, { scrolls: true });
   if (isWider && node.kind === 'picture') note(trial, node, { isCapped: true });
   else if (isWider && isSet && !trial.changes.get(node)?.fills)
     note(trial, node, isAlone ? { isCapped: true } : { shrinks: true });
@@ -185,6 +199,12 @@ function partIn(node: PageNode, room: number, trial: WindowTrial, isAlone: boole
   const isFixedHeight = place.kind === 'flow' && place.heightMode === 'drawn';
   if (isWider && isFixedHeight && node.children.length > 0) note(trial, node, { isFree: true });
   layOutIn(node, node.layout, isSet ? Math.min(room, place.width) : room, trial);
+}
+
+/** True for a high region beside the others: there is no room beside them in narrow windows. */
+function isSideBar(node: PageNode): boolean {
+  const { width, height } = node.place;
+  return isRegion(node) && width <= TABLET / 2 && height >= 1.5 * width;
 }
 
 /** What is out of the flow stays within what is around it; a picture behind others is cut off rather than shrunk. */
