@@ -38,7 +38,7 @@ describe.each(MOCKUPS)('$name', ({ name, read }) => {
       const off = await offsets(page, conversion, at);
       const within = (most: number) => off.filter((each) => each <= most).length / Math.max(1, off.length);
       // Words of a font that is missing here are as wide as another font has them, and move what stands behind them.
-      const [near, close] = conversion.sheet.standIns ? [0.3, 0.45] : [0.9, 0.98];
+      const [near, close] = conversion.sheet.standIns ? [0.3, 0.45] : [0.9, 0.95];
       expect(within(1.02)).toBeGreaterThanOrEqual(near);
       expect(within(2.02)).toBeGreaterThanOrEqual(close);
 
@@ -46,9 +46,9 @@ describe.each(MOCKUPS)('$name', ({ name, read }) => {
         expect(await sidewaysAt(page, Math.round(width * share))).toBeLessThanOrEqual(0);
 
       await page.setViewportSize({ width: Math.ceil(width), height: 800 });
-      // The words of a button stay on its line, and a full row of buttons has no room for longer ones.
+      // The words of a button stay on its line: a full row of them, or of labels on whole px, has no room for longer ones.
       const { overlaps, cut } = await grow(page);
-      expect([...overlaps, ...cut].length).toBeLessThanOrEqual(1);
+      expect([...overlaps, ...cut].length).toBeLessThanOrEqual(2);
       await page.close();
     }
   });

@@ -8,7 +8,6 @@ import {
   invert,
   meanScale,
   multiply,
-  scaling,
   translation,
   type Matrix,
 } from '../mockup/matrix';
