@@ -64,6 +64,11 @@ await page.getByRole('heading', { name: /^Page \(/ }).waitFor();
 await page.waitForTimeout(3000);
 await shoot('build');
 
+await page.getByRole('tab', { name: 'Windows' }).click();
+await page.getByText(/texts stand as they are meant|are cut off/).last().waitFor();
+await page.waitForTimeout(1500);
+await shoot('windows');
+
 await page.getByRole('tab', { name: 'Proof' }).click();
 await page.getByRole('img', { name: 'The mockup' }).waitFor();
 await shootDrawn('proof');
