@@ -1,4 +1,4 @@
-import { Box, Button, Link as MuiLink, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { Box, Button, Link as MuiLink, Typography } from '@mui/material';
 import equal from 'fast-deep-equal';
 import NextLink from 'next/link';
 import { useState } from 'react';
@@ -11,11 +11,10 @@ import { plannedFileAddress, trialFileAddress } from './addresses';
 import { CompareDialog } from './CompareDialog';
 import { RecipeChoice } from './RecipeChoice';
 import type { PicturesState } from './usePictures';
+import { CLEAR_GROUND, ZoomChoice, type Zoom } from './ZoomChoice';
 
 /** The facets that shape a picture. */
 const FACETS: readonly Facet[] = ['pictureBox', 'pictureContents', 'pictureGround', 'align'];
-
-const ZOOMS = [1, 2, 4, 8] as const;
 
 interface PicturePaneProps {
   readonly mockupId: string;
@@ -30,7 +29,7 @@ interface PicturePaneProps {
 
 /** A picture close up, and how it, or several at once, are made. */
 export function PicturePane({ mockupId, mark, of, chosen, opened, state }: PicturePaneProps) {
-  const [zoom, setZoom] = useState<number>(1);
+  const [zoom, setZoom] = useState<Zoom>(1);
   const [isComparing, setComparing] = useState(false);
   const [main] = of.files;
   const subjects = chosen.length > 0 ? chosen : [of];
@@ -55,19 +54,7 @@ export function PicturePane({ mockupId, mark, of, chosen, opened, state }: Pictu
         <Typography variant="h2" noWrap title={of.name} sx={{ flex: 1 }}>
           {of.name}
         </Typography>
-        <ToggleButtonGroup
-          size="small"
-          exclusive
-          value={zoom}
-          onChange={(_, next: number | null) => next !== null && setZoom(next)}
-          aria-label="Zoom"
-        >
-          {ZOOMS.map((each) => (
-            <ToggleButton key={each} value={each} sx={{ py: 0.25, textTransform: 'none' }}>
-              {each}:1
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
+        <ZoomChoice value={zoom} onChange={setZoom} />
       </Box>
       <Box
         tabIndex={0}
@@ -79,8 +66,8 @@ export function PicturePane({ mockupId, mark, of, chosen, opened, state }: Pictu
           overflow: 'auto',
           border: 1,
           borderColor: 'divider',
-          // What is clear shows a weave of paper.
-          background: 'repeating-conic-gradient(#e6dfcf 0 25%, #fffdf8 0 50%) 0 0 / 16px 16px',
+
+          background: CLEAR_GROUND,
           display: 'grid',
           placeItems: 'safe center',
         }}

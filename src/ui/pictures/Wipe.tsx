@@ -1,7 +1,6 @@
-import { Box, Slider, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { Box, Slider, Typography } from '@mui/material';
 import { useState } from 'react';
-
-const ZOOMS = [1, 2, 4, 8] as const;
+import { CLEAR_GROUND, ZoomChoice, type Zoom } from './ZoomChoice';
 
 interface WipeProps {
   readonly before: string;
@@ -16,7 +15,7 @@ interface WipeProps {
 /** Two files of one picture over each other, with an edge between them that moves. */
 export function Wipe({ before, after, beforeWords, afterWords, width, height }: WipeProps) {
   const [share, setShare] = useState(50);
-  const [zoom, setZoom] = useState<number>(1);
+  const [zoom, setZoom] = useState<Zoom>(1);
   const picture = {
     position: 'absolute',
     inset: 0,
@@ -30,19 +29,7 @@ export function Wipe({ before, after, beforeWords, afterWords, width, height }: 
         <Typography sx={{ fontSize: 12.5, flex: 1 }}>
           {beforeWords} on the left, {afterWords} on the right
         </Typography>
-        <ToggleButtonGroup
-          size="small"
-          exclusive
-          value={zoom}
-          onChange={(_, next: number | null) => next !== null && setZoom(next)}
-          aria-label="Zoom"
-        >
-          {ZOOMS.map((each) => (
-            <ToggleButton key={each} value={each} sx={{ py: 0.25, textTransform: 'none' }}>
-              {each}:1
-            </ToggleButton>
-          ))}
-        </ToggleButtonGroup>
+        <ZoomChoice value={zoom} onChange={setZoom} />
       </Box>
       <Box
         tabIndex={0}
@@ -53,7 +40,7 @@ export function Wipe({ before, after, beforeWords, afterWords, width, height }: 
           overflow: 'auto',
           border: 1,
           borderColor: 'divider',
-          background: 'repeating-conic-gradient(#e6dfcf 0 25%, #fffdf8 0 50%) 0 0 / 16px 16px',
+          background: CLEAR_GROUND,
         }}
       >
         <Box sx={{ position: 'relative', width: width * zoom, height: height * zoom, m: 'auto' }}>

@@ -118,11 +118,13 @@ export function layOutRow(part: Part, content: Content, given: boolean, layOut: 
                 : // A row without any room to spare would wrap its words.
                   Math.max(0, Math.min(after - MEASURED.width, before)),
           };
+  // However long words get, they do not touch.
+  const least = justify === 'between' ? PLAIN_GAP : gap;
   const layout: Layout = {
     direction: 'row',
     tracks: [],
-    gap: justify === 'between' ? 0 : gap,
-    rowGap: gap,
+    gap: least,
+    rowGap: least,
     padding: padded(vertical, sides),
     align,
     justify,
