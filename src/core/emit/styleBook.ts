@@ -3,8 +3,11 @@ import type { LayerId } from '../mockup/layer';
 import type { State } from '../sort/vocabulary';
 import type { NearValues, Token, UsedValue } from '../style/tokens/token';
 
-/** Where the name of a class comes from: a person, a sample, its layers, or Orden. */
-export type NameOrigin = 'person' | 'sample' | 'layers' | 'made up';
+/**
+ * Where the name of a class comes from: a person, a sample, its layers, Orden, or how some elements of another class
+ * stand.
+ */
+export type NameOrigin = 'person' | 'sample' | 'layers' | 'made up' | 'place';
 
 /** A layer that wears a class. */
 export interface ClassUser {

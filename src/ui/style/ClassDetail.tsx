@@ -21,6 +21,12 @@ interface ClassDetailProps {
   readonly style: StyleState;
 }
 
+/** Why no layer names a class; letters inside of texts have none. */
+const WITHOUT_LAYER: Readonly<Partial<Record<BookClass['origin'], string>>> = {
+  sample: '; its sample names it',
+  place: '; its layers stand otherwise than the others of their class',
+};
+
 /** A class: its name, its rules, and where it is worn. */
 export function ClassDetail({ of, mockupId, drawn, classes, style }: ClassDetailProps) {
   const { nameClass: onName } = style;
@@ -86,8 +92,7 @@ export function ClassDetail({ of, mockupId, drawn, classes, style }: ClassDetail
         <Typography sx={{ fontSize: 12.5, color: 'text.secondary', mt: 0.5 }}>
           {ORIGIN_WORDS[of.origin]}; {uses === 1 ? 'worn once' : `worn ${uses} times`}
           {states.length > 0 && `; states: ${states.join(', ')}`}
-          {namedBy === null &&
-            (of.origin === 'sample' ? '; its sample names it' : '; letters inside of texts')}
+          {namedBy === null && (WITHOUT_LAYER[of.origin] ?? '; letters inside of texts')}
         </Typography>
       </Box>
       <Box sx={{ border: 1, borderColor: 'divider', flex: 'none' }}>

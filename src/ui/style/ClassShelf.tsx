@@ -9,6 +9,7 @@ export const ORIGIN_WORDS: Readonly<Record<NameOrigin, string>> = {
   sample: 'from a sample',
   layers: 'named after its layers',
   'made up': 'name made up',
+  place: 'named by its place',
 };
 
 /** What a class is known by while its name changes: the layer that names it. */

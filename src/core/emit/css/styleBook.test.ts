@@ -58,4 +58,23 @@ describe('the style book', () => {
     expect(bytes.sheet).toBeGreaterThan(200);
     expect(bytes.apart).toBeGreaterThan(0);
   });
+
+  it('has the classes of elements that stand otherwise, with those that wear them', () => {
+    const { mockup, assets } = readInside(
+      `<g id="quay">${[0, 24, 48].map((y) => card(y, '#fff')).join('')}<rect data-name="card" x="20" y="72" width="80" height="20" rx="3" fill="#fff" stroke="#234" opacity=".9"/></g>`,
+    );
+    const { classes } = bookOfStyles({
+      mockup,
+      assets,
+      tags: new Map(),
+      options: { arrangement: 'flow', target: 'html' },
+      outliner: null,
+    })!;
+    const placed = classes.filter(({ origin }) => origin === 'place');
+    expect(placed.length).toBeGreaterThan(0);
+    for (const { css, uses, users } of placed) {
+      expect(css).toMatch(/^\.card-[\w-]+ \{/);
+      expect(users).toHaveLength(uses);
+    }
+  });
 });

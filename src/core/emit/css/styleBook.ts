@@ -13,6 +13,7 @@ import type { BookInput } from '../target';
 import { classDeclarations } from './declarations';
 import { classSelector, modifiersOf } from './modifiers';
 import { asInSheet, tokenSheet } from './sheetTokens';
+import { placedClasses } from './placedClasses';
 import { stateRules } from './stateRules';
 import { isOfTheme, themeRules } from './themeRules';
 
@@ -59,7 +60,7 @@ export function styleBook(input: BookInput): StyleBook {
   });
   const { rules, tokens, others, near } = tokenSheet(input);
   return {
-    classes,
+    classes: [...classes, ...placedBook(input, uses)],
     tokens,
     seldom: others,
     near,
@@ -71,14 +72,36 @@ export function styleBook(input: BookInput): StyleBook {
   };
 }
 
+/** The classes of elements that stand otherwise than the others of their class. */
+function placedBook(input: BookInput, uses: ReadonlyMap<string, readonly Use[]>): readonly BookClass[] {
+  return placedClasses(input).rules.map((rule) => {
+    const name = rule.selector.slice(1);
+    const users = uses.get(name) ?? [];
+    return {
+      name,
+      origin: 'place',
+      css: printCss(asInSheet([rule], input, true)),
+      states: [],
+      uses: users.length,
+      // Its place follows from the layers: nobody names it.
+      namedBy: null,
+      users: users.slice(0, MOST_USERS).map((use) => userOf(use, input)),
+    };
+  });
+}
+
 /** The classes with rules that an element and the letters in it wear. */
-function classesOf(node: PageNode, { sheet }: BookInput): ReadonlySet<string> {
+function classesOf(node: PageNode, input: BookInput): ReadonlySet<string> {
+  const { sheet } = input;
   const letters =
     node.kind === 'text' ? node.lines.flatMap(({ spans }) => spans.map(({ look }) => look)) : [];
   return new Set(
-    [sheet.classOf(node)?.name, ...node.classes, ...letters.map((look) => sheet.classFor(look))].flatMap(
-      (name) => name ?? [],
-    ),
+    [
+      sheet.classOf(node)?.name,
+      placedClasses(input).classOf(node),
+      ...node.classes,
+      ...letters.map((look) => sheet.classFor(look)),
+    ].flatMap((name) => name ?? []),
   );
 }
 

@@ -5,7 +5,7 @@ import { printHtmlWithSpans, type PrintedSpan } from '../../markup/printHtml';
 import { withAnyMemo } from '../../mockup/memoize';
 import type { SourceSpan } from '../sourceMap';
 import type { Page } from '../../page/frame';
-import type { EmitInput, EmittedFile, FragmentInput, Target, TargetOutput } from '../target';
+import type { BookInput, EmitInput, EmittedFile, FragmentInput, Target, TargetOutput } from '../target';
 import type { LayerId } from '../../mockup/layer';
 import { furnitureFiles } from './furnitureFiles';
 import { pageFile } from './pageFile';
@@ -29,7 +29,7 @@ export const html = {
   pageFile,
   fragment: (input: FragmentInput, layer: LayerId) => withAnyMemo(() => layerFragment(input, layer)),
   preview: pagePieces,
-  styleBook,
+  styleBook: (input: BookInput) => withAnyMemo(() => styleBook(input)),
 } as const satisfies Target;
 
 function emitPages(input: EmitInput): TargetOutput {
