@@ -148,12 +148,11 @@ export function pagesFromDecisions(
     clock,
   );
 
-  const apart = mockup.screens.map((screen) => {
+  const flows = options.arrangement === 'flow';
+  const lettered = flows ? withStandIns(mockup) : mockup;
+  const apart = lettered.screens.map((screen) => {
     const measured = measures.get(screen.id) ?? new Map<string, never>();
-    const flows = options.arrangement === 'flow';
-    const lettered = flows ? withStandIns(mockup) : mockup;
-    const own = lettered.screens.find(({ id }) => id === screen.id) ?? screen;
-    const context = { screen: own, mockup: lettered, measures: measured, decisions, plan, flows };
+    const context = { screen, mockup: lettered, measures: measured, decisions, plan, flows };
     const page = lower(context, options.frame ?? plainFrame(options.arrangement));
     const states = lowerVersions(versions, context);
     const arranged = arrange(page, options.arrangement, states, target.fitsBrowsers);
@@ -177,7 +176,7 @@ export function pagesFromDecisions(
     values: saidValues(tags),
     forbidden: tags.get(SHEET.id)?.forbidden ?? [],
   });
-  const standIns = options.arrangement === 'flow' ? [...standInsOf(mockup).values()] : [];
+  const standIns = flows ? [...standInsOf(mockup).values()] : [];
   const sheet: StyleSheet = {
     ...factored,
     ...(options.schemes && { schemes: options.schemes }),

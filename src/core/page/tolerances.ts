@@ -61,6 +61,8 @@ export const BY_HAND = {
   size: 1.5,
   /** Equal steps between parts. */
   step: 0.75,
+  /** The places of parts in siblings that are built alike. */
+  place: 2,
   /** The radii of a shadow's corners, and those of its box. */
   corner: 2,
   /** What sticks out of a box without widening it: half a line. */

@@ -47,7 +47,7 @@ export interface SaidStyle {
 const NOTHING_SAID_OF_STYLE: SaidStyle = { values: NOTHING_SAID, forbidden: [] };
 
 /** Names that the base style sheet uses. */
-const RESERVED = ['screen', 'run', 'flow', ...WIDTH_CLASSES];
+export const RESERVED_CLASSES: readonly string[] = ['screen', 'run', 'flow', ...WIDTH_CLASSES];
 
 /**
  * Gives every look one class, shared by all nodes with equal look and layout, named after the layers that use
@@ -66,7 +66,7 @@ export function factorClasses(
 ): StyleSheet {
   const uses = new Map<string, ClassDraft>();
   const given = new Set<string>([
-    ...RESERVED,
+    ...RESERVED_CLASSES,
     ...said.forbidden,
     ...pages.filter((page) => page.narrow).map(pageClass),
   ]);
@@ -104,7 +104,7 @@ export function factorClasses(
     countName(use.owners, owner, count);
     countName(use.parts, part, count);
   };
-  const looks = lookClasses(pages, samples, RESERVED);
+  const looks = lookClasses(pages, samples, RESERVED_CLASSES);
   const useOf = (node: PageNode) => {
     const worn = wornLook(node, looks);
     return worn === null ? classUseOf(node) : USE_BESIDE[worn](node);
@@ -140,7 +140,7 @@ export function factorClasses(
       });
   /** A class that a person gave holds the look, when all its wearers have the same one. */
   const holdsOneLook = (name: string) =>
-    wearers.get(name)?.size === 1 && !RESERVED.includes(name) && !looks.has(name);
+    wearers.get(name)?.size === 1 && !RESERVED_CLASSES.includes(name) && !looks.has(name);
   for (const [mark, draft] of uses) {
     const { look, layout, states, themes: looks, narrow, common, placements } = draft;
     const worn = common.find((each) => samples.has(each) && holdsOneLook(each)) ?? common.find(holdsOneLook);

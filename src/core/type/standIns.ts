@@ -1,9 +1,9 @@
-import type { TextLayer, TextRun } from '../mockup/layer';
+import type { GroupLayer, Layer, TextLayer, TextRun } from '../mockup/layer';
 import { memoizeByObject } from '../mockup/memoize';
-import type { GroupLayer, Layer } from '../mockup/layer';
 import type { Mockup } from '../mockup/mockup';
 import type { TypeStyle } from '../mockup/type';
 import { layersOf } from '../mockup/walk';
+import { isGenericFamily } from './genericFamilies';
 
 /** A local face that stands in for a missing family, at the width that the family's words were drawn with. */
 export interface StandIn {
@@ -16,10 +16,6 @@ export interface StandIn {
   /** The size of its letters, 1 for the font's own (CSS Fonts 5, §6 size-adjust). */
   readonly sizeAdjust: number;
 }
-
-/** Families that every browser resolves by itself (CSS Fonts 4, §2.1.3, and what system style sheets write before). */
-const GENERIC =
-  /^(?:(?:sans-)?serif|monospace|cursive|fantasy|system-ui|ui-[\w-]+|-apple-system|blinkmacsystemfont)$/i;
 
 /** Lines that are shorter tell too little of a font, px. */
 const SHORTEST = 12;
@@ -35,43 +31,54 @@ const [ALIKE, MAJORITY] = [0.12, 0.6];
  * font has them, all by about one share.
  */
 export const standInsOf = memoizeByObject((mockup: Mockup): ReadonlyMap<string, StandIn> => {
-  const lines = new Map<
-    string,
-    { readonly run: TextRun; readonly drawn: number; readonly stretch: number }[]
-  >();
-  for (const layer of layersOf(mockup)) {
-    if (layer.kind !== 'text') continue;
-    for (const { runs, width, stretch } of layer.lines) {
-      const [run] = runs;
-      if (!run || width < SHORTEST || runs.some(({ face }) => face !== run.face)) continue;
-      const key = keyOf(run.style);
-      const known = lines.get(key) ?? [];
-      lines.set(key, known);
-      known.push({ run, drawn: width, stretch });
-    }
+  const byStyle = new Map<string, DrawnLine[]>();
+  for (const { run, ...line } of layersOf(mockup).flatMap(linesOfOneFace)) {
+    const key = keyOf(run.style);
+    byStyle.set(key, [...(byStyle.get(key) ?? []), { run, ...line }]);
   }
-  const found = new Map<string, StandIn>();
-  for (const [key, all] of lines) {
-    const [{ run }] = all as [(typeof all)[number]];
-    const face = mockup.faces[run.face];
-    if (face?.source !== 'system' || run.style.families.includes(face.family)) continue;
-    const sum = (of: (each: (typeof all)[number]) => number) =>
-      all.reduce((total, each) => total + of(each), 0);
-    const share = sum(({ drawn }) => drawn) / sum(({ drawn, stretch }) => drawn / stretch);
-    const alike = all.filter(({ stretch }) => Math.abs(stretch - share) <= ALIKE).length;
-    if (Math.abs(share - 1) <= SEEN || Math.abs(share - 1) > MOST || alike < MAJORITY * all.length) continue;
-    const { families, weight, italic } = run.style;
-    const missing = families.find((family) => !GENERIC.test(family)) ?? face.family;
-    found.set(key, {
-      family: `${missing} stand-in`,
-      local: face.localNames ?? [face.family],
-      weight,
-      italic,
-      sizeAdjust: Math.round(share * 1000) / 1000,
-    });
-  }
-  return found;
+  return new Map(
+    [...byStyle].flatMap(([key, lines]) => {
+      const standIn = standInFor(lines, mockup);
+      return standIn ? [[key, standIn] as const] : [];
+    }),
+  );
 });
+
+interface DrawnLine {
+  readonly run: TextRun;
+  /** Px. */
+  readonly width: number;
+  readonly stretch: number;
+}
+
+function linesOfOneFace(layer: Layer): readonly DrawnLine[] {
+  if (layer.kind !== 'text') return [];
+  return layer.lines.flatMap(({ runs, width, stretch }) => {
+    const [run] = runs;
+    const isOne = run && width >= SHORTEST && runs.every(({ face }) => face === run.face);
+    return isOne ? [{ run, width, stretch }] : [];
+  });
+}
+
+/** The face for lines of one style; null where they are as wide as the local font has them. */
+function standInFor(lines: readonly DrawnLine[], { faces }: Mockup): StandIn | null {
+  const { style, face: id } = lines[0]!.run;
+  const face = faces[id];
+  if (face?.source !== 'system' || style.families.includes(face.family)) return null;
+  const sum = (of: (line: DrawnLine) => number) => lines.reduce((all, line) => all + of(line), 0);
+  const share = sum(({ width }) => width) / sum(({ width, stretch }) => width / stretch);
+  const alike = lines.filter(({ stretch }) => Math.abs(stretch - share) <= ALIKE).length;
+  const change = Math.abs(share - 1);
+  if (change <= SEEN || change > MOST || alike < MAJORITY * lines.length) return null;
+  const missing = style.families.find((family) => !isGenericFamily(family)) ?? face.family;
+  return {
+    family: `${missing} stand-in`,
+    local: face.localNames ?? [face.family],
+    weight: style.weight,
+    italic: style.italic,
+    sizeAdjust: Math.round(share * 1000) / 1000,
+  };
+}
 
 function keyOf({ families, weight, italic }: TypeStyle): string {
   return `${weight} ${italic} ${families.join()}`;
@@ -96,7 +103,7 @@ function withFamilies(layer: TextLayer, standIns: ReadonlyMap<string, StandIn>):
   const familiesOf = ({ style }: TextRun): readonly string[] => {
     const standIn = standIns.get(keyOf(style));
     if (!standIn) return style.families;
-    const first = style.families.findIndex((family) => GENERIC.test(family));
+    const first = style.families.findIndex(isGenericFamily);
     return style.families.toSpliced(first === -1 ? style.families.length : first, 0, standIn.family);
   };
   const runs = layer.lines.flatMap((line) => line.runs);

@@ -1,10 +1,10 @@
-import { freeName } from '../../markup/freeName';
 import type { CssRule } from '../../markup/printCss';
 import { pageClass } from '../../page/join/names';
 import type { Page } from '../../page/frame';
 import type { StyleSheet } from '../../style/styleSheet';
 import { commonGround } from './base';
 import { frameDeclarations } from './frame';
+import { namedRules } from './namedRules';
 
 /** How the pages in the flow stand in their windows. */
 export interface Frames {
@@ -13,7 +13,10 @@ export interface Frames {
   readonly rules: readonly CssRule[];
 }
 
-/** The rules for the elements of pages in the flow: of one page, the rule of all screens says it; else pages alike share a class. */
+/**
+ * The rules for the elements of pages in the flow: of a single page, the rule of all screens says it; else each has a
+ * class.
+ */
 export function framesOf({
   pages,
   sheet,
@@ -34,21 +37,11 @@ export function framesOf({
     ...sheet.classes.map(({ name }) => name),
     ...pages.filter(({ narrow }) => narrow).map(pageClass),
   ]);
-  const names = new Map<string, string>();
-  /** By the page's screen. */
-  const classes = new Map<string, string>();
-  const rules: CssRule[] = [];
-  for (const page of flowing) {
-    const declarations = frameDeclarations(page, common);
-    if (declarations.length === 0) continue;
-    const mark = JSON.stringify(declarations);
-    const known = names.get(mark);
-    const name = known ?? freeName(pageClass(page), (each) => taken.has(each));
-    classes.set(page.screen, name);
-    if (known !== undefined) continue;
-    names.set(mark, name);
-    taken.add(name);
-    rules.push({ selector: `.${name}`, declarations });
-  }
+  const wishes = flowing.map((page) => ({
+    of: page.screen,
+    name: pageClass(page),
+    said: frameDeclarations(page, common),
+  }));
+  const { classes, rules } = namedRules(wishes, taken);
   return { classOf: ({ screen }) => classes.get(screen) ?? null, rules };
 }

@@ -1,10 +1,12 @@
-import { freeName } from '../../markup/freeName';
 import type { CssRule, Declaration } from '../../markup/printCss';
+import { flatMap } from '../../mockup/flatMap';
 import { memoizeLast } from '../../mockup/memoize';
 import type { Page } from '../../page/frame';
 import { isField, valueOf } from '../../page/fieldParts';
 import type { PageNode } from '../../page/node';
 import type { StyleSheet } from '../../style/styleSheet';
+import { RESERVED_CLASSES } from '../../style/factor';
+import { namedRules } from './namedRules';
 import { ownDeclarations } from './ownDeclarations';
 
 /** The classes of elements that stand otherwise than the others of their class. */
@@ -34,33 +36,25 @@ export function placedClasses({
 }
 
 function placedAnew(sheet: StyleSheet, pages: readonly Page[]): PlacedClasses {
-  const taken = new Set(['screen', 'run', 'flow', ...sheet.classes.map(({ name }) => name)]);
-  const found: { readonly node: PageNode; readonly base: string; readonly said: readonly Declaration[] }[] =
-    [];
-  const visit = (node: PageNode): void => {
-    for (const name of [...node.classes, sheet.nameClassOf(node)]) if (name !== null) taken.add(name);
+  const nodes = pages.flatMap((page) => (page.layout ? flatMap(page.children, withoutValues) : []));
+  const taken = new Set([
+    ...RESERVED_CLASSES,
+    ...sheet.classes.map(({ name }) => name),
+    ...nodes.flatMap((node) => [...node.classes, sheet.nameClassOf(node) ?? []].flat()),
+  ]);
+  const wishes = nodes.map((node) => {
     const said = ownDeclarations(node, sheet);
-    if (said.length > 0) found.push({ node, base: baseOf(node, sheet), said });
-    if (node.kind !== 'box') return;
-    // The value of a field is its control, which has a place of its own.
-    const value = isField(node) ? valueOf(node) : null;
-    for (const child of node.children) if (child !== value) visit(child);
-  };
-  for (const page of pages) if (page.layout) page.children.forEach(visit);
-  const names = new Map<string, string>();
-  const classes = new Map<PageNode, string>();
-  const rules: CssRule[] = [];
-  for (const { node, base, said } of found) {
-    const mark = JSON.stringify([base, said]);
-    const known = names.get(mark);
-    const name = known ?? freeName(`${base}-${wordFor(said)}`, (each) => taken.has(each));
-    classes.set(node, name);
-    if (known !== undefined) continue;
-    names.set(mark, name);
-    taken.add(name);
-    rules.push({ selector: `.${name}`, declarations: said });
-  }
+    return { of: node, name: `${baseOf(node, sheet)}-${wordFor(said)}`, said };
+  });
+  const { classes, rules } = namedRules(wishes, taken);
   return { classOf: (node) => classes.get(node) ?? null, rules };
+}
+
+/** A node and those inside of it, but for the values of fields: a value is a control, which has a place of its own. */
+function withoutValues(node: PageNode): readonly PageNode[] {
+  if (node.kind !== 'box') return [node];
+  const value = isField(node) ? valueOf(node) : null;
+  return [node, ...flatMap(node.children, (child) => (child === value ? [] : withoutValues(child)))];
 }
 
 /** What the name begins with: the class, else what the element is. */

@@ -14,35 +14,33 @@ import { placedClasses } from './placedClasses';
  * columns. A class changes where one of its elements has to.
  */
 export function windowRules(input: SheetInput): readonly CssRule[] {
-  const bySteps = new Map<number, Map<string, Map<string, string>>>();
-  for (const page of input.pages)
-    for (const { below, changes } of windowSteps(page)) {
-      const rules = bySteps.get(below) ?? new Map<string, Map<string, string>>();
-      bySteps.set(below, rules);
-      for (const [node, change] of changes) {
-        const selector = selectorOf(node, input);
-        if (selector === null) continue;
-        const said = rules.get(selector) ?? new Map<string, string>();
-        rules.set(selector, said);
-        for (const [property, value] of declarationsOf(node, change)) said.set(property, value);
-        if (said.size === 0) rules.delete(selector);
-      }
-    }
-  return [...bySteps]
-    .toSorted(([one], [other]) => other - one)
-    .flatMap(([below, rules]) => {
-      const media = `(width < ${below}px)`;
-      const selectors = new Map<string, string[]>();
-      for (const [selector, said] of rules) {
-        const mark = JSON.stringify([...said]);
-        selectors.set(mark, [...(selectors.get(mark) ?? []), selector]);
-      }
-      return [...selectors].map(([mark, alike]) => ({
-        selector: alike.join(',\n'),
-        declarations: JSON.parse(mark) as Declaration[],
-        media,
-      }));
-    });
+  const steps = input.pages.flatMap(windowSteps);
+  const widths = [...new Set(steps.map(({ below }) => below))].toSorted((one, other) => other - one);
+  return widths.flatMap((width) => {
+    const changes = steps.flatMap((step) => (step.below === width ? [...step.changes] : []));
+    return rulesOf(changes, `(width < ${width}px)`, input);
+  });
+}
+
+type Changed = readonly [node: PageNode | Page, change: WindowChange];
+
+/** The rules of one window: what is said of a class by several elements is one rule, and so is what several classes say. */
+function rulesOf(changes: readonly Changed[], media: string, input: SheetInput): readonly CssRule[] {
+  const bySelector = new Map<string, ReadonlyMap<string, string>>();
+  for (const [node, change] of changes) {
+    const selector = selectorOf(node, input);
+    const said = declarationsOf(node, change);
+    if (selector !== null && said.length > 0)
+      bySelector.set(selector, new Map([...(bySelector.get(selector) ?? []), ...said]));
+  }
+  const alike = new Map<string, CssRule>();
+  for (const [selector, said] of bySelector) {
+    const mark = JSON.stringify([...said]);
+    const known = alike.get(mark);
+    const whole = known ? `${known.selector},\n${selector}` : selector;
+    alike.set(mark, { selector: whole, declarations: [...said], media });
+  }
+  return [...alike.values()];
 }
 
 /** The class that the change is said of: what stands last wins, so it is the last class of the element. */
@@ -57,37 +55,41 @@ function selectorOf(node: PageNode | Page, input: SheetInput): string | null {
   return style ? classSelector(style) : null;
 }
 
+type Flag = Exclude<keyof WindowChange, 'parts' | 'cell' | 'isCapped'>;
+
+/** What each change of one element says. */
+const SAID: Readonly<Record<Flag, readonly Declaration[]>> = {
+  isTight: [['padding-inline', px(TIGHT_PADDING)]],
+  grows: [
+    ['flex', '1 1 auto'],
+    ['min-width', 'min-content'],
+  ],
+  fills: [
+    ['width', 'auto'],
+    ['margin-inline', '0'],
+  ],
+  shrinks: [
+    ['flex-shrink', '1'],
+    ['min-width', '0'],
+  ],
+  isStatic: [
+    ['position', 'static'],
+    ['width', 'auto'],
+    ['height', 'auto'],
+  ],
+  isFlush: [['margin-left', '0']],
+  scrolls: [['overflow-x', 'auto']],
+  wraps: [['white-space', 'normal']],
+  isFree: [['height', 'auto']],
+};
+const FLAGS = Object.keys(SAID) as readonly Flag[];
+
 function declarationsOf(node: PageNode | Page, change: WindowChange): readonly Declaration[] {
-  const layout: Layout | undefined = 'layout' in node ? node.layout : undefined;
-  const list: (Declaration | false)[] = [
-    ...partsDeclarations(change, layout),
-    change.isTight === true && ['padding-inline', px(TIGHT_PADDING)],
-    ...(change.fills
-      ? ([
-          ['width', 'auto'],
-          ['margin-inline', '0'],
-        ] as const)
-      : []),
+  return [
+    ...partsDeclarations(change, 'layout' in node ? node.layout : undefined),
+    ...FLAGS.flatMap((flag) => (change[flag] ? SAID[flag] : [])),
     ...(change.isCapped ? cappedDeclarations(node) : []),
-    ...(change.shrinks
-      ? ([
-          ['flex-shrink', '1'],
-          ['min-width', '0'],
-        ] as const)
-      : []),
-    ...(change.isStatic
-      ? ([
-          ['position', 'static'],
-          ['width', 'auto'],
-          ['height', 'auto'],
-        ] as const)
-      : []),
-    change.isFlush === true && ['margin-left', '0'],
-    change.scrolls === true && ['overflow-x', 'auto'],
-    change.wraps === true && !change.scrolls && ['white-space', 'normal'],
-    change.isFree === true && ['height', 'auto'],
   ];
-  return list.filter((each) => each !== false);
 }
 
 /** A percentage counts as nothing where the content gives the width of what is around (CSS Sizing 3, §5.2.1). */

@@ -91,11 +91,16 @@ export function sides(layout: Layout | undefined): number {
   return layout ? layout.padding.left + layout.padding.right : 0;
 }
 
+/** True for words that never break. */
+export function staysOnLine({ wraps }: Pick<TextNode, 'wraps'>): boolean {
+  return wraps === 'never' || wraps === 'pressed';
+}
+
 /** The longest word, by its share of the letters of its line; a line that never wraps is as long as it is. */
 function comfortOfWords({ lines, wraps, place }: TextNode): number {
   if (place.linear) return place.width;
   const longest = Math.max(0, ...lines.map(({ width }) => width));
-  if (wraps === 'never' || wraps === 'pressed') return longest;
+  if (staysOnLine({ wraps })) return longest;
   const words = lines.flatMap((line) => {
     const text = lineText(line);
     return text.split(/\s+/).map((word) => (line.width * word.length) / Math.max(1, text.length));

@@ -2,7 +2,16 @@ import { memoizeByObject } from '../../mockup/memoize';
 import type { Page } from '../frame';
 import type { Layout } from '../layout';
 import type { BoxNode, PageNode } from '../node';
-import { comfortAlong, comfortOf, flowing, gapOf, isRegion, sides, stackedComfortOf } from './comfort';
+import {
+  comfortAlong,
+  comfortOf,
+  flowing,
+  gapOf,
+  isRegion,
+  sides,
+  stackedComfortOf,
+  staysOnLine,
+} from './comfort';
 
 /** What a node does in windows in which it has not enough room; absent for what it does anyway. */
 export interface WindowChange {
@@ -186,15 +195,16 @@ function partIn(node: PageNode, room: number, trial: WindowTrial, isAlone: boole
   const { place } = node;
   const isWider = place.width > room + 1;
   const isSet = place.kind === 'flow' && ['drawn', 'rigid', 'max'].includes(place.widthMode);
-  if (node.kind === 'text' && (node.wraps === 'never' || node.wraps === 'pressed') && isWider)
-    note(trial, node, { wraps: true });
   const before = place.kind === 'flow' ? (place.margin.left ?? 0) : 0;
   if (before > LOOSE_PADDING && before + Math.min(place.width, stackedComfortOf(node)) > room + 1)
     note(trial, node, { isFlush: true });
-  if (node.kind === 'text' && node.look.type?.keepsSpaces && isWider) note(trial, node, { scrolls: true });
   if (isWider && node.kind === 'picture') note(trial, node, { isCapped: true });
   else if (isWider && isSet && !trial.changes.get(node)?.fills)
     note(trial, node, isAlone ? { isCapped: true } : { shrinks: true });
+  if (isWider && node.kind === 'text') {
+    if (node.look.type?.keepsSpaces) note(trial, node, { scrolls: true });
+    else if (staysOnLine(node)) note(trial, node, { wraps: true });
+  }
   if (node.kind !== 'box' || !node.layout) return;
   const isFixedHeight = place.kind === 'flow' && place.heightMode === 'drawn';
   if (isWider && isFixedHeight && node.children.length > 0) note(trial, node, { isFree: true });

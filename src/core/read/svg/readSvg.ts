@@ -1,4 +1,5 @@
 import { findingList, type Finding, type Report } from '../../findings/finding';
+import { isGenericFamily } from '../../type/genericFamilies';
 import { measureMockup, measureScreen } from '../../mockup/bounds';
 import { SHEET } from '../../mockup/identity';
 import { bareLayer } from '../../mockup/layer';
@@ -240,17 +241,6 @@ function usable(side: number, what: string): number {
   throw new ReadError('no-size', { what, limit: LIMITS.screen });
 }
 
-const GENERIC = new Set([
-  'serif',
-  'sans-serif',
-  'monospace',
-  'cursive',
-  'fantasy',
-  'system-ui',
-  'ui-sans-serif',
-  '-apple-system',
-]);
-
 /** Each family once, at the first text that asks for it. */
 function reportReplacedFonts(mockup: Mockup, report: Report): void {
   const said = new Set<string>();
@@ -259,7 +249,7 @@ function reportReplacedFonts(mockup: Mockup, report: Report): void {
     for (const run of layer.lines.flatMap((line) => line.runs)) {
       const wished = run.style.families[0];
       const face = mockup.faces[run.face];
-      if (!wished || !face || GENERIC.has(wished) || wished.toLowerCase() === face.family.toLowerCase())
+      if (!wished || !face || isGenericFamily(wished) || wished.toLowerCase() === face.family.toLowerCase())
         continue;
       if (said.has(wished)) continue;
       said.add(wished);

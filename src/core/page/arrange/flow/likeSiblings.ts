@@ -5,9 +5,6 @@ import type { Page } from '../../frame';
 import type { BoxNode, PageNode } from '../../node';
 import { moveNode } from '../../states/moveNode';
 
-/** Px by which parts of like siblings may stand off from each other and still mean the same place. */
-const ALIKE = BY_HAND.corner;
-
 /**
  * Siblings that are built alike have their parts at the same places: what a designer's hand or the rounding of a program
  * moved by a px or two is where most of them have it. Places are px of the screen.
@@ -88,5 +85,7 @@ function withSizes(parts: readonly PageNode[]): readonly PageNode[] {
 /** The middle of the lengths for all of them, where all are near to it; else the lengths as they are. */
 function agreed(lengths: readonly number[]): readonly number[] {
   const middle = lengths.toSorted((one, other) => one - other)[Math.floor(lengths.length / 2)]!;
-  return lengths.every((length) => Math.abs(length - middle) <= ALIKE) ? lengths.map(() => middle) : lengths;
+  return lengths.every((length) => Math.abs(length - middle) <= BY_HAND.place)
+    ? lengths.map(() => middle)
+    : lengths;
 }

@@ -2,12 +2,25 @@ import { area, boxAround } from '../../../mockup/box';
 import { anonymousBox } from '../../anonymousBox';
 import type { Page } from '../../frame';
 import type { BoxNode, PageNode } from '../../node';
+import { roleEntry, type Role } from '../../../sort/vocabulary';
 import { placedBox } from '../../placed';
 import { walkNodes } from '../../walk';
 
-/** Roles of regions beside the main content, and of those that never hold it. */
-const BESIDE: ReadonlySet<string> = new Set(['header', 'footer', 'navigation', 'aside', 'search', 'dialog']);
-const NEVER_AROUND: ReadonlySet<string> = new Set([...BESIDE, 'article', 'form', 'list', 'item', 'table']);
+/** Roles of regions that stand beside the main one (ARIA, landmarks). */
+const BESIDE: readonly Role[] = ['header', 'footer', 'navigation', 'complementary'];
+
+function isBeside({ role }: PageNode): boolean {
+  return BESIDE.includes(role);
+}
+
+/** Elements that hold no main region: those that HTML forbids, lists, forms and asides. */
+const NEVER_AROUND: readonly string[] = [
+  ...(roleEntry('main').neverInside ?? []),
+  'aside',
+  'form',
+  'ul',
+  'li',
+];
 
 /**
  * A page has one main region (HTML, §4.4.14; ARIA, `main`): of several the largest, else the largest region beside the
@@ -40,44 +53,42 @@ const MOST_OF = 0.6;
 
 /** The nodes with the main region among them or inside of one. */
 function mainIn(nodes: readonly PageNode[], screen: string): readonly PageNode[] {
-  const whole = area(boxAround(nodes.map(({ place }) => placedBox(place))));
-  const largest = nodes.reduce<PageNode | null>(
-    (best, node) => (!best || sizeOf(node) > sizeOf(best) ? node : best),
-    null,
-  );
+  const [largest] = nodes.toSorted((one, other) => sizeOf(other) - sizeOf(one));
   if (!largest) return nodes;
-  const holdsOthers = walkNodes([largest]).some((node) => node !== largest && BESIDE.has(node.role));
-  const isWrapper =
-    largest.kind === 'box' &&
-    largest.children.length > 0 &&
-    !NEVER_AROUND.has(largest.role) &&
-    sizeOf(largest) >= MOST_OF * whole;
-  if (isWrapper && holdsOthers)
-    return nodes.map((node) =>
-      node === largest ? { ...largest, children: mainIn(largest.children, screen) } : node,
-    );
-  const own = nodes.filter((node) => !BESIDE.has(node.role) && !node.hidden);
-  const [only, ...more] = own;
-  if (only?.kind === 'box' && (more.length === 0 || isWrapper) && largest.role === 'box')
-    return nodes.map((node) =>
-      node === (more.length === 0 ? only : largest) ? { ...node, role: 'main' } : node,
-    );
-  return wrapped(nodes, own, screen);
+  const inside = largest.kind === 'box' && isWrapper(largest, nodes) ? largest.children : [];
+  if (walkNodes(inside).some(isBeside))
+    return replaced(nodes, largest, { ...largest, children: mainIn(inside, screen) } as BoxNode);
+  const own = nodes.filter((node) => !isBeside(node) && !node.hidden);
+  const boxes = own.filter(({ kind, role }) => kind === 'box' && role === 'box');
+  const [main] = boxes.toSorted((one, other) => sizeOf(other) - sizeOf(one));
+  const isAlone = own.length === 1 || (main === largest && inside.length > 0);
+  return main && (isAlone || !areTogether(own, nodes))
+    ? replaced(nodes, main, { ...main, role: 'main' })
+    : wrapped(nodes, own, screen);
 }
 
-/** What stands between the regions beside it, in one box, where nothing of them lies in between. */
+/** True for a box that takes most of the area, and may hold the main region. */
+function isWrapper(box: BoxNode, nodes: readonly PageNode[]): boolean {
+  const whole = area(boxAround(nodes.map(({ place }) => placedBox(place))));
+  return !NEVER_AROUND.includes(roleEntry(box.role).element) && sizeOf(box) >= MOST_OF * whole;
+}
+
+function replaced(nodes: readonly PageNode[], node: PageNode, by: PageNode): readonly PageNode[] {
+  return nodes.map((each) => (each === node ? by : each));
+}
+
+/** True for nodes with nothing else between them. */
+function areTogether(own: readonly PageNode[], nodes: readonly PageNode[]): boolean {
+  return nodes.indexOf(own.at(-1)!) - nodes.indexOf(own[0]!) + 1 === own.length;
+}
+
+/** The nodes with those of the main region in one box. */
 function wrapped(nodes: readonly PageNode[], own: readonly PageNode[], screen: string): readonly PageNode[] {
-  const [first, last] = [nodes.indexOf(own[0]!), nodes.indexOf(own.at(-1)!)];
-  if (own.length < 2 || last - first + 1 !== own.length) {
-    // Something beside it stands in between: the largest part is what the page is about.
-    const largest = own.filter((node) => node.kind === 'box' && node.role === 'box');
-    const main = largest.toSorted((one, other) => sizeOf(other) - sizeOf(one))[0];
-    return main ? nodes.map((node) => (node === main ? { ...node, role: 'main' as const } : node)) : nodes;
-  }
-  const box: BoxNode = {
+  if (own.length < 2 || !areTogether(own, nodes)) return nodes;
+  const main: BoxNode = {
     ...anonymousBox('main', screen, boxAround(own.map(({ place }) => placedBox(place)))),
     role: 'main',
     children: own,
   };
-  return [...nodes.slice(0, first), box, ...nodes.slice(last + 1)];
+  return nodes.flatMap((node) => (node === own[0] ? main : own.includes(node) ? [] : node));
 }
