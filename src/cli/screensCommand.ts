@@ -1,8 +1,6 @@
 import type { Screen } from '../core/mockup/mockup';
-import { launchChromium } from '../engine/proof/chromium';
-import { fontsIn } from '../engine/proof/sameFonts';
-import { withProofFolder } from '../engine/proof/proofFolder';
-import { SCREEN_FORMATS, screenFiles, type ScreenFormat } from '../engine/screens/screenFiles';
+import { drawScreens } from '../engine/screens/drawScreens';
+import { SCREEN_FORMATS, type ScreenFormat } from '../engine/screens/screenFiles';
 import { writeFiles } from '../engine/writeFiles';
 import { convertFile } from './convertFile';
 import { InputError, UsageError } from './errors';
@@ -15,26 +13,18 @@ export async function screensCommand(
 ): Promise<void> {
   if (out === undefined) throw new UsageError('Say with --out where the screens are to be written.');
   const wanted = formats.split(',').map((word) => formatOf(word.trim()));
-  const browser = await launchChromium();
-  try {
-    const { product, reading } = await convertFile(input);
-    const { mockup } = product.conversion;
-    const screens =
-      asked === undefined
-        ? mockup.screens
-        : asked.split(',').map((name) => screenCalled(name.trim(), mockup.screens));
-    const files = await withProofFolder(async (folder) => {
-      await writeFiles(folder, product.files);
-      const fonts = await fontsIn(folder);
-      return screenFiles({ browser, mockup, assets: reading.assets, screens, fonts, formats: wanted });
-    });
-    await writeFiles(out, files);
-    const listed = files.map(({ path, bytes }) => ({ file: path, bytes: bytes.length }));
-    const lines = listed.map(({ file, bytes }) => `${file}  ${bytes} B`);
-    console.log(json ? JSON.stringify({ files: listed }) : lines.join('\n'));
-  } finally {
-    await browser.close();
-  }
+  const { product, reading } = await convertFile(input);
+  const { mockup } = product.conversion;
+  const screens =
+    asked === undefined
+      ? mockup.screens
+      : asked.split(',').map((name) => screenCalled(name.trim(), mockup.screens));
+  const { assets } = reading;
+  const files = await drawScreens({ mockup, assets, screens, built: product.files, formats: wanted });
+  await writeFiles(out, files);
+  const listed = files.map(({ path, bytes }) => ({ file: path, bytes: bytes.length }));
+  const lines = listed.map(({ file, bytes }) => `${file}  ${bytes} B`);
+  console.log(json ? JSON.stringify({ files: listed }) : lines.join('\n'));
 }
 
 function formatOf(word: string): ScreenFormat {

@@ -3,10 +3,7 @@ import type { PictureFile } from '../core/pictures/picture';
 import type { TrialFormat } from '../core/pictures/trialFormats';
 
 /** A file that a build would write. */
-export type PlannedFile = Pick<
-  PictureFile,
-  'path' | 'format' | 'width' | 'height' | 'scale' | 'quality' | 'lossless' | 'palette' | 'beside'
->;
+export type PlannedFile = Pick<PictureFile, 'path' | 'format' | 'width' | 'height' | 'quality'>;
 
 /** An edge of a picture between two px. */
 export interface PlannedEdge {
@@ -24,7 +21,6 @@ export interface PlannedPicture {
   /** Px of the screen. */
   readonly width: number;
   readonly height: number;
-  readonly isVector: boolean;
   readonly reason: string;
   readonly files: readonly PlannedFile[];
   readonly soft: readonly PlannedEdge[];

@@ -59,7 +59,6 @@ export async function tryFormat(
   size: TrialSize,
   mockup: Mockup,
   assets: Assets,
-  signal?: AbortSignal,
 ): Promise<Trial> {
   const render = (name: TrialFormat | 'png', quality: number) =>
     renderPicture(picture, trialFile(name, quality, size), mockup, assets);
@@ -69,7 +68,6 @@ export async function tryFormat(
   const at = async (quality: number): Promise<TrialPoint> => {
     const found = known.get(quality);
     if (found) return found;
-    signal?.throwIfAborted();
     const file = await render(format, quality);
     const { index } = await comparePictures(reference, await seenPart(file));
     const point = { quality, bytes: file.length, index };

@@ -5,12 +5,12 @@ import type { LayerId } from '../../core/mockup/layer';
 import type { Tag } from '../../core/sort/tag';
 import type { StyleFile } from '../../core/style/styleFile';
 import { pool } from '../db/pool';
-import { newestRevision, revisionTree } from '../db/tables/revisions';
-import { NOT_FOUND, Refusal } from '../http';
+import { Refusal } from '../http';
 import type { StyleFileJob } from '../workers/styleFileJob';
 import { styleFileInWorker } from '../workers/workers';
 import { currentTags } from './currentTags';
 import { setFacets, type TagEdit } from './editTags';
+import { mockupState, treeOfRevision } from './mockupState';
 
 /** What a person said of classes and values of a mockup. */
 export async function exportStyle(id: string): Promise<StyleFile> {
@@ -50,8 +50,6 @@ export async function importStyle(id: string, given: unknown, person: string | n
 }
 
 async function jobOf(id: string): Promise<StyleFileJob> {
-  const revision = await newestRevision(pool(), id);
-  const tree = revision && (await revisionTree(pool(), revision.id));
-  if (!tree) throw NOT_FOUND('This mockup');
-  return { tree, tags: [...(await currentTags(pool(), id))] };
+  const { revision, tags } = await mockupState(id);
+  return { tree: await treeOfRevision(revision.id), tags };
 }

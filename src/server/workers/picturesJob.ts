@@ -100,14 +100,22 @@ function prepare({ tags, options, source }: PicturesJob): Prepared | null {
 }
 
 async function draw(picture: Picture, file: PictureFile, { mockup, assets }: Prepared): Promise<Uint8Array> {
-  const { source } = picture;
-  const content = JSON.stringify([source, { ...file, path: '' }, picture.name, [...assets.keys()]]);
-  const key = digestOf(new TextEncoder().encode(content));
+  const key = contentKey(picture, file, assets);
   const bytes =
     drawn.get(key) ??
     (await withPdfPrinter((printer) => renderPicture(picture, file, mockup, assets, printer)));
   drawn.set(key, bytes);
   return bytes;
+}
+
+/** Stands for what is drawn: bitmaps of different mockups have the same names, so it is their bytes that count. */
+export function contentKey({ name, source }: Picture, file: PictureFile, assets: Assets): string {
+  const said = JSON.stringify(source);
+  const bitmaps = [...assets].flatMap(([asset, bytes]) =>
+    said.includes(asset) ? [asset, digestOf(bytes)] : [],
+  );
+  // The name is in the ids and the title of an SVG.
+  return digestOf(new TextEncoder().encode(JSON.stringify([said, { ...file, path: '' }, name, bitmaps])));
 }
 
 /** Px of a picture's file at a scale; null for a layer that is gone. */
@@ -123,7 +131,7 @@ function sizeAt({ layers }: Picture, scale: number, { plan }: Prepared) {
 }
 
 /** What the table of pictures shows of one. */
-function describe({ name, layers, source, reason, files }: Picture, known: Prepared): PlannedPicture {
+function describe({ name, layers, reason, files }: Picture, known: Prepared): PlannedPicture {
   const { plan, mockup, measures, findings } = known;
   const tree = treeOf(mockup);
   const titleOf = (id: LayerId) => {
@@ -140,18 +148,13 @@ function describe({ name, layers, source, reason, files }: Picture, known: Prepa
     layers: layers.map((id) => ({ layer: id, title: titleOf(id) })),
     width: box?.width ?? 0,
     height: box?.height ?? 0,
-    isVector: source.kind === 'svg',
     reason,
-    files: files.map(({ path, format, width, height, scale, quality, lossless, palette, beside }) => ({
+    files: files.map(({ path, format, width, height, quality }) => ({
       path,
       format,
       width,
       height,
-      scale,
       ...(quality !== undefined && { quality }),
-      ...(lossless && { lossless }),
-      ...(palette && { palette }),
-      ...(beside && { beside }),
     })),
     soft: soft.slice(0, 50).map(({ layer: id, off }) => ({ layer: id, title: titleOf(id), off })),
     problems: findings

@@ -5,11 +5,8 @@ import type { Tag } from '../../core/sort/tag';
 import { createFontBook } from '../../engine/fonts/fontBook';
 import { givenFonts } from '../../engine/fonts/givenFonts';
 import { produce, type OutputFile } from '../../engine/produce';
-import { launchChromium } from '../../engine/proof/chromium';
-import { withProofFolder } from '../../engine/proof/proofFolder';
-import { fontsIn } from '../../engine/proof/sameFonts';
-import { screenFiles, type ScreenFormat } from '../../engine/screens/screenFiles';
-import { writeFiles } from '../../engine/writeFiles';
+import { drawScreens } from '../../engine/screens/drawScreens';
+import type { ScreenFormat } from '../../engine/screens/screenFiles';
 
 export interface ScreensJob {
   /** The `Mockup` as JSON. */
@@ -48,14 +45,5 @@ export async function screensJob({
   });
   const { mockup } = asked === null ? { mockup: read } : conversion;
   const screens = mockup.screens.filter(({ id }) => asked === null || asked.includes(id));
-  const browser = await launchChromium();
-  try {
-    return await withProofFolder(async (folder) => {
-      await writeFiles(folder, files);
-      const fonts = await fontsIn(folder);
-      return { files: await screenFiles({ browser, mockup, assets, screens, fonts, formats }) };
-    });
-  } finally {
-    await browser.close();
-  }
+  return { files: await drawScreens({ mockup, assets, screens, built: files, formats }) };
 }

@@ -1,6 +1,6 @@
 import { fileResponse } from '@/server/fileResponse';
 import { route } from '@/server/route';
-import { screensSchema, writeScreens } from '@/server/useCases/pictures';
+import { screensSchema, writeScreens } from '@/server/useCases/writeScreens';
 
 /** Whole screens as a file, or as a ZIP of several. */
 export const GET = route({ id: 'mockup', query: screensSchema }, async ({ id, query, request }) => {
