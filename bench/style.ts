@@ -32,7 +32,7 @@ const rows = files.map((file) => {
   return {
     file,
     classes: styles.classes.length,
-    once: count(({ uses }) => uses === 1),
+    once: count(({ users }) => users.length === 1),
     madeUp: count(({ origin }) => origin === 'made up'),
     numbered: count(({ name }) => /-\d+$/.test(name)),
     bytes: styles.bytes.sheet,

@@ -3,7 +3,7 @@ import type { Mockup } from '../core/mockup/mockup';
 import type { Reading } from '../core/read/reading';
 import { mergeTags, type Tags } from '../core/sort/tag';
 import { applyStructuralTags } from '../core/sort/structuralTags';
-import { readStyleFile } from '../core/style/styleFile';
+import { readStyleFile, StyleFileError } from '../core/style/styleFile';
 import { findingList, type Finding } from '../core/findings/finding';
 import type { LayerId } from '../core/mockup/layer';
 import { layersOf, walk } from '../core/mockup/walk';
@@ -75,7 +75,8 @@ function checkStyle({ file, json }: JsonFile, mockup: Mockup, tags: Tags): Retur
     for (const what of read.refused) report('style-refused', null, { what });
     return { tags: read.tags, unknown: findings };
   } catch (error) {
-    throw new InputError(`${file}: ${error instanceof Error ? error.message : String(error)}`);
+    if (!(error instanceof StyleFileError)) throw error;
+    throw new InputError(`${file}: ${error.message}`);
   }
 }
 

@@ -6,6 +6,18 @@ import { createFontBook } from '../engine/fonts/fontBook';
 import { readWithPicture, type ReadWithPicture } from '../engine/readWithPicture';
 import { packReading, type PackedReading } from './workers/packReading';
 import { reportJob, type ReportJob } from './workers/reportJob';
+import { picturesJob, type PicturesJob } from './workers/picturesJob';
+import { screensJob, type ScreensJob } from './workers/screensJob';
+import { styleFileJob, type StyleFileJob } from './workers/styleFileJob';
+import { styleJob, type StyleJob } from './workers/styleJob';
+import { unzipSync } from 'fflate';
+import sharp from 'sharp';
+import type { StyleBook } from '../core/emit/styleBook';
+import { setFacets } from './useCases/editTags';
+import { listPictures, pictureFile, trialFile, tryPicture } from './useCases/pictures';
+import { exportStyle, importStyle } from './useCases/styleFiles';
+import { styleOfMockup } from './useCases/styleOfMockup';
+import { writeScreens } from './useCases/writeScreens';
 import { pool } from './db/pool';
 import { migrate } from './db/migrate';
 import { digestOf } from '../engine/digest';
@@ -32,6 +44,10 @@ import { reviewMockup, type ReviewedMockup } from './useCases/reviewMockup';
 jest.mock('./workers/workers', () => ({
   readFontInWorker: (job: FontJob) => Promise.resolve(fontJob(job)),
   reportInWorker: (job: ReportJob) => Promise.resolve(reportJob(job)),
+  picturesInWorker: (job: PicturesJob) => picturesJob(job),
+  screensInWorker: (job: ScreensJob) => screensJob(job),
+  styleInWorker: (job: StyleJob) => Promise.resolve(styleJob(job)),
+  styleFileInWorker: (job: StyleFileJob) => Promise.resolve(styleFileJob(job)),
 }));
 
 /** Runs on the database of ./check; skipped without one. */
@@ -157,6 +173,88 @@ withDatabase('on the database', () => {
     expect(name).toBe('harbour');
     expect(report.screens).toHaveLength(read.mockup.screens.length);
     await expect(reviewMockup(NOBODY)).rejects.toMatchObject({ status: 404 });
+  });
+
+  describe('pictures before they are built', () => {
+    const { signal } = new AbortController();
+
+    it('lists them with their files, and draws a file as large as it says', async () => {
+      const { pictures } = await listPictures(added.mockupId, signal);
+      expect(pictures.length).toBeGreaterThan(3);
+      const files = pictures.flatMap((picture) => picture.files);
+      const bitmap = files.find(({ format }) => format === 'png' || format === 'webp')!;
+      const { width, height } = await sharp(
+        await pictureFile(added.mockupId, bitmap.path, signal),
+      ).metadata();
+      expect({ width, height }).toEqual({ width: bitmap.width, height: bitmap.height });
+      await expect(pictureFile(added.mockupId, 'pictures/none.png', signal)).rejects.toMatchObject({
+        status: 404,
+      });
+      await expect(listPictures(NOBODY, signal)).rejects.toMatchObject({ status: 404 });
+    });
+
+    it('tries a format on one, of which a file shows how it looks', async () => {
+      const { pictures } = await listPictures(added.mockupId, signal);
+      const { name, width } = pictures[0]!;
+      const trial = await tryPicture(added.mockupId, { picture: name, format: 'webp', scale: 2 }, signal);
+      expect(trial.points.length).toBeGreaterThan(2);
+      const query = { picture: name, format: 'webp', quality: 60, scale: 2 } as const;
+      const file = await sharp(await trialFile(added.mockupId, query, signal)).metadata();
+      expect(file).toMatchObject({ format: 'webp', width: Math.round(width * 2) });
+      await expect(trialFile(added.mockupId, { ...query, picture: 'none' }, signal)).rejects.toMatchObject({
+        status: 404,
+      });
+    });
+
+    it('has another mark when what a person said makes other pictures', async () => {
+      const before = await listPictures(added.mockupId, signal);
+      const [{ layer } = { layer: '' }] = before.pictures[0]!.layers;
+      await setFacets(added.mockupId, [{ layer, facet: 'outputName', value: 'tide-mark' }], { person: null });
+      const after = await listPictures(added.mockupId, signal);
+      expect(after.mark).not.toBe(before.mark);
+      expect(after.pictures.map(({ name }) => name)).toContain('tide-mark');
+      await setFacets(added.mockupId, [{ layer, facet: 'outputName', value: null }], { person: null });
+      expect((await listPictures(added.mockupId, signal)).mark).toBe(before.mark);
+    });
+
+    it('writes whole screens: one as a file, several as a ZIP', async () => {
+      const [screen] = read.mockup.screens;
+      const one = await writeScreens(added.mockupId, { format: ['png'], screen: [screen!.id] }, signal);
+      expect(one.path).toMatch(/\.png$/);
+      expect(await sharp(one.bytes).metadata()).toMatchObject({ format: 'png', width: screen!.width });
+      const all = await writeScreens(
+        added.mockupId,
+        { format: ['png', 'jpeg'], screen: [screen!.id] },
+        signal,
+      );
+      expect(all.path).toMatch(/-screens\.zip$/);
+      expect(
+        Object.keys(unzipSync(all.bytes))
+          .map((path) => path.split('.').at(-1))
+          .toSorted(),
+      ).toEqual(['png', 'svg']);
+      await expect(
+        writeScreens(added.mockupId, { format: ['png'], screen: ['none'] }, signal),
+      ).rejects.toMatchObject({ status: 404 });
+    });
+  });
+
+  it('shows the style sheet as it is now, and takes what a style file says', async () => {
+    const book = async () => JSON.parse(await styleOfMockup(added.mockupId)) as StyleBook;
+    const before = await book();
+    const { name, namedBy } = before.classes.find(
+      (each) => each.namedBy !== null && each.origin !== 'sample',
+    )!;
+    const edit = { layer: namedBy!, facet: 'lookName', value: 'quay-sign' } as const;
+    await setFacets(added.mockupId, [edit], { person: null });
+    expect((await book()).classes.map((each) => each.name)).toContain('quay-sign');
+    const file = await exportStyle(added.mockupId);
+    await setFacets(added.mockupId, [{ ...edit, value: null }], { person: null });
+    expect((await book()).classes.map((each) => each.name)).toContain(name);
+    expect(await importStyle(added.mockupId, file, null)).toMatchObject({ refused: [] });
+    expect((await book()).classes.map((each) => each.name)).toContain('quay-sign');
+    await expect(importStyle(added.mockupId, { version: 99 }, null)).rejects.toMatchObject({ status: 422 });
+    await setFacets(added.mockupId, [{ ...edit, value: null }], { person: null });
   });
 
   it('keeps the fonts of a project, refuses other files, and removes a font', async () => {

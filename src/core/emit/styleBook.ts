@@ -26,10 +26,9 @@ export interface BookClass {
   /** Its rules, states and themes included. */
   readonly css: string;
   readonly states: readonly State[];
-  readonly uses: number;
   /** The layer whose tag names it; null for letters inside of texts. */
   readonly namedBy: LayerId | null;
-  /** The first of its users. */
+  /** Every use, in the order of the pages. */
   readonly users: readonly ClassUser[];
 }
 

@@ -59,6 +59,9 @@ export interface ReadStyle {
   readonly refused: readonly string[];
 }
 
+/** Why a file is not read as a style file, in a sentence. */
+export class StyleFileError extends Error {}
+
 interface GivenStyle {
   readonly version: number;
   readonly values: readonly unknown[];
@@ -88,14 +91,14 @@ const classSchema = Joi.object<NamedClass>({
 /**
  * Reads a style file, or the names of values from a file of Design Tokens. What is known is taken, and the rest is
  * listed.
- * @throws Error with a sentence for what is no style file, or one of another version
+ * @throws StyleFileError for what is no style file, or one of another version
  */
 export function readStyleFile(json: unknown, mockup: Mockup): ReadStyle {
   if (hasDesignTokens(json)) return readTokenFile(json);
   const { value: file, error } = schema.validate(json);
-  if (error) throw new Error('This is no style file as the Style step exports it.');
+  if (error) throw new StyleFileError('This is no style file as the Style step exports it.');
   if (file.version !== VERSION)
-    throw new Error(
+    throw new StyleFileError(
       `This style file is of version ${file.version}; Orden reads version ${VERSION}. Export it again.`,
     );
   const refused: string[] = [];

@@ -2,7 +2,13 @@ import type { LayerId } from '../../core/mockup/layer';
 import type { Mockup } from '../../core/mockup/mockup';
 import { applyStructuralTags } from '../../core/sort/structuralTags';
 import type { Tag } from '../../core/sort/tag';
-import { readStyleFile, styleFile, type ReadStyle, type StyleFile } from '../../core/style/styleFile';
+import {
+  readStyleFile,
+  StyleFileError,
+  styleFile,
+  type ReadStyle,
+  type StyleFile,
+} from '../../core/style/styleFile';
 
 export interface StyleFileJob {
   /** The `Mockup` as JSON. */
@@ -23,6 +29,7 @@ export function styleFileJob({ tree, tags, given }: StyleFileJob): StyleFileOutp
   try {
     return { read: readStyleFile(given, mockup) };
   } catch (error) {
-    return { problem: error instanceof Error ? error.message : String(error) };
+    if (!(error instanceof StyleFileError)) throw error;
+    return { problem: error.message };
   }
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { READY_RECIPES } from '../../core/pictures/recipes/readyRecipes';
 import type { PictureRecipes } from '../../core/pictures/recipes/recipe';
 import { Choice } from './Choice';
-import { RecipeDialog } from './RecipeDialog';
+import { RecipeDialog } from '../pictures/RecipeDialog';
 
 interface PictureChoiceProps {
   readonly value: PictureRecipes;

@@ -14,6 +14,7 @@ import { useState } from 'react';
 import type { BuiltPicture } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
 import { FindField } from '../shared/FindField';
+import { hasWords } from '../shared/hasWords';
 import { MONO } from '../shared/theme';
 import { bytesText } from '../shared/bytesText';
 import { fileAddress } from './fileAddress';
@@ -45,12 +46,8 @@ interface PictureTableProps {
 export function PictureTable({ build, pictures }: PictureTableProps) {
   const [order, setOrder] = useState<Order>('file');
   const [words, setWords] = useState('');
-  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
   const found = pictures
-    .filter(({ file, reason = '', title = '' }) => {
-      const text = `${file} ${reason} ${title}`.toLowerCase();
-      return wanted.every((word) => text.includes(word));
-    })
+    .filter(({ file, reason = '', title = '' }) => hasWords(`${file} ${reason} ${title}`, words))
     .toSorted(ORDERS[order].compare);
   const all = found.reduce((sum, { bytes }) => sum + bytes, 0);
   return (

@@ -6,7 +6,8 @@ import type { Facet, FacetValue } from '../../core/sort/facets/facets';
 import { READY_RECIPES } from '../../core/pictures/recipes/readyRecipes';
 import type { PlannedPicture } from '../../server/pictureTypes';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
-import { TagField } from '../sort/TagField';
+import { DetailPane } from '../shared/DetailPane';
+import { TagField } from '../shared/TagField';
 import { plannedFileAddress, trialFileAddress } from './addresses';
 import { CompareDialog } from './CompareDialog';
 import { RecipeChoice } from './RecipeChoice';
@@ -36,20 +37,7 @@ export function PicturePane({ mockupId, mark, of, chosen, opened, state }: Pictu
   const layers = subjects.flatMap((each) => each.layers.map(({ layer }) => layer));
   const set = (facet: Facet, value: FacetValue | null) => state.setFacet(layers, facet, value);
   return (
-    <Box
-      component="section"
-      aria-label={`Picture ${of.name}`}
-      sx={{
-        minHeight: 0,
-        overflow: 'auto',
-        borderLeft: 1,
-        borderColor: 'divider',
-        p: 1.5,
-        display: 'flex',
-        flexDirection: 'column',
-        gap: 1.5,
-      }}
-    >
+    <DetailPane label={`Picture ${of.name}`}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
         <Typography variant="h2" noWrap title={of.name} sx={{ flex: 1 }}>
           {of.name}
@@ -66,7 +54,6 @@ export function PicturePane({ mockupId, mark, of, chosen, opened, state }: Pictu
           overflow: 'auto',
           border: 1,
           borderColor: 'divider',
-
           background: CLEAR_GROUND,
           display: 'grid',
           placeItems: 'safe center',
@@ -124,9 +111,9 @@ export function PicturePane({ mockupId, mark, of, chosen, opened, state }: Pictu
               key={facet}
               facet={facet}
               subject={layers.join(' ')}
-              value={differs ? null : ((first ?? null) as FacetValue | null)}
+              value={differs ? null : (first as FacetValue | null)}
               differs={differs}
-              settled={differs || (first !== null && first !== undefined)}
+              settled={differs || first !== null}
               onSet={set}
             />
           );
@@ -162,6 +149,6 @@ export function PicturePane({ mockupId, mark, of, chosen, opened, state }: Pictu
           onClose={() => setComparing(false)}
         />
       )}
-    </Box>
+    </DetailPane>
   );
 }

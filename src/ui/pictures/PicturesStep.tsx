@@ -1,14 +1,15 @@
 'use client';
-import { Alert, Box, Button, Skeleton, Typography } from '@mui/material';
+import { Box, Button, Skeleton, Typography } from '@mui/material';
 import { useState } from 'react';
 import type { PlannedPicture } from '../../server/pictureTypes';
-import { RecipeDialog } from '../build/RecipeDialog';
 import { bytesText } from '../shared/bytesText';
 import { FindField } from '../shared/FindField';
-import { HistoryButtons } from '../shared/HistoryButtons';
-import { TopBar } from '../shared/TopBar';
+import { ListAndDetail } from '../shared/DetailPane';
+import { hasWords } from '../shared/hasWords';
+import { StepFrame } from '../shared/StepFrame';
 import { FileTable } from './FileTable';
 import { PicturePane } from './PicturePane';
+import { RecipeDialog } from './RecipeDialog';
 import { ScreensDialog } from './ScreensDialog';
 import { useFileBytes } from './useFileBytes';
 import { WriteButton } from './WriteButton';
@@ -32,48 +33,38 @@ export function PicturesStep({ mockupId }: { readonly mockupId: string }) {
   const problems = all.filter((each) => each.problems.length > 0).length;
   return (
     <>
-      <TopBar title={opened?.project ?? 'Pictures'} mockupId={mockupId} step="pictures">
-        <HistoryButtons
-          canUndo={opened?.canUndo ?? false}
-          canRedo={opened?.canRedo ?? false}
-          onUndo={pictures.undo}
-          onRedo={pictures.redo}
-        />
-      </TopBar>
-      <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
-        {pictures.problem && <Alert severity="error">{pictures.problem}</Alert>}
-        <Box
-          sx={{
-            display: 'flex',
-            alignItems: 'center',
-            gap: 2,
-            px: 1.5,
-            minHeight: 44,
-            borderBottom: 1,
-            borderColor: 'divider',
-          }}
-        >
-          <FindField label="Find a picture" value={words} onChange={setWords} />
-          <Typography noWrap role="status" sx={{ fontSize: 12.5, color: 'text.secondary', flex: 1 }}>
-            {list &&
-              `${all.length} pictures, ${paths.length} files, ${bytesText(sum)}${
-                bytes.size < paths.length ? ` so far: ${bytes.size} of ${paths.length} drawn` : ''
-              }${problems === 0 ? '' : `; ${problems} with a problem`}`}
-          </Typography>
-          <WriteButton
-            mockupId={mockupId}
-            project={opened?.project ?? 'pictures'}
-            mark={list?.mark ?? null}
-            pictures={chosen.length > 0 ? chosen : all}
-            isPart={chosen.length > 0}
-          />
-          <Button color="inherit" onClick={() => setDialog('recipes')}>
-            Recipes…
-          </Button>
-          <Button color="inherit" onClick={() => setDialog('screens')} disabled={!opened}>
-            Whole screens…
-          </Button>
-        </Box>
+      <StepFrame
+        step="pictures"
+        title={opened?.project ?? 'Pictures'}
+        mockupId={mockupId}
+        opened={opened}
+        history={pictures}
+        problem={pictures.problem}
+        tools={
+          <>
+            <FindField label="Find a picture" value={words} onChange={setWords} />
+            <Typography noWrap role="status" sx={{ fontSize: 12.5, color: 'text.secondary', flex: 1 }}>
+              {list &&
+                `${all.length} pictures, ${paths.length} files, ${bytesText(sum)}${
+                  bytes.size < paths.length ? ` so far: ${bytes.size} of ${paths.length} drawn` : ''
+                }${problems === 0 ? '' : `; ${problems} with a problem`}`}
+            </Typography>
+            <WriteButton
+              mockupId={mockupId}
+              project={opened?.project ?? 'pictures'}
+              mark={list?.mark ?? null}
+              pictures={chosen.length > 0 ? chosen : all}
+              isPart={chosen.length > 0}
+            />
+            <Button color="inherit" onClick={() => setDialog('recipes')}>
+              Recipes…
+            </Button>
+            <Button color="inherit" onClick={() => setDialog('screens')} disabled={!opened}>
+              Whole screens…
+            </Button>
+          </>
+        }
+      >
         {!list && !pictures.problem && (
           <Box role="status" aria-label="Finding the pictures" sx={{ p: 1.5, display: 'grid', gap: 1 }}>
             {Array.from({ length: 10 }, (_, at) => (
@@ -82,39 +73,35 @@ export function PicturesStep({ mockupId }: { readonly mockupId: string }) {
           </Box>
         )}
         {list && opened && (
-          <Box
-            sx={{
-              flex: 1,
-              minHeight: 0,
-              display: 'grid',
-              gridTemplateColumns: 'minmax(0, 1fr) minmax(320px, 400px)',
-              gridTemplateRows: 'minmax(0, 1fr)',
-            }}
-          >
-            <FileTable
-              mockupId={mockupId}
-              mark={list.mark}
-              pictures={found}
-              bytes={bytes}
-              ticked={ticked}
-              onTick={setTicked}
-              shown={current?.name ?? null}
-              onShow={setShown}
-            />
-            {current && (
-              <PicturePane
-                key={current.name}
+          <ListAndDetail
+            list={
+              <FileTable
                 mockupId={mockupId}
                 mark={list.mark}
-                of={current}
-                chosen={chosen}
-                opened={opened}
-                state={pictures}
+                pictures={found}
+                bytes={bytes}
+                ticked={ticked}
+                onTick={setTicked}
+                shown={current?.name ?? null}
+                onShow={setShown}
               />
-            )}
-          </Box>
+            }
+            detail={
+              current && (
+                <PicturePane
+                  key={current.name}
+                  mockupId={mockupId}
+                  mark={list.mark}
+                  of={current}
+                  chosen={chosen}
+                  opened={opened}
+                  state={pictures}
+                />
+              )
+            }
+          />
         )}
-      </Box>
+      </StepFrame>
       {dialog === 'recipes' && (
         <RecipeDialog
           recipes={recipes.recipes}
@@ -130,7 +117,6 @@ export function PicturesStep({ mockupId }: { readonly mockupId: string }) {
 }
 
 function picturesFound(pictures: readonly PlannedPicture[], words: string): readonly PlannedPicture[] {
-  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
   const sorted = pictures.toSorted((one, other) => one.name.localeCompare(other.name));
   return sorted.filter(({ name, reason, files, layers, problems, soft }) => {
     const text = [
@@ -142,6 +128,6 @@ function picturesFound(pictures: readonly PlannedPicture[], words: string): read
       ...(problems.length > 0 ? ['problem'] : []),
       ...(soft.length > 0 ? ['soft'] : []),
     ];
-    return wanted.every((word) => text.join(' ').toLowerCase().includes(word));
+    return hasWords(text.join(' '), words);
   });
 }

@@ -1,18 +1,16 @@
-import { useSnackbar } from 'notistack';
 import { useMemo } from 'react';
 import type { ConvertOptions } from '../../core/convert';
 import type { PictureRecipes, Recipe } from '../../core/pictures/recipes/recipe';
 import type { Facet, FacetValue } from '../../core/sort/facets/facets';
 import { USUAL_OPTIONS } from '../../core/usualOptions';
-import type { Edited, TagEdit } from '../../server/useCases/editTags';
+import type { TagEdit } from '../../server/useCases/editTags';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
 import type { PictureList } from '../../server/pictureTypes';
 import { keepOptions } from '../shared/buildOptions';
-import { postJson } from '../shared/request';
+import { useEdits, type Edits } from '../shared/useEdits';
 import { useResource } from '../shared/useResource';
-import { useSendQueue } from '../shared/useSendQueue';
 
-export interface PicturesState {
+export interface PicturesState extends Pick<Edits, 'undo' | 'redo'> {
   readonly opened: OpenedMockup | null;
   readonly list: PictureList | null;
   readonly problem: string | null;
@@ -23,8 +21,6 @@ export interface PicturesState {
   readonly keepRecipes: (recipes: readonly Recipe[]) => void;
   /** Keeps a recipe in the project, and gives it to layers alone. */
   readonly giveRecipe: (layers: readonly string[], recipe: Recipe) => void;
-  readonly undo: () => void;
-  readonly redo: () => void;
 }
 
 /** The pictures of a mockup as a build would make them now, and what a person says of them. */
@@ -32,22 +28,21 @@ export function usePictures(mockupId: string): PicturesState {
   const address = `/api/mockups/${mockupId}`;
   const opened = useResource<OpenedMockup>(address);
   const list = useResource<PictureList>(`${address}/pictures`);
-  const { enqueueSnackbar } = useSnackbar();
-  const { send, refused } = useSendQueue(() => {
+  const {
+    send,
+    refused,
+    sendAndSay,
+    edit: editNow,
+    undo,
+    redo,
+  } = useEdits(mockupId, () => {
     opened.reload();
     list.reload();
   });
   const options: ConvertOptions = opened.data?.options ?? USUAL_OPTIONS;
   const recipes = useMemo(() => options.pictures ?? { recipes: [] }, [options.pictures]);
   const edit = (layers: readonly string[], facet: Facet, value: FacetValue | null) =>
-    postJson<Edited>(`${address}/edits`, {
-      edits: layers.map((layer): TagEdit => ({ layer, facet, value: value as TagEdit['value'] })),
-    });
-  const sendAndSay = (work: () => Promise<unknown>, done: string) =>
-    send(async () => {
-      await work();
-      enqueueSnackbar(done);
-    });
+    editNow(layers.map((layer): TagEdit => ({ layer, facet, value: value as TagEdit['value'] })));
   const keep = (all: readonly Recipe[]) =>
     keepOptions(mockupId, { ...options, pictures: { ...recipes, recipes: all } });
   return {
@@ -62,7 +57,7 @@ export function usePictures(mockupId: string): PicturesState {
         await keep([...recipes.recipes.filter(({ name }) => name !== recipe.name), recipe]);
         await edit(layers, 'recipes', [recipe.name]);
       }, `The recipe ${recipe.name} is kept and used.`),
-    undo: () => sendAndSay(() => postJson(`${address}/undo`, {}), 'Undone.'),
-    redo: () => sendAndSay(() => postJson(`${address}/redo`, {}), 'Done again.'),
+    undo,
+    redo,
   };
 }

@@ -1,4 +1,5 @@
 import type { ShelfEntry } from '../../server/useCases/shelf';
+import { hasWords } from '../shared/hasWords';
 
 const lastTouched = ({ editedAt, createdAt }: ShelfEntry) => editedAt ?? createdAt;
 
@@ -29,12 +30,8 @@ export function orderedProjects(
   words: string,
   order: OrderName,
 ): readonly ShelfEntry[] {
-  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
   return entries
-    .filter(({ name, fileName }) => {
-      const text = `${name} ${fileName}`.toLowerCase();
-      return wanted.every((word) => text.includes(word));
-    })
+    .filter(({ name, fileName }) => hasWords(`${name} ${fileName}`, words))
     .toSorted(ORDERS[order].compare);
 }
 

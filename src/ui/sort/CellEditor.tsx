@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { FacetChoice } from '../../core/sort/facets/facet';
 import { checkFacet, facetEntry, type FacetValue } from '../../core/sort/facets/facets';
 import type { Decision } from '../../core/sort/decision';
-import { editorOf, parseLine, printLine } from './facets';
+import { editorOf, parseLine, printLine } from '../shared/facets';
 import type { CellFacet } from './store/state';
 import { MONO } from '../shared/theme';
 

@@ -5,7 +5,7 @@ import { layerLabel } from '../../core/look/layerLabel';
 import { Alert, Button } from '@mui/material';
 import { facetEntry, type Facet, type FacetValue } from '../../core/sort/facets/facets';
 import type { Conflict } from '../../server/useCases/editTags';
-import { facetLabel, printLine } from './facets';
+import { facetLabel, printLine } from '../shared/facets';
 import { useSort } from './SortContext';
 
 /** Conflicting edits of two people, with both values to choose from. */

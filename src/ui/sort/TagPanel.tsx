@@ -7,9 +7,9 @@ import type { Decision } from '../../core/sort/decision';
 import type { LayerId } from '../../core/mockup/layer';
 import type { Tags as TagsByLayer } from '../../core/sort/tag';
 import { focusWorksheet, TAG_PANEL } from './focus';
-import { canHave, EDITED_FACETS, editorOf, sharedValue } from './facets';
+import { canHave, EDITED_FACETS, editorOf, sharedValue } from '../shared/facets';
 import { useSort } from './SortContext';
-import { TagField } from './TagField';
+import { TagField } from '../shared/TagField';
 
 const MOST = 2000;
 /** The groups beside each other, as far as the panel is wide. */

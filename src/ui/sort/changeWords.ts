@@ -2,7 +2,7 @@ import type { LayerId } from '../../core/mockup/layer';
 import type { Mockup } from '../../core/mockup/mockup';
 import { treeOf } from '../../core/mockup/tree';
 import type { Change } from '../../core/sort/change';
-import { facetLabel } from './facets';
+import { facetLabel } from '../shared/facets';
 import { layerLabel } from '../../core/look/layerLabel';
 
 /** What changes were about, such as "Role of 3 layers". */

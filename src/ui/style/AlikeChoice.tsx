@@ -19,9 +19,9 @@ export function AlikeChoice({ of, classes, onTake }: AlikeChoiceProps) {
       blurOnSelect
       getOptionLabel={({ name }) => name}
       getOptionKey={({ name }) => name}
-      renderOption={({ key, ...props }, { name, uses }) => (
+      renderOption={({ key, ...props }, { name, users }) => (
         <li key={key} {...props}>
-          .{name}, {uses === 1 ? 'one use' : `${uses} uses`}
+          .{name}, {users.length === 1 ? 'one use' : `${users.length} uses`}
         </li>
       )}
       onChange={(_, other) => other?.namedBy && onTake(other.namedBy)}

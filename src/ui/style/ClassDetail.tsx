@@ -2,6 +2,7 @@ import { Box, Button, Typography } from '@mui/material';
 import type { BookClass, ClassUser } from '../../core/emit/styleBook';
 import type { Screen } from '../../core/mockup/mockup';
 import { CodeBlock } from '../shared/CodeBlock';
+import { DetailPane } from '../shared/DetailPane';
 import { ScreenPicture } from '../shared/ScreenPicture';
 import { AlikeChoice } from './AlikeChoice';
 import { ORIGIN_WORDS } from './ClassShelf';
@@ -21,6 +22,9 @@ interface ClassDetailProps {
   readonly style: StyleState;
 }
 
+/** Frames that are drawn at most: more of them hide the mockup. */
+const MOST_FRAMES = 1000;
+
 /** Why no layer names a class; letters inside of texts have none. */
 const WITHOUT_LAYER: Readonly<Partial<Record<BookClass['origin'], string>>> = {
   sample: '; its sample names it',
@@ -30,24 +34,11 @@ const WITHOUT_LAYER: Readonly<Partial<Record<BookClass['origin'], string>>> = {
 /** A class: its name, its rules, and where it is worn. */
 export function ClassDetail({ of, mockupId, drawn, classes, style }: ClassDetailProps) {
   const { nameClass: onName } = style;
-  const { namedBy, states, uses, users } = of;
+  const { namedBy, states, users } = of;
   const screen = drawn.screens.find(({ id }) => id === users[0]?.screen) ?? drawn.screens[0];
   const themes = screen ? drawn.inThemes(screen) : [];
   return (
-    <Box
-      component="section"
-      aria-label={`Class ${of.name}`}
-      sx={{
-        minHeight: 0,
-        overflow: 'auto',
-        borderLeft: 1,
-        borderColor: 'divider',
-        p: 1.5,
-        display: 'flex',
-        flexDirection: 'column',
-        gap: 1,
-      }}
-    >
+    <DetailPane label={`Class ${of.name}`}>
       <Box>
         {namedBy === null ? (
           <Typography variant="h2">.{of.name}</Typography>
@@ -90,7 +81,7 @@ export function ClassDetail({ of, mockupId, drawn, classes, style }: ClassDetail
           </Box>
         )}
         <Typography sx={{ fontSize: 12.5, color: 'text.secondary', mt: 0.5 }}>
-          {ORIGIN_WORDS[of.origin]}; {uses === 1 ? 'worn once' : `worn ${uses} times`}
+          {ORIGIN_WORDS[of.origin]}; {users.length === 1 ? 'worn once' : `worn ${users.length} times`}
           {states.length > 0 && `; states: ${states.join(', ')}`}
           {namedBy === null && (WITHOUT_LAYER[of.origin] ?? '; letters inside of texts')}
         </Typography>
@@ -112,12 +103,11 @@ export function ClassDetail({ of, mockupId, drawn, classes, style }: ClassDetail
         <Worn
           drawn={drawn.asRead}
           screen={screen}
-          users={users.filter((user) => user.screen === screen.id)}
+          users={users.filter((user) => user.screen === screen.id).slice(0, MOST_FRAMES)}
         />
       )}
       <ClassUsers
         users={users}
-        uses={uses}
         mockupId={mockupId}
         tagOf={(layer) => style.opened?.tags[layer]}
         onSplit={style.splitOff}
@@ -136,7 +126,7 @@ export function ClassDetail({ of, mockupId, drawn, classes, style }: ClassDetail
           }
         />
       )}
-    </Box>
+    </DetailPane>
   );
 }
 

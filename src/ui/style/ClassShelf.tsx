@@ -39,7 +39,7 @@ export function ClassShelf({ classes, chosen, onChoose, drawn }: ClassShelfProps
       }}
     >
       {classes.map((each) => {
-        const { name, uses, users, origin } = each;
+        const { name, users, origin } = each;
         const [first] = users;
         const id = classId(each);
         return (
@@ -67,7 +67,7 @@ export function ClassShelf({ classes, chosen, onChoose, drawn }: ClassShelfProps
                   .{name}
                 </Typography>
                 <Typography noWrap sx={{ fontSize: 12, color: 'text.secondary' }}>
-                  {uses === 1 ? 'one use' : `${uses} uses`}, {ORIGIN_WORDS[origin]}
+                  {users.length === 1 ? 'one use' : `${users.length} uses`}, {ORIGIN_WORDS[origin]}
                 </Typography>
               </Box>
             </ListItemButton>

@@ -9,7 +9,6 @@ const SHOWN = 40;
 
 interface ClassUsersProps {
   readonly users: readonly ClassUser[];
-  readonly uses: number;
   readonly mockupId: string;
   readonly tagOf: (layer: string) => Tag | undefined;
   /** See `StyleState`. */
@@ -19,7 +18,7 @@ interface ClassUsersProps {
 }
 
 /** The layers that wear a class. Ticked ones get a class of their own, or lose what was said of their look. */
-export function ClassUsers({ users, uses, mockupId, tagOf, onSplit, onShare, onOwnLook }: ClassUsersProps) {
+export function ClassUsers({ users, mockupId, tagOf, onSplit, onShare, onOwnLook }: ClassUsersProps) {
   const [ticked, setTicked] = useState<readonly string[]>([]);
   const [name, setName] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
@@ -64,7 +63,7 @@ export function ClassUsers({ users, uses, mockupId, tagOf, onSplit, onShare, onO
             {said(tagOf(layer))}
           </li>
         ))}
-        {uses > SHOWN && <li>and {uses - SHOWN} more</li>}
+        {users.length > SHOWN && <li>and {users.length - SHOWN} more</li>}
       </Box>
       {chosen.length > 0 && (
         <Box

@@ -1,11 +1,12 @@
 'use client';
-import { Alert, Box, Skeleton, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
+import { Box, Skeleton, ToggleButton, ToggleButtonGroup, Typography } from '@mui/material';
 import { useMemo, useState } from 'react';
 import type { BookClass, StyleBook } from '../../core/emit/styleBook';
 import { bytesText } from '../shared/bytesText';
 import { FindField } from '../shared/FindField';
-import { HistoryButtons } from '../shared/HistoryButtons';
-import { TopBar } from '../shared/TopBar';
+import { ListAndDetail } from '../shared/DetailPane';
+import { hasWords } from '../shared/hasWords';
+import { StepFrame } from '../shared/StepFrame';
 import { ClassDetail } from './ClassDetail';
 import { classId, ClassShelf } from './ClassShelf';
 import { drawnMockup } from './drawnMockup';
@@ -29,28 +30,15 @@ export function StyleStep({ mockupId }: { readonly mockupId: string }) {
   const shown = found.find((each) => classId(each) === chosen) ?? found[0];
   const drawn = useMemo(() => (opened ? drawnMockup(opened) : null), [opened]);
   return (
-    <>
-      <TopBar title={opened?.project ?? 'Style'} mockupId={mockupId} step="style">
-        <HistoryButtons
-          canUndo={opened?.canUndo ?? false}
-          canRedo={opened?.canRedo ?? false}
-          onUndo={style.undo}
-          onRedo={style.redo}
-        />
-      </TopBar>
-      <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
-        {style.problem && <Alert severity="error">{style.problem}</Alert>}
-        <Box
-          sx={{
-            display: 'flex',
-            alignItems: 'center',
-            gap: 2,
-            px: 1.5,
-            minHeight: 44,
-            borderBottom: 1,
-            borderColor: 'divider',
-          }}
-        >
+    <StepFrame
+      step="style"
+      title={opened?.project ?? 'Style'}
+      mockupId={mockupId}
+      opened={opened}
+      history={style}
+      problem={style.problem}
+      tools={
+        <>
           <ToggleButtonGroup
             size="small"
             exclusive
@@ -71,18 +59,13 @@ export function StyleStep({ mockupId }: { readonly mockupId: string }) {
           {opened && (
             <StyleFileButtons mockupId={mockupId} project={opened.project} onImported={style.reload} />
           )}
-        </Box>
-        {!book && !style.problem && <BookSkeleton />}
-        {book && opened && drawn && view === 'classes' && (
-          <Box
-            sx={{
-              flex: 1,
-              minHeight: 0,
-              display: 'grid',
-              gridTemplateColumns: 'minmax(0, 1fr) minmax(300px, 400px)',
-              gridTemplateRows: 'minmax(0, 1fr)',
-            }}
-          >
+        </>
+      }
+    >
+      {!book && !style.problem && <BookSkeleton />}
+      {book && opened && drawn && view === 'classes' && (
+        <ListAndDetail
+          list={
             <Box sx={{ minHeight: 0, overflow: 'auto' }}>
               <ForbiddenNames names={style.forbidden} onChange={style.forbid} />
               {found.length === 0 && <Typography sx={{ p: 2 }}>No class has these words.</Typography>}
@@ -93,7 +76,9 @@ export function StyleStep({ mockupId }: { readonly mockupId: string }) {
                 drawn={drawn.asRead}
               />
             </Box>
-            {shown && (
+          }
+          detail={
+            shown && (
               <ClassDetail
                 key={classId(shown)}
                 of={shown}
@@ -102,21 +87,20 @@ export function StyleStep({ mockupId }: { readonly mockupId: string }) {
                 classes={book.classes}
                 style={style}
               />
-            )}
-          </Box>
-        )}
-        {book && view === 'values' && <ValueTable book={book} said={style.said} onSay={style.sayValue} />}
-        {book && view === 'figures' && <StyleCharts book={book} />}
-      </Box>
-    </>
+            )
+          }
+        />
+      )}
+      {book && view === 'values' && <ValueTable book={book} said={style.said} onSay={style.sayValue} />}
+      {book && view === 'figures' && <StyleCharts book={book} />}
+    </StepFrame>
   );
 }
 
 function classesFound(classes: readonly BookClass[], words: string): readonly BookClass[] {
-  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
   return classes
-    .filter(({ name, css }) => wanted.every((word) => `${name} ${css}`.toLowerCase().includes(word)))
-    .toSorted((one, other) => other.uses - one.uses || one.name.localeCompare(other.name));
+    .filter(({ name, css }) => hasWords(`${name} ${css}`, words))
+    .toSorted((one, other) => other.users.length - one.users.length || one.name.localeCompare(other.name));
 }
 
 function labelOf(view: View, book: StyleBook | null): string {
@@ -126,7 +110,7 @@ function labelOf(view: View, book: StyleBook | null): string {
 }
 
 function summary({ classes, near, bytes }: StyleBook): string {
-  const once = classes.filter(({ uses }) => uses === 1).length;
+  const once = classes.filter(({ users }) => users.length === 1).length;
   const nearly =
     near.length === 0
       ? ''

@@ -1,20 +1,18 @@
-import { useSnackbar } from 'notistack';
-import { useState } from 'react';
 import type { StyleBook } from '../../core/emit/styleBook';
 import type { StyleValue } from '../../core/look/styleValue';
 import { SHEET } from '../../core/mockup/identity';
 import { checkFacet } from '../../core/sort/facets/facets';
 import type { SaidValue } from '../../core/sort/facets/values';
-import type { Edited, TagEdit } from '../../server/useCases/editTags';
+import type { TagEdit } from '../../server/useCases/editTags';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
-import { postJson } from '../shared/request';
+import { useEdits, type Edits } from '../shared/useEdits';
 import { useResource } from '../shared/useResource';
-import { useSendQueue } from '../shared/useSendQueue';
+import { useUnconfirmed } from '../shared/useUnconfirmed';
 
 /** Says something of a value; nothing is left of what is neither merged nor named. Gives what is wrong, or null. */
 export type SayValue = (value: StyleValue, change: Pick<SaidValue, 'into' | 'name'>) => string | null;
 
-export interface StyleState {
+export interface StyleState extends Pick<Edits, 'undo' | 'redo'> {
   readonly opened: OpenedMockup | null;
   readonly book: StyleBook | null;
   readonly problem: string | null;
@@ -36,8 +34,6 @@ export interface StyleState {
   /** Gives layers the look of another one, or their own look again. */
   readonly lookLike: (layers: readonly string[], model: string | null) => void;
   readonly reload: () => void;
-  readonly undo: () => void;
-  readonly redo: () => void;
 }
 
 /** The style sheet of a mockup, and what a person says of it. */
@@ -45,26 +41,14 @@ export function useStyle(mockupId: string): StyleState {
   const address = `/api/mockups/${mockupId}`;
   const opened = useResource<OpenedMockup>(address);
   const book = useResource<StyleBook | null>(`${address}/style`);
-  const { enqueueSnackbar } = useSnackbar();
   const reload = () => {
     opened.reload();
     book.reload();
   };
-  const { send, refused } = useSendQueue(reload);
-  const sendAndSay = (work: () => Promise<unknown>, done: string) =>
-    send(async () => {
-      await work();
-      enqueueSnackbar(done);
-    });
-  const editAll = (edits: readonly TagEdit[], done: string) =>
-    sendAndSay(() => postJson<Edited>(`${address}/edits`, { edits }), done);
+  const { refused, sendAndSay, edit: editNow, undo, redo } = useEdits(mockupId, reload);
+  const editAll = (edits: readonly TagEdit[], done: string) => sendAndSay(() => editNow(edits), done);
   const edit = (change: TagEdit, done: string) => editAll([change], done);
-  /** What is said and not yet answered, and the server's state before: the next change must include it. */
-  const [own, setOwn] = useState<{
-    readonly list: readonly SaidValue[];
-    readonly since: OpenedMockup | null;
-  } | null>(null);
-  const said = own && own.since === opened.data ? own.list : (opened.data?.tags[SHEET.id]?.values ?? []);
+  const [said, setSaid] = useUnconfirmed(opened.data?.tags[SHEET.id]?.values ?? [], opened.data);
   return {
     opened: opened.data,
     book: book.data,
@@ -80,7 +64,7 @@ export function useStyle(mockupId: string): StyleState {
       const next = into === undefined && name === undefined ? others : [...others, own];
       const check = checkFacet('values', next);
       if ('problem' in check) return check.problem;
-      setOwn({ list: next, since: opened.data });
+      setSaid(next);
       edit(
         { layer: SHEET.id, facet: 'values', value: next.length > 0 ? next : null },
         into === undefined ? `${value} was changed.` : `${value} is written as ${into}.`,
@@ -133,7 +117,7 @@ export function useStyle(mockupId: string): StyleState {
         model === null ? 'They have their own look again.' : 'They look alike now.',
       ),
     reload,
-    undo: () => sendAndSay(() => postJson(`${address}/undo`, {}), 'Undone.'),
-    redo: () => sendAndSay(() => postJson(`${address}/redo`, {}), 'Done again.'),
+    undo,
+    redo,
   };
 }

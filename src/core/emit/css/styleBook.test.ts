@@ -28,10 +28,10 @@ function book(tags: Record<string, Tag> = {}, themes: readonly string[] = []) {
 describe('the style book', () => {
   it('has every class with its rules, its users, and where its name comes from', () => {
     const { named } = book();
-    expect(named('card')).toMatchObject({ origin: 'layers', uses: 2 });
+    expect(named('card')).toMatchObject({ origin: 'layers', users: [{}, {}] });
     expect(named('card')!.css).toContain('.card {');
     expect(named('card')!.users[0]).toMatchObject({ title: 'card', box: { width: 81 } });
-    expect(named('plate')).toMatchObject({ origin: 'sample', uses: 1, namedBy: null });
+    expect(named('plate')).toMatchObject({ origin: 'sample', users: [{}], namedBy: null });
   });
 
   it('shows of a look of the same thing what differs', () => {
@@ -47,7 +47,7 @@ describe('the style book', () => {
       [first]: { lookName: 'berth' },
       [SHEET.id]: { values: [{ kind: 'colour', value: '#fed', name: 'sand' }] },
     });
-    expect(named('berth')).toMatchObject({ origin: 'person', uses: 2, namedBy: first });
+    expect(named('berth')).toMatchObject({ origin: 'person', users: [{}, {}], namedBy: first });
     expect(tokens.map(({ name }) => name)).toContain('sand');
   });
 
@@ -72,9 +72,9 @@ describe('the style book', () => {
     })!;
     const placed = classes.filter(({ origin }) => origin === 'place');
     expect(placed.length).toBeGreaterThan(0);
-    for (const { css, uses, users } of placed) {
+    for (const { css, users } of placed) {
       expect(css).toMatch(/^\.card-[\w-]+ \{/);
-      expect(users).toHaveLength(uses);
+      expect(users.length).toBeGreaterThan(0);
     }
   });
 });

@@ -17,9 +17,6 @@ import { placedClasses } from './placedClasses';
 import { stateRules } from './stateRules';
 import { isOfTheme, themeRules } from './themeRules';
 
-/** The users that are listed of a class: all of them would be a book of its own. */
-const MOST_USERS = 1000;
-
 interface Use {
   readonly page: Page;
   readonly node: PageNode;
@@ -53,9 +50,8 @@ export function styleBook(input: BookInput): StyleBook {
       origin: originOf(style, users, samples),
       css,
       states: [...new Set(style.states.map(({ state }): State => state))],
-      uses: users.length,
       namedBy: namedBy(style, users, input),
-      users: users.slice(0, MOST_USERS).map((use) => userOf(use, input)),
+      users: users.map((use) => userOf(use, input)),
     };
   });
   const { rules, tokens, others, near } = tokenSheet(input);
@@ -82,10 +78,9 @@ function placedBook(input: BookInput, uses: ReadonlyMap<string, readonly Use[]>)
       origin: 'place',
       css: printCss(asInSheet([rule], input, true)),
       states: [],
-      uses: users.length,
       // Its place follows from the layers: nobody names it.
       namedBy: null,
-      users: users.slice(0, MOST_USERS).map((use) => userOf(use, input)),
+      users: users.map((use) => userOf(use, input)),
     };
   });
 }

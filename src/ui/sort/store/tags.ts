@@ -12,7 +12,7 @@ import type { Conflict, Edited, TagEdit } from '../../../server/useCases/editTag
 import type { Followed } from '../../../server/useCases/followEdits';
 import { postJson, request } from '../../shared/request';
 import { changeWords } from '../changeWords';
-import { EDITED_FACETS } from '../facets';
+import { EDITED_FACETS } from '../../shared/facets';
 import { ownName, rememberPerson } from '../ownName';
 import { screenOf } from '../rows';
 import { addressOf, tagsOf } from './opened';
