@@ -8,7 +8,7 @@ export default defineConfig({
   testDir: 'e2e',
   timeout: 90_000,
   expect: { timeout: 15_000 },
-  workers: 1,
+  workers: 2,
   reporter: [['list'], ['json', { outputFile: '.orden/playwright.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,

@@ -91,10 +91,15 @@ export function withValues([property, value]: Declaration, textFor: TextFor): De
   return [property, replaceFound(value, valuesIn([property, value]), textFor)];
 }
 
-/** A text with other texts for the values that were found in it; null keeps one. */
+/** A text with other texts for the values that were found in it, in their order; null keeps one. */
 export function replaceFound(text: string, found: readonly FoundValue[], textFor: TextFor): string {
-  return found.toReversed().reduce((changed, each) => {
+  const parts: string[] = [];
+  let kept = 0;
+  for (const each of found) {
     const other = textFor(each);
-    return other === null ? changed : changed.slice(0, each.start) + other + changed.slice(each.end);
-  }, text);
+    if (other === null) continue;
+    parts.push(text.slice(kept, each.start), other);
+    kept = each.end;
+  }
+  return parts.join('') + text.slice(kept);
 }
