@@ -75,7 +75,7 @@ export function planOf(
     versions.length === 0
       ? decisions
       : new Map([decisions, ...versions.map((each) => each.decisions)].flatMap((each) => [...each]));
-  const plan = planPictures(mockup, measures, shown, outliner, report, options.pictures);
+  const plan = planPictures(mockup, measures, shown, versions, outliner, report, options.pictures);
   clock.lap('pictures');
   return { samples, mockup, measures, versions, plan };
 }

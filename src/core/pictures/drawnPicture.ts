@@ -6,7 +6,7 @@ import { memoizeLast } from '../mockup/memoize';
 import type { Mockup, Screen } from '../mockup/mockup';
 import type { Decision, PictureOverride } from '../sort/decision';
 import { layersNamed } from '../sort/merges';
-import { withoutGround } from './iconGround';
+import { withoutGround, type FreedIcon } from './iconGround';
 import { ASSET_ADDRESS, type PictureSource } from './picture';
 import { pictureBox, withoutLowest, withSurroundings, type BoxContext } from './pictureBox';
 import type { Outliner } from './standaloneOptions';
@@ -27,33 +27,47 @@ export interface DrawnPicture {
 /** Memoized: few edits change a picture. */
 const lastDrawn = memoizeLast<Layer, DrawnPicture | null>();
 
-/** A layer as a picture; null when nothing of it is visible. */
+/**
+ * A layer as a picture; null when nothing of it is visible.
+ * @param likeBox the box that it shares with its states, px of the screen; absent for its own
+ */
 export function drawLayer(
   layer: Layer,
   said: PictureOverride,
   context: BoxContext,
   outliner: Outliner,
+  likeBox?: Box,
 ): DrawnPicture | null {
   const { screen, measured, mockup } = context;
   const { faces, definitions, bitmaps } = mockup;
   const matrix = measured.get(layer.id)?.matrix;
   if (!matrix) return null;
-  return lastDrawn(layer, [said, measured, faces, definitions, bitmaps, outliner], () => {
-    const draw = (shown: Layer, box: Box | null) =>
-      drawnPicture(box, [{ layer: asPicture(shown), matrix }], { mockup, outliner, ground: said.ground });
-    const isAutomatic = said.box === undefined && said.ground === undefined && said.contents === undefined;
-    const freed = isAutomatic ? withoutGround(layer, screen, measured) : null;
-    if (freed) return draw(freed.layer, freed.box);
+  const shared = likeBox ? [likeBox.x, likeBox.y, likeBox.width, likeBox.height] : [];
+  return lastDrawn(layer, [said, measured, faces, definitions, bitmaps, outliner, ...shared], () => {
+    const draw = (shown: PlacedLayer) =>
+      drawnPicture(likeBox ?? boxOfPicture(layer, said, context), [shown], {
+        mockup,
+        outliner,
+        ground: said.ground,
+      });
+    const freed = freedIcon(layer, said, context);
+    if (freed) return draw({ layer: asPicture(freed.layer), matrix });
     const shown = said.ground === 'none' ? withoutLowest(layer, mockup) : layer;
-    const box = pictureBox(layer, said.box, context);
-    if (said.contents === undefined) return draw(shown, box);
+    if (said.contents === undefined) return draw({ layer: asPicture(shown), matrix });
     const around = withSurroundings(screen.root, shown, said.contents, mockup);
-    return drawnPicture(box, [{ layer: around, matrix: IDENTITY }], {
-      mockup,
-      outliner,
-      ground: said.ground,
-    });
+    return draw({ layer: around, matrix: IDENTITY });
   });
+}
+
+/** The box that a picture is drawn in, px of the screen; null when nothing of it is visible. */
+export function boxOfPicture(layer: Layer, said: PictureOverride, context: BoxContext): Box | null {
+  return freedIcon(layer, said, context)?.box ?? pictureBox(layer, said.box, context);
+}
+
+/** An icon without the square beneath it, where a person said nothing else. */
+function freedIcon(layer: Layer, said: PictureOverride, { screen, measured }: BoxContext): FreedIcon | null {
+  const isAutomatic = said.box === undefined && said.ground === undefined && said.contents === undefined;
+  return isAutomatic ? withoutGround(layer, screen, measured) : null;
 }
 
 /** Several layers as one picture, at the place of the topmost; null when nothing is visible. */

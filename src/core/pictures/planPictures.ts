@@ -8,6 +8,7 @@ import { walk } from '../mockup/walk';
 import type { Report } from '../findings/finding';
 import type { Decision, Decisions } from '../sort/decision';
 import { freeName } from '../markup/freeName';
+import type { Version } from '../sort/decide/stateVersions';
 import { fileName } from '../sort/outputNames';
 import { drawLayer, drawMerge } from './drawnPicture';
 import { automaticRecipe } from './recipes/automaticRecipe';
@@ -21,12 +22,17 @@ import {
   type PictureSource,
 } from './picture';
 import type { Outliner } from './standaloneOptions';
+import { stateBoxes } from './stateBoxes';
 
-/** Plans every picture and its files: names, formats, sizes, and the layers that share one. */
+/**
+ * Plans every picture and its files: names, formats, sizes, and the layers that share one.
+ * @param decisions those about states included
+ */
 export function planPictures(
   mockup: Mockup,
   measures: ReadonlyMap<string, Measures>,
   decisions: Decisions,
+  versions: readonly Version[],
   outliner: Outliner,
   report: Report,
   said: PictureRecipes = NO_RECIPES,
@@ -40,6 +46,11 @@ export function planPictures(
   const names = new Set<string>();
   const writer = createFileWriter(said, report);
   const places = placesOf(mockup);
+  const likeBoxes = stateBoxes(versions, decisions, (key) => {
+    const screen = places.get(key)?.screen;
+    const measured = screen && measures.get(screen.id);
+    return screen && measured ? { screen, measured, mockup } : null;
+  });
   // The parts are in drawing order.
   for (const [key, decision] of picturesOf(decisions)) {
     const place = places.get(key);
@@ -49,7 +60,13 @@ export function planPictures(
     const { screen, layer } = place;
     const drawn = decision.merge
       ? drawMerge(layer, decision.merge, { screen, measured, mockup }, outliner)
-      : drawLayer(layer, decision.pictureOverride, { screen, measured, mockup }, outliner);
+      : drawLayer(
+          layer,
+          decision.pictureOverride,
+          { screen, measured, mockup },
+          outliner,
+          likeBoxes.get(key),
+        );
     if (!drawn) continue;
     const { box, source, content, layers } = drawn;
     const recipes = decision.recipes ?? said.usual ?? null;
