@@ -19,6 +19,7 @@ test('pictures are seen before they are written, and made by recipes, boxes and 
   await expect(table.getByRole('button', { name: 'gull' })).toBeVisible();
   await expect(page.getByText(/^2 pictures, 2 files, \d/)).toBeVisible();
   await expect(table.getByText('…')).toHaveCount(0);
+  await expect(table.getByText(/^[1-9]\d?%$/)).toHaveCount(2);
   await expectAccessible(page);
 
   // Two pictures are set together.
@@ -29,6 +30,11 @@ test('pictures are seen before they are written, and made by recipes, boxes and 
   await page.getByRole('combobox', { name: 'A recipe' }).selectOption('ios');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(table.getByText('ios/gull@3x.png')).toBeVisible();
+  await page.getByRole('combobox', { name: 'A recipe' }).selectOption('symbols');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(table.getByRole('row').filter({ hasText: 'pictures/symbols.svg' })).toContainText(
+    '2 pictures as symbols',
+  );
   const box = page.getByRole('textbox', { name: 'Picture box' });
   await box.fill('wide');
   await box.press('Enter');

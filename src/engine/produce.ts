@@ -17,6 +17,7 @@ import { manifest } from './manifest';
 import { checkedFile } from './pictures/checkedFile';
 import { withPdfPrinter, type PdfPrinter } from './pictures/pdfPrinter';
 import { renderPicture } from './pictures/renderPicture';
+import { renderShared, sharedReason } from './pictures/sharedFile';
 
 export interface OutputFile {
   readonly path: string;
@@ -69,7 +70,7 @@ export async function produce(input: ProduceInput): Promise<Product> {
   const { drawn: apart, failed } = await withPdfPrinter((printer) =>
     drawPictures(conversion, input, printer),
   );
-  const drawn = [...apart, ...(await drawSymbols(conversion, input))];
+  const drawn = [...apart, ...(await drawShared(conversion, input))];
   const drawingMs = performance.now() - start;
 
   const fonts = await Promise.all(
@@ -159,25 +160,28 @@ async function drawPictures(
   return { drawn: drawn.filter((each) => each !== null), failed };
 }
 
-/** The files that hold pictures as symbols. */
-async function drawSymbols({ plan }: Conversion, { only }: ProduceInput): Promise<readonly DrawnPicture[]> {
-  if (plan.symbolFiles.length === 0 || only) return [];
-  const { writeSymbols } = await import('./pictures/writeSymbols');
-  return plan.symbolFiles.map(({ path, pictures: names }) => {
-    const pictures = plan.pictures.filter(({ name }) => names.includes(name));
-    return {
-      file: path,
-      format: 'svg',
-      // A document of symbols has no size of its own.
-      width: 0,
-      height: 0,
-      reason: `${pictures.length} pictures as symbols`,
+/** The files that belong to several pictures. */
+function drawShared({ plan }: Conversion, { assets, only }: ProduceInput): Promise<readonly DrawnPicture[]> {
+  const asked = only
+    ? new Set(plan.pictures.filter(({ layers }) => layers.some((id) => only.has(id))).map(({ name }) => name))
+    : null;
+  // A file of symbols is that of all its pictures.
+  const files = plan.sharedFiles.filter(
+    ({ kind, pictures }) => asked === null || (kind === 'bitmap' && pictures.some((name) => asked.has(name))),
+  );
+  return Promise.all(
+    files.map(async (file) => ({
+      file: file.path,
+      format: file.format,
+      width: file.width,
+      height: file.height,
+      reason: sharedReason(file),
       layer: null,
-      title: 'symbols',
-      uses: pictures.length,
-      bytes: new TextEncoder().encode(writeSymbols(pictures)),
-    };
-  });
+      title: file.kind,
+      uses: file.pictures.length,
+      bytes: await renderShared(file, plan, assets),
+    })),
+  );
 }
 
 /** The number of layers in each picture layer, itself included. */

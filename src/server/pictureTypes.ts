@@ -28,11 +28,19 @@ export interface PlannedPicture {
   readonly problems: readonly string[];
 }
 
+/** A file of several pictures that a build would write. */
+export interface PlannedSharedFile extends PlannedFile {
+  readonly reason: string;
+  /** The names of its pictures. */
+  readonly pictures: readonly string[];
+}
+
 /** What pictures a build would make, as they are now. */
 export interface PictureList {
   /** Stands for the mockup, its tags and options: drawings of another state have another one. */
   readonly mark: string;
   readonly pictures: readonly PlannedPicture[];
+  readonly shared: readonly PlannedSharedFile[];
 }
 
 /** The query of a file as a trial would write it. */

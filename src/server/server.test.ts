@@ -183,7 +183,9 @@ withDatabase('on the database', () => {
       expect(pictures.length).toBeGreaterThan(3);
       const files = pictures.flatMap((picture) => picture.files);
       const [file] = files;
-      const { width, height } = await sharp(await pictureFile(added.mockupId, file!.path, signal)).metadata();
+      const { bytes, plain } = await pictureFile(added.mockupId, file!.path, signal);
+      expect(bytes.length).toBeLessThanOrEqual(plain!);
+      const { width, height } = await sharp(bytes).metadata();
       expect({ width, height }).toEqual({ width: file!.width, height: file!.height });
       await expect(pictureFile(added.mockupId, 'pictures/none.png', signal)).rejects.toMatchObject({
         status: 404,

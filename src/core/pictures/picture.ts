@@ -24,8 +24,10 @@ export interface PictureFile {
   /** 1–100, for lossy formats. */
   readonly quality?: number;
   readonly lossless?: true;
-  /** How an SVG is written. Absent for one as it was drawn. */
+  /** How an SVG is written. Absent for the usual way. */
   readonly svg?: SvgStyle;
+  /** The addresses of the bitmaps that lie beside an SVG, from its own folder, by their names in the mockup. */
+  readonly bitmapAddresses?: Readonly<Record<string, string>>;
   /** True for a size that is a width or height in px, not a multiple. */
   readonly byWidth?: true;
   /** True for a file that no page shows. */
@@ -56,16 +58,24 @@ export interface Picture {
   readonly reason: string;
 }
 
-/** One SVG file that holds pictures as symbols. */
-export interface SymbolFile {
+/** A file that belongs to several pictures. */
+export type SharedFile = {
   readonly path: string;
+  readonly format: PictureFormat;
+  /** Px; 0 for a document of symbols, which has no size of its own. */
+  readonly width: number;
+  readonly height: number;
   /** The names of its pictures. */
   readonly pictures: readonly string[];
-}
+} & (
+  | { readonly kind: 'symbols' }
+  /** A bitmap of the mockup that lies beside the SVGs that show it, as it is. */
+  | { readonly kind: 'bitmap'; readonly bitmap: string }
+);
 
 export interface PicturePlan {
   readonly pictures: readonly Picture[];
-  readonly symbolFiles: readonly SymbolFile[];
+  readonly sharedFiles: readonly SharedFile[];
   /** For every picture layer: its picture, and its box on the screen in whole px. */
   readonly placed: ReadonlyMap<LayerId, { readonly picture: string; readonly box: Box }>;
 }

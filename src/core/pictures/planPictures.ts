@@ -10,6 +10,7 @@ import type { Decision, Decisions } from '../sort/decision';
 import { freeName } from '../markup/freeName';
 import type { Version } from '../sort/decide/stateVersions';
 import { fileName } from '../sort/outputNames';
+import { withBitmapsBeside } from './bitmapsBeside';
 import { drawLayer, drawMerge } from './drawnPicture';
 import { automaticRecipe } from './recipes/automaticRecipe';
 import { createFileWriter, NO_RECIPES, type OriginalFile } from './recipes/fileWriter';
@@ -20,6 +21,7 @@ import {
   type PictureFormat,
   type PicturePlan,
   type PictureSource,
+  type SharedFile,
 } from './picture';
 import type { Outliner } from './standaloneOptions';
 import { stateBoxes } from './stateBoxes';
@@ -99,8 +101,12 @@ export function planPictures(
     byContent.set(mark, { name, layers: [layer.id], source: whole, files, reason });
     placed.set(layer.id, { picture: name, box });
   }
-  const symbolFiles = [...symbolsOf].map(([each, pictures]) => ({ path: `pictures/${each}.svg`, pictures }));
-  return { pictures: [...byContent.values()] satisfies Picture[], symbolFiles, placed };
+  const symbols = [...symbolsOf].map(([each, names]): SharedFile => {
+    const path = writer.freePath(`pictures/${each}`, 'svg');
+    return { kind: 'symbols', path, format: 'svg', width: 0, height: 0, pictures: names };
+  });
+  const { pictures, bitmapFiles } = withBitmapsBeside([...byContent.values()], mockup, writer);
+  return { pictures, sharedFiles: [...symbols, ...bitmapFiles], placed };
 }
 
 /** The layers that are pictures by themselves. `forEach` allocates no pair for each entry. */

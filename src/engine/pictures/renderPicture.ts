@@ -5,6 +5,9 @@ import type { DrawnScreen } from '../screens/screenFiles';
 import { NO_PRINTER, type PdfPrinter } from './pdfPrinter';
 import { ASSET_ADDRESS, type Picture, type PictureFile } from '../../core/pictures/picture';
 
+/** Characters of the largest document that is made smaller without being asked: it takes about a second a megabyte. */
+const LARGEST_SHRUNK = 1_000_000;
+
 /** The most px of a raster file; it bounds memory. */
 const MOST_PIXELS = 64_000_000;
 
@@ -23,25 +26,31 @@ export async function renderPicture(
   const { source } = picture;
   if (file.format === 'pdf') return printer(standaloneOf(picture, file, mockup, assets));
   if (file.format === 'svg') {
-    if (source.kind !== 'svg') throw new Error('a bitmap has no vector form');
-    const { svg: style } = file;
-    const drawn = (style?.text === 'text' && source.withText) || source.svg;
-    const whole = style?.bitmaps === 'embedded' ? withBitmaps(drawn, mockup, assets) : drawn;
-    if (!style) return new TextEncoder().encode(whole);
+    const { svg: style, bitmapAddresses } = file;
+    const drawn = documentOf(picture, file, style?.text === 'text');
+    const whole =
+      style?.bitmaps === 'embedded'
+        ? withBitmaps(drawn, mockup, assets)
+        : withAddresses(drawn, (name) => bitmapAddresses?.[name] ?? null);
+    if (!style && whole.length > LARGEST_SHRUNK) return new TextEncoder().encode(whole);
     // Loaded for those who ask for it: it takes a while.
     const { writeSvg } = await import('./writeSvg');
-    return new TextEncoder().encode(writeSvg(whole, picture.name, style));
+    return new TextEncoder().encode(writeSvg(whole, picture.name, style ?? {}));
   }
   if (file.width * file.height > MOST_PIXELS)
     throw new Error(`it would have ${file.width}×${file.height} px`);
   if (source.kind === 'bitmap' && file.isOriginal) return bytesOf(source.bitmap, assets);
+  if (file.format === 'gif') throw new Error('GIF is written only as it was read');
+  return ENCODERS[file.format](drawnPixels(picture, file, mockup, assets), file).toBuffer();
+}
+
+/** The px of a file before they are encoded. */
+export function drawnPixels({ source }: Picture, file: PictureFile, mockup: Mockup, assets: Assets): Sharp {
   const input =
     source.kind === 'svg'
       ? drawnSvg(source.svg, file.scale, mockup, assets)
       : sharp(bytesOf(source.bitmap, assets), { limitInputPixels: MOST_PIXELS * 4 }).rotate();
-  if (file.format === 'gif') throw new Error('GIF is written only as it was read');
-  const drawn = input.resize(file.width, file.height, { fit: 'fill', kernel: 'mitchell' });
-  return ENCODERS[file.format](drawn, file).toBuffer();
+  return input.resize(file.width, file.height, { fit: 'fill', kernel: 'mitchell' });
 }
 
 function drawnSvg(svg: string, scale: number, mockup: Mockup, assets: Assets): Sharp {
@@ -51,9 +60,15 @@ function drawnSvg(svg: string, scale: number, mockup: Mockup, assets: Assets): S
 }
 
 /** The document with its bitmaps in it. */
-function withBitmaps(svg: string, mockup: Mockup, assets: Assets): string {
-  return svg.replace(new RegExp(`${ASSET_ADDRESS}([\\w-]+)`, 'g'), (_, name: string) =>
-    dataUri(name, mockup, assets),
+export function withBitmaps(svg: string, mockup: Mockup, assets: Assets): string {
+  return withAddresses(svg, (name) => dataUri(name, mockup, assets));
+}
+
+/** The document with other addresses of its bitmaps; null keeps one. */
+function withAddresses(svg: string, addressOf: (name: string) => string | null): string {
+  return svg.replace(
+    new RegExp(`${ASSET_ADDRESS}([\\w-]+)`, 'g'),
+    (address, name: string) => addressOf(name) ?? address,
   );
 }
 
@@ -70,15 +85,14 @@ export function dataUri(name: string, mockup: Mockup, assets: Assets): string {
 }
 
 /** The picture as a document of its own, with its bitmaps, as large as its file. */
-function standaloneOf(
-  { source, name }: Picture,
-  { width, height }: PictureFile,
-  mockup: Mockup,
-  assets: Assets,
-): DrawnScreen {
-  const svg =
-    source.kind === 'svg'
-      ? withBitmaps(source.svg, mockup, assets)
-      : `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><image width="${width}" height="${height}" preserveAspectRatio="none" href="${dataUri(source.bitmap, mockup, assets)}"/></svg>`;
-  return { name, width, height, svg: new TextEncoder().encode(svg) };
+function standaloneOf(picture: Picture, file: PictureFile, mockup: Mockup, assets: Assets): DrawnScreen {
+  const { width, height } = file;
+  const svg = withBitmaps(documentOf(picture, file), mockup, assets);
+  return { name: picture.name, width, height, svg: new TextEncoder().encode(svg) };
+}
+
+/** The document of a picture; one around a bitmap, which fills it. */
+function documentOf({ source }: Picture, { width, height }: PictureFile, asText = false): string {
+  if (source.kind === 'svg') return (asText && source.withText) || source.svg;
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><image width="${width}" height="${height}" preserveAspectRatio="none" href="${ASSET_ADDRESS}${source.bitmap}"/></svg>`;
 }

@@ -9,6 +9,8 @@ import type { PictureAsk, PicturesOutput } from '../workers/picturesJob';
 import { picturesInWorker } from '../workers/workers';
 import { mockupState, sourceOfRevision } from './mockupState';
 
+type DrawnFile = Extract<PicturesOutput, { bytes: Uint8Array }>;
+
 const name = Joi.string().max(2000).required();
 const scale = Joi.number().min(0.1).max(4).default(1);
 
@@ -46,13 +48,13 @@ export async function listPictures(id: string, signal: AbortSignal): Promise<Pic
 }
 
 /** A file of a picture as a build would write it. */
-export async function pictureFile(id: string, path: string, signal: AbortSignal): Promise<Uint8Array> {
-  return bytesOf(await ask(id, { kind: 'file', path }, signal));
+export async function pictureFile(id: string, path: string, signal: AbortSignal): Promise<DrawnFile> {
+  return fileOf(await ask(id, { kind: 'file', path }, signal));
 }
 
 /** A picture as a file of a format and quality would show it. */
 export async function trialFile(id: string, query: TrialQuery, signal: AbortSignal): Promise<Uint8Array> {
-  return bytesOf(await ask(id, { kind: 'trial-file', query }, signal));
+  return fileOf(await ask(id, { kind: 'trial-file', query }, signal)).bytes;
 }
 
 /** The qualities of a format, tried on a picture. */
@@ -62,9 +64,9 @@ export async function tryPicture(id: string, request: TrialRequest, signal: Abor
   return output.trial;
 }
 
-function bytesOf(output: Exclude<PicturesOutput, 'unprepared'>): Uint8Array {
+function fileOf(output: Exclude<PicturesOutput, 'unprepared'>): DrawnFile {
   if (!output || !('bytes' in output)) throw NOT_FOUND('This picture');
-  return output.bytes;
+  return output;
 }
 
 /** Asks a worker, which is sent the mockup when it does not have it. */

@@ -6,18 +6,20 @@ import type { LayerId } from '../../core/mockup/layer';
 import type { Assets, Mockup } from '../../core/mockup/mockup';
 import { treeOf } from '../../core/mockup/tree';
 import { softEdges } from '../../core/pictures/alignEdges';
-import { pictureNamed, type Picture, type PictureFile } from '../../core/pictures/picture';
+import { pictureNamed, type Picture, type PictureFile, type SharedFile } from '../../core/pictures/picture';
 import type { Tag } from '../../core/sort/tag';
 import { digestOf } from '../../engine/digest';
 import { createFontBook } from '../../engine/fonts/fontBook';
 import { givenFonts } from '../../engine/fonts/givenFonts';
 import { plainFinding } from '../../engine/manifest';
 import { withPdfPrinter } from '../../engine/pictures/pdfPrinter';
+import { plainBytes } from '../../engine/pictures/plainBytes';
 import { renderPicture } from '../../engine/pictures/renderPicture';
+import { renderShared, sharedReason } from '../../engine/pictures/sharedFile';
 import type { TrialFormat } from '../../core/pictures/trialFormats';
 import { trialFile, tryFormat, type Trial } from '../../engine/pictures/trials';
 import { outlinerOf } from '../../engine/produce';
-import type { PictureList, PlannedPicture, TrialQuery } from '../pictureTypes';
+import type { PictureList, PlannedPicture, PlannedSharedFile, TrialQuery } from '../pictureTypes';
 
 /** What is asked of the pictures of a mockup. */
 export type PictureAsk =
@@ -46,7 +48,8 @@ export type PicturesOutput =
   /** Null for a picture or file that is not there. */
   | null
   | { readonly list: PictureList }
-  | { readonly bytes: Uint8Array }
+  /** A file; `plain` as `plainBytes` has it, null for files that were not planned. */
+  | { readonly bytes: Uint8Array; readonly plain: number | null }
   | { readonly trial: Trial };
 
 interface Prepared extends PlannedPictures {
@@ -60,6 +63,8 @@ const drawn = new LRUCache<string, Uint8Array>({
   maxSize: 48 * 1024 ** 2,
   sizeCalculation: (bytes) => Math.max(1, bytes.length),
 });
+/** What those files would have without being made small, in bytes. */
+const plain = new LRUCache<string, { readonly bytes: number | null }>({ max: 5000 });
 
 /** Lists the pictures that a build would make, or draws one of their files; asks for the mockup when it does not have it. */
 export async function picturesJob(job: PicturesJob): Promise<PicturesOutput> {
@@ -70,18 +75,31 @@ export async function picturesJob(job: PicturesJob): Promise<PicturesOutput> {
   const { plan, mockup, assets } = known;
   switch (ask.kind) {
     case 'list':
-      return { list: { mark, pictures: plan.pictures.map((picture) => describe(picture, known)) } };
+      return {
+        list: {
+          mark,
+          pictures: plan.pictures.map((picture) => describe(picture, known)),
+          shared: plan.sharedFiles.map(describeShared),
+        },
+      };
     case 'file': {
       for (const picture of plan.pictures)
         for (const file of picture.files)
-          if (file.path === ask.path) return { bytes: await draw(picture, file, known) };
-      return null;
+          if (file.path === ask.path)
+            return {
+              bytes: await draw(picture, file, known),
+              plain: await plainBytesOf(picture, file, known),
+            };
+      const shared = plan.sharedFiles.find(({ path }) => path === ask.path);
+      return shared ? { bytes: await renderShared(shared, plan, assets), plain: null } : null;
     }
     case 'trial-file': {
       const { picture: name, format, quality, scale } = ask.query;
       const picture = pictureNamed(plan, name);
       const size = picture && sizeAt(picture, scale, known);
-      return size ? { bytes: await draw(picture, trialFile(format, quality, size), known) } : null;
+      return size
+        ? { bytes: await draw(picture, trialFile(format, quality, size), known), plain: null }
+        : null;
     }
     case 'trial': {
       const picture = pictureNamed(plan, ask.picture);
@@ -106,6 +124,17 @@ async function draw(picture: Picture, file: PictureFile, { mockup, assets }: Pre
     (await withPdfPrinter((printer) => renderPicture(picture, file, mockup, assets, printer)));
   drawn.set(key, bytes);
   return bytes;
+}
+
+async function plainBytesOf(
+  picture: Picture,
+  file: PictureFile,
+  { mockup, assets }: Prepared,
+): Promise<number | null> {
+  const key = contentKey(picture, file, assets);
+  const known = plain.get(key) ?? { bytes: await plainBytes(picture, file, mockup, assets) };
+  plain.set(key, known);
+  return known.bytes;
 }
 
 /** Stands for what is drawn: bitmaps of different mockups have the same names, so it is their bytes that count. */
@@ -161,6 +190,11 @@ function describe({ name, layers, reason, files }: Picture, known: Prepared): Pl
       .filter((finding) => PROBLEMS.has(finding.code) && layers.some((id) => id === finding.layer))
       .map((finding) => plainFinding(finding, tree).message),
   };
+}
+
+function describeShared(file: SharedFile): PlannedSharedFile {
+  const { path, format, width, height, pictures } = file;
+  return { path, format, width, height, pictures, reason: sharedReason(file) };
 }
 
 /** The findings that are about the files of a picture. */

@@ -11,19 +11,20 @@ import {
   Typography,
 } from '@mui/material';
 import { useState } from 'react';
-import type { PlannedPicture } from '../../server/pictureTypes';
+import type { PlannedFile, PlannedPicture, PlannedSharedFile } from '../../server/pictureTypes';
 import { bytesText } from '../shared/bytesText';
 import { MONO } from '../shared/theme';
 import { plannedFileAddress } from './addresses';
-import type { FileBytes } from './useFileBytes';
+import type { FileBytes, MeasuredFile } from './useFileBytes';
 
-const LABELS = { name: 'Picture', px: 'Px', bytes: 'Bytes', uses: 'Uses' } as const;
+const LABELS = { name: 'Picture', px: 'Px', bytes: 'Bytes', saving: 'Saving', uses: 'Uses' } as const;
 type Order = keyof typeof LABELS;
 
 interface FileTableProps {
   readonly mockupId: string;
   readonly mark: string;
   readonly pictures: readonly PlannedPicture[];
+  readonly shared: readonly PlannedSharedFile[];
   readonly bytes: FileBytes;
   /** The names of pictures that are chosen together. */
   readonly ticked: readonly string[];
@@ -35,7 +36,7 @@ interface FileTableProps {
 
 /** Every file of every picture before it is written: size, bytes, reason and problems. */
 export function FileTable(props: FileTableProps) {
-  const { mockupId, mark, pictures, bytes, ticked, onTick, shown, onShow } = props;
+  const { mockupId, mark, pictures, shared, bytes, ticked, onTick, shown, onShow } = props;
   const [order, setOrder] = useState<Order>('name');
   const sorted = sortedBy(order, pictures, bytes);
   const names = pictures.map(({ name }) => name);
@@ -69,6 +70,13 @@ export function FileTable(props: FileTableProps) {
             <TableCell sortDirection={order === 'px' ? 'desc' : false}>{heading('px')}</TableCell>
             <TableCell align="right" sortDirection={order === 'bytes' ? 'desc' : false}>
               {heading('bytes')}
+            </TableCell>
+            <TableCell
+              align="right"
+              sortDirection={order === 'saving' ? 'desc' : false}
+              title="Against the same px as a plain PNG, or against the document as it was drawn"
+            >
+              {heading('saving')}
             </TableCell>
             <TableCell align="right" sortDirection={order === 'uses' ? 'desc' : false}>
               {heading('uses')}
@@ -131,18 +139,7 @@ export function FileTable(props: FileTableProps) {
                     </Line>
                   ))}
                 </TableCell>
-                <TableCell>
-                  {files.map(({ path, width, height }) => (
-                    <Line key={path}>
-                      {width}×{height}
-                    </Line>
-                  ))}
-                </TableCell>
-                <TableCell align="right">
-                  {files.map(({ path }) => (
-                    <Line key={path}>{bytesWords(bytes.get(path))}</Line>
-                  ))}
-                </TableCell>
+                <Figures files={files} bytes={bytes} />
                 <TableCell align="right">{layers.length}</TableCell>
                 <TableCell sx={{ fontSize: 12.5 }}>
                   {reason}
@@ -158,9 +155,50 @@ export function FileTable(props: FileTableProps) {
               </TableRow>
             );
           })}
+          {shared.map((file) => (
+            <TableRow key={file.path} sx={{ verticalAlign: 'top' }}>
+              <TableCell padding="checkbox" />
+              <TableCell />
+              <TableCell sx={{ color: 'text.secondary' }}>shared</TableCell>
+              <TableCell sx={{ fontFamily: MONO, fontSize: 12 }}>
+                <Line title={file.path}>{file.path.split('/').slice(-2).join('/')}</Line>
+              </TableCell>
+              <Figures files={[file]} bytes={bytes} />
+              <TableCell align="right">{file.pictures.length}</TableCell>
+              <TableCell sx={{ fontSize: 12.5 }}>{file.reason}</TableCell>
+            </TableRow>
+          ))}
         </TableBody>
       </Table>
     </Box>
+  );
+}
+
+interface FiguresProps {
+  readonly files: readonly PlannedFile[];
+  readonly bytes: FileBytes;
+}
+
+/** Px, bytes and saving of files, a line each. */
+function Figures({ files, bytes }: FiguresProps) {
+  return (
+    <>
+      <TableCell>
+        {files.map(({ path, width, height }) => (
+          <Line key={path}>{width > 0 ? `${width}×${height}` : 'any'}</Line>
+        ))}
+      </TableCell>
+      <TableCell align="right">
+        {files.map(({ path }) => (
+          <Line key={path}>{bytesWords(bytes.get(path))}</Line>
+        ))}
+      </TableCell>
+      <TableCell align="right">
+        {files.map(({ path }) => (
+          <Line key={path}>{savingWords(bytes.get(path))}</Line>
+        ))}
+      </TableCell>
+    </>
   );
 }
 
@@ -172,9 +210,16 @@ function Line({ children, title }: { readonly children: React.ReactNode; readonl
   );
 }
 
-function bytesWords(bytes: number | null | undefined): string {
-  if (bytes === undefined) return '…';
-  return bytes === null ? 'not drawn' : bytesText(bytes);
+function bytesWords(file: MeasuredFile | null | undefined): string {
+  if (file === undefined) return '…';
+  return file === null ? 'not drawn' : bytesText(file.bytes);
+}
+
+/** The share of the plain file that a file saves; one that is larger says so. */
+function savingWords(file: MeasuredFile | null | undefined): string {
+  if (!file || file.plain === null) return '';
+  const share = Math.round((1 - file.bytes / file.plain) * 100);
+  return share < 0 ? `${-share}% more` : `${share}%`;
 }
 
 function sortedBy(
@@ -185,7 +230,9 @@ function sortedBy(
   const figure = ({ files, layers, width, height }: PlannedPicture): number => {
     if (order === 'px') return width * height;
     if (order === 'uses') return layers.length;
-    return files.reduce((sum, { path }) => sum + (bytes.get(path) ?? 0), 0);
+    const drawn = files.flatMap(({ path }) => bytes.get(path) ?? []);
+    const sum = drawn.reduce((all, file) => all + file.bytes, 0);
+    return order === 'bytes' ? sum : drawn.reduce((all, { plain }) => all + (plain ?? 0), 0) - sum;
   };
   return pictures.toSorted((one, other) =>
     order === 'name' ? one.name.localeCompare(other.name) : figure(other) - figure(one),

@@ -1,7 +1,7 @@
 'use client';
 import { Box, Button, Skeleton, Typography } from '@mui/material';
 import { useState } from 'react';
-import type { PlannedPicture } from '../../server/pictureTypes';
+import type { PlannedPicture, PlannedSharedFile } from '../../server/pictureTypes';
 import { bytesText } from '../shared/bytesText';
 import { FindField } from '../shared/FindField';
 import { ListAndDetail } from '../shared/DetailPane';
@@ -25,11 +25,12 @@ export function PicturesStep({ mockupId }: { readonly mockupId: string }) {
   const [dialog, setDialog] = useState<'recipes' | 'screens' | null>(null);
   const all = list?.pictures ?? [];
   const found = picturesFound(all, words);
-  const paths = all.flatMap(({ files }) => files.map(({ path }) => path));
+  const shared = list?.shared ?? [];
+  const paths = [...all, { files: shared }].flatMap(({ files }) => files.map(({ path }) => path));
   const bytes = useFileBytes(mockupId, list?.mark ?? null, paths);
   const current = all.find(({ name }) => name === shown) ?? found[0];
   const chosen = all.filter(({ name }) => ticked.includes(name));
-  const sum = [...bytes.values()].reduce<number>((total, each) => total + (each ?? 0), 0);
+  const sum = [...bytes.values()].reduce<number>((total, each) => total + (each?.bytes ?? 0), 0);
   const problems = all.filter((each) => each.problems.length > 0).length;
   return (
     <>
@@ -53,8 +54,8 @@ export function PicturesStep({ mockupId }: { readonly mockupId: string }) {
               mockupId={mockupId}
               project={opened?.project ?? 'pictures'}
               mark={list?.mark ?? null}
-              pictures={chosen.length > 0 ? chosen : all}
-              isPart={chosen.length > 0}
+              paths={chosen.length > 0 ? pathsOf(chosen, shared) : paths}
+              chosen={chosen.length}
             />
             <Button color="inherit" onClick={() => setDialog('recipes')}>
               Recipes…
@@ -79,6 +80,7 @@ export function PicturesStep({ mockupId }: { readonly mockupId: string }) {
                 mockupId={mockupId}
                 mark={list.mark}
                 pictures={found}
+                shared={words === '' ? shared : []}
                 bytes={bytes}
                 ticked={ticked}
                 onTick={setTicked}
@@ -114,6 +116,19 @@ export function PicturesStep({ mockupId }: { readonly mockupId: string }) {
       )}
     </>
   );
+}
+
+/** The files of some pictures, with those that they share with others. */
+function pathsOf(
+  pictures: readonly PlannedPicture[],
+  shared: readonly PlannedSharedFile[],
+): readonly string[] {
+  const names = new Set(pictures.map(({ name }) => name));
+  const own = pictures.flatMap(({ files }) => files.map(({ path }) => path));
+  return [
+    ...own,
+    ...shared.filter((file) => file.pictures.some((name) => names.has(name))).map(({ path }) => path),
+  ];
 }
 
 function picturesFound(pictures: readonly PlannedPicture[], words: string): readonly PlannedPicture[] {

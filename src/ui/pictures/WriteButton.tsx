@@ -2,7 +2,6 @@ import { Button } from '@mui/material';
 import { zip, type AsyncZippable } from 'fflate';
 import { useSnackbar } from 'notistack';
 import { useState } from 'react';
-import type { PlannedPicture } from '../../server/pictureTypes';
 import { sentence } from '../shared/request';
 import { saveBlob } from '../shared/saveBlob';
 import { plannedFileAddress } from './addresses';
@@ -11,22 +10,22 @@ interface WriteButtonProps {
   readonly mockupId: string;
   readonly project: string;
   readonly mark: string | null;
-  readonly pictures: readonly PlannedPicture[];
-  /** True when they were chosen from all. */
-  readonly isPart: boolean;
+  readonly paths: readonly string[];
+  /** How many pictures they belong to; 0 for all. */
+  readonly chosen: number;
 }
 
 /** Writes the files of pictures alone, in their folders, as a ZIP. */
-export function WriteButton({ mockupId, project, mark, pictures, isPart }: WriteButtonProps) {
+export function WriteButton({ mockupId, project, mark, paths, chosen }: WriteButtonProps) {
   const { enqueueSnackbar } = useSnackbar();
   const [isRunning, setRunning] = useState(false);
-  const isReady = mark !== null && pictures.length > 0 && !isRunning;
+  const isReady = mark !== null && paths.length > 0 && !isRunning;
   const write = async () => {
     if (mark === null) return;
     setRunning(true);
     try {
       const files: AsyncZippable = {};
-      for (const { path } of pictures.flatMap((each) => each.files)) {
+      for (const path of paths) {
         const response = await fetch(plannedFileAddress(mockupId, path, mark));
         if (!response.ok) throw new Error(`${path} could not be drawn.`);
         files[path] = [new Uint8Array(await response.arrayBuffer()), { level: 0 }];
@@ -45,7 +44,7 @@ export function WriteButton({ mockupId, project, mark, pictures, isPart }: Write
       onClick={() => isReady && void write()}
       title="The files alone, in their folders; they go over those of the same names"
     >
-      {isPart ? `Write ${pictures.length} pictures` : 'Write all pictures'}
+      {chosen > 0 ? `Write ${chosen} ${chosen === 1 ? 'picture' : 'pictures'}` : 'Write all pictures'}
     </Button>
   );
 }

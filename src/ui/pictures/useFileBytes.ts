@@ -1,11 +1,19 @@
 import { useEffect, useState } from 'react';
+import { PLAIN_BYTES_HEADER } from '../../core/pictures/plainBytesHeader';
 import { plannedFileAddress } from './addresses';
 
 /** Files that are asked for at once. */
 const AT_ONCE = 2;
 
-/** Bytes by path; null for a file that could not be drawn, absent for one that is not drawn yet. */
-export type FileBytes = ReadonlyMap<string, number | null>;
+/** A file that was drawn to learn its bytes. */
+export interface MeasuredFile {
+  readonly bytes: number;
+  /** The bytes that it would have if nothing had made it small; null where there is nothing to compare. */
+  readonly plain: number | null;
+}
+
+/** Files by path; null for one that could not be drawn, absent for one that is not drawn yet. */
+export type FileBytes = ReadonlyMap<string, MeasuredFile | null>;
 
 /** Draws files one after the other to learn their bytes; a new state of the mockup begins anew. */
 export function useFileBytes(mockupId: string, mark: string | null, paths: readonly string[]): FileBytes {
@@ -18,12 +26,12 @@ export function useFileBytes(mockupId: string, mark: string | null, paths: reado
     const [of, all] = JSON.parse(wanted) as [string | null, string[]];
     if (of === null) return undefined;
     let isOver = false;
-    const bytes = new Map<string, number | null>();
+    const bytes = new Map<string, MeasuredFile | null>();
     const waiting = all.values();
     const work = async () => {
       for (const path of waiting) {
         if (isOver) return;
-        bytes.set(path, await bytesOf(plannedFileAddress(mockupId, path, of)));
+        bytes.set(path, await measure(plannedFileAddress(mockupId, path, of)));
         if (!isOver) setKnown({ of: wanted, bytes: new Map(bytes) });
       }
     };
@@ -37,10 +45,12 @@ export function useFileBytes(mockupId: string, mark: string | null, paths: reado
 
 const NONE: FileBytes = new Map();
 
-async function bytesOf(address: string): Promise<number | null> {
+async function measure(address: string): Promise<MeasuredFile | null> {
   try {
     const response = await fetch(address);
-    return response.ok ? (await response.blob()).size : null;
+    if (!response.ok) return null;
+    const plain = response.headers.get(PLAIN_BYTES_HEADER);
+    return { bytes: (await response.blob()).size, plain: plain === null ? null : Number(plain) };
   } catch {
     return null;
   }

@@ -1,4 +1,5 @@
 import type { Report } from '../../findings/finding';
+import { freeName } from '../../markup/freeName';
 import type { LayerId } from '../../mockup/layer';
 import { pageFiles, type PictureFile } from '../picture';
 import type { ChosenRecipe } from './automaticRecipe';
@@ -34,6 +35,8 @@ export interface FileWriter {
     asked: readonly string[] | null,
     automatic: () => ChosenRecipe | OriginalFile,
   ) => ChosenFiles;
+  /** A path that no other file has: with a number before its ending where the wanted one is taken. */
+  readonly freePath: (stem: string, ending: string) => string;
 }
 
 /** Starts to give files; what cannot be made is reported, and the rest is made. */
@@ -54,6 +57,12 @@ export function createFileWriter({ recipes }: PictureRecipes, report: Report): F
     return take(files, layer);
   };
   return {
+    freePath: (stem, ending) => {
+      const free = freeName(stem, (each) => taken.has(`${each}.${ending}`.toLowerCase()));
+      const path = `${free}.${ending}`;
+      taken.add(path.toLowerCase());
+      return path;
+    },
     filesOf: (picture, layer, asked, automatic) => {
       const byItself = (): ChosenFiles => {
         const chosen = automatic();

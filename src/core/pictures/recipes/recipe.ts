@@ -21,8 +21,11 @@ export interface SvgStyle {
   readonly styles?: 'attributes' | 'inline' | 'block';
   /** `text`: letters that stay letters, which look the same only where the font is. Absent for `outlines`. */
   readonly text?: 'outlines' | 'text';
-  /** `embedded`: a picture with bitmaps may be an SVG that holds them. Absent for none. */
-  readonly bitmaps?: 'embedded';
+  /**
+   * A picture with bitmaps may be an SVG that holds them (`embedded`), or that refers to files of them (`beside`). Absent
+   * for none.
+   */
+  readonly bitmaps?: 'embedded' | 'beside';
   /** True for a title that assistive technology reads. */
   readonly title?: boolean;
 }
@@ -40,7 +43,7 @@ export interface RecipeFile {
   readonly quality?: number;
   /** For WebP and AVIF. */
   readonly lossless?: boolean;
-  /** For SVG. Absent for an SVG as it was drawn. */
+  /** For SVG. Absent for the usual way. */
   readonly svg?: SvgStyle;
   /** Absent for a file that the page may show; false for one that lies beside it. */
   readonly forPage?: boolean;
@@ -92,7 +95,7 @@ export const recipeSchema = Joi.object<Recipe>({
           ids: Joi.valid('short', 'prefixed'),
           styles: Joi.valid('attributes', 'inline', 'block'),
           text: Joi.valid('outlines', 'text'),
-          bitmaps: Joi.valid('embedded'),
+          bitmaps: Joi.valid('embedded', 'beside'),
           title: Joi.boolean(),
         }),
         forPage: Joi.boolean(),

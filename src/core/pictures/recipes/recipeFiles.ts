@@ -35,11 +35,14 @@ export function recipeFiles(picture: PictureShape, recipe: Recipe): RecipeFiles 
     const scale = scaleOf(asked.size, picture);
     const sideOf = (length: number) => Math.max(1, Math.round(length * scale));
     const [width, height] = [sideOf(picture.width), sideOf(picture.height)];
-    if (asked.format === 'svg' && !picture.isVector && asked.svg?.bitmaps !== 'embedded')
-      refused.push({ path, why: 'a bitmap has no vector form; "bitmaps": "embedded" puts it into an SVG' });
+    if (asked.format === 'svg' && !picture.isVector && !asked.svg?.bitmaps)
+      refused.push({
+        path,
+        why: 'a bitmap has no vector form; "bitmaps": "embedded" or "beside" puts it into an SVG',
+      });
     else if (Math.max(width, height) > LARGEST_SIDE)
       refused.push({ path, why: `it would be ${width}×${height} px, and ${LARGEST_SIDE} is the most` });
-    else files.push(fileOf(path, asked, { width, height, scale }));
+    else files.push(fileOf(path, asked, { width, height, scale }, picture));
   }
   return { files, refused };
 }
@@ -48,7 +51,10 @@ function fileOf(
   path: string,
   { format, size, quality = USUAL_QUALITY, lossless = false, svg, forPage = true }: RecipeFile,
   shape: Pick<PictureFile, 'width' | 'height' | 'scale'>,
+  { isVector }: PictureShape,
 ): PictureFile {
+  // An SVG that is shown as a picture loads no other file (SVG 2, §2.2.1: secure static mode).
+  const isShown = forPage && (isVector || svg?.bitmaps !== 'beside');
   const isLossy = (format === 'webp' || format === 'avif') && !lossless;
   return {
     path,
@@ -59,7 +65,7 @@ function fileOf(
     ...(lossless && { lossless: true as const }),
     ...(format === 'svg' && svg && { svg }),
     ...(size.endsWith('x') ? {} : { byWidth: true as const }),
-    ...(!forPage && { beside: true as const }),
+    ...(!isShown && { beside: true as const }),
   };
 }
 

@@ -24,6 +24,8 @@ describe('the published schema of recipes', () => {
     ...RECIPE_FORMATS.map((format) => file({ format })),
     file({ size: '512w', folder: 'a/b', prefix: 'x-', suffix: '@2x', quality: 70, lossless: true }),
     file({ format: 'svg', svg: { ids: 'prefixed', text: 'text', bitmaps: 'embedded', styles: 'block' } }),
+    file({ format: 'svg', svg: { bitmaps: 'beside' } }),
+    file({ format: 'svg', svg: { bitmaps: 'outside' } }),
     { ...file({}), symbols: 'all', naming: 'resource' },
     file({ format: 'bmp' }),
     file({ size: '2' }),

@@ -1,0 +1,23 @@
+import type { Assets, Mockup } from '../../core/mockup/mockup';
+import type { Picture, PictureFile } from '../../core/pictures/picture';
+import { drawnPixels, withBitmaps } from './renderPicture';
+
+/**
+ * The bytes that a file would have if nothing had made it small: its px as a PNG with the usual compression, or its
+ * document as it was drawn. Null where there is nothing to compare: for a PDF, and for a bitmap as it is.
+ */
+export async function plainBytes(
+  picture: Picture,
+  file: PictureFile,
+  mockup: Mockup,
+  assets: Assets,
+): Promise<number | null> {
+  if (file.isOriginal || file.format === 'pdf' || file.format === 'gif') return null;
+  if (file.format !== 'svg')
+    return (await drawnPixels(picture, file, mockup, assets).png().toBuffer()).length;
+  const { source } = picture;
+  if (source.kind !== 'svg') return null;
+  const drawn = (file.svg?.text === 'text' && source.withText) || source.svg;
+  const whole = file.svg?.bitmaps === 'embedded' ? withBitmaps(drawn, mockup, assets) : drawn;
+  return new TextEncoder().encode(whole).length;
+}
