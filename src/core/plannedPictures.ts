@@ -75,7 +75,10 @@ export function planOf(
     versions.length === 0
       ? decisions
       : new Map([decisions, ...versions.map((each) => each.decisions)].flatMap((each) => [...each]));
-  const plan = planPictures(mockup, measures, shown, versions, outliner, report, options.pictures);
+  const plan = planPictures(mockup, measures, shown, versions, outliner, report, {
+    said: options.pictures,
+    flows: options.arrangement === 'flow',
+  });
   clock.lap('pictures');
   return { samples, mockup, measures, versions, plan };
 }

@@ -23,8 +23,16 @@ import {
   type PictureSource,
   type SharedFile,
 } from './picture';
+import { likeIcons } from './likeIcons';
 import type { Outliner } from './standaloneOptions';
 import { stateBoxes } from './stateBoxes';
+
+export interface PlanOptions {
+  /** What is said of pictures. Absent for nothing. */
+  readonly said?: PictureRecipes;
+  /** True where pictures stand in the flow: then icons of one kind have one box. */
+  readonly flows: boolean;
+}
 
 /**
  * Plans every picture and its files: names, formats, sizes, and the layers that share one.
@@ -37,7 +45,7 @@ export function planPictures(
   versions: readonly Version[],
   outliner: Outliner,
   report: Report,
-  said: PictureRecipes = NO_RECIPES,
+  { said = NO_RECIPES, flows }: PlanOptions,
 ): PicturePlan {
   const byContent = new Map<
     string,
@@ -48,11 +56,15 @@ export function planPictures(
   const names = new Set<string>();
   const writer = createFileWriter(said, report);
   const places = placesOf(mockup);
-  const likeBoxes = stateBoxes(versions, decisions, (key) => {
+  const contextOf = (key: LayerId) => {
     const screen = places.get(key)?.screen;
     const measured = screen && measures.get(screen.id);
     return screen && measured ? { screen, measured, mockup } : null;
-  });
+  };
+  const likeBoxes = new Map([
+    ...(flows ? likeIcons(mockup.screens, decisions, contextOf) : []),
+    ...stateBoxes(versions, decisions, contextOf),
+  ]);
   // The parts are in drawing order.
   for (const [key, decision] of picturesOf(decisions)) {
     const place = places.get(key);
