@@ -11,7 +11,7 @@ import { inferLineHeights } from './flow/lineHeights';
 import { moveIntoGaps } from './flow/moveIntoGaps';
 import { growOutOfFlowLines } from './flow/outOfFlow/growLines';
 import { layOutOverrides } from './flow/overrides';
-import { likenSiblings } from './flow/likeSiblings';
+import { likenSiblings } from './flow/alike/likeSiblings';
 import { inferTightLineHeights } from './flow/tightLines';
 import { withOneMain } from './flow/oneMain';
 import { wholePx } from './flow/wholePx';
