@@ -11,9 +11,10 @@ export interface CodeFigures {
   readonly corrections: number;
   readonly classes: number;
   readonly once: number;
-  /** Groups of siblings of one build, and those whose classes differ. */
+  /** Groups of siblings of one build; those whose own classes differ, and those in which any class inside differs. */
   readonly siblings: number;
   readonly unlike: number;
+  readonly unlikeInside: number;
   readonly cssBytes: number;
   readonly tables: number;
   readonly fields: number;
@@ -54,7 +55,8 @@ export async function codeFigures(page: Page, css: string): Promise<CodeFigures>
       classes: worn.size,
       once: [...worn.values()].filter((count) => count === 1).length,
       siblings: groups.length,
-      unlike: groups.filter((group) => new Set(group.map(wornIn)).size > 1).length,
+      unlike: groups.filter((group) => new Set(group.map((e) => e.className)).size > 1).length,
+      unlikeInside: groups.filter((group) => new Set(group.map(wornIn)).size > 1).length,
       tables: all.filter((e) => e.tagName === 'TABLE').length,
       fields: fields.length,
       labelled: fields.filter((e) => (e.labels?.length ?? 0) > 0).length,

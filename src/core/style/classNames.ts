@@ -33,18 +33,20 @@ const LONGEST = 40;
  * and a number only what truly has the same name.
  * @param layerNames the names of all layers: none is invented for others
  * @param saying what all its users say, as a name; null for nothing in common
+ * @param lead the name of the class that it is a version of; absent for none
  */
 export function classNameFor(
   users: NamedUsers,
   given: Set<string>,
   layerNames: ReadonlySet<string>,
   saying: () => string | null,
+  lead?: string,
 ): string {
   const own = nameOfMost(users.names, users.count);
   const owner = nameOfMost(users.owners, users.count);
   const plain = own ?? nameOfMost(users.parts, users.count) ?? lookName(users.look, users.layout);
   const there = owner === null ? plain : joinNames(owner, plain);
-  const detailed = detailsOf(users.look).map((detail) => `${own ?? there}-${detail}`);
+  const detailed = detailsOf(users.look).map((detail) => `${lead ?? own ?? there}-${detail}`);
   const isTaken = (name: string) => given.has(name) || (name !== own && layerNames.has(name));
   // Texts are told apart by their own words, boxes by those that they begin with.
   const saidName = () => {
@@ -58,7 +60,7 @@ export function classNameFor(
     const name = parts.flatMap((part) => part ?? []).reduce(joinNames);
     return isTaken(name) ? null : name;
   };
-  const wanted = [...(own === null ? [] : [own]), there, ...detailed];
+  const wanted = [...(own === null ? [] : [own]), ...(lead === undefined ? [there] : []), ...detailed];
   const name = wanted.find((each) => !isTaken(each)) ?? saidName() ?? freeName(there, isTaken);
   given.add(name);
   return name;

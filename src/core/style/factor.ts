@@ -14,6 +14,7 @@ import {
   type OwnedUse,
   type PlacementText,
 } from './classUses';
+import { kinOf } from './kin';
 import { wordsOfClasses } from './classWords';
 import { lookKey, NO_THEMES, type Parts } from './classKey';
 import { lookClasses, wornLook, type SampledClasses } from './lookClasses';
@@ -131,6 +132,7 @@ export function factorClasses(
         name,
         within,
         thing: null,
+        lead: null,
         look,
         states,
         themes: own,
@@ -141,16 +143,21 @@ export function factorClasses(
   /** A class that a person gave holds the look, when all its wearers have the same one. */
   const holdsOneLook = (name: string) =>
     wearers.get(name)?.size === 1 && !RESERVED_CLASSES.includes(name) && !looks.has(name);
+  const kin = kinOf(pages, (node) => useOf(node).mark);
   for (const [mark, draft] of uses) {
+    const lead = kin.get(mark) ?? mark;
     const { look, layout, states, themes: looks, narrow, common, placements } = draft;
     const worn = common.find((each) => samples.has(each) && holdsOneLook(each)) ?? common.find(holdsOneLook);
     const name =
-      nameSaid(draft.lookName, given) ?? worn ?? classNameFor(draft, given, layerNames, () => wordsOf(mark));
+      nameSaid(draft.lookName, given) ??
+      worn ??
+      classNameFor(draft, given, layerNames, () => wordsOf(mark), known.get(lead)?.name);
     const counted = [...(placements?.values() ?? [])];
     known.set(mark, {
       name,
       within: [],
       thing: thingOf(draft),
+      lead: known.get(lead)?.name ?? null,
       look,
       layout,
       placements: counted,

@@ -12,6 +12,8 @@ export interface StyleClass {
   readonly within: readonly string[];
   /** The name of the thing that its users are, such as `button`; null where they are none. */
   readonly thing: string | null;
+  /** The name of the class that it is a version of: like siblings wear both; null for none, and for the first of them. */
+  readonly lead: string | null;
   readonly look: Look;
   readonly layout: Layout | null;
   /** The placements of the nodes that use the class. */

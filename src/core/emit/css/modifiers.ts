@@ -4,8 +4,11 @@ import type { StyleClass, StyleSheet } from '../../style/styleSheet';
 import { declarationDiff, isResettable } from './declarationDiff';
 import { classDeclarations } from './declarations';
 
-/** The fewest declarations that a modifier must save: each use of it costs a second class name. */
-const FEWEST_SAVED = 3;
+/**
+ * The fewest declarations that a modifier must save: each use of it costs a second class name. Like siblings are read
+ * together, so that any that is said once is a gain.
+ */
+const FEWEST_SAVED = { lead: 1, thing: 3 } as const;
 
 /** Which classes only modify another one. */
 export interface Modifiers {
@@ -16,9 +19,9 @@ export interface Modifiers {
 }
 
 /**
- * The classes of a sheet that are modifiers: looks of one thing, as in `button` and `button-blue`, where the class that
- * has the thing's own name says most of what the others say. An element with both has the same computed style as one
- * with a class that says it all, since the modifier's rule comes later (CSS Cascade 5, §6.4).
+ * The classes of a sheet that are modifiers: looks of one thing, as in `button` and `button-blue`, or of siblings that are
+ * built alike, where an earlier class says most of what the others say. An element with both has the same computed style
+ * as one with a class that says it all, since the modifier's rule comes later (CSS Cascade 5, §6.4).
  */
 export const modifiersOf = memoizeByObject((sheet: StyleSheet): Modifiers => {
   const bases = new Map<string, StyleClass>();
@@ -29,14 +32,17 @@ export const modifiersOf = memoizeByObject((sheet: StyleSheet): Modifiers => {
   const nested = new Map<StyleClass, readonly Declaration[]>();
   for (const style of sheet.classes) {
     if (style.within.length > 0) nested.set(style, nestedDeclarations(style, sheet));
-    const { thing } = style;
-    if (thing === null || !isPlainClass(style)) continue;
-    const base = bases.get(thing);
-    if (style.name === thing) bases.set(thing, style);
-    else if (base) {
-      const own = modification(classDeclarations(base), classDeclarations(style));
-      if (own) modifiers.set(style, { base, own });
-    }
+    const { name, thing, lead } = style;
+    if (!isPlainClass(style)) continue;
+    const found = Object.entries({ lead, thing }).flatMap(([by, each]) => {
+      const base = each === null ? undefined : bases.get(each);
+      const fewest = FEWEST_SAVED[by as keyof typeof FEWEST_SAVED];
+      const own = base && modification(classDeclarations(base), classDeclarations(style), fewest);
+      return base && own ? { base, own } : [];
+    });
+    const [least] = found.toSorted((one, other) => one.own.length - other.own.length);
+    if (least) modifiers.set(style, least);
+    else bases.set(name, style);
   }
   return {
     baseOf: (style) => modifiers.get(style)?.base ?? null,
@@ -68,9 +74,10 @@ function isPlainClass({ states, themes, narrow }: StyleClass): boolean {
 function modification(
   base: readonly Declaration[],
   whole: readonly Declaration[],
+  fewestSaved: number,
 ): readonly Declaration[] | null {
   const own = declarationDiff(base, whole);
-  if (whole.length - own.length < FEWEST_SAVED) return null;
+  if (whole.length - own.length < fewestSaved) return null;
   const wanted = new Set(whole.map(([property]) => property));
   if (!base.every(([property]) => wanted.has(property) || isResettable(property))) return null;
   const changed = new Set(own.map(([property]) => property));
@@ -91,8 +98,10 @@ const SHORTHANDS: Readonly<Record<string, readonly string[]>> = {
   left: ['inset'],
 };
 
-/** The shorthands that set a property too. */
+/** The shorthands that set a property too. That of borders leaves the corners alone (CSS Backgrounds 3, §3.4). */
 function shorthandsOf(property: string): readonly string[] {
+  if (/^border-(?:\w+-\w+-)?radius$/.test(property))
+    return property === 'border-radius' ? [] : ['border-radius'];
   const parts = property.split('-');
   const prefixes = parts.slice(0, -1).map((_, at) => parts.slice(0, at + 1).join('-'));
   return [...prefixes, ...(SHORTHANDS[property] ?? [])];

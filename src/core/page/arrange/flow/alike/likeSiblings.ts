@@ -7,7 +7,8 @@ import type { Page } from '../../../frame';
 import type { BoxNode, PageNode } from '../../../node';
 import { moveNode } from '../../../states/moveNode';
 import { withItemBoxes } from './itemBoxes';
-import { shapeOf, slotsOf, type Slot } from './slots';
+import { shapeOf } from '../../../nodeShape';
+import { slotsOf, type Slot } from './slots';
 
 /**
  * Siblings that are built alike have their parts at the same places: what a designer's hand or the rounding of a program

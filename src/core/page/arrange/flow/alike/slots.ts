@@ -1,19 +1,12 @@
-import { memoizeByObject } from '../../../../mockup/memoize';
 import { ownName } from '../../../../sort/tellingNames';
 import type { BoxNode, PageNode } from '../../../node';
+import { shapeOf } from '../../../nodeShape';
 
 /** One part of every box, in the order of the boxes; null where a box lacks it. */
 export type Slot = readonly (PageNode | null)[];
 
 /** Longer boxes are no repeated things, and would take long to align. */
 const MOST_PARTS = 40;
-
-/** How a node is built: its kinds and roles, without words and looks. */
-export const shapeOf = memoizeByObject((node: PageNode): string =>
-  node.kind === 'box'
-    ? `${node.role}(${node.children.map(shapeOf).join(' ')})`
-    : `${node.kind} ${node.role}${node.kind === 'text' && node.lines.length > 1 ? ' lines' : ''}`,
-);
 
 /**
  * The parts of boxes that correspond: one by one where all are built alike; else as the box with the most parts has
