@@ -9,6 +9,7 @@ import { continueLast, memoizeLast } from '../mockup/memoize';
 import { isInteractiveRole } from '../sort/vocabulary';
 import { alternativeOf, wordsOfName } from './alternativeText';
 import { shadowBearer } from '../look/boxShadows';
+import { drawsLine } from '../look/drawsLine';
 import { isPlain } from '../look/look';
 import type { PicturePlan } from '../pictures/picture';
 import type { Version } from '../sort/decide/stateVersions';
@@ -229,14 +230,6 @@ function lowerPicture(
     alternative,
     ...(drawsLine(layer) && { isConnector: true }),
   };
-}
-
-/** True for a stroke from one point to another, with or without an arrow head. */
-function drawsLine(layer: Layer): boolean {
-  if (layer.kind === 'group') return layer.layers.some(drawsLine);
-  if (layer.kind !== 'shape' || !layer.stroke || layer.fill) return false;
-  const { outline } = layer;
-  return outline.kind === 'line' || (outline.kind === 'path' && !/z\s*$/i.test(outline.d));
 }
 
 function lowerGroup(

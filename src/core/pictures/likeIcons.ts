@@ -1,3 +1,4 @@
+import { drawsLine } from '../look/drawsLine';
 import { overlaps, snapOut, type Box } from '../mockup/box';
 import type { GroupLayer, Layer, LayerId } from '../mockup/layer';
 import type { Screen } from '../mockup/mockup';
@@ -16,6 +17,8 @@ const TOUCH = 0.5;
 
 interface Icon {
   readonly layer: Layer;
+  /** The group that it lies in. */
+  readonly group: LayerId;
   /** Whole px of the screen. */
   readonly box: Box;
   /** What stands beside it in its group, px of the screen. */
@@ -59,7 +62,7 @@ export function likeIcons(
     const beside = parent.layers.flatMap((other) =>
       other.id === layer.id || !other.visible ? [] : (context.measured.get(other.id)?.painted ?? []),
     );
-    return { layer, box: snapOut(box), beside };
+    return { layer, group: parent.id, box: snapOut(box), beside };
   }
 }
 
@@ -78,6 +81,9 @@ function withOneBox(icons: readonly Icon[]): readonly (readonly [LayerId, Box])[
   const width = Math.max(...icons.map(({ box }) => box.width));
   const height = Math.max(...icons.map(({ box }) => box.height));
   if (icons.every(({ box }) => box.width === width && box.height === height)) return [];
+  // Lines in one group lead from one thing to another.
+  const areApart = new Set(icons.map(({ group }) => group)).size === icons.length;
+  if (!areApart && icons.some(({ layer }) => drawsLine(layer))) return [];
   return icons.flatMap(({ layer, box, beside }) => {
     const [dx, dy] = [(width - box.width) / 2, (height - box.height) / 2];
     const around = { x: Math.round(box.x - dx), y: Math.round(box.y - dy), width, height };

@@ -33,15 +33,14 @@ export function sheetRules(input: SheetInput): readonly CssRule[] {
     pages,
     plan.pictures.some((picture) => newerFormats(picture).length > 0),
   ).map((rule) => withThemedGround(rule, pages, sheet, themed));
+  const wide = [...framesOf(input).rules, ...classes, ...placedClasses(input).rules];
   return [
     ...fonts.map(fontRule),
     ...(sheet.standIns ?? []).map(standInRule),
     ...themed.values,
     ...base,
-    ...framesOf(input).rules,
-    ...classes,
-    ...placedClasses(input).rules,
-    ...windowRules(input),
+    ...wide,
+    ...windowRules(input, wide),
     ...widthRules(input),
   ];
 }

@@ -3,44 +3,138 @@ import type { CssRule, Declaration } from '../../markup/printCss';
 import type { Page } from '../../page/frame';
 import type { Layout } from '../../page/layout';
 import type { PageNode } from '../../page/node';
+import { walkNodes } from '../../page/walk';
 import { TIGHT_PADDING, windowSteps, type WindowChange } from '../../page/windows/windowChanges';
 import type { SheetInput } from './sheet';
-import { classSelector } from './modifiers';
+import { classSelector, modifiersOf } from './modifiers';
 import { framesOf } from './frames';
 import { placedClasses } from './placedClasses';
 
 /**
  * The rules of narrower windows (Media Queries 4, §4.1 and §2.4.3 ranges): rows that do not fit stand in lines, cells or
  * columns. A class changes where one of its elements has to.
+ * @param wide the rules of classes in every window
  */
-export function windowRules(input: SheetInput): readonly CssRule[] {
+export function windowRules(input: SheetInput, wide: readonly CssRule[]): readonly CssRule[] {
   const steps = input.pages.flatMap(windowSteps);
   const widths = [...new Set(steps.map(({ below }) => below))].toSorted((one, other) => other - one);
+  if (widths.length === 0) return [];
+  const said = new Map<string, Said>();
+  for (const { selector, declarations } of wide)
+    said.set(selector, new Map([...(said.get(selector) ?? []), ...declarations]));
+  const { baseOf } = modifiersOf(input.sheet);
+  const bases = new Map(
+    input.sheet.classes.flatMap((style) => {
+      const base = baseOf(style);
+      return base ? [[classSelector(style), classSelector(base)] as const] : [];
+    }),
+  );
+  const changed: Windows = { said, worn: wornTogether(input), bases, narrower: [] };
   return widths.flatMap((width) => {
     const changes = steps.flatMap((step) => (step.below === width ? [...step.changes] : []));
-    return rulesOf(changes, `(width < ${width}px)`, input);
+    const own = saidOf(changes, input);
+    const news = newsOf(own, changed);
+    changed.narrower.push(own);
+    return rulesOf(news, `(width < ${width}px)`);
   });
+}
+
+/** Values by their properties. */
+type Said = ReadonlyMap<string, string>;
+type SaidBySelector = ReadonlyMap<string, Said>;
+
+/** What is said before the rules of a window. */
+interface Windows {
+  /** In every window. */
+  readonly said: SaidBySelector;
+  /** The selectors of the classes that an element wears beside one. */
+  readonly worn: ReadonlyMap<string, ReadonlySet<string>>;
+  /** The selectors of the classes that modifiers change. */
+  readonly bases: ReadonlyMap<string, string>;
+  /** In the wider windows that have rules, the widest first. */
+  readonly narrower: SaidBySelector[];
 }
 
 type Changed = readonly [node: PageNode | Page, change: WindowChange];
 
-/** The rules of one window: what is said of a class by several elements is one rule, and so is what several classes say. */
-function rulesOf(changes: readonly Changed[], media: string, input: SheetInput): readonly CssRule[] {
-  const bySelector = new Map<string, ReadonlyMap<string, string>>();
+/** What is said of a class by several elements is one rule. */
+function saidOf(changes: readonly Changed[], input: SheetInput): SaidBySelector {
+  const bySelector = new Map<string, Said>();
   for (const [node, change] of changes) {
     const selector = selectorOf(node, input);
     const said = declarationsOf(node, change);
     if (selector !== null && said.length > 0)
       bySelector.set(selector, new Map([...(bySelector.get(selector) ?? []), ...said]));
   }
+  return bySelector;
+}
+
+/** What a window says anew: what holds there anyway is left out, where no other class of an element says otherwise. */
+function newsOf(own: SaidBySelector, { said, worn, bases, narrower }: Windows): SaidBySelector {
+  const before = [said, ...narrower];
+  return new Map(
+    [...own].map(([selector, declarations]) => {
+      const base = bases.get(selector) ?? '';
+      const beside = [...(worn.get(selector) ?? [])];
+      const differsBeside = (property: string, value: string) =>
+        [...narrower, own].some((layer) =>
+          beside.some((other) => (layer.get(other)?.get(property) ?? value) !== value),
+        );
+      const holds = (property: string): string | undefined => {
+        const layer = before.findLast(
+          (each) => each.get(selector)?.has(property) || each.get(base)?.has(property),
+        );
+        return (
+          own.get(base)?.get(property) ??
+          layer?.get(selector)?.get(property) ??
+          layer?.get(base)?.get(property)
+        );
+      };
+      const news = [...declarations].filter(
+        ([property, value]) => differsBeside(property, value) || holds(property) !== value,
+      );
+      // A shorthand between them would take a longhand along.
+      const isPlain = news.every(([property]) => !SHORTHANDS.has(property));
+      return [selector, isPlain ? new Map(news) : declarations] as const;
+    }),
+  );
+}
+
+/** The properties here that set others, too. */
+const SHORTHANDS: ReadonlySet<string> = new Set(['flex', 'padding-inline', 'margin-inline']);
+
+/** What several classes say is one rule. */
+function rulesOf(bySelector: SaidBySelector, media: string): readonly CssRule[] {
   const alike = new Map<string, CssRule>();
   for (const [selector, said] of bySelector) {
+    if (said.size === 0) continue;
     const mark = JSON.stringify([...said]);
     const known = alike.get(mark);
     const whole = known ? `${known.selector},\n${selector}` : selector;
     alike.set(mark, { selector: whole, declarations: [...said], media });
   }
   return [...alike.values()];
+}
+
+/** For every class the others that one of its elements wears. */
+function wornTogether(input: SheetInput): Windows['worn'] {
+  const worn = new Map<string, Set<string>>();
+  const { baseOf } = modifiersOf(input.sheet);
+  for (const node of input.pages.flatMap(({ children }) => walkNodes(children))) {
+    const style = input.sheet.classOf(node);
+    const base = style && baseOf(style);
+    const placed = placedClasses(input).classOf(node);
+    const all = [base && classSelector(base), style && classSelector(style), placed && `.${placed}`].flatMap(
+      (each) => each ?? [],
+    );
+    if (all.length < 2) continue;
+    for (const each of all) {
+      const known = worn.get(each) ?? new Set();
+      for (const other of all) if (other !== each) known.add(other);
+      worn.set(each, known);
+    }
+  }
+  return worn;
 }
 
 /** The class that the change is said of: what stands last wins, so it is the last class of the element. */

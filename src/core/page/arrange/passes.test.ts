@@ -149,6 +149,22 @@ const EXAMPLES: Readonly<Record<string, readonly [before: Page, after: readonly 
     pageOf(box('card', [9.6, 10.2, 100.3, 40.4], plate, words('name', [21.4, 19.7, 40.2, 17.4], 'Holm'))),
     ['card 10,10 100x41; background: #fff', '  name 21,20 41x17'],
   ],
+  'touching-edges': [
+    pageOf(
+      box(
+        'card',
+        [0, 0, 100, 80],
+        { ...plate, border: line },
+        box('head', [3, 2, 94, 20], dark),
+        box('foot', [6, 60, 80, 10], dark),
+      ),
+    ),
+    [
+      'card 0,0 100x80; background: #fff; border: 2px solid #102030',
+      '  head 2,2 96x20; background: #102030',
+      '  foot 6,60 80x10; background: #102030',
+    ],
+  ],
   'like-siblings': [
     pageOf(
       ...[0, 60, 120].map((y, at) =>

@@ -14,6 +14,7 @@ import { layOutOverrides } from './flow/overrides';
 import { likenSiblings } from './flow/alike/likeSiblings';
 import { inferTightLineHeights } from './flow/tightLines';
 import { withOneMain } from './flow/oneMain';
+import { touchEdges } from './flow/touchingEdges';
 import { wholePx } from './flow/wholePx';
 import { keepPressedWords } from './flow/pressedWords';
 import { limitToVisibleRoom } from './flow/visibleRoom';
@@ -91,6 +92,11 @@ const FLOW: readonly Pass[] = [
     name: 'whole-px',
     gives: 'Edges, line heights and corners lie on whole px.',
     apply: wholePx,
+  },
+  {
+    name: 'touching-edges',
+    gives: 'Painted boxes that nearly reach the border around them reach it.',
+    apply: touchEdges,
   },
   {
     name: 'like-siblings',

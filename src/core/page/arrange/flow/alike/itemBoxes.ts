@@ -1,4 +1,4 @@
-import { boxAround, boxOf, overlaps, type Box, bottom, right } from '../../../../mockup/box';
+import { boxOf, overlaps, type Box, bottom, right } from '../../../../mockup/box';
 import { isPlain } from '../../../../look/look';
 import { placedBox } from '../../../placed';
 import { BY_HAND, EXACT } from '../../../tolerances';
@@ -22,7 +22,7 @@ export function withItemBoxes(
   const anchors = slots.find((slot) => slot.every((part) => part?.kind === 'text')) as
     readonly PageNode[] | undefined;
   if (!anchors || !boxes.every(({ look, role }) => isPlain(look) && role !== 'box')) return boxes;
-  const content = boxes.map(({ children }) => boxAround(children.map(({ place }) => placedBox(place))));
+  const content = boxes.map(({ place }) => placedBox(place));
   const isColumn = areNear(anchors.map(({ place }) => place.x)) && isApart(content, 'y');
   const isRow = !isColumn && areNear(anchors.map(({ place }) => place.y)) && isApart(content, 'x');
   if (!isColumn && !isRow) return boxes;

@@ -1,7 +1,9 @@
-import { isPlain, type Look } from '../../../../look/look';
+import type { Look } from '../../../../look/look';
+import { boxAround, sameBox, type Box } from '../../../../mockup/box';
 import { memoizeByObject } from '../../../../mockup/memoize';
 import { ownName } from '../../../../sort/tellingNames';
-import { BY_HAND } from '../../../tolerances';
+import { placedBox } from '../../../placed';
+import { BY_HAND, EXACT } from '../../../tolerances';
 import { withChildren } from '../../../mapBoxes';
 import type { Page } from '../../../frame';
 import type { BoxNode, PageNode } from '../../../node';
@@ -24,17 +26,22 @@ const inside = memoizeByObject((node: PageNode): PageNode =>
 
 function alignedWithin(nodes: readonly PageNode[]): readonly PageNode[] {
   const own = nodes.map(inside);
+  return likenedBy(shapeOf, likenedBy(thingOf, own));
+}
+
+/** Nodes of which those of one kind are likened. */
+function likenedBy(kindOf: (node: BoxNode) => string, nodes: readonly PageNode[]): readonly PageNode[] {
   const groups = new Map<string, number[]>();
-  own.forEach((node, at) => {
+  nodes.forEach((node, at) => {
     if (node.kind !== 'box' || node.children.length === 0 || node.place.linear) return;
-    const thing = thingOf(node);
-    groups.set(thing, [...(groups.get(thing) ?? []), at]);
+    const kind = kindOf(node);
+    groups.set(kind, [...(groups.get(kind) ?? []), at]);
   });
-  const changed = [...own];
+  const changed = [...nodes];
   for (const group of groups.values()) {
     if (group.length < 2) continue;
-    const boxes = group.map((at) => own[at] as BoxNode);
-    const others = own.filter((_, at) => !group.includes(at));
+    const boxes = group.map((at) => nodes[at] as BoxNode);
+    const others = nodes.filter((_, at) => !group.includes(at));
     likened(boxes, others).forEach((box, index) => (changed[group[index]!] = box));
   }
   return changed;
@@ -56,35 +63,54 @@ const holdsList = memoizeByObject(({ children }: BoxNode): boolean => {
 
 /** Boxes of one kind, with their sizes and the places of their parts where most have them. */
 function likened(boxes: readonly BoxNode[], others: readonly PageNode[]): readonly BoxNode[] {
-  const isDrawn = boxes.every(({ look }) => !isPlain(look));
   const areAlike = new Set(boxes.map(shapeOf)).size === 1;
   // Lists of different lengths have nothing at one place but their start.
   if (!areAlike && boxes.some(holdsList)) return boxes;
-  const sized = isDrawn || areAlike ? withSizes(boxes) : boxes;
-  const slots = slotsOf(sized);
+  const isDrawn = boxes.every(({ look }) => paints(look)) || (areAlike && areOneSize(boxes));
+  const slots = slotsOf(boxes);
   // Content alone makes the box of what paints nothing: its parts are measured from one that all have.
-  const anchors =
-    isDrawn || areAlike ? null : slots.find((slot) => slot.every((part) => part?.kind === 'text'));
+  const anchors = isDrawn ? undefined : slots.find((slot) => slot.every((part) => part?.kind === 'text'));
   if (!isDrawn && !areAlike && !anchors) return boxes;
+  const sized = anchors ? boxes : withSizes(boxes);
   const origins = sized.map((box, at) => (anchors?.[at] ?? box).place);
   const placed = slots.map((slot) => atOnePlace(likenedSlot(slot), origins));
   const made = sized.map((box, at) => {
     const parts = new Map(
       slots.flatMap((slot, index) => (slot[at] ? [[slot[at], placed[index]![at]!] as const] : [])),
     );
-    return withChildren(
+    const moved = withChildren(
       box,
       box.children.map((child) => parts.get(child) ?? child),
     );
+    return anchors && moved !== box && sameBox(placedBox(box.place), contentBox(box), EXACT)
+      ? { ...moved, place: { ...box.place, ...contentBox(moved) } }
+      : moved;
   });
   return withItemBoxes(made, slotsOf(made), others);
+}
+
+function areOneSize(boxes: readonly BoxNode[]): boolean {
+  return (['width', 'height'] as const).every((side) => {
+    const lengths = boxes.map(({ place }) => place[side]);
+    return Math.max(...lengths) - Math.min(...lengths) <= BY_HAND.place;
+  });
+}
+
+function contentBox({ children }: BoxNode): Box {
+  return boxAround(children.map(({ place }) => placedBox(place)));
 }
 
 /** A part at the place that most boxes have it at, from their origins. */
 function atOnePlace(slot: Slot, origins: readonly { readonly x: number; readonly y: number }[]): Slot {
   const at = slot.flatMap((part, index) => (part ? [index] : []));
+  // An edge is seen where it was drawn; words and icons may stand a little beside.
+  const isEdged = slot.some((part) => part?.kind === 'box' && paints(part.look));
+  const most = isEdged ? BY_HAND.border : BY_HAND.place;
   const [xs, ys] = (['x', 'y'] as const).map((side) =>
-    agreed(at.map((index) => slot[index]!.place[side] - origins[index]![side])),
+    agreed(
+      at.map((index) => slot[index]!.place[side] - origins[index]![side]),
+      most,
+    ),
   );
   const moved = new Map(
     at.map((index, position) => {
@@ -128,7 +154,10 @@ function paints({ fills, border, sides, shadows, clip }: Look): boolean {
 /** Boxes of one size, where all are near to it; words are as wide as they are. */
 function withSizes(boxes: readonly BoxNode[]): readonly BoxNode[] {
   const [widths, heights] = (['width', 'height'] as const).map((side) =>
-    agreed(boxes.map(({ place }) => place[side])),
+    agreed(
+      boxes.map(({ place }) => place[side]),
+      BY_HAND.place,
+    ),
   );
   return boxes.map((box, at) => ({
     ...box,
@@ -140,9 +169,9 @@ function withSizes(boxes: readonly BoxNode[]): readonly BoxNode[] {
 const MOST = 2 / 3;
 
 /** The middle of the lengths for those near to it, where most are; else the lengths as they are. */
-function agreed(lengths: readonly number[]): readonly number[] {
+function agreed(lengths: readonly number[], within: number): readonly number[] {
   const middle = lengths.toSorted((one, other) => one - other)[Math.floor(lengths.length / 2)]!;
-  const isNear = (length: number) => Math.abs(length - middle) <= BY_HAND.place;
+  const isNear = (length: number) => Math.abs(length - middle) <= within;
   return lengths.filter(isNear).length >= Math.max(2, MOST * lengths.length)
     ? lengths.map((length) => (isNear(length) ? middle : length))
     : lengths;
