@@ -69,6 +69,20 @@ const WRAPPED_PICTURE_RULE: CssRule = {
 /** True for a picture with a link or button around it: a line of text would leave room beneath it. */
 const holdsWrappedPicture = holding((node) => node.kind === 'picture' && isWrapped(node));
 
+/** Rows and cells stand as their classes say; browsers put a body around the rows (HTML, §4.9.5). */
+const TABLE_RULES: readonly CssRule[] = [
+  { selector: ':where(.screen tbody)', declarations: [['display', 'contents']] },
+  {
+    selector: ':where(.screen th)',
+    declarations: [
+      ['font', 'inherit'],
+      ['text-align', 'start'],
+    ],
+  },
+];
+
+const holdsTable = holding(({ role }) => role === 'table');
+
 const PARTLY_FLOWING_RULES: readonly CssRule[] = [
   { selector: '.flow', declarations: [['white-space', 'normal']] },
   { selector: ':where(.flow > *)', declarations: [['position', 'relative']] },
@@ -121,6 +135,7 @@ export function baseRules(pages: readonly Page[], hasSources: boolean): CssRule[
       declarations: [['margin', '0'], ...(ground ? [['background', printColour(ground)] as const] : [])],
     },
     ...(pages.some((page) => page.layout) ? FLOWING_RULES : FIXED_RULES),
+    ...(pages.some(({ children }) => children.some(holdsTable)) ? TABLE_RULES : []),
     ...(pages.some(flowsWithin) ? PARTLY_FLOWING_RULES : []),
     { selector: ':where(.screen .run, .screen br)', declarations: [['position', 'static']] },
     {

@@ -75,7 +75,9 @@ const NAMELESS: ReadonlySet<string> = new Set(['div', 'span', 'p', 'label']);
 
 export function nameAttributes({ label, kind, role }: PageNode, name: string) {
   const { aria } = roleEntry(role);
-  if (aria !== undefined) return { role: aria, ...(label !== undefined && { 'aria-label': label }) };
+  if (name === 'th') return { scope: 'col' };
+  if (aria !== undefined && NAMELESS.has(name))
+    return { role: aria, ...(label !== undefined && { 'aria-label': label }) };
   if (label === undefined) return {};
   if (!NAMELESS.has(name)) return { 'aria-label': label };
   return kind === 'box' && name !== 'label' ? { role: 'group', 'aria-label': label } : {};

@@ -1,26 +1,58 @@
-import type { BoxNode } from '../../page/node';
-import { isInteractiveElement, roleEntry, type Role } from '../../sort/vocabulary';
+import { memoizeByObject } from '../../mockup/memoize';
+import type { BoxNode, PageNode } from '../../page/node';
+import { isInteractiveElement, roleEntry } from '../../sort/vocabulary';
 
 /** The content model of the surrounding elements (HTML, §3.2.5.2). */
 export interface Inside {
   readonly phrasing: boolean;
   /** True inside a link or button. */
   readonly interactive: boolean;
+  /** The part of a table right around; absent for none (HTML, §4.9). */
+  readonly table?: 'table' | 'row';
 }
 
 export const FLOW: Inside = { phrasing: false, interactive: false };
 
 /** The content model inside a box. */
-export function insideOf({ role }: BoxNode, inside: Inside): Inside {
+export function insideOf(node: BoxNode, inside: Inside): Inside {
+  const name = elementName(node, inside);
   return {
-    phrasing: inside.phrasing || roleEntry(role).phrasing,
-    interactive: inside.interactive || isInteractiveElement(elementName(role, inside)),
+    phrasing: inside.phrasing || roleEntry(node.role).phrasing,
+    interactive: inside.interactive || isInteractiveElement(name),
+    ...(name === 'table' && { table: 'table' as const }),
+    ...(name === 'tr' && { table: 'row' as const }),
   };
 }
 
 /** The role's element, or `span` where only phrasing content is allowed. */
-export function elementName(role: Role, inside: Inside): string {
+export function elementName(node: PageNode, inside: Inside): string {
+  const { role } = node;
+  const part = inside.phrasing ? null : tableElement(node, inside);
+  if (part !== null) return part;
   const { element: name, phrasing } = roleEntry(role);
   const inline = ['span', 'button', 'a', 'img', 'label'].includes(name);
   return inside.phrasing && !(phrasing && inline) && name !== 'a' ? 'span' : name;
 }
+
+/** The element of a table's part, where all around and inside of it are parts of one; null for any other node. */
+function tableElement(node: PageNode, { table }: Inside): string | null {
+  if (node.role === 'table') return node.kind === 'box' && isWholeTable(node) ? 'table' : null;
+  if (node.role === 'row') return table === 'table' ? 'tr' : null;
+  if (table !== 'row') return null;
+  return node.role === 'header-cell' ? 'th' : node.role === 'cell' ? 'td' : null;
+}
+
+/** True for rows of cells and nothing else: elements of a table stand in no other ones. */
+const isWholeTable = memoizeByObject(
+  ({ children }: BoxNode): boolean =>
+    children.length > 0 &&
+    children.every(
+      (row) =>
+        row.kind === 'box' &&
+        row.role === 'row' &&
+        row.children.length > 0 &&
+        row.children.every(
+          ({ kind, role }) => kind !== 'picture' && (role === 'cell' || role === 'header-cell'),
+        ),
+    ),
+);

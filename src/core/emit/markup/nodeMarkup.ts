@@ -42,7 +42,7 @@ function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): Marku
 /** The element of a box without its children. */
 export function emptyBoxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): MarkupElement {
   const field = isField(node) ? fieldElementName(node, context, inside) : null;
-  const name = field ?? elementName(node.role, inside);
+  const name = field ?? elementName(node, inside);
   const style = placeStyle(node, context);
   const attributes = { ...sharedAttributes(node, context), ...nameAttributes(node, name), style };
   return withNote(node, ofNode(node, element(name, attributes)));

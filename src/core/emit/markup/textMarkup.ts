@@ -11,7 +11,7 @@ import { placeStyle, sharedAttributes, nameAttributes, ofNode } from './attribut
 
 export function textMarkup(node: TextNode, context: MarkupContext, inside: Inside): MarkupElement {
   const labelled = node.labelFor === undefined ? undefined : context.fieldIdOf?.(node.labelFor);
-  const name = labelled === undefined ? elementName(node.role, inside) : 'label';
+  const name = labelled === undefined ? elementName(node, inside) : 'label';
   const children = node.lines.flatMap((line, at): MarkupNode[] => [
     ...(at > 0 && !line.at ? lineBreak(node, at) : []),
     ...lineMarkup(line, node, context, inside.interactive || isInteractiveElement(name)),

@@ -149,20 +149,32 @@ const EXAMPLES: Readonly<Record<string, readonly [before: Page, after: readonly 
     pageOf(box('card', [9.6, 10.2, 100.3, 40.4], plate, words('name', [21.4, 19.7, 40.2, 17.4], 'Holm'))),
     ['card 10,10 100x41; background: #fff', '  name 21,20 41x17'],
   ],
-  'touching-edges': [
+  tables: [
     pageOf(
       box(
-        'card',
-        [0, 0, 100, 80],
-        { ...plate, border: line },
-        box('head', [3, 2, 94, 20], dark),
-        box('foot', [6, 60, 80, 10], dark),
+        'tides',
+        [0, 0, 300, 90],
+        {},
+        ...['Harbour', 'Sund', 'Holm'].map((word, at) =>
+          box(
+            `line${at}`,
+            [0, at * 30, 300, 20],
+            {},
+            ...[0, 1, 2].map((column) => {
+              const cell = words(`w${column}`, [column * 100, at * 30, 40, 17], word);
+              const { type } = cell.look;
+              return at === 0 ? { ...cell, look: { ...cell.look, type: { ...type!, weight: 700 } } } : cell;
+            }),
+          ),
+        ),
       ),
     ),
     [
-      'card 0,0 100x80; background: #fff; border: 2px solid #102030',
-      '  head 2,2 96x20; background: #102030',
-      '  foot 6,60 80x10; background: #102030',
+      'tides 0,0 300x90',
+      ...[0, 1, 2].flatMap((at) => [
+        `  line${at} 0,${at * 30} 300x20`,
+        ...[0, 1, 2].map((column) => `    w${column} ${column * 100},${at * 30} 40x17`),
+      ]),
     ],
   ],
   'like-siblings': [

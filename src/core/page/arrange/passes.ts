@@ -14,7 +14,7 @@ import { layOutOverrides } from './flow/overrides';
 import { likenSiblings } from './flow/alike/likeSiblings';
 import { inferTightLineHeights } from './flow/tightLines';
 import { withOneMain } from './flow/oneMain';
-import { touchEdges } from './flow/touchingEdges';
+import { findTables } from './flow/tables';
 import { wholePx } from './flow/wholePx';
 import { keepPressedWords } from './flow/pressedWords';
 import { limitToVisibleRoom } from './flow/visibleRoom';
@@ -94,14 +94,14 @@ const FLOW: readonly Pass[] = [
     apply: wholePx,
   },
   {
-    name: 'touching-edges',
-    gives: 'Painted boxes that nearly reach the border around them reach it.',
-    apply: touchEdges,
-  },
-  {
     name: 'like-siblings',
     gives: 'Siblings that are built alike have their parts at the same places.',
     apply: likenSiblings,
+  },
+  {
+    name: 'tables',
+    gives: 'Rows whose parts stand in columns are a table.',
+    apply: findTables,
   },
   {
     name: 'move-into-gaps',

@@ -32,14 +32,12 @@ export function padded(
   { top, bottom: below }: Insets,
   sides: { readonly left: number; readonly right: number },
 ): Edges {
-  const left = sidePadding(sides.left);
-  const end = sidePadding(sides.right);
-  return { top, bottom: below, left, right: end };
-}
-
-/** Half a px at the side is the rest of a rounding, and no padding. */
-function sidePadding(length: number): number {
-  return length <= SNAPPED ? 0 : roundedDownLength(length);
+  return {
+    top,
+    bottom: below,
+    left: Math.max(0, roundedDownLength(sides.left)),
+    right: Math.max(0, roundedDownLength(sides.right)),
+  };
 }
 
 function isDeep(part: Part, inside: Box): boolean {

@@ -1,0 +1,170 @@
+import { boxAround, right, bottom, union, type Box } from '../../../mockup/box';
+import { isPlain } from '../../../look/look';
+import type { Role } from '../../../sort/vocabulary';
+import { anonymousBox } from '../../anonymousBox';
+import type { Page } from '../../frame';
+import { mapBoxes, withChildren } from '../../mapBoxes';
+import type { BoxNode, PageNode, TextNode } from '../../node';
+import { placedBox } from '../../placed';
+import { BY_HAND } from '../../tolerances';
+import { walkNodes } from '../../walk';
+
+/** Fewer rows or columns are a table only where the mockup names them so (common practice, no source). */
+const FEWEST_ROWS = 3;
+const FEWEST_COLUMNS = 3;
+const FEWEST_NAMED = 2;
+/** So many columns are no list of things any more (common practice, no source). */
+const MANY_COLUMNS = 4;
+/** Px by which cells of one column may be out of line. */
+const OUT_OF_LINE = 3;
+/** Words of a cell; more is content of its own. */
+const MOST_TEXTS = 2;
+
+/**
+ * Rows below each other whose parts stand in columns are a table: rows with cells, and a row of headings where the first one
+ * looks otherwise. Places are px of the screen.
+ */
+export function findTables(page: Page): Page {
+  return { ...page, children: withTables(page.children) };
+}
+
+const within = mapBoxes((box: BoxNode): PageNode => {
+  const inside = withChildren(box, withTables(box.children));
+  return asTable(inside) ?? inside;
+});
+
+/** Nodes with the tables among them; a row of headings right above belongs to its table. */
+function withTables(nodes: readonly PageNode[]): readonly PageNode[] {
+  const made: PageNode[] = [];
+  for (const node of nodes.map(within)) {
+    const above = made.at(-1);
+    const headed = above && node.kind === 'box' && node.role === 'table' ? withHeadings(node, above) : null;
+    if (headed) made.splice(-1, 1, headed);
+    else made.push(node);
+  }
+  return made;
+}
+
+/** A row, and its parts from left to right. */
+interface Row {
+  readonly box: BoxNode;
+  readonly cells: readonly Cell[];
+}
+
+/** A part of a row, with the box of what it shows. */
+interface Cell {
+  readonly node: PageNode;
+  readonly box: Box;
+  readonly texts: readonly TextNode[];
+}
+
+const ROW_ROLES: ReadonlySet<Role> = new Set(['box', 'item', 'section', 'row']);
+const TABLE_ROLES: ReadonlySet<Role> = new Set(['box', 'list', 'section', 'table']);
+
+function asTable(box: BoxNode): BoxNode | null {
+  if (!TABLE_ROLES.has(box.role)) return null;
+  const isNamed = /^(?:table|tbody)\b/.test(box.name) || box.children.some(({ name }) => /^tr\b/.test(name));
+  const [fewestRows, fewestColumns] = isNamed ? [FEWEST_NAMED, FEWEST_NAMED] : [FEWEST_ROWS, FEWEST_COLUMNS];
+  if (box.children.length < fewestRows) return null;
+  const rows = box.children.flatMap((child) => rowOf(child) ?? []);
+  const [first] = rows;
+  const columns = first?.cells.length ?? 0;
+  if (!first || rows.length < box.children.length || columns < fewestColumns) return null;
+  if (!rows.every(({ cells }) => cells.length === columns) || !areBelowEachOther(rows) || !areAligned(rows))
+    return null;
+  const hasHeadings = isHeadingRow(first, rows[1]!);
+  if (!isNamed && !hasHeadings && columns < MANY_COLUMNS) return null;
+  return {
+    ...box,
+    role: 'table',
+    children: rows.map((row, at) => tableRow(row, at === 0 && hasHeadings ? 'header-cell' : 'cell')),
+  };
+}
+
+/** A table with a row of headings that stands right above it. */
+function withHeadings(table: BoxNode, above: PageNode): BoxNode | null {
+  const head = rowOf(above);
+  const rows = table.children.flatMap((child) => rowOf(child) ?? []);
+  const [first] = rows;
+  if (!head || !first || !isPlain(table.look) || first.cells.some(({ node }) => node.role === 'header-cell'))
+    return null;
+  const all = [head, ...rows];
+  const isFitting = head.cells.length === first.cells.length && areBelowEachOther(all) && areAligned(all);
+  if (!isFitting || !isHeadingRow(head, first)) return null;
+  const around = union(placedBox(head.box.place), placedBox(table.place));
+  const children = [tableRow(head, 'header-cell'), ...table.children];
+  return { ...table, children, place: { ...table.place, ...around } };
+}
+
+function rowOf(node: PageNode): Row | null {
+  if (node.kind !== 'box' || !ROW_ROLES.has(node.role) || node.href !== undefined || node.hidden) return null;
+  if (node.place.linear || node.states || node.children.length < FEWEST_NAMED) return null;
+  const cells = node.children.map(cellOf).toSorted((one, other) => one.box.x - other.box.x);
+  const isRow = cells.every(({ box, texts, node: part }, at) => {
+    const before = cells[at - 1];
+    const isShort = texts.length <= MOST_TEXTS && texts.every(({ lines }) => lines.length <= MOST_TEXTS);
+    return (
+      isShort &&
+      !part.hidden &&
+      !part.place.linear &&
+      (!before || box.x >= right(before.box) - BY_HAND.overlap)
+    );
+  });
+  return isRow && cells.some(({ texts }) => texts.length > 0) ? { box: node, cells } : null;
+}
+
+function cellOf(node: PageNode): Cell {
+  const inside = node.kind === 'box' ? walkNodes(node.children).filter(({ kind }) => kind !== 'box') : [node];
+  return {
+    node,
+    box: inside.length > 0 ? boxAround(inside.map(({ place }) => placedBox(place))) : placedBox(node.place),
+    texts: inside.filter((part) => part.kind === 'text'),
+  };
+}
+
+function areBelowEachOther(rows: readonly Row[]): boolean {
+  return rows.every(({ box }, at) => {
+    const before = rows[at - 1]?.box;
+    return !before || box.place.y >= bottom(placedBox(before.place)) - BY_HAND.overlap;
+  });
+}
+
+/** True for columns whose cells have a left edge, a right edge or a middle in common. */
+function areAligned(rows: readonly Row[]): boolean {
+  return rows[0]!.cells.every((_, column) => {
+    const boxes = rows.map(({ cells }) => cells[column]!.box);
+    return EDGES.some((edge) => {
+      const places = boxes.map(edge);
+      return Math.max(...places) - Math.min(...places) <= OUT_OF_LINE;
+    });
+  });
+}
+
+const EDGES: readonly ((box: Box) => number)[] = [({ x }) => x, right, ({ x, width }) => x + width / 2];
+
+/** True for words that look otherwise than those below them. */
+function isHeadingRow({ cells }: Row, below: Row): boolean {
+  const areWords =
+    cells.every(({ texts }) => texts.length <= 1) &&
+    cells.filter(({ texts }) => texts.length > 0).length * 2 > cells.length;
+  const unlike = cells.filter(({ texts: [text] }, at) => {
+    const [other] = below.cells[at]!.texts;
+    const [type, otherType] = [text?.look.type, other?.look.type];
+    return type && otherType && (type.weight !== otherType.weight || type.size !== otherType.size);
+  });
+  return areWords && unlike.length * 2 >= cells.length;
+}
+
+function tableRow({ box, cells }: Row, role: 'cell' | 'header-cell'): BoxNode {
+  const parts = new Map(cells.map(({ node }) => [node, asCell(node, role)]));
+  return { ...box, role: 'row', children: box.children.map((child) => parts.get(child) ?? child) };
+}
+
+/** Words and plain boxes are cells themselves; whatever is something of its own stands in one. */
+function asCell(node: PageNode, role: 'cell' | 'header-cell'): PageNode {
+  const isPlainText =
+    node.kind === 'text' && node.href === undefined && /^(?:text|paragraph|heading-\d)$/.test(node.role);
+  const isPlainBox = node.kind === 'box' && node.role === 'box' && node.href === undefined;
+  if (isPlainText || isPlainBox) return { ...node, role };
+  return { ...anonymousBox('cell', node.layer, placedBox(node.place)), role, children: [node] };
+}
