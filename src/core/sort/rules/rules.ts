@@ -1,3 +1,4 @@
+import { bars } from './bars';
 import { beyondTarget } from './beyondTarget';
 import { bitmap } from './bitmap';
 import { box } from './box';
@@ -22,6 +23,7 @@ export const RULES: readonly Rule[] = [
   bitmap,
   drawing,
   icon,
+  bars,
   beyondTarget,
   text,
   box,
