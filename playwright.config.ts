@@ -6,8 +6,9 @@ const port = Number(process.env.PORT ?? 3100);
 /** The real interface in Debian's Chromium against the production build, on the database that ./check made. */
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 90_000,
-  expect: { timeout: 15_000 },
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
+  // Each test has projects of its own, and mostly waits for the server.
   workers: 2,
   reporter: [['list'], ['json', { outputFile: '.orden/playwright.json' }]],
   use: {

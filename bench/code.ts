@@ -10,7 +10,8 @@ import { proofSheet, pullProof } from '../src/engine/proof/proof';
 import { sheetSvg } from '../src/engine/sheetSvg';
 import { writeFiles } from '../src/engine/writeFiles';
 import { offsets, openKeyed } from '../tests/support/flowPage';
-import { codeFigures, windowFigures } from './code/pageFigures';
+import { windowFigures } from '../tests/support/windowFigures';
+import { codeFigures } from './code/pageFigures';
 import { textTable } from './table';
 
 /**

@@ -71,6 +71,7 @@ const ROUTES = [
 ];
 
 test('no request of any kind to any route is an error of the server', async ({ request }) => {
+  test.setTimeout(300_000);
   const mockup = (await shelf(request))[0]!.mockupId;
   const addresses = ROUTES.flatMap((route) =>
     (route.includes('ID') ? [...IDS, mockup] : ['']).flatMap((id) =>

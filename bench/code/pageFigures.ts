@@ -1,5 +1,4 @@
 import type { Page } from 'playwright-core';
-import { windowProblems, type WindowProblems } from '../../src/ui/build/windowProblems';
 
 /** What can be counted in the code of a page, by the browser that shows it. */
 export interface CodeFigures {
@@ -77,10 +76,4 @@ export async function codeFigures(page: Page, css: string): Promise<CodeFigures>
     corrections,
     cssBytes: css.length,
   };
-}
-
-/** How a page stands in a window of a width. */
-export async function windowFigures(page: Page, width: number): Promise<WindowProblems> {
-  await page.setViewportSize({ width, height: 800 });
-  return page.evaluate(windowProblems, undefined);
 }

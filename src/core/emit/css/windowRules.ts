@@ -93,15 +93,21 @@ function newsOf(own: SaidBySelector, { said, worn, bases, narrower }: Windows): 
       const news = [...declarations].filter(
         ([property, value]) => differsBeside(property, value) || holds(property) !== value,
       );
-      // A shorthand between them would take a longhand along.
-      const isPlain = news.every(([property]) => !SHORTHANDS.has(property));
-      return [selector, isPlain ? new Map(news) : declarations] as const;
+      const kept = new Map(news);
+      // A shorthand that stays would reset a longhand that is left out.
+      const isReset = [...declarations.keys()].some(
+        (property) => !kept.has(property) && LONGHANDS[property]?.some((each) => kept.has(each)),
+      );
+      return [selector, isReset ? declarations : kept] as const;
     }),
   );
 }
 
-/** The properties here that set others, too. */
-const SHORTHANDS: ReadonlySet<string> = new Set(['flex', 'padding-inline', 'margin-inline']);
+/** The shorthands that set a property, of those that windows say. */
+const LONGHANDS: Readonly<Record<string, readonly string[]>> = {
+  'flex-shrink': ['flex'],
+  'margin-left': ['margin-inline'],
+};
 
 /** What several classes say is one rule. */
 function rulesOf(bySelector: SaidBySelector, media: string): readonly CssRule[] {

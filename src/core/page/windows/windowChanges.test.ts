@@ -1,4 +1,4 @@
-import { convertReading, emitted, readText } from '../../../../tests/support/mockups';
+import { convertReading, emitted, readDemo, readText } from '../../../../tests/support/mockups';
 
 const text = (x: number, y: number, words: string) =>
   `<text x="${x}" y="${y}" font-size="14" font-family="Commissioner">${words}</text>`;
@@ -43,5 +43,32 @@ describe('a page in narrower windows', () => {
 
   it('changes nothing where all fits, and nothing of a page for two screens', () => {
     expect(cssOf(text(16, 40, 'Orden'))).not.toContain('@media');
+  });
+});
+
+describe('the rules of windows', () => {
+  /** The declarations of each class in a block of rules. */
+  const saidIn = (block: string) =>
+    new Set(
+      [...block.matchAll(/^ *([^{}@]+) \{\n([^}]*)\}/gm)].flatMap(([, selectors = '', declarations = '']) =>
+        selectors.split(/,\s*/).flatMap((selector) =>
+          declarations
+            .trim()
+            .split('\n')
+            .map((declaration) => `${selector.trim()} { ${declaration.trim()} }`),
+        ),
+      ),
+    );
+
+  it('say nothing that holds there anyway', () => {
+    const css = emitted(convertReading(readDemo(), 'flow'), 'styles.css');
+    const [wide = '', ...windows] = css.split(/^@media/m);
+    expect(windows.length).toBeGreaterThan(0);
+    let before = saidIn(wide);
+    for (const window of windows) {
+      const own = saidIn(window.slice(window.indexOf('{') + 1));
+      expect([...own].filter((each) => before.has(each))).toEqual([]);
+      before = own;
+    }
   });
 });
