@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { buildInto } from './support/build';
 import { inChromium } from './support/inChromium';
@@ -33,8 +34,11 @@ describe.each(MOCKUPS)('$name', ({ name, read }) => {
   it('stands where the mockup has it, holds longer words, and fits narrower and wider windows', async () => {
     const out = path.join(here.folder, name);
     const conversion = await buildInto(out, read(), 'flow');
-    for (const [at, { width }] of conversion.emission.screens.entries()) {
+    for (const [at, { width, file }] of conversion.emission.screens.entries()) {
       const page = await openKeyed(here.browser, out, conversion, at);
+      // The source map counts elements as they are printed: a browser must add none, as it would to a table.
+      const printed = readFileSync(path.join(out, file), 'utf8').match(/<[a-z]/g)?.length;
+      expect(await page.evaluate(() => document.querySelectorAll('*').length)).toBe(printed);
       const off = await offsets(page, conversion, at);
       const within = (most: number) => off.filter((each) => each <= most).length / Math.max(1, off.length);
       // Words of a font that is missing here are as wide as another font has them, and move what stands behind them.

@@ -69,9 +69,9 @@ const WRAPPED_PICTURE_RULE: CssRule = {
 /** True for a picture with a link or button around it: a line of text would leave room beneath it. */
 const holdsWrappedPicture = holding((node) => node.kind === 'picture' && isWrapped(node));
 
-/** Rows and cells stand as their classes say; browsers put a body around the rows (HTML, §4.9.5). */
+/** Rows and cells stand as their classes say; the sections between a table and its rows take no part. */
 const TABLE_RULES: readonly CssRule[] = [
-  { selector: ':where(.screen tbody)', declarations: [['display', 'contents']] },
+  { selector: ':where(.screen :is(thead, tbody))', declarations: [['display', 'contents']] },
   {
     selector: ':where(.screen th)',
     declarations: [

@@ -1,3 +1,4 @@
+import { element } from '../../markup/element';
 import { printCss, type CssRule } from '../../markup/printCss';
 import { printAround, printHtml } from '../../markup/printHtml';
 import { memoizeLast, memoizeByObject } from '../../mockup/memoize';
@@ -19,6 +20,7 @@ import { rulesInUnit } from '../css/units';
 import { emptyBoxMarkup, nodeMarkup } from '../markup/nodeMarkup';
 import { FLOW, insideOf, type Inside } from '../markup/elementNames';
 import { pageMarkup } from '../markup/pageMarkup';
+import { inSections, type SectionName } from '../markup/tableSections';
 import { isField } from '../../page/fieldParts';
 import { isCheckRole } from '../../sort/vocabulary';
 import type { MarkupContext } from '../markup/context';
@@ -101,11 +103,16 @@ function html(node: PageNode, context: Context, inside: Inside): string {
   const parts = node.kind === 'box' && children.length === 0 ? walkNodes(node.children) : [];
   const own = [node, ...parts].flatMap((each) => printInputs(each, context));
   const from = [unit, placed, inside.phrasing, inside.interactive, ...own, ...inner];
-  return lastPrinted(node, from, () =>
-    node.kind === 'box' && inner.length > 0
-      ? printAround(emptyBoxMarkup(node, context, inside), inner.join(''))
-      : printHtml([nodeMarkup(node, context, inside)]),
-  );
+  return lastPrinted(node, from, () => {
+    if (node.kind !== 'box' || inner.length === 0) return printHtml([nodeMarkup(node, context, inside)]);
+    const around = emptyBoxMarkup(node, context, inside);
+    const rows = around.name === 'table' ? inSections(node, inner, printSection) : inner;
+    return printAround(around, rows.join(''));
+  });
+}
+
+function printSection(name: SectionName, rows: readonly string[]): string {
+  return printAround(element(name), rows.join(''));
 }
 
 const lastPrinted = memoizeLast<PageNode, string>();

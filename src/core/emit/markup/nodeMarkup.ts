@@ -5,6 +5,7 @@ import { isField, valueOf } from '../../page/fieldParts';
 import type { MarkupContext } from './context';
 import { type Inside, FLOW, insideOf, elementName } from './elementNames';
 import { withNote, placeStyle, sharedAttributes, nameAttributes, ofNode } from './attributes';
+import { inSections } from './tableSections';
 import { textMarkup } from './textMarkup';
 import { pictureMarkup } from './pictureMarkup';
 import { checkMarkup, controlMarkup, emptyControlMarkup, fieldElementName } from './fieldMarkup';
@@ -36,7 +37,9 @@ function boxMarkup(node: BoxNode, context: MarkupContext, inside: Inside): Marku
       : isCheckRole(node.role)
         ? [checkMarkup(node)]
         : [];
-  return { ...around, children: [...own, ...children] };
+  return around.name === 'table'
+    ? { ...around, children: inSections(node, children, (name, rows) => element(name, {}, rows)) }
+    : { ...around, children: [...own, ...children] };
 }
 
 /** The element of a box without its children. */

@@ -105,6 +105,7 @@ describe('the code of a table', () => {
   it('has rows of cells, and headings of columns (HTML, §4.9)', () => {
     expect(html.match(/<table\b/g)).toHaveLength(1);
     expect(html.match(/<tr\b/g)).toHaveLength(4);
+    expect(html).toMatch(/<thead>\s*<tr[^]*<\/thead>\s*<tbody>\s*<tr/);
     expect(html.match(/<th\b[^>]*scope="col"/g)).toHaveLength(3);
     expect(html.match(/<td\b/g)).toHaveLength(9);
     expect(html).not.toMatch(/role="(?:row|cell|table)"/);
