@@ -23,8 +23,11 @@ function problemOf({ url = '/', method = 'GET' }) {
 const app = next({ dev: false, hostname, port: Number(port) });
 const handle = app.getRequestHandler();
 await app.prepare();
+// Longer than browsers and proxies keep an idle connection (common practice, no source: 60 s): with Node's 5 s a request may
+// meet one that is just being closed.
+const keepAliveTimeout = 75_000;
 http
-  .createServer((request, response) => {
+  .createServer({ keepAliveTimeout }, (request, response) => {
     const problem = problemOf(request);
     if (!problem) return void handle(request, response);
     const [status, message] = problem;

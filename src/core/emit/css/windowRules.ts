@@ -61,10 +61,14 @@ type Changed = readonly [node: PageNode | Page, change: WindowChange];
 function saidOf(changes: readonly Changed[], input: SheetInput): SaidBySelector {
   const bySelector = new Map<string, Said>();
   for (const [node, change] of changes) {
-    const selector = selectorOf(node, input);
-    const said = declarationsOf(node, change);
-    if (selector !== null && said.length > 0)
-      bySelector.set(selector, new Map([...(bySelector.get(selector) ?? []), ...said]));
+    const own = selectorOf(node, input);
+    if (own === null) continue;
+    const add = (selector: string, said: readonly Declaration[]) => {
+      if (said.length > 0) bySelector.set(selector, new Map([...(bySelector.get(selector) ?? []), ...said]));
+    };
+    add(own, declarationsOf(node, change));
+    // Other things may wear the class of the rows.
+    if (change.least !== undefined) add(`${own} tr`, [['min-width', px(change.least)]]);
   }
   return bySelector;
 }
@@ -155,7 +159,7 @@ function selectorOf(node: PageNode | Page, input: SheetInput): string | null {
   return style ? classSelector(style) : null;
 }
 
-type Flag = Exclude<keyof WindowChange, 'parts' | 'cell' | 'isCapped'>;
+type Flag = Exclude<keyof WindowChange, 'parts' | 'cell' | 'isCapped' | 'least'>;
 
 /** What each change of one element says. */
 const SAID: Readonly<Record<Flag, readonly Declaration[]>> = {

@@ -46,6 +46,21 @@ describe('a page in narrower windows', () => {
   });
 });
 
+describe('a table in narrow windows', () => {
+  const line = (at: number) =>
+    `<g data-name="tr">${['Skerrivane at noon', 'Motor vessel Auk', 'Boarding now', 'Ticket office', '12.40 kr'].map((word, column) => text(40 + column * 220, 60 + at * 40, `${word}${'.'.repeat(at)}`)).join('')}</g>`;
+  const css = cssOf(`<g data-name="tbody">${[0, 1, 2, 3].map(line).join('')}</g>`);
+
+  it('scrolls in itself, and its rows keep one width, so that columns stay in line', () => {
+    const narrow = css.slice(css.indexOf('@media'));
+    expect(narrow).toMatch(/overflow-x: auto/);
+    const widths = [...narrow.matchAll(/min-width: (\d+)px/g)].map(([, width]) => width);
+    expect(new Set(widths).size).toBe(1);
+    expect(Number(widths[0])).toBeGreaterThan(600);
+    expect(narrow).not.toMatch(/flex-wrap/);
+  });
+});
+
 describe('the rules of windows', () => {
   /** The declarations of each class in a block of rules. */
   const saidIn = (block: string) =>

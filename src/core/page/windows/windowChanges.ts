@@ -33,8 +33,10 @@ export interface WindowChange {
   readonly isStatic?: true;
   /** True for a part without the space before it. */
   readonly isFlush?: true;
-  /** True for words whose spaces count: they scroll in themselves. */
+  /** True for words whose spaces count, and for tables: they scroll in themselves. */
   readonly scrolls?: true;
+  /** The least width of the rows of a table, px: where it scrolls they keep their columns. */
+  readonly least?: number;
   /** True for words that wrap. */
   readonly wraps?: true;
   /** True for a height that its content gives. */
@@ -206,9 +208,35 @@ function partIn(node: PageNode, room: number, trial: WindowTrial, isAlone: boole
     else if (staysOnLine(node)) note(trial, node, { wraps: true });
   }
   if (node.kind !== 'box' || !node.layout) return;
+  if (node.role === 'table') {
+    tableIn(node, room, trial);
+    return;
+  }
   const isFixedHeight = place.kind === 'flow' && place.heightMode === 'drawn';
   if (isWider && isFixedHeight && node.children.length > 0) note(trial, node, { isFree: true });
   layOutIn(node, node.layout, isSet ? Math.min(room, place.width) : room, trial);
+}
+
+/** A table scrolls in itself where its columns do not fit: in lines they would say nothing. */
+function tableIn(node: BoxNode, room: number, trial: WindowTrial): void {
+  const rows = flowing(node.children).filter((row): row is BoxNode => row.kind === 'box');
+  const least = Math.ceil(Math.max(0, ...rows.map(leastOfRow)));
+  if (sides(node.layout) + least <= room + 1) return;
+  note(trial, node, { scrolls: true, least });
+}
+
+/** The width, px, in which the columns of a row are as they were drawn; the one that takes the rest may shrink. */
+function leastOfRow(row: BoxNode): number {
+  const { layout, children } = row;
+  if (layout?.direction !== 'grid') return comfortOf(row);
+  const parts = flowing(children);
+  const widths = layout.tracks.map((track, column) => {
+    const cells = parts.filter((_, at) => at % layout.tracks.length === column);
+    const comfort = Math.max(0, ...cells.map(comfortOf));
+    return track.kind === 'px' ? Math.max(track.width, comfort) : comfort;
+  });
+  const gaps = layout.gap * Math.max(0, widths.length - 1);
+  return sides(layout) + gaps + widths.reduce((all, width) => all + width, 0);
 }
 
 /** True for a high region beside the others: there is no room beside them in narrow windows. */
