@@ -68,7 +68,7 @@ function saidOf(changes: readonly Changed[], input: SheetInput): SaidBySelector 
     };
     add(own, declarationsOf(node, change));
     // Other things may wear the class of the rows.
-    if (change.least !== undefined) add(`${own} tr`, [['min-width', px(change.least)]]);
+    add(`${own} tr`, rowDeclarations(change));
   }
   return bySelector;
 }
@@ -159,7 +159,16 @@ function selectorOf(node: PageNode | Page, input: SheetInput): string | null {
   return style ? classSelector(style) : null;
 }
 
-type Flag = Exclude<keyof WindowChange, 'parts' | 'cell' | 'isCapped' | 'least'>;
+/** What the rows of a table say: their columns share the width in the proportions that were drawn. */
+function rowDeclarations({ columns, least }: WindowChange): readonly Declaration[] {
+  const tracks = columns?.map((column) => `minmax(${px(column.least)}, ${column.drawn}fr)`);
+  return [
+    ...(tracks ? [['grid-template-columns', tracks.join(' ')] as const] : []),
+    ...(least === undefined ? [] : [['min-width', px(least)] as const]),
+  ];
+}
+
+type Flag = Exclude<keyof WindowChange, 'parts' | 'cell' | 'isCapped' | 'columns' | 'least'>;
 
 /** What each change of one element says. */
 const SAID: Readonly<Record<Flag, readonly Declaration[]>> = {

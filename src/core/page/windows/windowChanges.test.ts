@@ -56,7 +56,10 @@ describe('a table in narrow windows', () => {
     expect(narrow).toMatch(/overflow-x: auto/);
     const widths = [...narrow.matchAll(/min-width: (\d+)px/g)].map(([, width]) => width);
     expect(new Set(widths).size).toBe(1);
-    expect(Number(widths[0])).toBeGreaterThan(600);
+    expect(Number(widths[0])).toBeGreaterThan(300);
+    const columns = [...narrow.matchAll(/grid-template-columns: (.*);/g)].map(([, tracks]) => tracks);
+    expect(new Set(columns).size).toBe(1);
+    expect(columns[0]).toMatch(/^(?:minmax\(\d+px, \d+fr\) ?){5}$/);
     expect(narrow).not.toMatch(/flex-wrap/);
   });
 });

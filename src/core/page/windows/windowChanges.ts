@@ -13,6 +13,12 @@ import {
   staysOnLine,
 } from './comfort';
 
+/** The width of a column of a table, px: the least in which its cells still look as they are meant, and as drawn. */
+export interface TableColumn {
+  readonly least: number;
+  readonly drawn: number;
+}
+
 /** What a node does in windows in which it has not enough room; absent for what it does anyway. */
 export interface WindowChange {
   /** How the parts of a row or grid stand then: under each other, in several lines, or in cells of a least width. */
@@ -35,6 +41,8 @@ export interface WindowChange {
   readonly isFlush?: true;
   /** True for words whose spaces count, and for tables: they scroll in themselves. */
   readonly scrolls?: true;
+  /** The columns of a table that do not fit as they were drawn. */
+  readonly columns?: readonly TableColumn[];
   /** The least width of the rows of a table, px: where it scrolls they keep their columns. */
   readonly least?: number;
   /** True for words that wrap. */
@@ -217,26 +225,55 @@ function partIn(node: PageNode, room: number, trial: WindowTrial, isAlone: boole
   layOutIn(node, node.layout, isSet ? Math.min(room, place.width) : room, trial);
 }
 
-/** A table scrolls in itself where its columns do not fit: in lines they would say nothing. */
+/**
+ * The columns of a table get narrower for all of its rows together, and it scrolls in itself where that is not enough: in
+ * lines its cells would say nothing.
+ */
 function tableIn(node: BoxNode, room: number, trial: WindowTrial): void {
   const rows = flowing(node.children).filter((row): row is BoxNode => row.kind === 'box');
-  const least = Math.ceil(Math.max(0, ...rows.map(leastOfRow)));
-  if (sides(node.layout) + least <= room + 1) return;
-  note(trial, node, { scrolls: true, least });
+  const columns = columnsOf(rows);
+  const gaps = columns ? (rows[0]!.layout?.gap ?? 0) * (columns.length - 1) : 0;
+  const around = Math.max(0, ...rows.map(({ layout }) => sides(layout))) + gaps;
+  const widthOf = (side: 'least' | 'drawn') =>
+    columns
+      ? columns.reduce((all, column) => all + column[side], around)
+      : Math.max(0, ...rows.map(comfortOf));
+  const free = room + 1 - sides(node.layout);
+  if (widthOf('drawn') <= free) return;
+  if (columns) note(trial, node, { columns });
+  const least = Math.ceil(widthOf('least'));
+  if (least > free) note(trial, node, { scrolls: true, least });
 }
 
-/** The width, px, in which the columns of a row are as they were drawn; the one that takes the rest may shrink. */
-function leastOfRow(row: BoxNode): number {
-  const { layout, children } = row;
-  if (layout?.direction !== 'grid') return comfortOf(row);
-  const parts = flowing(children);
-  const widths = layout.tracks.map((track, column) => {
-    const cells = parts.filter((_, at) => at % layout.tracks.length === column);
-    const comfort = Math.max(0, ...cells.map(comfortOf));
-    return track.kind === 'px' ? Math.max(track.width, comfort) : comfort;
+/** The columns that all rows of a table have; null where they have none in common. */
+function columnsOf(rows: readonly BoxNode[]): readonly TableColumn[] | null {
+  const [first] = rows;
+  const tracks = first?.layout?.direction === 'grid' ? first.layout.tracks : [];
+  const areShared = rows.every(
+    ({ layout }) => layout?.direction === 'grid' && layout.tracks.length === tracks.length,
+  );
+  if (tracks.length === 0 || !areShared) return null;
+  return tracks.map((track, column) => {
+    const cells = rows.flatMap(({ children }) =>
+      flowing(children).filter((_, at) => at % tracks.length === column),
+    );
+    const least = Math.ceil(Math.max(0, ...cells.map(leastOfCell)));
+    const drawn = track.kind === 'px' ? track.width : Math.max(0, ...cells.map(({ place }) => place.width));
+    return { least, drawn: Math.max(least, Math.round(drawn)) };
   });
-  const gaps = layout.gap * Math.max(0, widths.length - 1);
-  return sides(layout) + gaps + widths.reduce((all, width) => all + width, 0);
+}
+
+/** Px up to which the words of a cell stay on their line (common practice, no source: figures, names and dates). */
+const WIDEST_LINE = 160;
+
+function leastOfCell(node: PageNode): number {
+  const comfort = comfortOf(node);
+  if (node.kind === 'text') {
+    const longest = Math.max(0, ...node.lines.map(({ width }) => width));
+    return Math.max(comfort, Math.min(WIDEST_LINE, longest) + sides(node.layout));
+  }
+  if (node.kind !== 'box' || !node.layout) return comfort;
+  return Math.max(comfort, sides(node.layout) + Math.max(0, ...flowing(node.children).map(leastOfCell)));
 }
 
 /** True for a high region beside the others: there is no room beside them in narrow windows. */
