@@ -106,6 +106,11 @@ export function isPlain(look: Look): boolean {
   return Object.keys(look).length === 0;
 }
 
+/** True for a look that shows the edges of its box. */
+export function paints({ fills, border, sides, shadows, clip }: Look): boolean {
+  return [fills, border, sides, shadows, clip].some((paint) => paint !== undefined);
+}
+
 /** The width of a border on a page, px: browsers round it to a whole number (CSS Backgrounds 3, §3.3). */
 export function wholeBorderWidth({ width }: Border): number {
   return Math.max(1, Math.round(width));

@@ -130,6 +130,22 @@ export function moveBox(box: Box, dx: number, dy: number): Box {
   return { ...box, x: box.x + dx, y: box.y + dy };
 }
 
+/** How far the outermost of some lengths are apart; -Infinity for none. */
+export function spread(lengths: readonly number[]): number {
+  return Math.max(...lengths) - Math.min(...lengths);
+}
+
+/** True for boxes whose widths, and whose heights, differ by at most a length. */
+export function areOneSize(boxes: readonly Pick<Box, 'width' | 'height'>[], within: number): boolean {
+  return (['width', 'height'] as const).every((side) => spread(boxes.map((box) => box[side])) <= within);
+}
+
+/** True for boxes that follow each other along an axis in the given order, and overlap by at most a length. */
+export function followEachOther(boxes: readonly Box[], axis: 'x' | 'y', overlap: number): boolean {
+  const endOf = axis === 'x' ? right : bottom;
+  return boxes.slice(1).every((box, at) => box[axis] >= endOf(boxes[at]!) - overlap);
+}
+
 /** The distance of an edge to the nearest whole px. */
 export function distanceToWholePx(edge: number): number {
   return Math.abs(edge - Math.round(edge));

@@ -22,3 +22,8 @@ export function layersOf(mockup: Mockup): Layer[] {
 export function layersByKey(mockup: Mockup): ReadonlyMap<LayerId, Layer> {
   return new Map(layersOf(mockup).map((layer) => [layer.id, layer]));
 }
+
+/** True for a layer that is a bitmap, or holds one. */
+export function holdsBitmap(layer: Layer): boolean {
+  return walk(layer).some(({ kind }) => kind === 'bitmap');
+}

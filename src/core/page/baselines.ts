@@ -1,4 +1,5 @@
 import { COMPUTED, MEASURED } from './tolerances';
+import { spread } from '../mockup/box';
 import type { FaceMetrics } from '../mockup/type';
 import type { Extents } from './node';
 
@@ -77,10 +78,7 @@ export function evenSpacing(baselines: readonly number[], size: number): number 
     baselines.map((baseline, at) => baseline - baselines[0]! - spacing * at);
   if (strayAt(plain).every((stray) => Math.abs(stray) <= MEASURED.baseline)) return plain;
   if (!areWhole(baselines)) return null;
-  const fits = (spacing: number) => {
-    const strays = strayAt(spacing);
-    return Math.max(...strays) - Math.min(...strays) <= 1 - 2 * TIE;
-  };
+  const fits = (spacing: number) => spread(strayAt(spacing)) <= 1 - 2 * TIE;
   const mean = (baselines.at(-1)! - baselines[0]!) / steps.length;
   const around = (step: number) => [0, 1, -1].map((more) => (Math.round(mean / step) + more) * step);
   return [...around(size * SHARE_STEP), ...around(PX_STEP), mean].find(fits) ?? null;

@@ -21,7 +21,7 @@ import { lowerShape } from './lowerShape';
 import { lowerText } from './lowerText';
 import { paintedBox, placedBox } from './placed';
 import type { StateNode } from './states/stateNode';
-import { walkNodes } from './walk';
+import { leavesOf } from './walk';
 import type { BoxNode, PageNode, PictureNode } from './node';
 import type { FixedPlace } from './place';
 import type { Page, PageFrame } from './frame';
@@ -156,6 +156,7 @@ export type SharedParts = Pick<
   | 'named'
   | 'nameSaid'
   | 'role'
+  | 'roleSaid'
   | 'classes'
   | 'hidden'
   | 'href'
@@ -181,6 +182,7 @@ function sharedParts(layer: Layer, decision: Decision, mockup: Mockup): SharedPa
     named,
     ...(decision.nameSaid && { nameSaid: true as const }),
     role,
+    ...(decision.roleSaid && { roleSaid: true as const }),
     classes,
     hidden,
     ...(decision.href !== null && { href: decision.href }),
@@ -258,7 +260,7 @@ function lowerGroup(
 /** A link or button that shows pictures alone is named by the first of them: without a name nobody could use it. */
 function nameControl(group: BoxNode): BoxNode {
   if (group.label !== undefined || (!isInteractiveRole(group.role) && group.href === undefined)) return group;
-  const leaves = walkNodes(group.children).filter((node) => node.kind !== 'box');
+  const leaves = leavesOf(group);
   const [picture] = leaves;
   if (picture?.kind !== 'picture' || leaves.some((node) => node.kind === 'text' || node.alternative !== ''))
     return group;
@@ -270,7 +272,7 @@ function nameControl(group: BoxNode): BoxNode {
 /** A group around a single picture gives that picture its name. */
 function nameFromGroup(group: BoxNode): BoxNode {
   const { label, ...others } = group;
-  const leaves = walkNodes(group.children).filter((node) => node.kind !== 'box');
+  const leaves = leavesOf(group);
   const [picture] = leaves;
   if (label === undefined || group.role !== 'box' || leaves.length !== 1 || picture?.kind !== 'picture')
     return group;

@@ -2,7 +2,7 @@ import { MEASURED } from './tolerances';
 import type { TypeLook } from '../look/look';
 import type { Faces } from '../mockup/bounds';
 import type { TextLayer, TextLine, TextRun } from '../mockup/layer';
-import type { Box } from '../mockup/box';
+import { spread, type Box } from '../mockup/box';
 import { memoizeByObject } from '../mockup/memoize';
 import { applyTo, isUniform, isUpright, meanScale, type Matrix } from '../mockup/matrix';
 import { SHARE_BEFORE, type FaceMetrics } from '../mockup/type';
@@ -63,7 +63,9 @@ export function lowerText(
   const drawn = baselinesOf(layer, start.y, scale);
   const even = follows ? evenBaselines(start.y, lineHeight, drawn.length) : drawn;
   const { phase, baselineOffset } = baked ? shiftToRows(even, drawn) : fitTurned(even, drawn, matrix);
-  const height = follows ? lineHeight * layer.lines.length : spread(layer.lines) * scale + lineHeight;
+  const height = follows
+    ? lineHeight * layer.lines.length
+    : spread(layer.lines.map(({ baseline }) => baseline)) * scale + lineHeight;
   const box = {
     x: start.x,
     y: start.y + phase - baseline,
@@ -226,11 +228,6 @@ function regularSpacing(layer: TextLayer, counted: 0 | 1, size: number): number 
         size,
       )
     : null;
-}
-
-function spread(lines: readonly TextLine[]): number {
-  const baselines = lines.map((line) => line.baseline);
-  return Math.max(...baselines) - Math.min(...baselines);
 }
 
 function lowerLine(

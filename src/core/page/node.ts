@@ -67,6 +67,8 @@ interface NodeBase extends Meaning {
   /** True when a person gave the name. Absent for any other. */
   readonly nameSaid?: true;
   readonly role: Role;
+  /** True when a person or the layer's name said the role. Absent for any other. */
+  readonly roleSaid?: true;
   /** Class names that a person gave. */
   readonly classes: readonly string[];
   /** The class name that a person gave to its look. */

@@ -1,6 +1,6 @@
 import { flatMap } from '../mockup/flatMap';
 import { memoizeByObject } from '../mockup/memoize';
-import type { PageNode } from './node';
+import type { BoxNode, PageNode } from './node';
 import type { Page } from './frame';
 
 /** Every node below and including `nodes`, parents before children, in order. */
@@ -8,6 +8,11 @@ export function walkNodes(nodes: readonly PageNode[]): PageNode[] {
   const found: PageNode[] = [];
   appendNodes(nodes, found);
   return found;
+}
+
+/** The texts and pictures in a node, in order; a text or picture itself. */
+export function leavesOf(node: PageNode): Exclude<PageNode, BoxNode>[] {
+  return walkNodes([node]).filter((each) => each.kind !== 'box');
 }
 
 /** Every node of a page, parents before children, in order. */

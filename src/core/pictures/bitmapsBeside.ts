@@ -1,21 +1,13 @@
-import type { BitmapType, Mockup } from '../mockup/mockup';
+import type { Mockup } from '../mockup/mockup';
 import {
   ASSET_ADDRESS,
+  BITMAP_FORMATS,
   fileEnding,
   type Picture,
   type PictureFile,
-  type PictureFormat,
   type SharedFile,
 } from './picture';
 import type { FileWriter } from './recipes/fileWriter';
-
-const FORMATS: Readonly<Record<BitmapType, PictureFormat>> = {
-  'image/png': 'png',
-  'image/jpeg': 'jpeg',
-  'image/webp': 'webp',
-  'image/gif': 'gif',
-  'image/svg+xml': 'svg',
-};
 
 /**
  * Pictures whose SVGs say where the bitmaps are that lie beside them. Every bitmap is one file, as it is in the mockup,
@@ -30,7 +22,7 @@ export function withBitmapsBeside(
   const fileOf = (name: string, picture: string): SharedFile | null => {
     const bitmap = bitmaps[name];
     if (!bitmap) return null;
-    const format = FORMATS[bitmap.type];
+    const format = BITMAP_FORMATS[bitmap.type];
     const known = files.get(name) ?? {
       kind: 'bitmap' as const,
       path: writer.freePath(`pictures/${picture}-bitmap`, fileEnding(format)),

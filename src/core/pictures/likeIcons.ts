@@ -2,11 +2,11 @@ import { drawsLine } from '../look/drawsLine';
 import { overlaps, snapOut, type Box } from '../mockup/box';
 import type { GroupLayer, Layer, LayerId } from '../mockup/layer';
 import type { Screen } from '../mockup/mockup';
-import { walk } from '../mockup/walk';
+import { holdsBitmap } from '../mockup/walk';
 import type { Decision, Decisions } from '../sort/decision';
 import { ownName } from '../sort/tellingNames';
 import { boxOfPicture } from './drawnPicture';
-import type { BoxContext } from './pictureBox';
+import type { ContextOf } from './pictureBox';
 
 /** Common practice, no source: icons beside words are drawn in boxes of up to 48 px. */
 const LARGEST = 48;
@@ -32,49 +32,58 @@ interface Icon {
 export function likeIcons(
   screens: readonly Screen[],
   decisions: Decisions,
-  contextOf: (layer: LayerId) => BoxContext | null,
+  contextOf: ContextOf,
 ): ReadonlyMap<LayerId, Box> {
   return new Map(
     screens.flatMap(({ root }) => {
       const byPlace = new Map<string, Icon[]>();
-      collect(root, '');
+      for (const [place, icon] of iconsIn(root, '', decisions, contextOf))
+        byPlace.set(place, [...(byPlace.get(place) ?? []), icon]);
       return [...byPlace.values()].flatMap(withOneBox);
-
-      function collect(group: GroupLayer, place: string): void {
-        for (const layer of group.layers) {
-          const decision = decisions.get(layer.id);
-          if (!decision || !layer.visible || decision.outcome === 'aside') continue;
-          const own = `${place}>${partOf(decision)}`;
-          const icon = decision.outcome === 'picture' ? iconOf(layer, decision, group) : null;
-          if (icon) byPlace.set(own, [...(byPlace.get(own) ?? []), icon]);
-          else if (layer.kind === 'group' && decision.outcome === 'element') collect(layer, own);
-        }
-      }
     }),
   );
+}
 
-  function iconOf(layer: Layer, decision: Decision, parent: GroupLayer): Icon | null {
-    const { merge, pictureOverride: said } = decision;
-    const isPlain = !merge && said.box === undefined && said.contents === undefined;
-    const context = isPlain && isDrawn(layer) ? contextOf(layer.id) : null;
-    const box = context && boxOfPicture(layer, said, context);
-    if (!context || !box || Math.max(box.width, box.height) > LARGEST) return null;
-    const beside = parent.layers.flatMap((other) =>
-      other.id === layer.id || !other.visible ? [] : (context.measured.get(other.id)?.painted ?? []),
-    );
-    return { layer, group: parent.id, box: snapOut(box), beside };
-  }
+/** The icons in a group, each with the names and roles of all that is around it. */
+function iconsIn(
+  group: GroupLayer,
+  place: string,
+  decisions: Decisions,
+  contextOf: ContextOf,
+): readonly (readonly [place: string, icon: Icon])[] {
+  return group.layers.flatMap((layer) => {
+    const decision = decisions.get(layer.id);
+    if (!decision || !layer.visible || decision.outcome === 'aside') return [];
+    const own = `${place}>${partOf(decision)}`;
+    const icon = decision.outcome === 'picture' ? iconOf(layer, decision, group, contextOf) : null;
+    if (icon) return [[own, icon] as const];
+    return layer.kind === 'group' && decision.outcome === 'element'
+      ? iconsIn(layer, own, decisions, contextOf)
+      : [];
+  });
+}
+
+function iconOf(
+  layer: Layer,
+  { merge, pictureOverride: said }: Decision,
+  parent: GroupLayer,
+  contextOf: ContextOf,
+): Icon | null {
+  // The px of a bitmap would have to be drawn anew.
+  const isPlain = !merge && said.box === undefined && said.contents === undefined && !holdsBitmap(layer);
+  const context = isPlain ? contextOf(layer.id) : null;
+  const box = context && boxOfPicture(layer, said, context);
+  if (!context || !box || Math.max(box.width, box.height) > LARGEST) return null;
+  const beside = parent.layers.flatMap((other) =>
+    other.id === layer.id || !other.visible ? [] : (context.measured.get(other.id)?.painted ?? []),
+  );
+  return { layer, group: parent.id, box: snapOut(box), beside };
 }
 
 /** What a layer is in its group: its role, and its name where that says something. */
 function partOf(decision: Decision): string {
   const { role, outcome, named, outputName, nameSaid } = decision;
   return `${outcome === 'picture' ? 'picture' : role} ${ownName({ named, name: outputName, nameSaid }) ?? ''}`;
-}
-
-/** False for what holds a bitmap: its px would have to be drawn anew. */
-function isDrawn(layer: Layer): boolean {
-  return walk(layer).every(({ kind }) => kind !== 'bitmap' && kind !== 'text');
 }
 
 function withOneBox(icons: readonly Icon[]): readonly (readonly [LayerId, Box])[] {

@@ -1,9 +1,19 @@
 import type { Box } from '../mockup/box';
 import type { LayerId } from '../mockup/layer';
+import type { BitmapType } from '../mockup/mockup';
 import type { SvgStyle } from './recipes/recipe';
 import { memoizeByObject } from '../mockup/memoize';
 
 export type PictureFormat = 'svg' | 'png' | 'jpeg' | 'webp' | 'avif' | 'gif' | 'pdf';
+
+/** The formats of a mockup's bitmaps. */
+export const BITMAP_FORMATS: Readonly<Record<BitmapType, PictureFormat>> = {
+  'image/png': 'png',
+  'image/jpeg': 'jpeg',
+  'image/webp': 'webp',
+  'image/gif': 'gif',
+  'image/svg+xml': 'svg',
+};
 
 /** The ending of a file's name. */
 export function fileEnding(format: PictureFormat): string {

@@ -1,6 +1,6 @@
 import { geometryBox, paintedIfShown, type Measures } from '../mockup/bounds';
 import { contains, transformBox, type Box } from '../mockup/box';
-import type { GroupLayer, Layer } from '../mockup/layer';
+import type { GroupLayer, Layer, LayerId } from '../mockup/layer';
 import { IDENTITY } from '../mockup/matrix';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { outlineBox } from '../mockup/outline';
@@ -15,6 +15,9 @@ export interface BoxContext {
   readonly screen: Screen;
   readonly measured: Measures;
 }
+
+/** Where a layer is; null for one that is on no screen. */
+export type ContextOf = (layer: LayerId) => BoxContext | null;
 
 /**
  * The box that a picture is cut to, px of the screen: the one that a person said, where the layer has it, else the one

@@ -2,9 +2,9 @@ import type { Measures } from '../mockup/bounds';
 import type { Box } from '../mockup/box';
 import type { Layer, LayerId } from '../mockup/layer';
 import { meanScale, type Matrix } from '../mockup/matrix';
-import type { BitmapType, Mockup, Screen } from '../mockup/mockup';
+import type { Mockup, Screen } from '../mockup/mockup';
 import { memoizeByObject } from '../mockup/memoize';
-import { walk } from '../mockup/walk';
+import { holdsBitmap, walk } from '../mockup/walk';
 import type { Report } from '../findings/finding';
 import type { Decision, Decisions } from '../sort/decision';
 import { freeName } from '../markup/freeName';
@@ -16,14 +16,15 @@ import { automaticRecipe } from './recipes/automaticRecipe';
 import { createFileWriter, NO_RECIPES, type OriginalFile } from './recipes/fileWriter';
 import type { PictureRecipes } from './recipes/recipe';
 import {
+  BITMAP_FORMATS,
   fileEnding,
   type Picture,
-  type PictureFormat,
   type PicturePlan,
   type PictureSource,
   type SharedFile,
 } from './picture';
 import { likeIcons } from './likeIcons';
+import type { ContextOf } from './pictureBox';
 import type { Outliner } from './standaloneOptions';
 import { stateBoxes } from './stateBoxes';
 
@@ -56,7 +57,7 @@ export function planPictures(
   const names = new Set<string>();
   const writer = createFileWriter(said, report);
   const places = placesOf(mockup);
-  const contextOf = (key: LayerId) => {
+  const contextOf: ContextOf = (key) => {
     const screen = places.get(key)?.screen;
     const measured = screen && measures.get(screen.id);
     return screen && measured ? { screen, measured, mockup } : null;
@@ -104,7 +105,7 @@ export function planPictures(
         density,
         fillsBox: source.kind === 'bitmap' || decision.pictureOverride.ground?.startsWith('#') === true,
       });
-    const shape = { name, width: box.width, height: box.height, isVector: !layers.some(hasBitmap) };
+    const shape = { name, width: box.width, height: box.height, isVector: !layers.some(holdsBitmap) };
     const { files, reason, symbols } = writer.filesOf(shape, layer.id, recipes, automatic);
     for (const each of symbols) symbolsOf.set(each, [...(symbolsOf.get(each) ?? []), name]);
     const asksForText = files.some(({ svg }) => svg?.text === 'text');
@@ -145,25 +146,12 @@ function freePictureName(asked: string, names: Set<string>): string {
   return name;
 }
 
-function hasBitmap(layer: Layer): boolean {
-  return walk(layer).some(({ kind }) => kind === 'bitmap');
-}
-
 /** Px of the bitmap for one px of the screen; infinite for any other content. */
 function densityOf(layer: Layer, own: Matrix, { bitmaps }: Mockup): number {
   const natural = layer.kind === 'bitmap' ? bitmaps[layer.bitmap] : undefined;
   if (layer.kind !== 'bitmap' || !natural || natural.type === 'image/svg+xml') return Infinity;
   return natural.width / (layer.box.width * meanScale(own));
 }
-
-/** The endings of bitmaps that are files as they are. */
-const ORIGINALS: Readonly<Record<BitmapType, Exclude<PictureFormat, 'svg' | 'avif' | 'pdf'> | null>> = {
-  'image/png': 'png',
-  'image/jpeg': 'jpeg',
-  'image/webp': 'webp',
-  'image/gif': 'gif',
-  'image/svg+xml': null,
-};
 
 /** How much wider than drawn a bitmap may be in proportion: boxes have whole px. */
 const MOST_STRETCH = 0.01;
@@ -179,8 +167,8 @@ function originalFile(
   { bitmaps }: Mockup,
 ): OriginalFile | null {
   const bitmap = source.kind === 'bitmap' ? bitmaps[source.bitmap] : undefined;
-  const format = bitmap && ORIGINALS[bitmap.type];
-  if (!bitmap || !format) return null;
+  const format = bitmap && BITMAP_FORMATS[bitmap.type];
+  if (!bitmap || !format || format === 'svg') return null;
   const { width, height } = bitmap;
   const stretch = (width * box.height) / (height * box.width);
   if (Math.abs(stretch - 1) > MOST_STRETCH) return null;

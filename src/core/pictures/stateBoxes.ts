@@ -7,7 +7,7 @@ import { walk } from '../mockup/walk';
 import type { Decisions } from '../sort/decision';
 import type { Version } from '../sort/decide/stateVersions';
 import { boxOfPicture } from './drawnPicture';
-import type { BoxContext } from './pictureBox';
+import type { BoxContext, ContextOf } from './pictureBox';
 
 /** A picture, and how far it was drawn from its counterpart at rest, px. */
 interface Member {
@@ -20,12 +20,11 @@ interface Member {
 /**
  * One box for a picture and all its states, so that one takes the place of the other and nothing moves: around what any
  * of them shows, at the place of each. Pictures whose box a person said, or that are the only one, have none here.
- * @param contextOf the screen of a layer, with its measures
  */
 export function stateBoxes(
   versions: readonly Version[],
   decisions: Decisions,
-  contextOf: (layer: LayerId) => BoxContext | null,
+  contextOf: ContextOf,
 ): ReadonlyMap<LayerId, Box> {
   const groups = new Map<LayerId, Member[]>();
   for (const version of versions) {
@@ -33,26 +32,25 @@ export function stateBoxes(
     const base = context && treeOf(context.mockup).layer(version.base);
     if (!base) continue;
     for (const [rest, shown] of counterparts(base, version.layer, decisions)) {
-      const [first, other] = [memberOf(rest, rest), memberOf(shown, rest)];
-      if (!first || !other) continue;
-      const known = groups.get(rest.id) ?? [first];
-      groups.set(rest.id, [...known, other]);
+      const [first, other] = [rest, shown].map((layer) => memberOf(layer, rest, decisions, contextOf));
+      if (first && other) groups.set(rest.id, [...(groups.get(rest.id) ?? [first]), other]);
     }
   }
   return new Map([...groups.values()].flatMap(likeBoxes));
+}
 
-  function memberOf(layer: Layer, rest: Layer): Member | null {
-    const [own, resting] = [contextOf(layer.id), contextOf(rest.id)];
-    const said = decisions.get(layer.id)?.pictureOverride;
-    if (!own || !resting || !said || said.box !== undefined) return null;
-    const box = boxOfPicture(layer, said, own);
-    const [place, restPlace] = [geometryOf(layer, own), geometryOf(rest, resting)];
-    if (!box || !place || !restPlace) return null;
-    // What was drawn over its counterpart is where it should be.
-    if (overlaps(place, restPlace, 0)) return { layer: layer.id, box, dx: 0, dy: 0 };
-    const [at, from] = [centreOf(place), centreOf(restPlace)];
-    return { layer: layer.id, box, dx: Math.round(at.x - from.x), dy: Math.round(at.y - from.y) };
-  }
+/** A picture beside its counterpart at rest; null where a person said its box, or it shows nothing. */
+function memberOf(layer: Layer, rest: Layer, decisions: Decisions, contextOf: ContextOf): Member | null {
+  const [own, resting] = [contextOf(layer.id), contextOf(rest.id)];
+  const said = decisions.get(layer.id)?.pictureOverride;
+  if (!own || !resting || !said || said.box !== undefined) return null;
+  const box = boxOfPicture(layer, said, own);
+  const [place, restPlace] = [geometryOf(layer, own), geometryOf(rest, resting)];
+  if (!box || !place || !restPlace) return null;
+  // What was drawn over its counterpart is where it should be.
+  if (overlaps(place, restPlace, 0)) return { layer: layer.id, box, dx: 0, dy: 0 };
+  const [at, from] = [centreOf(place), centreOf(restPlace)];
+  return { layer: layer.id, box, dx: Math.round(at.x - from.x), dy: Math.round(at.y - from.y) };
 }
 
 /** The pictures of a layer and of its version: the layers themselves, or parts whose names are theirs alone. */

@@ -14,6 +14,8 @@ export interface Decision {
   readonly role: Role;
   /** The reason in plain words, with the measured facts. */
   readonly reason: string;
+  /** True when a person or the layer's name said its role. */
+  readonly roleSaid: boolean;
   /** The reason for its role. */
   readonly roleReason: string;
   /**

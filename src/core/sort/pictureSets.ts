@@ -1,5 +1,5 @@
 import { boxForm } from '../look/boxForm';
-import { intersection, type Box } from '../mockup/box';
+import { areOneSize, intersection, type Box } from '../mockup/box';
 import type { GroupLayer, Layer } from '../mockup/layer';
 import { isTelling, splitName } from '../mockup/layerName';
 import { walk } from '../mockup/walk';
@@ -41,7 +41,7 @@ export function isSet(group: GroupLayer, facts: Facts): boolean {
   return (
     parts.every((part) => isNamed(part) || isInstance(part)) ||
     areRepeats(parts, facts) ||
-    (parts.length >= FEWEST_EQUAL && areOfOneSize(boxes) && parts.every(holdsFreeShape))
+    (parts.length >= FEWEST_EQUAL && areOneSize(boxes, SAME_SIZE) && parts.every(holdsFreeShape))
   );
 }
 
@@ -64,13 +64,6 @@ function areOfLikeSize(boxes: readonly Box[]): boolean {
 const FEWEST_EQUAL = 3;
 /** Px by which drawings of one size differ. */
 const SAME_SIZE = 0.5;
-
-function areOfOneSize(boxes: readonly Box[]): boolean {
-  return (['width', 'height'] as const).every((side) => {
-    const sides = boxes.map((box) => box[side]);
-    return Math.max(...sides) - Math.min(...sides) <= SAME_SIZE;
-  });
-}
 
 function holdsFreeShape(layer: Layer): boolean {
   return walk(layer).some((part) => part.kind === 'shape' && !boxForm(part));

@@ -1,6 +1,6 @@
 import type { Assets, Mockup } from '../../core/mockup/mockup';
 import type { Picture, PictureFile } from '../../core/pictures/picture';
-import { drawnPixels, withBitmaps } from './renderPicture';
+import { drawnDocument, drawnPixels } from './renderPicture';
 
 /**
  * The bytes that a file would have if nothing had made it small: its px as a PNG with the usual compression, or its
@@ -15,9 +15,5 @@ export async function plainBytes(
   if (file.isOriginal || file.format === 'pdf' || file.format === 'gif') return null;
   if (file.format !== 'svg')
     return (await drawnPixels(picture, file, mockup, assets).png().toBuffer()).length;
-  const { source } = picture;
-  if (source.kind !== 'svg') return null;
-  const drawn = (file.svg?.text === 'text' && source.withText) || source.svg;
-  const whole = file.svg?.bitmaps === 'embedded' ? withBitmaps(drawn, mockup, assets) : drawn;
-  return new TextEncoder().encode(whole).length;
+  return new TextEncoder().encode(drawnDocument(picture, file, mockup, assets)).length;
 }

@@ -26,12 +26,8 @@ export async function renderPicture(
   const { source } = picture;
   if (file.format === 'pdf') return printer(standaloneOf(picture, file, mockup, assets));
   if (file.format === 'svg') {
-    const { svg: style, bitmapAddresses } = file;
-    const drawn = documentOf(picture, file, style?.text === 'text');
-    const whole =
-      style?.bitmaps === 'embedded'
-        ? withBitmaps(drawn, mockup, assets)
-        : withAddresses(drawn, (name) => bitmapAddresses?.[name] ?? null);
+    const { svg: style } = file;
+    const whole = drawnDocument(picture, file, mockup, assets);
     if (!style && whole.length > LARGEST_SHRUNK) return new TextEncoder().encode(whole);
     // Loaded for those who ask for it: it takes a while.
     const { writeSvg } = await import('./writeSvg');
@@ -42,6 +38,15 @@ export async function renderPicture(
   if (source.kind === 'bitmap' && file.isOriginal) return bytesOf(source.bitmap, assets);
   if (file.format === 'gif') throw new Error('GIF is written only as it was read');
   return ENCODERS[file.format](drawnPixels(picture, file, mockup, assets), file).toBuffer();
+}
+
+/** The document of an SVG file before it is made small. */
+export function drawnDocument(picture: Picture, file: PictureFile, mockup: Mockup, assets: Assets): string {
+  const { svg: style, bitmapAddresses } = file;
+  const drawn = documentOf(picture, file, style?.text === 'text');
+  return style?.bitmaps === 'embedded'
+    ? withBitmaps(drawn, mockup, assets)
+    : withAddresses(drawn, (name) => bitmapAddresses?.[name] ?? null);
 }
 
 /** The px of a file before they are encoded. */
@@ -60,7 +65,7 @@ function drawnSvg(svg: string, scale: number, mockup: Mockup, assets: Assets): S
 }
 
 /** The document with its bitmaps in it. */
-export function withBitmaps(svg: string, mockup: Mockup, assets: Assets): string {
+function withBitmaps(svg: string, mockup: Mockup, assets: Assets): string {
   return withAddresses(svg, (name) => dataUri(name, mockup, assets));
 }
 

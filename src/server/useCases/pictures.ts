@@ -5,11 +5,9 @@ import { TRIAL_FORMATS, type TrialFormat } from '../../core/pictures/trialFormat
 import type { Trial } from '../../engine/pictures/trials';
 import { NOT_FOUND } from '../http';
 import type { PictureList, TrialQuery } from '../pictureTypes';
-import type { PictureAsk, PicturesOutput } from '../workers/picturesJob';
+import type { DrawnFile, PictureAsk, PicturesOutput } from '../workers/picturesJob';
 import { picturesInWorker } from '../workers/workers';
 import { mockupState, sourceOfRevision } from './mockupState';
-
-type DrawnFile = Extract<PicturesOutput, { bytes: Uint8Array }>;
 
 const name = Joi.string().max(2000).required();
 const scale = Joi.number().min(0.1).max(4).default(1);

@@ -48,8 +48,7 @@ export type PicturesOutput =
   /** Null for a picture or file that is not there. */
   | null
   | { readonly list: PictureList }
-  /** A file; `plain` as `plainBytes` has it, null for files that were not planned. */
-  | { readonly bytes: Uint8Array; readonly plain: number | null }
+  | DrawnFile
   | { readonly trial: Trial };
 
 interface Prepared extends PlannedPictures {
@@ -58,13 +57,17 @@ interface Prepared extends PlannedPictures {
 
 const prepared = new LRUCache<string, Prepared>({ max: 2 });
 
+/** A file, and the bytes that it would have if nothing had made it small; null where that is not asked. */
+export interface DrawnFile {
+  readonly bytes: Uint8Array;
+  readonly plain: number | null;
+}
+
 /** Files by their content: a change of one picture draws no other anew. */
-const drawn = new LRUCache<string, Uint8Array>({
+const drawn = new LRUCache<string, DrawnFile>({
   maxSize: 48 * 1024 ** 2,
-  sizeCalculation: (bytes) => Math.max(1, bytes.length),
+  sizeCalculation: ({ bytes }) => Math.max(1, bytes.length),
 });
-/** What those files would have without being made small, in bytes. */
-const plain = new LRUCache<string, { readonly bytes: number | null }>({ max: 5000 });
 
 /** Lists the pictures that a build would make, or draws one of their files; asks for the mockup when it does not have it. */
 export async function picturesJob(job: PicturesJob): Promise<PicturesOutput> {
@@ -85,11 +88,7 @@ export async function picturesJob(job: PicturesJob): Promise<PicturesOutput> {
     case 'file': {
       for (const picture of plan.pictures)
         for (const file of picture.files)
-          if (file.path === ask.path)
-            return {
-              bytes: await draw(picture, file, known),
-              plain: await plainBytesOf(picture, file, known),
-            };
+          if (file.path === ask.path) return draw('file', picture, file, known);
       const shared = plan.sharedFiles.find(({ path }) => path === ask.path);
       return shared ? { bytes: await renderShared(shared, plan, assets), plain: null } : null;
     }
@@ -97,9 +96,7 @@ export async function picturesJob(job: PicturesJob): Promise<PicturesOutput> {
       const { picture: name, format, quality, scale } = ask.query;
       const picture = pictureNamed(plan, name);
       const size = picture && sizeAt(picture, scale, known);
-      return size
-        ? { bytes: await draw(picture, trialFile(format, quality, size), known), plain: null }
-        : null;
+      return size ? draw('trial-file', picture, trialFile(format, quality, size), known) : null;
     }
     case 'trial': {
       const picture = pictureNamed(plan, ask.picture);
@@ -117,24 +114,19 @@ function prepare({ tags, options, source }: PicturesJob): Prepared | null {
   return { ...plannedPictures(input), assets: source.assets };
 }
 
-async function draw(picture: Picture, file: PictureFile, { mockup, assets }: Prepared): Promise<Uint8Array> {
-  const key = contentKey(picture, file, assets);
-  const bytes =
-    drawn.get(key) ??
-    (await withPdfPrinter((printer) => renderPicture(picture, file, mockup, assets, printer)));
-  drawn.set(key, bytes);
-  return bytes;
-}
-
-async function plainBytesOf(
+async function draw(
+  kind: 'file' | 'trial-file',
   picture: Picture,
   file: PictureFile,
   { mockup, assets }: Prepared,
-): Promise<number | null> {
-  const key = contentKey(picture, file, assets);
-  const known = plain.get(key) ?? { bytes: await plainBytes(picture, file, mockup, assets) };
-  plain.set(key, known);
-  return known.bytes;
+): Promise<DrawnFile> {
+  const key = `${kind} ${contentKey(picture, file, assets)}`;
+  const known = drawn.get(key) ?? {
+    bytes: await withPdfPrinter((printer) => renderPicture(picture, file, mockup, assets, printer)),
+    plain: kind === 'file' ? await plainBytes(picture, file, mockup, assets) : null,
+  };
+  drawn.set(key, known);
+  return known;
 }
 
 /** Stands for what is drawn: bitmaps of different mockups have the same names, so it is their bytes that count. */

@@ -11,6 +11,7 @@ import { clockWords } from '../shared/timeWords';
 import { useText } from '../shared/useText';
 import { CompareView } from './CompareView';
 import { bytesText } from '../shared/bytesText';
+import { hasWords } from '../shared/hasWords';
 import { fileAddress } from './fileAddress';
 
 interface BuiltFilesProps {
@@ -28,9 +29,7 @@ export function BuiltFiles({ build, result, earlier }: BuiltFilesProps) {
   const [other, setOther] = useState<BuildView | null>(null);
   const [path, setPath] = useState(result.files[0]?.path ?? '');
   const [words, setWords] = useState('');
-  const found = result.files.filter(({ path: each }) =>
-    each.toLowerCase().includes(words.trim().toLowerCase()),
-  );
+  const found = result.files.filter((file) => hasWords(file.path, words));
   return (
     <Box
       sx={{

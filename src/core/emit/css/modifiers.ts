@@ -34,12 +34,12 @@ export const modifiersOf = memoizeByObject((sheet: StyleSheet): Modifiers => {
     if (style.within.length > 0) nested.set(style, nestedDeclarations(style, sheet));
     const { name, thing, lead } = style;
     if (!isPlainClass(style)) continue;
-    const found = Object.entries({ lead, thing }).flatMap(([by, each]) => {
-      const base = each === null ? undefined : bases.get(each);
-      const fewest = FEWEST_SAVED[by as keyof typeof FEWEST_SAVED];
-      const own = base && modification(classDeclarations(base), classDeclarations(style), fewest);
-      return base && own ? { base, own } : [];
-    });
+    const changing = (name: string | null, fewestSaved: number) => {
+      const base = name === null ? undefined : bases.get(name);
+      const own = base && modification(classDeclarations(base), classDeclarations(style), fewestSaved);
+      return base && own ? [{ base, own }] : [];
+    };
+    const found = [...changing(lead, FEWEST_SAVED.lead), ...changing(thing, FEWEST_SAVED.thing)];
     const [least] = found.toSorted((one, other) => one.own.length - other.own.length);
     if (least) modifiers.set(style, least);
     else bases.set(name, style);

@@ -29,12 +29,14 @@ export function windowRules(input: SheetInput, wide: readonly CssRule[]): readon
       return base ? [[classSelector(style), classSelector(base)] as const] : [];
     }),
   );
-  const changed: Windows = { said, worn: wornTogether(input), bases, narrower: [] };
+  const worn = wornTogether(input);
+  // What is said before each window, in every window first, then in the wider ones.
+  const before: SaidBySelector[] = [said];
   return widths.flatMap((width) => {
     const changes = steps.flatMap((step) => (step.below === width ? [...step.changes] : []));
     const own = saidOf(changes, input);
-    const news = newsOf(own, changed);
-    changed.narrower.push(own);
+    const news = newsOf(own, { before, worn, bases });
+    before.push(own);
     return rulesOf(news, `(width < ${width}px)`);
   });
 }
@@ -43,16 +45,14 @@ export function windowRules(input: SheetInput, wide: readonly CssRule[]): readon
 type Said = ReadonlyMap<string, string>;
 type SaidBySelector = ReadonlyMap<string, Said>;
 
-/** What is said before the rules of a window. */
-interface Windows {
-  /** In every window. */
-  readonly said: SaidBySelector;
+/** What the rules of a window come after, and which classes stand together. */
+interface Surroundings {
+  /** What is said in every window, then in the wider ones, the widest first. */
+  readonly before: readonly SaidBySelector[];
   /** The selectors of the classes that an element wears beside one. */
   readonly worn: ReadonlyMap<string, ReadonlySet<string>>;
   /** The selectors of the classes that modifiers change. */
   readonly bases: ReadonlyMap<string, string>;
-  /** In the wider windows that have rules, the widest first. */
-  readonly narrower: SaidBySelector[];
 }
 
 type Changed = readonly [node: PageNode | Page, change: WindowChange];
@@ -74,41 +74,54 @@ function saidOf(changes: readonly Changed[], input: SheetInput): SaidBySelector 
 }
 
 /** What a window says anew: what holds there anyway is left out, where no other class of an element says otherwise. */
-function newsOf(own: SaidBySelector, { said, worn, bases, narrower }: Windows): SaidBySelector {
-  const before = [said, ...narrower];
+function newsOf(own: SaidBySelector, around: Surroundings): SaidBySelector {
   return new Map(
-    [...own].map(([selector, declarations]) => {
-      const base = bases.get(selector) ?? '';
-      const beside = [...(worn.get(selector) ?? [])];
-      const differsBeside = (property: string, value: string) =>
-        [...narrower, own].some((layer) =>
-          beside.some((other) => (layer.get(other)?.get(property) ?? value) !== value),
-        );
-      const holds = (property: string): string | undefined => {
-        const layer = before.findLast(
-          (each) => each.get(selector)?.has(property) || each.get(base)?.has(property),
-        );
-        return (
-          own.get(base)?.get(property) ??
-          layer?.get(selector)?.get(property) ??
-          layer?.get(base)?.get(property)
-        );
-      };
-      const news = [...declarations].filter(
-        ([property, value]) => differsBeside(property, value) || holds(property) !== value,
+    [...own].map(([selector, said]) => {
+      const news = [...said].filter(
+        ([property, value]) =>
+          isDisputed(selector, property, value, own, around) ||
+          valueHeld(selector, property, own, around) !== value,
       );
       const kept = new Map(news);
       // A shorthand that stays would reset a longhand that is left out.
-      const isReset = [...declarations.keys()].some(
-        (property) => !kept.has(property) && LONGHANDS[property]?.some((each) => kept.has(each)),
+      const isReset = [...said.keys()].some(
+        (property) => !kept.has(property) && SHORTHANDS[property]?.some((each) => kept.has(each)),
       );
-      return [selector, isReset ? declarations : kept] as const;
+      return [selector, isReset ? said : kept] as const;
     }),
   );
 }
 
+/** True where another class of an element has another value in this window or a wider one. */
+function isDisputed(
+  selector: string,
+  property: string,
+  value: string,
+  own: SaidBySelector,
+  { before, worn }: Surroundings,
+): boolean {
+  const beside = [...(worn.get(selector) ?? [])];
+  return [...before.slice(1), own].some((layer) =>
+    beside.some((other) => (layer.get(other)?.get(property) ?? value) !== value),
+  );
+}
+
+/** The value that a class has in a window without saying it there: its base's in this window, or what was said last. */
+function valueHeld(
+  selector: string,
+  property: string,
+  own: SaidBySelector,
+  { before, bases }: Surroundings,
+): string | undefined {
+  const base = bases.get(selector) ?? '';
+  const saidIn = (layer: SaidBySelector) =>
+    layer.get(selector)?.get(property) ?? layer.get(base)?.get(property);
+  const last = before.findLast((layer) => saidIn(layer) !== undefined);
+  return own.get(base)?.get(property) ?? (last && saidIn(last));
+}
+
 /** The shorthands that set a property, of those that windows say. */
-const LONGHANDS: Readonly<Record<string, readonly string[]>> = {
+const SHORTHANDS: Readonly<Record<string, readonly string[]>> = {
   'flex-shrink': ['flex'],
   'margin-left': ['margin-inline'],
 };
@@ -127,7 +140,7 @@ function rulesOf(bySelector: SaidBySelector, media: string): readonly CssRule[] 
 }
 
 /** For every class the others that one of its elements wears. */
-function wornTogether(input: SheetInput): Windows['worn'] {
+function wornTogether(input: SheetInput): Surroundings['worn'] {
   const worn = new Map<string, Set<string>>();
   const { baseOf } = modifiersOf(input.sheet);
   for (const node of input.pages.flatMap(({ children }) => walkNodes(children))) {

@@ -153,6 +153,7 @@ function decisionOf(layer: Layer, around: Surroundings, facts: ScreenFacts, said
     outcome,
     role,
     reason,
+    roleSaid: tag.role !== undefined,
     roleReason,
     origin,
     within: around.within?.key ?? (lead === layer.id ? null : lead),

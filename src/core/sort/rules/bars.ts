@@ -1,5 +1,5 @@
 import { boxForm } from '../../look/boxForm';
-import { bottom, right, type Box } from '../../mockup/box';
+import { bottom, followEachOther, spread, type Box } from '../../mockup/box';
 import type { Layer, ShapeLayer } from '../../mockup/layer';
 import { walk } from '../../mockup/walk';
 import { measureOf, type Facts } from '../facts';
@@ -37,18 +37,15 @@ function barBox(layer: Layer, facts: Facts): Box | null {
 
 function areEven(bars: readonly Box[]): boolean {
   const steps = bars.slice(1).map(({ x }, at) => x - bars[at]!.x);
-  const isApart = bars.slice(1).every(({ x }, at) => x >= right(bars[at]!) - OUT_OF_STEP);
   const heights = new Set(bars.map(({ height }) => Math.round(height)));
+  const widths = bars.map(({ width }) => width);
   const lines = [({ y }: Box) => y, bottom, ({ y, height }: Box) => y + height / 2];
+  const areNear = (lengths: readonly number[]) => spread(lengths) <= OUT_OF_STEP;
   return (
-    isApart &&
+    followEachOther(bars, 'x', OUT_OF_STEP) &&
     areNear(steps) &&
-    areNear(bars.map(({ width }) => width)) &&
+    areNear(widths) &&
     lines.some((line) => areNear(bars.map(line))) &&
     heights.size >= FEWEST_HEIGHTS
   );
-}
-
-function areNear(lengths: readonly number[]): boolean {
-  return Math.max(...lengths) - Math.min(...lengths) <= OUT_OF_STEP;
 }

@@ -60,6 +60,25 @@ describe('rows whose parts stand in columns', () => {
     expect(found(holding(line(0, xs), line(30, xs.slice(1)), line(60, xs)))[0]).not.toMatch(/table/);
   });
 
+  it('are what a person said they are', () => {
+    const said = {
+      ...holding(line(0, xs), line(30, xs), line(60, xs)),
+      role: 'list',
+      roleSaid: true,
+    } as const;
+    expect(found(said)[0]).toMatch(/^list\(box/);
+    const two = xs.slice(0, 2);
+    const table = { ...holding(line(0, two), line(30, two)), role: 'table', roleSaid: true } as const;
+    expect(found(table)).toEqual(['table(row(cell cell) row(cell cell))']);
+  });
+
+  it('are named by whole words: a wrapper of a table is none', () => {
+    const two = xs.slice(0, 2);
+    const named = (name: string) => ({ ...holding(line(0, two), line(30, two)), name });
+    expect(found(named('tbody-7'))[0]).toMatch(/^table/);
+    expect(found(named('table-responsive'))[0]).not.toMatch(/table/);
+  });
+
   it('are aligned at the right edge or in the middle as well', () => {
     const figures = (y: number, wide: number) =>
       box(

@@ -1,13 +1,15 @@
-import { boxAround, right, bottom, union, type Box } from '../../../mockup/box';
+import { boxAround, followEachOther, spread, union, type Box } from '../../../mockup/box';
 import { isPlain } from '../../../look/look';
-import type { Role } from '../../../sort/vocabulary';
+import { withoutNumber } from '../../../sort/tellingNames';
+import { isHeading, type Role } from '../../../sort/vocabulary';
 import { anonymousBox } from '../../anonymousBox';
 import type { Page } from '../../frame';
 import { mapBoxes, withChildren } from '../../mapBoxes';
 import type { BoxNode, PageNode, TextNode } from '../../node';
 import { placedBox } from '../../placed';
 import { BY_HAND } from '../../tolerances';
-import { walkNodes } from '../../walk';
+import { leavesOf } from '../../walk';
+import { ANCHORS } from './xyCut';
 
 /** Fewer rows or columns are a table only where the mockup names them so (common practice, no source). */
 const FEWEST_ROWS = 3;
@@ -62,8 +64,11 @@ const ROW_ROLES: ReadonlySet<Role> = new Set(['box', 'item', 'section', 'row']);
 const TABLE_ROLES: ReadonlySet<Role> = new Set(['box', 'list', 'section', 'table']);
 
 function asTable(box: BoxNode): BoxNode | null {
-  if (!TABLE_ROLES.has(box.role)) return null;
-  const isNamed = /^(?:table|tbody)\b/.test(box.name) || box.children.some(({ name }) => /^tr\b/.test(name));
+  if (!mayBe('table', box, TABLE_ROLES)) return null;
+  const isNamed =
+    box.role === 'table' ||
+    isCalled(box, 'table', 'tbody') ||
+    box.children.some((row) => isCalled(row, 'tr'));
   const [fewestRows, fewestColumns] = isNamed ? [FEWEST_NAMED, FEWEST_NAMED] : [FEWEST_ROWS, FEWEST_COLUMNS];
   if (box.children.length < fewestRows) return null;
   const rows = box.children.flatMap((child) => rowOf(child) ?? []);
@@ -97,50 +102,58 @@ function withHeadings(table: BoxNode, above: PageNode): BoxNode | null {
 }
 
 function rowOf(node: PageNode): Row | null {
-  if (node.kind !== 'box' || !ROW_ROLES.has(node.role) || node.href !== undefined || node.hidden) return null;
+  if (node.kind !== 'box' || !mayBe('row', node, ROW_ROLES) || node.href !== undefined || node.hidden)
+    return null;
   if (node.place.linear || node.states || node.children.length < FEWEST_NAMED) return null;
   const cells = node.children.map(cellOf).toSorted((one, other) => one.box.x - other.box.x);
-  const isRow = cells.every(({ box, texts, node: part }, at) => {
-    const before = cells[at - 1];
+  const areCells = cells.every(({ texts, node: part }) => {
     const isShort = texts.length <= MOST_TEXTS && texts.every(({ lines }) => lines.length <= MOST_TEXTS);
-    return (
-      isShort &&
-      !part.hidden &&
-      !part.place.linear &&
-      (!before || box.x >= right(before.box) - BY_HAND.overlap)
-    );
+    return isShort && !part.hidden && !part.place.linear;
   });
+  const isRow =
+    areCells &&
+    followEachOther(
+      cells.map(({ box }) => box),
+      'x',
+      BY_HAND.overlap,
+    );
   return isRow && cells.some(({ texts }) => texts.length > 0) ? { box: node, cells } : null;
 }
 
+/** True for a node with a role that a table or its rows may have, where nobody said it has another one. */
+function mayBe(role: Role, node: BoxNode, roles: ReadonlySet<Role>): boolean {
+  return roles.has(node.role) && (!node.roleSaid || node.role === role);
+}
+
+/** True for a node with one of these names, whatever its number. */
+function isCalled({ name }: PageNode, ...names: readonly string[]): boolean {
+  return names.includes(withoutNumber(name));
+}
+
 function cellOf(node: PageNode): Cell {
-  const inside = node.kind === 'box' ? walkNodes(node.children).filter(({ kind }) => kind !== 'box') : [node];
+  const leaves = leavesOf(node);
   return {
     node,
-    box: inside.length > 0 ? boxAround(inside.map(({ place }) => placedBox(place))) : placedBox(node.place),
-    texts: inside.filter((part) => part.kind === 'text'),
+    box: boxAround((leaves.length > 0 ? leaves : [node]).map(({ place }) => placedBox(place))),
+    texts: leaves.filter((leaf) => leaf.kind === 'text'),
   };
 }
 
 function areBelowEachOther(rows: readonly Row[]): boolean {
-  return rows.every(({ box }, at) => {
-    const before = rows[at - 1]?.box;
-    return !before || box.place.y >= bottom(placedBox(before.place)) - BY_HAND.overlap;
-  });
+  return followEachOther(
+    rows.map(({ box }) => placedBox(box.place)),
+    'y',
+    BY_HAND.overlap,
+  );
 }
 
 /** True for columns whose cells have a left edge, a right edge or a middle in common. */
 function areAligned(rows: readonly Row[]): boolean {
   return rows[0]!.cells.every((_, column) => {
     const boxes = rows.map(({ cells }) => cells[column]!.box);
-    return EDGES.some((edge) => {
-      const places = boxes.map(edge);
-      return Math.max(...places) - Math.min(...places) <= OUT_OF_LINE;
-    });
+    return ANCHORS.some((anchor) => spread(boxes.map(anchor)) <= OUT_OF_LINE);
   });
 }
-
-const EDGES: readonly ((box: Box) => number)[] = [({ x }) => x, right, ({ x, width }) => x + width / 2];
 
 /** True for words that look otherwise than those below them. */
 function isHeadingRow({ cells }: Row, below: Row): boolean {
@@ -160,11 +173,11 @@ function tableRow({ box, cells }: Row, role: 'cell' | 'header-cell'): BoxNode {
   return { ...box, role: 'row', children: box.children.map((child) => parts.get(child) ?? child) };
 }
 
+const CELL_ROLES: ReadonlySet<Role> = new Set(['text', 'paragraph', 'box', 'cell', 'header-cell']);
+
 /** Words and plain boxes are cells themselves; whatever is something of its own stands in one. */
 function asCell(node: PageNode, role: 'cell' | 'header-cell'): PageNode {
-  const isPlainText =
-    node.kind === 'text' && node.href === undefined && /^(?:text|paragraph|heading-\d)$/.test(node.role);
-  const isPlainBox = node.kind === 'box' && node.role === 'box' && node.href === undefined;
-  if (isPlainText || isPlainBox) return { ...node, role };
+  const isPlain = CELL_ROLES.has(node.role) || (isHeading(node.role) && !node.roleSaid);
+  if (node.kind !== 'picture' && isPlain && node.href === undefined) return { ...node, role };
   return { ...anonymousBox('cell', node.layer, placedBox(node.place)), role, children: [node] };
 }

@@ -1,5 +1,6 @@
 import { isFieldRole } from '../../../sort/vocabulary';
 import { BY_HAND } from '../../tolerances';
+import { paints } from '../../../look/look';
 import { boxAround, right } from '../../../mockup/box';
 import { memoizeByObject } from '../../../mockup/memoize';
 import { placedBox } from '../../placed';
@@ -95,9 +96,7 @@ export function paddingBox(part: Part) {
 
 /** True for a container without a look: it may take all of the available width. */
 export function hasNoLook({ node }: Part): boolean {
-  if (node.kind !== 'box') return false;
-  const { fills, border, sides, shadows, clip } = node.look;
-  return !fills && !border && !sides && !shadows && !clip && node.classes.length === 0;
+  return node.kind === 'box' && !paints(node.look) && node.classes.length === 0;
 }
 
 /** The width mode of a part that does not grow. */

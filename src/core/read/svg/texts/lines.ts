@@ -1,3 +1,4 @@
+import { spread } from '../../../mockup/box';
 import type { SvgContext } from '../context';
 import { continues, measureRun, totalWidth, typeStyle, type PlainLine, type PlainRun } from './runs';
 
@@ -107,10 +108,7 @@ const IN_LINE = 0.6;
 
 /** How lines that were all written from their left ends are in fact aligned. */
 export function alignmentOf(lines: readonly PlainLine[]): 'start' | 'middle' | 'end' {
-  const inLine = (edge: (line: PlainLine) => number) => {
-    const edges = lines.map(edge);
-    return Math.max(...edges) - Math.min(...edges) <= IN_LINE;
-  };
+  const inLine = (edge: (line: PlainLine) => number) => spread(lines.map(edge)) <= IN_LINE;
   if (lines.length < 2 || inLine((line) => line.x)) return 'start';
   for (const counted of [0, 1]) {
     const drawn = ({ width, trailingSpace }: PlainLine) => width + counted * trailingSpace;

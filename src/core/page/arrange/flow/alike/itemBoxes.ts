@@ -1,4 +1,4 @@
-import { boxOf, overlaps, type Box, bottom, right } from '../../../../mockup/box';
+import { bottom, boxOf, followEachOther, overlaps, right, spread, type Box } from '../../../../mockup/box';
 import { isPlain } from '../../../../look/look';
 import { placedBox } from '../../../placed';
 import { BY_HAND, EXACT } from '../../../tolerances';
@@ -55,15 +55,11 @@ function inRow(content: readonly Box[]): readonly Box[] {
 }
 
 function areNear(lengths: readonly number[]): boolean {
-  return Math.max(...lengths) - Math.min(...lengths) <= BY_HAND.place;
+  return spread(lengths) <= BY_HAND.place;
 }
 
 /** True for boxes one behind the other along an axis. */
 function isApart(boxes: readonly Box[], axis: 'x' | 'y'): boolean {
-  const size = axis === 'x' ? 'width' : 'height';
   const sorted = boxes.toSorted((one, other) => one[axis] - other[axis]);
-  return sorted.every((box, at) => {
-    const before = sorted[at - 1];
-    return !before || box[axis] >= before[axis] + before[size] - BY_HAND.overlap;
-  });
+  return followEachOther(sorted, axis, BY_HAND.overlap);
 }

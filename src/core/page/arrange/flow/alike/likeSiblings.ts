@@ -1,5 +1,5 @@
-import type { Look } from '../../../../look/look';
-import { boxAround, sameBox, type Box } from '../../../../mockup/box';
+import { paints } from '../../../../look/look';
+import { areOneSize, boxAround, sameBox, type Box } from '../../../../mockup/box';
 import { memoizeByObject } from '../../../../mockup/memoize';
 import { ownName } from '../../../../sort/tellingNames';
 import { placedBox } from '../../../placed';
@@ -66,7 +66,13 @@ function likened(boxes: readonly BoxNode[], others: readonly PageNode[]): readon
   const areAlike = new Set(boxes.map(shapeOf)).size === 1;
   // Lists of different lengths have nothing at one place but their start.
   if (!areAlike && boxes.some(holdsList)) return boxes;
-  const isDrawn = boxes.every(({ look }) => paints(look)) || (areAlike && areOneSize(boxes));
+  const isDrawn =
+    boxes.every(({ look }) => paints(look)) ||
+    (areAlike &&
+      areOneSize(
+        boxes.map(({ place }) => place),
+        BY_HAND.place,
+      ));
   const slots = slotsOf(boxes);
   // Content alone makes the box of what paints nothing: its parts are measured from one that all have.
   const anchors = isDrawn ? undefined : slots.find((slot) => slot.every((part) => part?.kind === 'text'));
@@ -87,13 +93,6 @@ function likened(boxes: readonly BoxNode[], others: readonly PageNode[]): readon
       : moved;
   });
   return withItemBoxes(made, slotsOf(made), others);
-}
-
-function areOneSize(boxes: readonly BoxNode[]): boolean {
-  return (['width', 'height'] as const).every((side) => {
-    const lengths = boxes.map(({ place }) => place[side]);
-    return Math.max(...lengths) - Math.min(...lengths) <= BY_HAND.place;
-  });
 }
 
 function contentBox({ children }: BoxNode): Box {
@@ -145,10 +144,6 @@ function inIconBox(part: PageNode, { width, height }: PageNode['place']): PageNo
   if (part.kind !== 'box' || part.children.length === 0 || !fits || paints(look)) return part;
   const [x, y] = [place.x - (width - place.width) / 2, place.y - (height - place.height) / 2];
   return { ...part, place: { ...place, x: Math.round(x), y: Math.round(y), width, height } };
-}
-
-function paints({ fills, border, sides, shadows, clip }: Look): boolean {
-  return [fills, border, sides, shadows, clip].some((paint) => paint !== undefined);
 }
 
 /** Boxes of one size, where all are near to it; words are as wide as they are. */
