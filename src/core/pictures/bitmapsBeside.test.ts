@@ -54,6 +54,21 @@ describe('bitmaps beside an SVG', () => {
     }
   });
 
+  it('are the file that a picture has of them anyway', async () => {
+    const reading = readInside(`<image data-name="quay" width="64" height="48" href="${await photo()}"/>`);
+    const recipe = {
+      name: 'drawings',
+      files: [{ format: 'svg', size: '1x', svg: { bitmaps: 'beside' } }],
+    } as const;
+    const pictures = { recipes: [recipe], usual: ['drawings'] };
+    const options = { arrangement: 'flow', target: 'html', pictures } as const;
+    const { files } = await produce({ ...reading, tags: new Map(), options, readFindings: [] });
+    const paths = files.map((file) => file.path).filter((each) => each.startsWith('pictures/'));
+    expect(paths.toSorted()).toEqual(['pictures/quay.jpg', 'pictures/quay.svg']);
+    const svg = new TextDecoder().decode(files.find((file) => file.path === 'pictures/quay.svg')!.bytes);
+    expect(svg).toContain('href="quay.jpg"');
+  });
+
   it('are not shown by the page: an SVG that is a picture loads nothing (SVG 2, §2.2.1)', async () => {
     const { files } = await build();
     const html = new TextDecoder().decode(files.find((file) => file.path === 'index.html')!.bytes);

@@ -11,13 +11,14 @@ import type { FileWriter } from './recipes/fileWriter';
 
 /**
  * Pictures whose SVGs say where the bitmaps are that lie beside them. Every bitmap is one file, as it is in the mockup,
- * for all pictures that show it.
+ * for all pictures that show it; one that a picture has as its own file is that file.
  */
 export function withBitmapsBeside(
   pictures: readonly Picture[],
   { bitmaps }: Mockup,
   writer: Pick<FileWriter, 'freePath'>,
 ): { readonly pictures: readonly Picture[]; readonly bitmapFiles: readonly SharedFile[] } {
+  const originals = new Map(pictures.flatMap(originalsOf));
   const files = new Map<string, SharedFile & { readonly pictures: string[] }>();
   const fileOf = (name: string, picture: string): SharedFile | null => {
     const bitmap = bitmaps[name];
@@ -39,8 +40,8 @@ export function withBitmapsBeside(
   const withAddresses = (picture: Picture, file: PictureFile): PictureFile => {
     if (file.svg?.bitmaps !== 'beside') return file;
     const found = bitmapsOf(picture).flatMap((name) => {
-      const beside = fileOf(name, picture.name);
-      return beside ? [[name, relativePath(file.path, beside.path)] as const] : [];
+      const path = originals.get(name) ?? fileOf(name, picture.name)?.path;
+      return path === undefined ? [] : [[name, relativePath(file.path, path)] as const];
     });
     return found.length === 0 ? file : { ...file, bitmapAddresses: Object.fromEntries(found) };
   };
@@ -51,6 +52,12 @@ export function withBitmapsBeside(
     })),
     bitmapFiles: [...files.values()],
   };
+}
+
+/** The paths of files that are a bitmap as it is, by its name. */
+function originalsOf({ source, files }: Picture): readonly (readonly [bitmap: string, path: string])[] {
+  if (source.kind !== 'bitmap') return [];
+  return files.flatMap(({ isOriginal, path }) => (isOriginal ? [[source.bitmap, path] as const] : []));
 }
 
 /** The names of the bitmaps that a picture shows. */
