@@ -4,6 +4,7 @@ import { comparePictures } from '../src/engine/proof/compare';
 import { buildInto } from './support/build';
 import { inChromium } from './support/inChromium';
 import { readText } from './support/mockups';
+import { screenshot } from '../src/engine/proof/screenshot';
 
 /** States are tried on the built page: pointed at, pressed, focused, switched; the mockup shows the version. */
 const here = inChromium();
@@ -131,7 +132,7 @@ async function put(page: Page, { at: [x, y], act }: Trial): Promise<void> {
 async function differenceFrom(page: Page, wanted: Buffer, trial: Trial): Promise<number> {
   await put(page, trial);
   for (let tries = 0; ; tries++) {
-    const { differing } = await comparePictures(await page.screenshot(), wanted);
+    const { differing } = await comparePictures(await screenshot(page), wanted);
     if (differing <= MOST_DIFFERING || tries === 5) return differing;
     await page.waitForTimeout(100);
   }
@@ -139,7 +140,7 @@ async function differenceFrom(page: Page, wanted: Buffer, trial: Trial): Promise
 
 async function drawn(page: Page, svg: string): Promise<Buffer> {
   await page.setContent(`<!doctype html><body style="margin:0">${svg}</body>`);
-  return page.screenshot();
+  return screenshot(page);
 }
 
 describe.each(['fixed', 'nested', 'flow'] as const)('%s', (arrangement) => {
@@ -152,7 +153,7 @@ describe.each(['fixed', 'nested', 'flow'] as const)('%s', (arrangement) => {
     const open = () => page.goto(`file://${out}/index.html`);
     const drawing = await drawn(page, atRest);
     await open();
-    const { differing } = await comparePictures(await page.screenshot(), drawing);
+    const { differing } = await comparePictures(await screenshot(page), drawing);
     expect(differing).toBeLessThan(0.001);
     const off: (readonly [string, boolean])[] = [];
     for (const trial of TRIALS) {
@@ -162,7 +163,7 @@ describe.each(['fixed', 'nested', 'flow'] as const)('%s', (arrangement) => {
       );
       await open();
       off.push([trial.name, (await differenceFrom(page, wanted, trial)) > MOST_DIFFERING]);
-      expect((await comparePictures(await page.screenshot(), drawing)).differing).toBeGreaterThan(0);
+      expect((await comparePictures(await screenshot(page), drawing)).differing).toBeGreaterThan(0);
       await page.mouse.up();
       await page.mouse.move(590, 390);
     }

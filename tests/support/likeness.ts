@@ -1,6 +1,7 @@
 import { pathToFileURL } from 'node:url';
 import type { Browser } from 'playwright-core';
 import { comparePictures } from '../../src/engine/proof/compare';
+import { screenshot } from '../../src/engine/proof/screenshot';
 
 export interface Likeness {
   /** Share of differing pixels, 0–1 (pixelmatch, threshold 0.1, antialiased pixels counted as it does by default). */
@@ -43,7 +44,7 @@ export async function shoot(
       root.pauseAnimations();
       root.setCurrentTime(0);
     });
-    return await page.screenshot({ clip: { x, y, width, height } });
+    return await screenshot(page, { x, y, width, height });
   } finally {
     await page.close();
   }

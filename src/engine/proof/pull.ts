@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import type { Browser, Page } from 'playwright-core';
 import { measurePage, type MeasuredElement } from './measurePage';
+import { screenshot } from './screenshot';
 import { inFolder } from '../inFolder';
 import { decodeText } from '../../core/read/decodeText';
 
@@ -64,7 +65,7 @@ export function pullPage(
       else await route.fulfill({ path: asked });
     });
     await page.goto(ORIGIN + file.split('/').map(encodeURIComponent).join('/'));
-    const picture = await page.screenshot({ clip: { x: 0, y: 0, ...size } });
+    const picture = await screenshot(page, { x: 0, y: 0, ...size });
     return { picture, elements: await measurePage(page) };
   });
 }
@@ -95,7 +96,7 @@ export function pullSvg(
       `<!doctype html><body style="margin:0;width:${whole.width}px;height:${whole.height}px;overflow:hidden"><img alt="" style="${style}" src="${data}">`,
       { waitUntil: 'load' },
     );
-    return page.screenshot({ clip: { x: 0, y: 0, width: part.width, height: part.height } });
+    return screenshot(page, { x: 0, y: 0, width: part.width, height: part.height });
   });
 }
 
