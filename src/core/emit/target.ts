@@ -43,10 +43,13 @@ export interface EmittedFile {
   readonly text: string;
 }
 
+/** The languages that code is coloured in. */
+export type CodeLanguage = 'html' | 'css' | 'jsx' | 'text';
+
 /** Code of one kind, with the name of its language. */
 export interface CodePart {
   readonly title: string;
-  readonly language: 'html' | 'css' | 'text';
+  readonly language: CodeLanguage;
   readonly code: string;
 }
 

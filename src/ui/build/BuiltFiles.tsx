@@ -1,4 +1,5 @@
 'use client';
+import type { CodeLanguage } from '../../core/emit/target';
 import { Alert, Box, NativeSelect, ListItemButton, ListItemText } from '@mui/material';
 import { useState } from 'react';
 import type { BuildResult } from '../../server/buildTypes';
@@ -143,7 +144,8 @@ function FileView({ build, path, against }: FileViewProps) {
   );
 }
 
-function languageOf(path: string): 'html' | 'css' | 'text' {
+function languageOf(path: string): CodeLanguage {
   if (path.endsWith('.html')) return 'html';
+  if (/\.(?:tsx?|jsx?)$/.test(path)) return 'jsx';
   return /\.s?css$/.test(path) ? 'css' : 'text';
 }

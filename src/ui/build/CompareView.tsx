@@ -1,4 +1,5 @@
 'use client';
+import type { CodeLanguage } from '../../core/emit/target';
 import { MergeView } from '@codemirror/merge';
 import { Alert, Box, Typography } from '@mui/material';
 import { useEffect, useRef } from 'react';
@@ -7,7 +8,7 @@ import { useText } from '../shared/useText';
 
 interface CompareViewProps {
   readonly path: string;
-  readonly language: 'html' | 'css' | 'text';
+  readonly language: CodeLanguage;
   /** URL of the same file in the earlier build. */
   readonly before: string;
   readonly after: string;

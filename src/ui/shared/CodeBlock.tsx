@@ -1,6 +1,7 @@
 'use client';
 import { cssLanguage } from '@codemirror/lang-css';
 import { htmlLanguage } from '@codemirror/lang-html';
+import { tsxLanguage } from '@codemirror/lang-javascript';
 import { highlightCode, tagHighlighter, tags } from '@lezer/highlight';
 import { Box } from '@mui/material';
 import { memo, useMemo } from 'react';
@@ -16,7 +17,7 @@ interface CodeBlockProps {
   readonly none?: string;
 }
 
-const PARSERS = { html: htmlLanguage.parser, css: cssLanguage.parser, text: null } as const;
+const PARSERS = { html: htmlLanguage.parser, css: cssLanguage.parser, jsx: tsxLanguage.parser, text: null } as const;
 
 const CLASSES = tagHighlighter([
   { tag: [tags.tagName, tags.className, tags.keyword], class: 'word' },

@@ -1,6 +1,7 @@
 'use client';
 import { css } from '@codemirror/lang-css';
 import { html } from '@codemirror/lang-html';
+import { javascript } from '@codemirror/lang-javascript';
 import { HighlightStyle, syntaxHighlighting } from '@codemirror/language';
 import { search } from '@codemirror/search';
 import { EditorState, StateEffect, StateField, type Extension } from '@codemirror/state';
@@ -9,6 +10,7 @@ import { tags } from '@lezer/highlight';
 import { Box } from '@mui/material';
 import CodeMirror, { type ReactCodeMirrorRef } from '@uiw/react-codemirror';
 import { useEffect, useMemo, useRef } from 'react';
+import type { CodeLanguage } from '../../core/emit/target';
 import { CodeFrame } from './CodeFrame';
 import { MONO } from './theme';
 
@@ -21,7 +23,7 @@ export interface Lines {
 interface CodeViewProps {
   readonly title: string;
   readonly code: string;
-  readonly language: 'html' | 'css' | 'text';
+  readonly language: CodeLanguage;
   /** Highlighted and scrolled into view. */
   readonly lit?: Lines | null;
   readonly onPick?: (line: number) => void;
@@ -57,7 +59,7 @@ export function CodeView({ title, code, language, lit = null, onPick }: CodeView
 
 /** The extensions of all read-only code views. */
 export function readingExtensions(language: CodeViewProps['language']): Extension[] {
-  const grammar = language === 'html' ? [html()] : language === 'css' ? [css()] : [];
+  const grammar = language === 'html' ? [html()] : language === 'css' ? [css()] : language === 'jsx' ? [javascript({ jsx: true, typescript: true })] : [];
   return [
     ...grammar,
     search({ top: true }),

@@ -59,13 +59,13 @@ function insideScreen(spans: readonly PrintedSpan[], screen: string): readonly S
 }
 
 /** The style sheet that all pages share. */
-function printSheet(input: EmitInput): string {
+export function printSheet(input: EmitInput): string {
   const rules = namesValues(input) ? tokenSheet(input).rules : asInSheet(sheetRules(input), input, false);
   return printCss(rulesInUnit(rules, unitOf(input)));
 }
 
 /** The tokens for other tools, in the format that a person chose. */
-function tokenFile(input: EmitInput): readonly EmittedFile[] {
+export function tokenFile(input: EmitInput): readonly EmittedFile[] {
   const format = tokenFormatOf(input);
   return format ? [{ path: format.file, text: format.print(tokenSheet(input).tokens) }] : [];
 }

@@ -1,4 +1,5 @@
 import { printCss } from '../../markup/printCss';
+import type { MarkupElement } from '../../markup/element';
 import { printHtml } from '../../markup/printHtml';
 import type { LayerId } from '../../mockup/layer';
 import { findNode } from '../../page/findNode';
@@ -16,8 +17,30 @@ import { namesValues, unitOf } from './options';
 /** The most elements to print: more would slow the view. */
 const MOST_ELEMENTS = 200;
 
-/** The code of one layer as the page has it; the code of the group around a layer that was merged into it. */
-export function layerFragment(input: FragmentInput, layer: LayerId): Fragment {
+/** How the markup of a layer is printed. */
+export interface MarkupPrinter extends Omit<CodePart, 'code'> {
+  readonly print: (markup: MarkupElement) => string;
+}
+
+const HTML: MarkupPrinter = {
+  title: 'HTML',
+  language: 'html',
+  print: (markup) => printHtml([markup]),
+};
+
+/**
+ * The code of one layer as the page has it; the code of the group around a layer that was merged into it.
+ * @param printer of HTML, unless something else is given
+ */
+export function layerFragment(
+  input: FragmentInput,
+  layer: LayerId,
+  { print, ...code }: MarkupPrinter = HTML,
+): Fragment {
+  const partsOf = (markup: string, css: string): readonly CodePart[] => [
+    { ...code, code: markup },
+    { title: 'CSS', language: 'css', code: css },
+  ];
   const found = findNode(input.pages, input.decisions, layer);
   if (!found) return { shown: null, parts: partsOf('', '') };
   const { node, page } = found;
@@ -43,23 +66,12 @@ export function layerFragment(input: FragmentInput, layer: LayerId): Fragment {
       ...stateRules(each, input),
     ])
     .concat(placed.rules.filter(({ selector }) => looks.has(selector.slice(1))));
-  const markup = printHtml([
-    nodeMarkup(shallow, {
-      ...input,
-      unit: unitOf(input),
-      ...linkContext(page, input.pages),
-      placed: !page.layout,
-    }),
-  ]);
-  return {
-    shown: node.layer,
-    parts: partsOf(markup, printCss(rulesInUnit(asInSheet(rules, input, namesValues(input)), unitOf(input)))),
-  };
-}
-
-function partsOf(markup: string, css: string): readonly CodePart[] {
-  return [
-    { title: 'HTML', language: 'html', code: markup },
-    { title: 'CSS', language: 'css', code: css },
-  ];
+  const markup = nodeMarkup(shallow, {
+    ...input,
+    unit: unitOf(input),
+    ...linkContext(page, input.pages),
+    placed: !page.layout,
+  });
+  const css = printCss(rulesInUnit(asInSheet(rules, input, namesValues(input)), unitOf(input)));
+  return { shown: node.layer, parts: partsOf(print(markup), css) };
 }

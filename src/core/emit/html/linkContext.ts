@@ -3,10 +3,14 @@ import type { Page } from '../../page/frame';
 import type { MarkupContext } from '../markup/context';
 import { pageFile } from './pageFile';
 
-/** How the elements of a page write their ids and links: to files and ids in place of names. */
+/**
+ * How the elements of a page write their ids and links: to addresses and ids in place of names.
+ * @param addressOfPage where a page is found; its file, unless something else is given
+ */
 export function linkContext(
   page: Page,
   pages: readonly Page[],
+  addressOfPage: (pages: readonly Page[], at: number) => string = pageFile,
 ): Pick<MarkupContext, 'idOf' | 'address' | 'fieldIdOf'> {
   const { links, fieldIds } = page;
   const fields = fieldIds && { fieldIdOf: (layer: LayerId) => fieldIds.get(layer) };
@@ -15,7 +19,7 @@ export function linkContext(
     const target = links.targets.get(href);
     if (!target) return href;
     const at = pages.findIndex(({ screen }) => screen === target.screen);
-    const file = target.screen === page.screen && target.id !== null ? '' : pageFile(pages, at);
+    const file = target.screen === page.screen && target.id !== null ? '' : addressOfPage(pages, at);
     return file + (target.id === null ? '' : `#${target.id}`);
   };
   return { ...fields, address, idOf: (layer) => links.ids.get(layer) };

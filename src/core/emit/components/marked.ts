@@ -1,0 +1,30 @@
+import type { Page } from '../../page/frame';
+import { pageFile } from '../html/pageFile';
+import { linkContext } from '../html/linkContext';
+import { unitOf } from '../html/options';
+import { pageMarkup } from '../markup/pageMarkup';
+import type { EmitInput } from '../target';
+import type { MarkedPage } from './components';
+
+/** The address of a page in a program with a router: the first is at the root. */
+export function pageAddress(pages: readonly Page[], at: number): string {
+  return at === 0 ? '/' : `/${pageFile(pages, at).replace(/\.html$/, '')}`;
+}
+
+/** The markup of all pages, with links between them as a router knows them. */
+export function markedPages(input: EmitInput): readonly MarkedPage[] {
+  return input.pages.map((page, at) => ({
+    page,
+    address: pageAddress(input.pages, at),
+    markup: pageMarkup(page, {
+      ...input,
+      unit: unitOf(input),
+      ...linkContext(page, input.pages, pageAddress),
+    }),
+  }));
+}
+
+/** The files of pictures that modules import, by their paths in the build. */
+export function filesOfBuild({ plan }: Pick<EmitInput, 'plan'>): ReadonlySet<string> {
+  return new Set(plan.pictures.flatMap((picture) => picture.files.map(({ path }) => path)));
+}
