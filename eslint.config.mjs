@@ -49,8 +49,6 @@ function OUTSIDE_CORE() {
         'fs',
         'path',
         'crypto',
-        'react',
-        'react-dom',
         'next',
         'next/*',
         '@mui/*',
@@ -61,6 +59,7 @@ function OUTSIDE_CORE() {
       ],
       message: 'The core is pure: no Node, React, SQL or rasteriser.',
     },
+    { regex: '^(?:react|react-dom|vue)(?:/|$)', message: 'The core is pure: no interface library.' },
     {
       group: ['**/engine/**', '**/server/**', '**/ui/**', '**/app/**', '**/cli/**'],
       message: 'The core imports nothing outside of it.',

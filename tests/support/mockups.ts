@@ -65,7 +65,7 @@ export function convertReading(
   reading: Reading,
   arrangement: ConvertOptions['arrangement'] = 'nested',
   tags: Tags = new Map(),
-  more: Pick<ConvertOptions, 'join' | 'themes' | 'schemes' | 'settings'> = {},
+  more: Partial<Pick<ConvertOptions, 'join' | 'themes' | 'schemes' | 'settings' | 'target'>> = {},
 ): Conversion {
   const { mockup, assets, book } = reading;
   return convert({

@@ -1,7 +1,7 @@
 import type { MarkupElement, MarkupNode, Origin } from './element';
 
 /** Elements without content or end tag (HTML, §13.1.2). */
-const VOID = new Set([
+export const VOID_ELEMENTS: ReadonlySet<string> = new Set([
   'area',
   'base',
   'br',
@@ -83,7 +83,7 @@ class HtmlWriter {
   private inline(node: MarkupNode): string {
     if (typeof node === 'string') return escapeText(node);
     this.elements += 1;
-    if (VOID.has(node.name)) return openTag(node);
+    if (VOID_ELEMENTS.has(node.name)) return openTag(node);
     const inner = node.children.map((child) =>
       typeof child === 'string' ? escapeText(child) : this.recording(child, () => this.inline(child)),
     );
@@ -129,11 +129,12 @@ function openTag(node: MarkupElement): string {
 }
 
 /** Replaces the characters that would end the comment or begin a new one (HTML, §13.1.6). */
-function escapeComment(text: string): string {
+export function escapeComment(text: string): string {
   return text.replace(/--+/g, '–').replaceAll('>', '›').replaceAll('<', '‹').replace(/\s+/g, ' ').trim();
 }
 
-function escapeText(text: string): string {
+/** Words as HTML writes them (HTML, §13.3). */
+export function escapeText(text: string): string {
   return text
     .replaceAll('&', '&amp;')
     .replaceAll('<', '&lt;')
@@ -141,6 +142,7 @@ function escapeText(text: string): string {
     .replaceAll('\u00a0', '&nbsp;');
 }
 
-function escapeAttribute(text: string): string {
+/** The value of an attribute in double quotes (HTML, §13.3). */
+export function escapeAttribute(text: string): string {
   return text.replaceAll('&', '&amp;').replaceAll('"', '&quot;').replaceAll('<', '&lt;');
 }

@@ -33,6 +33,7 @@ export async function bundle(
     format: platform === 'browser' ? 'iife' : 'cjs',
     platform,
     jsx: 'automatic',
+    ...(platform === 'node' && { packages: 'external' as const }),
     nodePaths: [MODULES],
     define: { 'process.env.NODE_ENV': '"production"' },
     loader: { '.module.css': 'local-css' },

@@ -228,7 +228,8 @@ class Generaliser {
         continue;
       }
       const values = present.map(({ element }) => attributeOf(element, name));
-      if (values[0] != null && values.every((value) => value === values[0])) attributes[name] = values[0];
+      if (values[0] !== null && values[0] !== undefined && values.every((value) => value === values[0]))
+        attributes[name] = values[0];
       else differing.push(name);
     }
     const valueOf = (item: PartElement | null, name: string) => item && attributeOf(item.element, name);

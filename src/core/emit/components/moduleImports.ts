@@ -31,6 +31,19 @@ export class ModuleImports {
     return name;
   }
 
+  /**
+   * An address, or addresses with their sizes, as an expression: each file of the build under its imported name.
+   * @param files the files of the build, by their paths in it
+   */
+  fileLiteral(value: string, files: ReadonlySet<string>): string {
+    if (files.has(value)) return this.file(value);
+    const parts = value.split(', ').map((each) => {
+      const [path = '', ...size] = each.split(' ');
+      return files.has(path) ? [`\${${this.file(path)}}`, ...size].join(' ') : null;
+    });
+    return parts.includes(null) ? stringLiteral(value) : `\`${parts.join(', ')}\``;
+  }
+
   /** Imports a name from a module of the build. */
   name(name: string, path: string): string {
     this.named.set(path, (this.named.get(path) ?? new Set()).add(name));
@@ -62,12 +75,13 @@ export class ModuleImports {
     const swapped = [...this.files].map(([path, name]) => [name, path] as const);
     const lines = [
       ...(this.types.size > 0
-        ? [namedImport([...this.types].sort(), stringLiteral(typesFrom), 'import type')]
+        ? [importOf(undefined, [...this.types].sort(), stringLiteral(typesFrom), 'import type')]
         : []),
-      ...[...this.named]
-        .sort(([one], [other]) => (one < other ? -1 : 1))
-        .map(([path, names]) => namedImport([...names], from(path))),
-      ...sorted([...this.wholes, ...swapped]).map(([name, path]) => `import ${name} from ${from(path)};`),
+      ...[...new Set([...this.named.keys(), ...this.wholes.values()])].sort().map((path) => {
+        const whole = [...this.wholes].find(([, other]) => other === path)?.[0];
+        return importOf(whole, [...(this.named.get(path) ?? [])], from(path));
+      }),
+      ...sorted(swapped).map(([name, path]) => `import ${name} from ${from(path)};`),
       ...[...this.effects].sort().map((path) => `import ${from(path)};`),
     ];
     return lines.map((each) => `${each}\n`).join('');
@@ -77,9 +91,15 @@ export class ModuleImports {
 /** The widest statement that stands on one line. */
 const WIDTH = 80;
 
-function namedImport(names: readonly string[], from: string, keyword = 'import'): string {
-  const whole = `${keyword} { ${names.join(', ')} } from ${from};`;
-  return whole.length <= WIDTH
-    ? whole
-    : `${keyword} {\n${names.map((name) => `  ${name},\n`).join('')}} from ${from};`;
+function importOf(
+  whole: string | undefined,
+  names: readonly string[],
+  from: string,
+  keyword = 'import',
+): string {
+  const first = whole === undefined ? '' : `${whole}${names.length > 0 ? ', ' : ''}`;
+  const list = names.length > 0 ? `{ ${names.join(', ')} }` : '';
+  const line = `${keyword} ${first}${list} from ${from};`;
+  if (line.length <= WIDTH || names.length === 0) return line;
+  return `${keyword} ${first}{\n${names.map((name) => `  ${name},\n`).join('')}} from ${from};`;
 }

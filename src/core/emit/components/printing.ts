@@ -1,10 +1,10 @@
-import doc from 'prettier/doc';
+import { builders, printer } from 'prettier/doc';
 import type { Doc } from 'prettier';
 import type { MarkupElement, Origin } from '../../markup/element';
 import type { LayerId } from '../../mockup/layer';
 import type { SourceSpan } from '../sourceMap';
 
-export const { group, indent, fill, join, line, softline, hardline, ifBreak } = doc.builders;
+export const { group, indent, fill, join, line, softline, hardline, ifBreak } = builders;
 export type { Doc };
 
 /** The widest line of code, as formatters have it where nobody says otherwise. */
@@ -42,7 +42,7 @@ export class MarkedPrinter {
   };
 
   print(code: Doc): { readonly text: string; readonly spans: readonly LineSpan[] } {
-    const { formatted } = doc.printer.printDocToString(code, {
+    const { formatted } = printer.printDocToString(code, {
       printWidth: WIDTH,
       tabWidth: 2,
       useTabs: false,

@@ -1,6 +1,6 @@
 import { CSS_CAPABILITIES } from '../css/capabilities';
 import { element } from '../../markup/element';
-import { printCss } from '../../markup/printCss';
+import { printCss, type CssRule } from '../../markup/printCss';
 import { printHtmlWithSpans, type PrintedSpan } from '../../markup/printHtml';
 import { withAnyMemo } from '../../mockup/memoize';
 import type { SourceSpan } from '../sourceMap';
@@ -60,8 +60,13 @@ function insideScreen(spans: readonly PrintedSpan[], screen: string): readonly S
 
 /** The style sheet that all pages share. */
 export function printSheet(input: EmitInput): string {
+  return printCss(rulesOfSheet(input));
+}
+
+/** Its rules, in the unit and with the values that a person chose. */
+export function rulesOfSheet(input: EmitInput): readonly CssRule[] {
   const rules = namesValues(input) ? tokenSheet(input).rules : asInSheet(sheetRules(input), input, false);
-  return printCss(rulesInUnit(rules, unitOf(input)));
+  return rulesInUnit(rules, unitOf(input));
 }
 
 /** The tokens for other tools, in the format that a person chose. */

@@ -1,9 +1,8 @@
 import type { EmittedFile } from '../target';
-import type { Component, Field, FieldType, Row, ScreenComponent, TemplateNode } from '../components/template';
-import { camelCase, kebabCase, pluralOf } from '../components/identifiers';
-import { arrayLiteral, objectLiteral, stringLiteral } from '../components/literals';
+import type { Component, Field, FieldType } from '../components/template';
+import { ModuleData } from '../components/moduleData';
+import { slotsIn } from '../components/slots';
 import { ModuleImports } from '../components/moduleImports';
-import { freeName } from '../../markup/freeName';
 import {
   group,
   hardline,
@@ -14,7 +13,7 @@ import {
   type Doc,
   type LineSpan,
 } from '../components/printing';
-import { commentText, jsxOf, parametersOf, rowLiteral, type JsxContext } from './jsx';
+import { commentText, jsxOf, parametersOf, valueWriter, type JsxContext } from './jsx';
 
 /** How a build writes its classes and files. */
 export interface ReactStyle {
@@ -34,47 +33,24 @@ export function componentFile(
   const taken = new Set([name, ...fields.map((field) => field.name), ...slots, 'row', 'index']);
   const imports = new ModuleImports('../', taken);
   const printer = new MarkedPrinter();
-  const data: { readonly name: string; readonly component: Component; readonly rows: readonly Row[] }[] = [];
-  const context: JsxContext = {
+  const data = new ModuleData(taken);
+  const style = {
     imports,
     from: printer.from,
     hasModules,
     files,
     fields: new Map(fields.map((field) => [field.name, field])),
-    keepRows: (of, rows) => {
-      const wanted = pluralOf(kebabCase(of.name));
-      const constant = camelCase(
-        freeName(
-          wanted,
-          (each) => taken.has(camelCase(each)) || data.some((other) => other.name === camelCase(each)),
-        ),
-      );
-      data.push({ name: constant, component: of, rows });
-      return constant;
-    },
+    keepRows: data.keepRows,
   };
+  const context: JsxContext = { ...style, values: valueWriter(style) };
   const markup = jsxOf(root, context);
-  const constants: Doc[] = [];
-  // Rows may hold rows of their own constants.
-  for (let at = 0; at < data.length; at++) {
-    const { name: constant, component: of, rows } = data[at]!;
-    const type = imports.name(`type ${of.name}Props`, `components/${of.name}`).slice('type '.length);
-    const entries = rows.map((row) => rowLiteral(of, row, context));
-    const areObjects = rows.every(({ values }) => Object.keys(values).length > 1);
-    constants.push(
-      `const ${constant}: readonly ${type}[] = `,
-      arrayLiteral(entries, areObjects),
-      ';',
-      hardline,
-      hardline,
-    );
-  }
+  const constants = data.print(context.values, ({ name: of }) => typeIn(of, imports));
   if (hasModules) imports.whole('styles', 'styles.module.css');
   else if (isScreen) imports.effect('styles.css');
   const parameters =
     fields.length + slots.length > 0 ? [parametersOf(fields, slots, context), `: ${name}Props`] : '';
   const code: Doc = [
-    ...constants,
+    constants,
     ...(root.note === undefined ? [] : [`/** ${commentText(root.note)} */`, hardline]),
     `export function ${name}(`,
     parameters,
@@ -111,6 +87,12 @@ function propsOf({ name, fields }: Component, slots: readonly string[], imports:
   return `export interface ${name}Props {\n${lines.join('\n')}\n}\n\n`;
 }
 
+/** The name of a component's type, imported. */
+function typeIn(name: string, imports: ModuleImports): string {
+  imports.name(`type ${name}Props`, `components/${name}`);
+  return `${name}Props`;
+}
+
 function typeOf({ type }: Field, imports: ModuleImports): string {
   switch (type.kind) {
     case 'flag':
@@ -120,7 +102,7 @@ function typeOf({ type }: Field, imports: ModuleImports): string {
     case 'attributes':
       return attributesType(type, imports);
     case 'rows':
-      return `readonly ${imports.name(`type ${type.of.name}Props`, `components/${type.of.name}`).slice('type '.length)}[]`;
+      return `readonly ${typeIn(type.of.name, imports)}[]`;
     default:
       return 'string';
   }
@@ -140,14 +122,6 @@ function attributesType(
     : imports.type('HTMLAttributes') + '<HTMLElement>';
 }
 
-/** The slots of a component that hold more than words. */
-function slotsIn(nodes: readonly TemplateNode[]): readonly string[] {
-  return nodes.flatMap((node) => {
-    if (node.kind === 'slot') return [node.name];
-    return node.kind === 'element' ? slotsIn(node.children) : [];
-  });
-}
-
 /** Every link of the screens goes through this component. */
 export const LINK_FILE: EmittedFile = {
   path: 'components/Link.tsx',
@@ -159,40 +133,3 @@ export function Link(props: AnchorHTMLAttributes<HTMLAnchorElement>) {
 }
 `,
 };
-
-/** The screens with their addresses and titles, for a router. */
-export function screenListFile(screens: readonly ScreenComponent[]): EmittedFile {
-  const printer = new MarkedPrinter();
-  const entries = screens.map(({ name, address, title }) =>
-    objectLiteral([
-      ['address', stringLiteral(address)],
-      ['title', stringLiteral(title)],
-      ['Screen', name],
-    ]),
-  );
-  const imports = [...screens]
-    .sort((one, other) => (one.name < other.name ? -1 : 1))
-    .map(({ name }) => `import { ${name} } from "./screens/${name}";\n`);
-  const { text } = printer.print([
-    '/** Every screen with its address and title. */',
-    hardline,
-    'export const screens = ',
-    arrayLiteral(entries, true),
-    ' as const;',
-    hardline,
-  ]);
-  return { path: 'screens.ts', text: `${imports.join('')}\n${text}` };
-}
-
-const FORMATS = ['avif', 'jpg', 'png', 'svg', 'webp'];
-
-/** What a bundler gives for files that are no modules. */
-export function typesFile(hasModules: boolean): EmittedFile {
-  const pictures = FORMATS.map(
-    (format) => `declare module "*.${format}" {\n  const address: string;\n  export default address;\n}\n`,
-  );
-  const sheet = hasModules
-    ? 'declare module "*.module.css" {\n  const classes: Readonly<Record<string, string>>;\n  export default classes;\n}\n'
-    : 'declare module "*.css";\n';
-  return { path: 'files.d.ts', text: [...pictures, sheet].join('\n') };
-}

@@ -1,7 +1,7 @@
-import { inlineStyleProperty, REACT_ATTRIBUTES } from './reactNames';
+import { REACT_ATTRIBUTES } from './reactNames';
 import type { ModuleImports } from '../components/moduleImports';
-import { declarationsOfStyle } from '../components/inlineStyle';
-import { arrayLiteral, objectLiteral, stringLiteral } from '../components/literals';
+import { styleLiteral } from '../components/inlineStyle';
+import { stringLiteral } from '../components/literals';
 import {
   fill,
   group,
@@ -15,12 +15,11 @@ import {
   type MarkedPrinter,
 } from '../components/printing';
 import { typeOfAttribute } from '../components/generalise';
+import { areRows, keyField, valueLiteral, type ValueWriter } from '../components/rows';
 import type {
   Component,
   Field,
   FieldReference,
-  FieldType,
-  FieldValue,
   Row,
   TemplateElement,
   TemplateNode,
@@ -37,6 +36,8 @@ export interface JsxContext {
   readonly files: ReadonlySet<string>;
   /** The fields of the component that is printed. */
   readonly fields: ReadonlyMap<string, Field>;
+  /** How the values of fields are written. */
+  readonly values: ValueWriter;
   /** Keeps the rows of a list as data of the module. @returns the name of the constant */
   readonly keepRows: (component: Component, rows: readonly Row[]) => string;
 }
@@ -218,7 +219,8 @@ function attributeJsx(
   if (value === true) return own;
   const { kind } = typeOfAttribute(name);
   if (kind === 'style') return [`${own}={`, styleLiteral(value), '}'];
-  if (kind === 'file' || kind === 'files') return valueOf(own, fileLiteral(value, context));
+  if (kind === 'file' || kind === 'files')
+    return valueOf(own, context.imports.fileLiteral(value, context.files));
   return valueOf(own, stringLiteral(value));
 }
 
@@ -232,24 +234,6 @@ function reactName(element: string, name: string): string {
 function valueOf(name: string, code: string): Doc {
   const isPlainString = code.startsWith('"') && !/[&\\]/.test(code);
   return `${name}=${isPlainString ? code : `{${code}}`}`;
-}
-
-/** An address or a set of files, with each file of the build under its imported name. */
-function fileLiteral(value: string, { imports, files }: JsxContext): string {
-  if (files.has(value)) return imports.file(value);
-  const parts = value.split(', ').map((each) => {
-    const [path = '', ...size] = each.split(' ');
-    return files.has(path) ? [`\${${imports.file(path)}}`, ...size].join(' ') : null;
-  });
-  return parts.includes(null) ? stringLiteral(value) : `\`${parts.join(', ')}\``;
-}
-
-function styleLiteral(text: string): Doc {
-  return objectLiteral(
-    declarationsOfStyle(text).map(
-      ([property, value]) => [inlineStyleProperty(property), stringLiteral(value)] as const,
-    ),
-  );
 }
 
 function slotJsx(name: string, sample: readonly TemplateNode[], context: JsxContext): Doc {
@@ -273,28 +257,17 @@ function listJsx(component: Component, rows: readonly Row[] | FieldReference, co
   ];
 }
 
-/** A field whose words differ in all rows; null for none. */
-export function keyField({ fields }: Component, rows: readonly Row[]): string | null {
-  const found = fields.find(
-    ({ name, type, isOptional }) =>
-      (type.kind === 'text' || type.kind === 'address') &&
-      !isOptional &&
-      new Set(rows.map(({ values }) => values[name])).size === rows.length,
-  );
-  return found?.name ?? null;
-}
-
 function useJsx(component: Component, { values }: Row, context: JsxContext): Doc {
   const name = context.imports.name(component.name, `components/${component.name}`);
   const attributes = component.fields.flatMap(({ name: field, type }): Doc[] => {
     const value = values[field];
     if (value === undefined) return [];
     if (value === true) return [field];
-    if (Array.isArray(value)) {
-      const rows = type.kind === 'rows' ? context.keepRows(type.of, value as readonly Row[]) : '[]';
+    if (typeof value !== 'boolean' && areRows(value)) {
+      const rows = type.kind === 'rows' ? context.keepRows(type.of, value) : '[]';
       return [`${field}={${rows}}`];
     }
-    const code = valueLiteral(type, value, context);
+    const code = valueLiteral(type, value, context.values);
     return [
       typeof code === 'string' && typeof value === 'string'
         ? valueOf(field, code)
@@ -304,46 +277,26 @@ function useJsx(component: Component, { values }: Row, context: JsxContext): Doc
   return openingTag(name, attributes, true);
 }
 
-/** What a row says, as an object. */
-export function rowLiteral({ fields }: Component, { values, origin }: Row, context: JsxContext): Doc {
-  const entries = fields.flatMap(({ name, type }) => {
-    const value = values[name];
-    return value === undefined ? [] : [[name, valueLiteral(type, value, context)] as const];
-  });
-  return context.from(origin, objectLiteral(entries));
-}
-
-function valueLiteral(type: FieldType, value: FieldValue, context: JsxContext): Doc {
-  if (typeof value === 'boolean') return String(value);
-  if (Array.isArray(value)) {
-    if (type.kind !== 'rows') return '[]';
-    const rows = value as readonly Row[];
-    return arrayLiteral(
-      rows.map((row) => rowLiteral(type.of, row, context)),
-      rows.every(({ values }) => Object.keys(values).length > 1),
-    );
-  }
-  if (typeof value === 'string') return textLiteral(type, value, context);
-  const entries = Object.entries(value as Readonly<Record<string, string | true>>);
-  return objectLiteral(
-    entries.map(([name, each]) => [
-      REACT_ATTRIBUTES[name] ?? (name === 'value' ? 'defaultValue' : name),
-      each === true ? 'true' : textLiteral(typeOfAttribute(name), each, context),
-    ]),
-  );
-}
-
-function textLiteral({ kind }: FieldType, value: string, context: JsxContext): Doc {
-  if (kind === 'style') return styleLiteral(value);
-  if (kind === 'classes' && context.hasModules) return classesInModule(value.split(' '));
-  return kind === 'file' || kind === 'files' ? fileLiteral(value, context) : stringLiteral(value);
+/** How React's values are written. */
+export function valueWriter(context: Omit<JsxContext, 'values'>): ValueWriter {
+  return {
+    from: context.from,
+    attributeName: (name) => reactName('input', name),
+    literal: (kind, value) => {
+      if (kind === 'style') return styleLiteral(value);
+      if (kind === 'classes' && context.hasModules) return classesInModule(value.split(' '));
+      return kind === 'file' || kind === 'files'
+        ? context.imports.fileLiteral(value, context.files)
+        : stringLiteral(value);
+    },
+  };
 }
 
 /** Fields in the order of the parameters: one on each line where they have no room. */
 export function parametersOf(fields: readonly Field[], names: readonly string[], context: JsxContext): Doc {
   const entries: Doc[] = [
     ...fields.map(({ name, usual, type }): Doc =>
-      usual === null ? name : [name, ' = ', valueLiteral(type, usual, context)],
+      usual === null ? name : [name, ' = ', valueLiteral(type, usual, context.values)],
     ),
     ...names,
   ];

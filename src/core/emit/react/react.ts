@@ -9,7 +9,9 @@ import { styleBook } from '../css/styleBook';
 import { pagePieces } from '../html/pagePieces';
 import { printSheet, tokenFile } from '../html/html';
 import type { BookInput, EmitInput, FragmentInput, Target, TargetOutput } from '../target';
-import { componentFile, LINK_FILE, screenListFile, typesFile } from './files';
+import { screenListFile } from '../components/screenList';
+import { fileTypes } from '../components/fileTypes';
+import { componentFile, LINK_FILE } from './files';
 import { jsxFragment } from './jsxFragment';
 import { hasModules, REACT_OPTIONS } from './options';
 
@@ -41,8 +43,8 @@ function emitComponents(input: EmitInput): TargetOutput {
       ...written.map(({ path, text }) => ({ path, text })),
       ...parts.map((part) => ({ path: `components/${part.name}.tsx`, ...componentFile(part, style, false) })),
       LINK_FILE,
-      screenListFile(screens),
-      typesFile(inModules),
+      screenListFile(screens, (name) => `import { ${name} } from "./screens/${name}";`),
+      fileTypes(inModules),
       inModules
         ? { path: 'styles.module.css', text: moduleSheet(printSheet(input), input) }
         : { path: 'styles.css', text: printSheet(input) },

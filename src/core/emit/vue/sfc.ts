@@ -1,0 +1,154 @@
+import type { EmittedFile } from '../target';
+import { styleLiteral } from '../components/inlineStyle';
+import { stringLiteral } from '../components/literals';
+import { ModuleData } from '../components/moduleData';
+import { ModuleImports } from '../components/moduleImports';
+import {
+  group,
+  hardline,
+  ifBreak,
+  indent,
+  join,
+  line,
+  MarkedPrinter,
+  type Doc,
+  type LineSpan,
+} from '../components/printing';
+import { valueLiteral, type ValueWriter } from '../components/rows';
+import type { Component, Field, FieldType } from '../components/template';
+import { slotsIn } from '../components/slots';
+import { escapeComment } from '../../markup/printHtml';
+import { templateOf } from './template';
+
+/** What a component is written with. */
+export interface SfcStyle {
+  /** The files of the build, by their paths in it. */
+  readonly files: ReadonlySet<string>;
+  /** The rules that only this component needs, as CSS; empty for none. */
+  readonly css: string;
+}
+
+/** A component as a single file, with the lines of its layers. */
+export function componentFile(
+  component: Component,
+  { files, css }: SfcStyle,
+  isScreen: boolean,
+): { readonly text: string; readonly spans: readonly LineSpan[] } {
+  const { name, fields, root } = component;
+  const taken = new Set([name, ...fields.map((field) => field.name), ...slotsIn([root]), 'row', 'index']);
+  const imports = new ModuleImports('../', taken);
+  const printer = new MarkedPrinter();
+  const data = new ModuleData(taken);
+  const markup = templateOf(root, '  ', {
+    imports,
+    from: printer.from,
+    files,
+    fields: new Map(fields.map((field) => [field.name, field])),
+    keepRows: data.keepRows,
+    keepUse: data.keepUse,
+  });
+  const writer = valueWriter(imports, files, printer.from);
+  const constants = data.print(writer, ({ name: of }) => typeIn(of, imports));
+  const props = propsOf(component, imports);
+  if (isScreen) imports.effect('styles.css');
+  const body: Doc = [props, constants, definition(component, writer)];
+  const head = imports.print('vue');
+  const isScripted = head !== '' || fields.length > 0;
+  const { text, spans } = printer.print([
+    ...(isScripted
+      ? ['<script setup lang="ts">', hardline, '\u0003', body, '</script>', hardline, hardline]
+      : []),
+    root.note === undefined ? '' : [`<!-- ${escapeComment(root.note)} -->`, hardline],
+    '<template>',
+    hardline,
+    markup,
+    hardline,
+    '</template>',
+    hardline,
+  ]);
+  const space = head !== '' && !text.includes('\u0003</script>') ? '\n' : '';
+  const before = (head + space).split('\n').length - 1;
+  const style = css === '' ? '' : `\n<style scoped>\n${css}</style>\n`;
+  return {
+    text: text.replace('\u0003', () => head + space).replace('\n\n</script>', '\n</script>') + style,
+    spans: spans.map((span) => ({ ...span, line: span.line + before, lastLine: span.lastLine + before })),
+  };
+}
+
+/** The fields with their usual values; nothing for a component without any. */
+function definition({ name, fields }: Component, writer: ValueWriter): Doc {
+  if (fields.length === 0) return '';
+  const usual = fields.filter((field) => field.usual !== null && field.usual !== false);
+  if (usual.length === 0) return [`defineProps<${name}Props>();`, hardline];
+  const entries = usual.map(({ name: field, type, usual: value }): Doc => [
+    `${field} = `,
+    valueLiteral(type, value!, writer),
+  ]);
+  const parameters = group(['{', indent([line, join([',', line], entries)]), ifBreak(','), line, '}']);
+  return ['const ', parameters, ` = defineProps<${name}Props>();`, hardline];
+}
+
+function propsOf({ name, fields }: Component, imports: ModuleImports): Doc {
+  if (fields.length === 0) return '';
+  const lines = fields.map((field): Doc => [
+    hardline,
+    `  readonly ${field.name}${field.isOptional ? '?' : ''}: ${typeOf(field, imports)};`,
+  ]);
+  return [`export interface ${name}Props {`, ...lines, hardline, '}', hardline, hardline];
+}
+
+function typeIn(name: string, imports: ModuleImports): string {
+  imports.name(`type ${name}Props`, `components/${name}.vue`);
+  return `${name}Props`;
+}
+
+function typeOf({ type }: Field, imports: ModuleImports): string {
+  switch (type.kind) {
+    case 'flag':
+      return 'boolean';
+    case 'style':
+      return imports.type('CSSProperties');
+    case 'attributes':
+      return attributesType(type, imports);
+    case 'rows':
+      return `readonly ${typeIn(type.of.name, imports)}[]`;
+    default:
+      return 'string';
+  }
+}
+
+function attributesType(
+  { names }: Extract<FieldType, { kind: 'attributes' }>,
+  imports: ModuleImports,
+): string {
+  if (names.some((name) => name === 'src' || name === 'srcset')) return imports.type('ImgHTMLAttributes');
+  if (names.includes('href')) return imports.type('AnchorHTMLAttributes');
+  if (names.some((name) => ['placeholder', 'value', 'type', 'checked', 'name'].includes(name)))
+    return imports.type('InputHTMLAttributes');
+  return imports.type(names.includes('for') ? 'LabelHTMLAttributes' : 'HTMLAttributes');
+}
+
+function valueWriter(
+  imports: ModuleImports,
+  files: ReadonlySet<string>,
+  from: MarkedPrinter['from'],
+): ValueWriter {
+  return {
+    from,
+    attributeName: (name) => name,
+    literal: (kind, value) => {
+      if (kind === 'style') return styleLiteral(value);
+      return kind === 'file' || kind === 'files' ? imports.fileLiteral(value, files) : stringLiteral(value);
+    },
+  };
+}
+
+/** Every link of the screens goes through this component. */
+export const LINK_FILE: EmittedFile = {
+  path: 'components/SiteLink.vue',
+  text: `<!-- Every link of the screens: the link of a router takes the place of \`a\` here. -->
+<template>
+  <a><slot /></a>
+</template>
+`,
+};
