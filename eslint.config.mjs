@@ -109,9 +109,10 @@ export default tseslint.config(
         {
           patterns: [
             {
-              group: ['**/server/**', '**/ui/**', '**/app/**', '**/cli/**', 'react', 'next', 'next/*'],
+              group: ['**/server/**', '**/ui/**', '**/app/**', '**/cli/**', 'next', 'next/*'],
               message: 'The engine serves the core; it knows no server and no interface.',
             },
+            { regex: '^react(?:-dom)?(?:/|$)', message: 'The engine knows no interface.' },
           ],
         },
       ],

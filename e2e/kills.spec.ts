@@ -62,7 +62,7 @@ test('whatever is killed at whatever moment, nothing acknowledged is lost and no
       }
     })();
     const ordered = await post(`${mockup}/builds`, { arrangement: 'nested' });
-    if (ordered?.ok()) builds.push(((await ordered.json()) as { id: string }).id);
+    if (ordered?.ok()) builds.push(...((await ordered.json()) as { ids: string[] }).ids);
     // The moments are spread, and the same in every run.
     await pause(150 + ((round * 787) % 2600));
     kill(victim);

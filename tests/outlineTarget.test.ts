@@ -8,6 +8,7 @@ import { readInside } from './support/mockups';
 /** A toy target: the page tree as indented text. It shows that a target needs nothing outside of its own folder. */
 const outline: Target = {
   name: 'outline',
+  label: 'Outline',
   fitsBrowsers: false,
   options: {},
   capabilities: {

@@ -17,8 +17,7 @@ import { InputError, UsageError } from './errors';
 export interface ConvertFlags {
   readonly out?: string;
   readonly arrange: string;
-  /** Absent for HTML. */
-  readonly target?: string;
+  readonly target: string;
   readonly tags?: string;
   /** A style file. */
   readonly style?: string;
@@ -111,7 +110,7 @@ async function readOptions({
   set = [],
 }: ConvertFlags): Promise<ConvertOptions> {
   const arrangement = oneOf<Arrangement>(arrange, ARRANGEMENTS, '--arrange');
-  const chosen = target === undefined ? 'html' : await readTarget(target);
+  const chosen = target === 'html' ? target : await readTarget(target);
   const settings = await readSettings(chosen, { unit, fragments, tokens, set });
   return {
     arrangement,

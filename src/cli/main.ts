@@ -1,16 +1,18 @@
+import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { ReadError } from '../core/read/readError';
 import { readInput, type CommandInput, type ConvertFlags } from './input';
 import { InputError, UsageError } from './errors';
 
-const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json]
+const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested|flow] [--target NAME] [--tags TAGS.json]
               [--unit px|rem] [--lang TAG] [--themes NAMES] [--light NAME] [--dark NAME]
               [--frame WORDS] [--join] [--fragments] [--style STYLE.json]
               [--recipes RECIPES.json] [--pictures-only] [--only LAYERS]
               [--tokens css|scss|dtcg] [--set NAME=VALUE] [--json] [--force]
 
   Reads the mockup FILE and writes its page into DIR: index.html, styles.css,
-  pictures/, fonts/ and orden.json, the list of what was written. WORDS say how the page
+  pictures/, fonts/ and orden.json, the list of what was written. --target is html, react
+  or vue; said more than once, each is written into a folder of DIR. WORDS say how the page
   stands in its window: left or centred, clipped or spilling, screen or content (how high
   it is), such as --frame centred,content. With --join, screens of one name and different
   widths that flow become one page with a media query. With --fragments, what several
@@ -36,7 +38,7 @@ orden screens FILE --out DIR [--formats png,jpeg,webp,pdf,pdf-each] [--screens N
   Writes whole screens as pictures; pdf is one file with a page for each, in which the
   letters can be selected, and pdf-each one for each.
 
-orden proof FILE [--arrange fixed|nested|flow] [--target html] [--tags TAGS.json] [--out DIR]
+orden proof FILE [--arrange fixed|nested|flow] [--target NAME] [--tags TAGS.json] [--out DIR]
             [--unit px|rem] [--frame WORDS] [--join] [--json] [--force]
 
   Builds the page of FILE, draws page and mockup with Chromium at the mockup's size and
@@ -60,7 +62,7 @@ async function main(argv: readonly string[]): Promise<number> {
       options: {
         out: { type: 'string' },
         arrange: { type: 'string', default: 'nested' },
-        target: { type: 'string' },
+        target: { type: 'string', multiple: true, default: ['html'] },
         tags: { type: 'string' },
         unit: { type: 'string' },
         lang: { type: 'string' },
@@ -93,9 +95,20 @@ async function main(argv: readonly string[]): Promise<number> {
     if (!load) throw new UsageError(command ? `There is no command "${command}".` : 'Which command?');
     if (command === 'convert' && values.out === undefined)
       throw new UsageError('Say with --out where the page is to be written.');
-    const input = await readInput(files, values);
+    // All that is asked for is checked before the work starts.
+    const asked = [...new Set(values.target)];
+    const jobs = await Promise.all(
+      asked.map(async (target) => {
+        const flags = {
+          ...values,
+          target,
+          ...(asked.length > 1 && values.out !== undefined && { out: path.join(values.out, target) }),
+        };
+        return { flags, input: await readInput(files, flags) };
+      }),
+    );
     const run = await load();
-    await run(input, values);
+    for (const { input, flags } of jobs) await run(input, flags);
     return 0;
   } catch (error) {
     return explain(error);
@@ -108,7 +121,7 @@ function explain(error: unknown): number {
     console.error(`orden: ${error.message}\n\n${USAGE}`);
     return 2;
   }
-  const known = error instanceof ReadError || error instanceof InputError || isNoChromium(error);
+  const known = error instanceof ReadError || error instanceof InputError || isUnproven(error);
   console.error(
     `orden: ${known ? error.message : `something went wrong: ${error instanceof Error ? error.message : String(error)}`}`,
   );
@@ -116,8 +129,8 @@ function explain(error: unknown): number {
 }
 
 /** By name, since the module that defines it is loaded only for proofs. */
-function isNoChromium(error: unknown): error is Error {
-  return error instanceof Error && error.name === 'NoChromium';
+function isUnproven(error: unknown): error is Error {
+  return error instanceof Error && ['NoChromium', 'NotShown'].includes(error.name);
 }
 
 function isArgumentError(error: unknown): error is Error {

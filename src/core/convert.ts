@@ -40,6 +40,8 @@ import { saidValues } from './style/tokens/saidValues';
 export interface ConvertOptions {
   readonly arrangement: Arrangement;
   readonly target: TargetName;
+  /** Further targets that are built together with it, each on its own. Absent for none. */
+  readonly also?: readonly TargetName[];
   /** Absent for the default frame of the arrangement. */
   readonly frame?: PageFrame;
   /** What a person chose about the target. Absent for the usual values. */

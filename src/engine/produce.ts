@@ -14,6 +14,10 @@ import type { FontBook } from '../core/type/fontBook';
 import { smallCapsParts } from '../core/type/smallCaps';
 import { licencePath, shippedLicence, shippedPath } from './fonts/shipped';
 import { manifest } from './manifest';
+import { withProofFolder } from './proof/proofFolder';
+import { RENDERERS } from './render/renderers';
+import { writeFiles } from './writeFiles';
+import { USUAL_LANGUAGE } from '../core/page/frame';
 import { checkedFile } from './pictures/checkedFile';
 import { withPdfPrinter, type PdfPrinter } from './pictures/pdfPrinter';
 import { renderPicture } from './pictures/renderPicture';
@@ -65,27 +69,27 @@ export interface ProduceInput {
 /** The files of a build in memory: code, pictures, fonts and the manifest. */
 export async function produce(input: ProduceInput): Promise<Product> {
   const { mockup, assets, tags, options, book, readFindings } = input;
-  const conversion = convert({ mockup, assets, tags, options, outliner: outlinerOf(book) });
+  const converted = convert({ mockup, assets, tags, options, outliner: outlinerOf(book) });
   const start = performance.now();
-  const { drawn: apart, failed } = await withPdfPrinter((printer) =>
-    drawPictures(conversion, input, printer),
-  );
-  const drawn = [...apart, ...(await drawShared(conversion, input))];
+  const { drawn: apart, failed } = await withPdfPrinter((printer) => drawPictures(converted, input, printer));
+  const drawn = [...apart, ...(await drawShared(converted, input))];
   const drawingMs = performance.now() - start;
 
   const fonts = await Promise.all(
-    conversion.fonts.map(async ({ path, source, file }) => ({
+    converted.fonts.map(async ({ path, source, file }) => ({
       path,
       bytes:
         source === 'shipped' ? await readFile(shippedPath(file)) : (assets.get(file) ?? new Uint8Array()),
     })),
   );
-  const licences = await licencesOf(conversion);
+  const licences = await licencesOf(converted);
   const encoder = new TextEncoder();
-  const code = conversion.emission.files.map(({ path, text }) => ({ path, bytes: encoder.encode(text) }));
-  const findings = [...readFindings, ...conversion.findings, ...failed];
+  const code = converted.emission.files.map(({ path, text }) => ({ path, bytes: encoder.encode(text) }));
   const pictures = drawn.map(({ bytes, ...picture }) => ({ ...picture, bytes: bytes.length }));
-  const files = [...code, ...drawn.map(({ file, bytes }) => ({ path: file, bytes })), ...fonts, ...licences];
+  const built = [...code, ...drawn.map(({ file, bytes }) => ({ path: file, bytes })), ...fonts, ...licences];
+  const { conversion, shown, findings: unshown } = await withShown(converted, built, input);
+  const findings = [...readFindings, ...conversion.findings, ...failed, ...unshown];
+  const files = [...built, ...shown];
   const listed = manifest({ mockup, tags, options, conversion, pictures, files, findings });
   return {
     conversion,
@@ -94,6 +98,37 @@ export async function produce(input: ProduceInput): Promise<Product> {
     findings,
     drawingMs,
   };
+}
+
+/** The conversion with the files that show what its target really draws, where no browser opens its own. */
+async function withShown(
+  conversion: Conversion,
+  files: readonly OutputFile[],
+  { options, only }: ProduceInput,
+): Promise<{ conversion: Conversion; shown: readonly OutputFile[]; findings: readonly Finding[] }> {
+  const { findings, report } = findingList();
+  const render = RENDERERS[options.target];
+  if (!render || only) return { conversion, shown: [], findings };
+  const { emission } = conversion;
+  try {
+    const rendered = await withProofFolder(async (folder) => {
+      await writeFiles(folder, files);
+      return render({ folder, screens: emission.screens, language: options.language ?? USUAL_LANGUAGE });
+    });
+    const screens = emission.screens.map((screen) => {
+      const shown = rendered.shown.get(screen.id);
+      return { ...screen, ...(shown !== undefined && { shown }) };
+    });
+    return {
+      conversion: { ...conversion, emission: { ...emission, screens } },
+      shown: rendered.files,
+      findings,
+    };
+  } catch (error) {
+    const why = (error instanceof Error ? error.message : String(error)).replace(/\.$/, '');
+    report('not-shown', null, { target: options.target, why });
+    return { conversion, shown: [], findings };
+  }
 }
 
 /** The licences of shipped fonts, each once: the Open Font Licence asks for it (OFL 1.1, §2). */

@@ -11,6 +11,8 @@ export interface EmittedScreen {
   /** Its top left corner on the sheet, px. */
   readonly origin: Point;
   readonly file: string;
+  /** The file that shows it as it is drawn. Absent where that is its own file, or nothing. */
+  readonly shown?: string;
 }
 
 export interface Emission extends TargetOutput {

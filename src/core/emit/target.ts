@@ -68,6 +68,8 @@ export interface TargetOutput {
 /** A kind of output. */
 export interface Target {
   readonly name: string;
+  /** The name for people. */
+  readonly label: string;
   readonly capabilities: Capabilities;
   /** What a person chooses about its output. */
   readonly options: TargetOptions;

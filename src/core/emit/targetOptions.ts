@@ -29,6 +29,15 @@ export function usualSettings(options: TargetOptions): TargetSettings {
   );
 }
 
+/** The settings that a target knows, of those that a person chose for another. */
+export function knownSettings(options: TargetOptions, settings: TargetSettings): TargetSettings {
+  return Object.fromEntries(
+    Object.entries(settings).filter(
+      ([name, value]) => problemOfSettings(options, { [name]: value }) === null,
+    ),
+  );
+}
+
 /** What is wrong with settings, in a sentence; null for nothing. */
 export function problemOfSettings(options: TargetOptions, settings: TargetSettings): string | null {
   for (const [name, value] of Object.entries(settings)) {

@@ -257,6 +257,11 @@ export const WORDING = {
     severity: 'error',
     text: 'The picture {name} could not be drawn: {why}.',
   },
+  'not-shown': {
+    title: 'Screens not shown as they are drawn',
+    severity: 'note',
+    text: 'What the files of {target} draw is not shown, and no proof of it can be pulled: {why}.',
+  },
 } as const satisfies Record<string, { title: string; severity: Severity; text: string }>;
 
 export type FindingCode = keyof typeof WORDING;

@@ -75,11 +75,20 @@ export function proofSheet(svg: Uint8Array, { width, height }: Size): ProofSheet
   return { svg: withoutAnimations(svgBytes(svg)), width, height };
 }
 
+/** Thrown for a build that has nothing which shows what it draws. */
+export class NotShown extends Error {
+  override readonly name = 'NotShown';
+  constructor(file: string) {
+    super(`No proof can be pulled: nothing shows what ${file} draws; the findings of the build say why.`);
+  }
+}
+
 const MOST_WORST = 20;
 
 /**
  * Pulls a proof of every screen, without a theme and in each: page and mockup are drawn by the same Chromium at the
  * mockup's size, and compared.
+ * @throws NotShown for a build that no browser shows
  */
 export async function pullProof({
   browser,
@@ -112,8 +121,10 @@ export async function pullProof({
   for (const [at, { screen, theme, drawn, corner }] of jobs.entries()) {
     onProgress(at, jobs.length);
     const size = { width: Math.ceil(screen.width), height: Math.ceil(screen.height) };
+    const shown = screen.shown ?? screen.file;
+    if (!shown.endsWith('.html')) throw new NotShown(screen.file);
     const mockup = await pullSvg(browser, drawn.svg, drawn, { ...corner, ...size });
-    const { picture: page, elements } = await pullPage(browser, folder, screen.file, size, theme);
+    const { picture: page, elements } = await pullPage(browser, folder, shown, size, theme);
     const comparison = await comparePictures(mockup, page);
     const compared = { layers: screen.layers, spans: record.sourceMap[screen.file] ?? [], elements };
     const [farthest] = shiftsOf(compared);

@@ -1,11 +1,10 @@
-import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { build, type Plugin } from 'esbuild';
 
 /** The modules of the application: those of a build import what they need from here. */
-const MODULES = path.resolve('node_modules');
+const MODULES = path.join(process.env.ORDEN_HOME ?? process.cwd(), 'node_modules');
 
-const PICTURES = /\.(?:avif|jpe?g|png|svg|webp)$/;
+const FILES = /\.(?:avif|jpe?g|png|svg|webp|woff2?|ttf|otf)$/;
 
 /** A program for the browser, and its style sheet. */
 export interface Bundle {
@@ -18,12 +17,14 @@ export interface Bundle {
  * @param folder the folder of the build
  * @param code the module, with imports from that folder
  * @param platform where it runs
+ * @param toFiles the path from what is made to the build's folder, such as `../`
  */
 export async function bundle(
   folder: string,
   code: string,
   platform: 'browser' | 'node',
   plugins: readonly Plugin[] = [],
+  toFiles = '',
 ): Promise<Bundle> {
   const { outputFiles } = await build({
     stdin: { contents: code, resolveDir: path.resolve(folder), loader: 'tsx' },
@@ -38,38 +39,29 @@ export async function bundle(
     define: { 'process.env.NODE_ENV': '"production"' },
     loader: { '.module.css': 'local-css' },
     logLevel: 'silent',
-    plugins: [picturesIn(folder), ...plugins],
+    plugins: [filesIn(folder, toFiles), ...plugins],
   });
   const text = (ending: string) => outputFiles.find(({ path: file }) => file.endsWith(ending))?.text ?? '';
   return { script: text('.js'), css: text('.css') };
 }
 
-/** Imported pictures are their addresses in the build's folder. */
-function picturesIn(folder: string): Plugin {
+/** Imported pictures and fonts are their addresses, from what is made. */
+function filesIn(folder: string, toFiles: string): Plugin {
   const root = path.resolve(folder);
   return {
-    name: 'pictures',
+    name: 'files',
     setup(of) {
-      of.onResolve({ filter: PICTURES }, ({ path: asked, resolveDir, kind }) => {
-        const file = path.resolve(resolveDir, asked);
-        const address = path.relative(root, file).split(path.sep).join('/');
+      of.onResolve({ filter: FILES }, ({ path: asked, resolveDir, kind }) => {
+        const file = path.relative(root, path.resolve(resolveDir, asked));
+        const address = toFiles + file.split(path.sep).join('/');
         return kind === 'import-statement'
-          ? { path: address, namespace: 'picture' }
+          ? { path: address, namespace: 'address' }
           : { path: address, external: true };
       });
-      of.onLoad({ filter: /.*/, namespace: 'picture' }, ({ path: address }) => ({
+      of.onLoad({ filter: /.*/, namespace: 'address' }, ({ path: address }) => ({
         contents: `export default ${JSON.stringify(address)}`,
         loader: 'js',
       }));
-      of.onResolve({ filter: /\.(?:woff2?|ttf|otf)$/ }, ({ path: asked }) => ({
-        path: asked,
-        external: true,
-      }));
     },
   };
-}
-
-/** True where a build's folder has a file. */
-export function hasFile(folder: string, file: string): boolean {
-  return existsSync(path.join(folder, file));
 }

@@ -31,7 +31,8 @@ export function vueFiles(isServer: boolean): Plugin {
           compilerOptions: { scopeId: scopes },
         };
         const css = descriptor.styles.map(
-          ({ content, scoped = false }) => compileStyle({ source: content, filename: file, id: `data-v-${id}`, scoped }).code,
+          ({ content, scoped = false }) =>
+            compileStyle({ source: content, filename: file, id: `data-v-${id}`, scoped }).code,
         );
         styles.set(file, css.join('\n'));
         const contents = descriptor.scriptSetup

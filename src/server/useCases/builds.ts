@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { strToU8, zipSync } from 'fflate';
 import { TARGETS, TARGET_NAMES } from '../../core/emit/targets';
-import { problemOfSettings } from '../../core/emit/targetOptions';
+import { knownSettings, problemOfSettings } from '../../core/emit/targetOptions';
 import type { ConvertOptions } from '../../core/convert';
 import { ARRANGEMENTS, FRAME_WORDS, LANGUAGE_TAG, type PageFrame } from '../../core/page/frame';
 import { pictureRecipesSchema } from '../../core/pictures/recipes/recipe';
@@ -24,6 +24,9 @@ export const buildSchema = Joi.object<ConvertOptions>({
   target: Joi.string()
     .valid(...TARGET_NAMES)
     .default('html'),
+  also: Joi.array()
+    .items(Joi.string().valid(...TARGET_NAMES))
+    .unique(),
   language: Joi.string().pattern(LANGUAGE_TAG).max(35),
   join: Joi.boolean(),
   titles: Joi.object().pattern(Joi.string().max(64), Joi.string().trim().max(LONGEST_TITLE)),
@@ -86,16 +89,29 @@ export async function keepOptions(mockupId: string, options: ConvertOptions): Pr
   return options;
 }
 
-/** Records a build with its input and queues it. Its options are kept for the next one. */
-export async function orderBuild(mockupId: string, options: ConvertOptions): Promise<{ id: string }> {
+/**
+ * Records a build with its input and queues it, and one for each further target. The options are kept for the next
+ * one.
+ * @returns their ids, that of the target itself first
+ */
+export async function orderBuild(
+  mockupId: string,
+  options: ConvertOptions,
+): Promise<{ readonly ids: readonly string[] }> {
   const db = pool();
   const revision = await newestRevision(db, mockupId);
   if (!revision) throw NOT_FOUND('This mockup');
   const tags = Object.fromEntries(await currentTags(db, mockupId));
   await setBuildOptions(db, mockupId, options);
-  const id = await builds.insertBuild(db, mockupId, revision.id, options, tags);
-  await queueBuild(id);
-  return { id };
+  const { also = [], ...own } = options;
+  const ids: string[] = [];
+  for (const target of new Set([own.target, ...also])) {
+    const settings = knownSettings(TARGETS[target].options, own.settings ?? {});
+    const id = await builds.insertBuild(db, mockupId, revision.id, { ...own, target, settings }, tags);
+    await queueBuild(id);
+    ids.push(id);
+  }
+  return { ids };
 }
 
 export async function getBuildView(id: string): Promise<BuildView> {

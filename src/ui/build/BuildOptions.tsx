@@ -4,13 +4,14 @@ import { useId, useState } from 'react';
 import type { ConvertOptions } from '../../core/convert';
 import { FRAME_WORDS, LANGUAGE_TAG, plainFrame, USUAL_LANGUAGE, type PageFrame } from '../../core/page/frame';
 import { TARGETS } from '../../core/emit/targets';
-import { settingOf, type TargetOptions } from '../../core/emit/targetOptions';
+import { knownSettings, settingOf, type TargetOptions } from '../../core/emit/targetOptions';
 import type { Screen } from '../../core/mockup/mockup';
 import type { WidthPair } from '../../core/page/join/pairs';
 import { ArrangementToggle } from '../shared/ArrangementToggle';
 import { Choice } from './Choice';
 import { PageTitles } from './PageTitles';
 import { PictureChoice } from './PictureChoice';
+import { TargetChoice } from './TargetChoice';
 import { ThemeChoice } from './ThemeChoice';
 
 interface BuildOptionsProps {
@@ -47,6 +48,18 @@ export function BuildOptions({ value, onChange, pairs, themes, screens }: BuildO
   const { frame: _, join: __, ...others } = value;
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', columnGap: 2, rowGap: 0.5, flexWrap: 'wrap' }}>
+      <TargetChoice
+        value={value.target}
+        also={value.also ?? []}
+        onChange={(target, also) =>
+          onChange({
+            ...value,
+            target,
+            also,
+            settings: knownSettings(TARGETS[target].options, value.settings ?? {}),
+          })
+        }
+      />
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
         <Typography component="span" sx={{ fontSize: 12, color: 'text.secondary' }}>
           Layout

@@ -34,9 +34,13 @@ export function BuildStep({ mockupId }: { readonly mockupId: string }) {
   const { enqueueSnackbar } = useSnackbar();
   const opened = useResource<OpenedMockup>(`/api/mockups/${mockupId}`);
   const earlier = useResource<{ builds: BuildView[] }>(`/api/mockups/${mockupId}/builds`);
-  const { build, builds, problem, start, stop } = useBuild(mockupId, earlier.data?.builds ?? null);
   const [chosen, setChosen] = useState<ConvertOptions | null>(null);
   const options = chosen ?? opened.data?.options ?? USUAL_OPTIONS;
+  const { build, builds, problem, start, stop } = useBuild(
+    mockupId,
+    earlier.data?.builds ?? null,
+    options.target,
+  );
   const choose = (next: ConvertOptions) => {
     setChosen(next);
     keepOptions(mockupId, next).catch((error: unknown) =>
@@ -135,6 +139,8 @@ function whole({
   titles = {},
   schemes = {},
   pictures = { recipes: [] },
+  // What is built together with it changes nothing of it.
+  also: _,
   ...others
 }: ConvertOptions) {
   return {
@@ -152,7 +158,7 @@ function whole({
 
 function optionWords({ arrangement, target, settings }: ConvertOptions): string {
   const all = { ...usualSettings(TARGETS[target].options), ...settings };
-  return [arrangement, all.unit].filter(Boolean).join(', ');
+  return [TARGETS[target].label, arrangement, all.unit].filter(Boolean).join(', ');
 }
 
 function screensIn({ mockup, tags }: OpenedMockup): readonly Screen[] {

@@ -1,5 +1,4 @@
 'use client';
-import type { CodeLanguage } from '../../core/emit/target';
 import { Alert, Box, NativeSelect, ListItemButton, ListItemText } from '@mui/material';
 import { useState } from 'react';
 import type { BuildResult } from '../../server/buildTypes';
@@ -13,7 +12,7 @@ import { useText } from '../shared/useText';
 import { CompareView } from './CompareView';
 import { bytesText } from '../shared/bytesText';
 import { hasWords } from '../shared/hasWords';
-import { fileAddress } from './fileAddress';
+import { fileAddress, languageOf } from './fileAddress';
 
 interface BuiltFilesProps {
   readonly build: BuildView;
@@ -116,7 +115,7 @@ interface FileViewProps {
 }
 
 function FileView({ build, path, against }: FileViewProps) {
-  const isCode = /\.(html|s?css|json)$/.test(path);
+  const isCode = /\.(html|s?css|json|tsx?|vue|qml|xml)$/.test(path);
   const address = fileAddress(build, path);
   const { text, problem } = useText(isCode ? address : null);
   if (problem) return <Alert severity="error">{problem}</Alert>;
@@ -142,10 +141,4 @@ function FileView({ build, path, against }: FileViewProps) {
       />
     </Box>
   );
-}
-
-function languageOf(path: string): CodeLanguage {
-  if (path.endsWith('.html')) return 'html';
-  if (/\.(?:tsx?|jsx?)$/.test(path)) return 'jsx';
-  return /\.s?css$/.test(path) ? 'css' : 'text';
 }

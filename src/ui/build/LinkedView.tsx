@@ -11,6 +11,7 @@ import type { BuildView } from '../../server/useCases/builds';
 import { CodeView } from '../shared/CodeView';
 import { useResource } from '../shared/useResource';
 import { useText } from '../shared/useText';
+import { fileAddress, languageOf } from './fileAddress';
 import { LivePage, type LivePageHandle } from './LivePage';
 
 interface LinkedViewProps {
@@ -24,8 +25,7 @@ export function LinkedView({ build, result }: LinkedViewProps) {
   const [chosen, setChosen] = useState<LayerId | null>(null);
   const screen = result.screens[at];
   const record = useResource<BuildRecord>(`/api/builds/${build.id}/record`);
-  const address = `/api/builds/${build.id}/files/${screen?.file}`;
-  const code = useText(address);
+  const code = useText(screen ? fileAddress(build, screen.file) : null);
   const page = useRef<LivePageHandle>(null);
   const own = useMemo(() => record.data?.sourceMap[screen?.file ?? ''] ?? [], [record.data, screen]);
   const link = linkOf(own, chosen);
@@ -135,11 +135,17 @@ export function LinkedView({ build, result }: LinkedViewProps) {
       >
         <Layers layers={record.data?.screens[at]?.layers ?? NONE} chosen={chosen} onChoose={setChosen} />
         <Box sx={{ minHeight: 0, minWidth: 0, borderRight: 1, borderLeft: 1, borderColor: 'divider' }}>
-          <CodeView title={screen.file} code={code.text ?? ''} language="html" lit={link} onPick={pickLine} />
+          <CodeView
+            title={screen.file}
+            code={code.text ?? ''}
+            language={languageOf(screen.file)}
+            lit={link}
+            onPick={pickLine}
+          />
         </Box>
         <LivePage
           ref={page}
-          address={address}
+          address={fileAddress(build, screen.shown ?? screen.file)}
           width={width}
           height={screen.height}
           hiddenToo={hiddenToo}

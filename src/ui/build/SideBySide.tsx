@@ -3,6 +3,7 @@ import { Box, Link as MuiLink, NativeSelect, Typography } from '@mui/material';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import type { BuildResult } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
+import { fileAddress } from './fileAddress';
 import { ScreenPicture } from '../shared/ScreenPicture';
 
 interface SideBySideProps {
@@ -32,7 +33,7 @@ export function SideBySide({ build, result }: SideBySideProps) {
   }, [width]);
   useEffect(() => showTheme(page.current, theme), [theme]);
   if (!screen) return null;
-  const address = `/api/builds/${build.id}/files/${screen.file}`;
+  const address = fileAddress(build, screen.shown ?? screen.file);
   const size = { width: screen.width * scale, height: screen.height * scale };
   return (
     <Box

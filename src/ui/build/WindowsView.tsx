@@ -31,8 +31,9 @@ export function WindowsView({ build, result }: WindowsViewProps) {
   const roots = WIDTHS.map(Math.sqrt);
   const all = roots.reduce((sum, each) => sum + each, 0);
   const pages = pagesOf(result);
-  const file = pages[at]?.file ?? pages[0]?.file;
-  if (!file) return null;
+  const page = pages[at] ?? pages[0];
+  if (!page) return null;
+  const file = page.shown ?? page.file;
   return (
     <Box
       tabIndex={0}

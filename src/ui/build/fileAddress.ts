@@ -1,6 +1,14 @@
+import type { CodeLanguage } from '../../core/emit/target';
 import type { BuildView } from '../../server/useCases/builds';
 
 /** The address of a file of a build. */
 export function fileAddress({ id }: Pick<BuildView, 'id'>, path: string): string {
   return `/api/builds/${id}/files/${path.split('/').map(encodeURIComponent).join('/')}`;
+}
+
+/** The language of a file by its ending. */
+export function languageOf(path: string): CodeLanguage {
+  if (/\.(?:html|vue|xml)$/.test(path)) return 'html';
+  if (/\.(?:tsx?|qml)$/.test(path)) return 'jsx';
+  return /\.s?css$/.test(path) ? 'css' : 'text';
 }

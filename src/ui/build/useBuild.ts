@@ -1,6 +1,7 @@
 import { skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { ConvertOptions } from '../../core/convert';
+import type { TargetName } from '../../core/emit/targets';
 import type { BuildView } from '../../server/useCases/builds';
 import { postJson, request, sentence } from '../shared/request';
 
@@ -9,7 +10,7 @@ const BETWEEN_LOOKS_MS = 300;
 interface Building {
   readonly build: BuildView | null;
   readonly problem: string | null;
-  /** All known builds, the newest first. */
+  /** All known builds of the target, the newest first. */
   readonly builds: readonly BuildView[];
   readonly start: (options: ConvertOptions) => void;
   readonly stop: () => void;
@@ -18,14 +19,19 @@ interface Building {
 const isRunning = (build: BuildView | null | undefined) =>
   build?.state === 'waiting' || build?.state === 'running';
 
-/** The shown build: the newest earlier one, or the one just requested, polled until it ends. */
-export function useBuild(mockupId: string, earlier: readonly BuildView[] | null): Building {
+/** The shown build of a target: the newest earlier one, or the one just requested, polled until it ends. */
+export function useBuild(
+  mockupId: string,
+  earlier: readonly BuildView[] | null,
+  target: TargetName,
+): Building {
   const client = useQueryClient();
   const [ordered, setOrdered] = useState<readonly BuildView[]>([]);
   const known = [...ordered, ...(earlier ?? [])].filter(
     ({ id }, at, all) => all.findIndex((each) => each.id === id) === at,
   );
-  const newest = known[0];
+  const own = known.filter(({ options }) => options.target === target);
+  const newest = own[0];
   const keyOf = (id: string | undefined) => ['build', id];
   const looked = useQuery({
     queryKey: keyOf(newest?.id),
@@ -34,10 +40,10 @@ export function useBuild(mockupId: string, earlier: readonly BuildView[] | null)
   });
   const starting = useMutation({
     mutationFn: async (options: ConvertOptions) => {
-      const order = await postJson<{ id: string }>(`/api/mockups/${mockupId}/builds`, options);
-      return request<BuildView>(`/api/builds/${order.id}`);
+      const { ids } = await postJson<{ ids: readonly string[] }>(`/api/mockups/${mockupId}/builds`, options);
+      return Promise.all(ids.map((id) => request<BuildView>(`/api/builds/${id}`)));
     },
-    onSuccess: (build) => setOrdered((all) => [build, ...(looked.data ? [looked.data] : []), ...all]),
+    onSuccess: (started) => setOrdered((all) => [...started, ...(looked.data ? [looked.data] : []), ...all]),
   });
   const stopping = useMutation({
     mutationFn: (id: string) => request<BuildView>(`/api/builds/${id}`, { method: 'DELETE' }),
@@ -48,7 +54,7 @@ export function useBuild(mockupId: string, earlier: readonly BuildView[] | null)
   return {
     build,
     problem: failure && sentence(failure),
-    builds: known.map((each) => (each.id === build?.id ? build : each)),
+    builds: own.map((each) => (each.id === build?.id ? build : each)),
     start: starting.mutate,
     stop: () => build && stopping.mutate(build.id),
   };

@@ -2,9 +2,9 @@ import { treeOf } from '../../core/mockup/tree';
 import { expose } from 'comlink';
 import { type ConvertOptions, pagesFromDecisions, type ConvertedPages } from '../../core/convert';
 import type { PagePiece } from '../../core/emit/preview';
-import type { Fragment } from '../../core/emit/target';
+import type { Fragment, Target } from '../../core/emit/target';
 import type { TargetSettings } from '../../core/emit/targetOptions';
-import { TARGETS } from '../../core/emit/targets';
+import { TARGETS, type TargetName } from '../../core/emit/targets';
 import { measureMockup, type Measures } from '../../core/mockup/bounds';
 import { findingList, type Finding } from '../../core/findings/finding';
 import { touches, type Box } from '../../core/mockup/box';
@@ -80,7 +80,8 @@ export interface ShownCodeDelta extends Pick<ShownCode, 'code' | 'explanations'>
 interface Loaded {
   /** The mockup's URL on the server, for its pictures and fonts. */
   readonly address: string;
-  /** What a person chose about the target. */
+  /** The target whose code the worksheet shows, and what a person chose about it. */
+  readonly target: TargetName;
   readonly settings: TargetSettings;
   /** The recipes of pictures. Absent for the ready ones. */
   readonly pictures?: PictureRecipes;
@@ -100,9 +101,6 @@ interface PendingRun extends TagInput {
 }
 
 type PageResult = Omit<ConvertedPages, 'findings'>;
-
-/** The target whose code the worksheet shows. */
-const TARGET = TARGETS.html;
 
 const NO_INPUT: TagInput = { tags: new Map(), arrangement: 'nested' };
 
@@ -125,11 +123,11 @@ const api = {
   load(
     mockup: Mockup,
     address: string,
-    { settings = {}, pictures }: Pick<ConvertOptions, 'settings' | 'pictures'>,
+    { target, settings = {}, pictures }: Pick<ConvertOptions, 'target' | 'settings' | 'pictures'>,
   ): void {
     memo = createMemo();
     const measures = usingMemo(memo, () => measureMockup(mockup));
-    loaded = { address, settings, ...(pictures && { pictures }), mockup, measures };
+    loaded = { address, target, settings, ...(pictures && { pictures }), mockup, measures };
     input = NO_INPUT;
     pending = null;
     lastSentDecisions = null;
@@ -184,9 +182,14 @@ function codeDelta({ cursor, screen, isPaged, areas }: CodeQuery): ShownCodeDelt
   const made = lastPages && isCurrent ? lastPages : currentPages(now, hasty);
   if (!hasty) lastPages = made;
   const page = isPaged ? pageDeltaOf(screen, isSeen, made) : null;
-  const code = cursor === null ? null : TARGET.fragment({ ...made, settings: loadedNow().settings }, cursor);
+  const code =
+    cursor === null ? null : targetNow().fragment({ ...made, settings: loadedNow().settings }, cursor);
   const explanations = cursor === null ? [] : explainLayer(made.pages, made.decisions, cursor);
   return { code, explanations, page, isWhole: !hasty && page?.isWhole !== false };
+}
+
+function targetNow(): Target {
+  return TARGETS[loadedNow().target];
 }
 
 function loadedNow(): Loaded {
@@ -198,14 +201,14 @@ function currentDecisions(): PendingRun {
   const { mockup, measures } = loadedNow();
   pending ??= {
     ...input,
-    decided: { mockup, measures, decisions: decide(mockup, measures, input.tags, TARGET.capabilities) },
+    decided: { mockup, measures, decisions: decide(mockup, measures, input.tags, targetNow().capabilities) },
   };
   return pending;
 }
 
 function currentPages({ tags, arrangement, decided }: PendingRun, hasty: ViewportFirst | null): PageResult {
-  const { pictures } = loadedNow();
-  const options = { arrangement, target: TARGET.name, ...(pictures && { pictures }) } as const;
+  const { pictures, target } = loadedNow();
+  const options = { arrangement, target, ...(pictures && { pictures }) } as const;
   const input = { assets: new Map(), tags, options, outliner: null, waiting: hasty?.waiting };
   const { decisions } = hasty ?? decided;
   return pagesFromDecisions({ ...decided, decisions }, input, () => {});
@@ -236,7 +239,12 @@ function pageDeltaOf(
   });
   const input = { ...made, pages: [page], fonts, plan: { ...made.plan, pictures }, settings } as const;
   const canWait = ({ layer, isOpen }: PagePiece) => !isOpen && !isSeen(layer);
-  const { delta, sent: next } = pageDelta(lastSentPage, screen, TARGET.preview(page, input), canWait);
+  const { delta, sent: next } = pageDelta(
+    lastSentPage,
+    screen,
+    (targetNow().preview ?? TARGETS.html.preview)(page, input),
+    canWait,
+  );
   lastSentPage = next;
   return delta;
 }

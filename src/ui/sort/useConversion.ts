@@ -1,3 +1,4 @@
+import { USUAL_OPTIONS } from '../../core/usualOptions';
 import { useEffect } from 'react';
 import { wrap } from 'comlink';
 import { shallow } from 'zustand/shallow';
@@ -81,7 +82,7 @@ function connect(store: SortStore): () => void {
     const isNew = now.mockup !== last?.mockup;
     if (isNew) {
       const { id, options } = state.opened;
-      void remote.load(now.mockup, `/api/mockups/${id}`, options ?? {});
+      void remote.load(now.mockup, `/api/mockups/${id}`, options ?? USUAL_OPTIONS);
       sentTags = NO_TAGS;
     }
     if (isNew || now.tags !== last?.tags || now.arrangement !== last.arrangement) {

@@ -22,6 +22,7 @@ import { rulesInUnit } from '../css/units';
 /** HTML and CSS: a file a screen, one style sheet for all. */
 export const html = {
   name: 'html',
+  label: 'HTML',
   capabilities: CSS_CAPABILITIES,
   options: HTML_OPTIONS,
   fitsBrowsers: true,

@@ -18,6 +18,7 @@ import { hasModules, REACT_OPTIONS } from './options';
 /** React: a function component for each screen, shared block and list, in TypeScript. */
 export const react = {
   name: 'react',
+  label: 'React',
   capabilities: CSS_CAPABILITIES,
   options: REACT_OPTIONS,
   fitsBrowsers: true,

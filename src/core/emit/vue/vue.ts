@@ -21,6 +21,7 @@ import { inWordyNames, wordyScreenNames } from './wordyNames';
 /** Vue: a single-file component for each screen, shared block and list, in TypeScript. */
 export const vue = {
   name: 'vue',
+  label: 'Vue',
   capabilities: CSS_CAPABILITIES,
   options: VUE_OPTIONS,
   fitsBrowsers: true,
