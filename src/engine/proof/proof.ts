@@ -1,3 +1,5 @@
+import { readFile } from 'node:fs/promises';
+import path from 'node:path';
 import type { Browser } from 'playwright-core';
 import type { BuildRecord, RecordedLayer, RecordedScreen } from '../../core/buildRecord';
 import type { Box } from '../../core/mockup/box';
@@ -122,9 +124,12 @@ export async function pullProof({
     onProgress(at, jobs.length);
     const size = { width: Math.ceil(screen.width), height: Math.ceil(screen.height) };
     const shown = screen.shown ?? screen.file;
-    if (!shown.endsWith('.html')) throw new NotShown(screen.file);
+    const isPicture = shown.endsWith('.png');
+    if (!isPicture && !shown.endsWith('.html')) throw new NotShown(screen.file);
     const mockup = await pullSvg(browser, drawn.svg, drawn, { ...corner, ...size });
-    const { picture: page, elements } = await pullPage(browser, folder, shown, size, theme);
+    const { picture: page, elements } = isPicture
+      ? { picture: await readFile(path.join(folder, shown)), elements: [] }
+      : await pullPage(browser, folder, shown, size, theme);
     const comparison = await comparePictures(mockup, page);
     const compared = { layers: screen.layers, spans: record.sourceMap[screen.file] ?? [], elements };
     const [farthest] = shiftsOf(compared);

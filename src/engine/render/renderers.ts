@@ -1,6 +1,7 @@
 import type { EmittedScreen } from '../../core/emit/emit';
 import type { TargetName } from '../../core/emit/targets';
 import type { OutputFile } from '../produce';
+import { renderQml } from './qml';
 import { renderReact } from './react';
 import { renderVue } from './vue';
 
@@ -26,4 +27,5 @@ export type Renderer = (input: RenderInput) => Promise<Rendered>;
 export const RENDERERS: Readonly<Partial<Record<TargetName, Renderer>>> = {
   react: renderReact,
   vue: renderVue,
+  qml: renderQml,
 };

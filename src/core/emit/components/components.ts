@@ -7,10 +7,13 @@ import { ownName } from '../../sort/tellingNames';
 import { pageNodes } from '../../page/walk';
 import type { LayerId } from '../../mockup/layer';
 import { classesOf, gatherLists } from './likeParts';
-import { generalise, type General, type Making } from './generalise';
+import { generalise, type ComponentStyle, type General, type Making } from './generalise';
 import { pascalCase } from './identifiers';
 import { stateNamesOf, type StateName } from './states';
 import type { Component, Components, Row, ScreenComponent } from './template';
+
+/** Markup of a browser: elements with classes, words between tags. */
+export const MARKUP: ComponentStyle = { hasClasses: true, hasGroups: true, words: null, isName: () => true };
 
 /** A page with its markup. */
 export interface MarkedPage {
@@ -24,27 +27,35 @@ export interface MarkedPage {
  * The components of pages: one for each screen, for each block that several screens share, and for the like siblings
  * of a list. Equal lists share a component.
  */
-export function componentsOf(pages: readonly MarkedPage[]): Components {
-  return new ComponentMaker(pages).components();
+export function componentsOf(pages: readonly MarkedPage[], style: ComponentStyle = MARKUP): Components {
+  return new ComponentMaker(pages, style).components();
 }
 
 /** An element as a component of its own, with the parts that it needs. */
 export function componentOfElement(
   name: string,
   markup: MarkupElement,
+  style: ComponentStyle = MARKUP,
 ): Pick<Components, 'parts'> & { readonly whole: Component } {
-  return new ComponentMaker([]).alone(name, markup);
+  return new ComponentMaker([], style).alone(name, markup);
 }
 
 /** The names of the components of screens, no two the same. */
-export function screenNames(pages: readonly Page[]): readonly string[] {
+export function screenNames(pages: readonly Page[], style: ComponentStyle = MARKUP): readonly string[] {
   const names = new Set<string>();
-  for (const { name } of pages) names.add(freeComponentName(name, 'screen', names));
+  for (const { name } of pages) names.add(freeComponentName(name, 'screen', names, style));
   return [...names];
 }
 
-function freeComponentName(name: string, otherwise: string, taken: ReadonlySet<string>): string {
-  return pascalCase(freeName(safeName(name) || otherwise, (each) => taken.has(pascalCase(each))));
+function freeComponentName(
+  name: string,
+  word: string,
+  taken: ReadonlySet<string>,
+  { isName }: ComponentStyle,
+): string {
+  const own = safeName(name) || word;
+  const wanted = isName(pascalCase(own)) ? own : `${own}-${word}`;
+  return pascalCase(freeName(wanted, (each) => taken.has(pascalCase(each))));
 }
 
 class ComponentMaker implements Making {
@@ -55,7 +66,10 @@ class ComponentMaker implements Making {
   private readonly furniture = new Map<string, readonly MarkupElement[]>();
   private readonly uses = new Map<MarkupElement, { readonly component: Component; readonly row: Row }>();
 
-  constructor(private readonly pages: readonly MarkedPage[]) {
+  constructor(
+    private readonly pages: readonly MarkedPage[],
+    readonly style: ComponentStyle,
+  ) {
     for (const { page } of pages)
       for (const node of pageNodes(page)) {
         const isOwn = node.kind !== 'box' || !node.anonymous;
@@ -66,7 +80,10 @@ class ComponentMaker implements Making {
 
   components(): Components {
     // Screens have the first right to their names.
-    const names = screenNames(this.pages.map(({ page }) => page));
+    const names = screenNames(
+      this.pages.map(({ page }) => page),
+      this.style,
+    );
     for (const name of names) this.names.add(name);
     const screens = this.pages.map(({ page, markup, address }, at): ScreenComponent => {
       const { root, fields } = generalise([gatherLists(markup)], page.name, this);
@@ -83,7 +100,7 @@ class ComponentMaker implements Making {
   componentOf(name: string, { root, fields }: General): Component {
     const known = this.known.get(keyOf(root, fields));
     if (known) return known;
-    const component = { name: freeComponentName(name, 'part', this.names), root, fields };
+    const component = { name: freeComponentName(name, 'part', this.names, this.style), root, fields };
     this.names.add(component.name);
     this.known.set(keyOf(root, fields), component);
     this.parts.push(component);

@@ -1,6 +1,7 @@
 import type { MarkupElement } from '../../markup/element';
 import { alignSequences } from './alignSequences';
 import { classesOf, GENERIC, isPartList, keyOf, type Part, type PartElement } from './likeParts';
+import { kebabCase } from './identifiers';
 import { FieldNames, nameByElement, nameByWords, withinOwner } from './fieldNames';
 import { nameOfItems } from './itemNames';
 import type { StateName } from './states';
@@ -18,6 +19,8 @@ import type {
 
 /** What every component of a build is made with. */
 export interface Making {
+  /** How the target says what differs between uses. */
+  readonly style: ComponentStyle;
   /** The component of like siblings, the same for equal ones. */
   readonly componentOf: (name: string, general: General) => Component;
   /** What a program sets on the element of a layer. */
@@ -27,6 +30,18 @@ export interface Making {
   /** The furniture that an element is, wherever it stands; null for none. */
   readonly furnitureOf: (element: MarkupElement) => string | null;
   readonly useOf: (pattern: string, element: MarkupElement) => TemplateNode;
+}
+
+/** How a target says what differs between uses. */
+export interface ComponentStyle {
+  /** True where elements have classes. */
+  readonly hasClasses: boolean;
+  /** True where a field may hold several attributes of an element. */
+  readonly hasGroups: boolean;
+  /** The attribute that holds words; null where elements hold them. */
+  readonly words: string | null;
+  /** Whether a component may have a name, in PascalCase; another one gets a word more. */
+  readonly isName: (name: string) => boolean;
 }
 
 /** A template for several elements, and what each of them says of its fields. */
@@ -120,8 +135,9 @@ class Generaliser {
     this.isRoot = false;
     const before = this.fields.length;
     const lists = present.map(({ element }) => classesOf(element));
+    const { hasClasses } = this.making.style;
     const classes = lists[0]!.filter((name) => lists.every((list) => list.includes(name)));
-    const isClassed = lists.some((list) => list.length > classes.length);
+    const isClassed = hasClasses && lists.some((list) => list.length > classes.length);
     const further = (item: PartElement | null) =>
       item
         ? classesOf(item.element)
@@ -180,7 +196,7 @@ class Generaliser {
     const [{ element: first }] = present as [PartElement];
     const slot = this.slotOf(present);
     if (slot !== null) return slot;
-    const words = present.flatMap(({ parts }) => parts.filter((part) => typeof part === 'string'));
+    const words = present.flatMap((item) => this.wordsOf(item));
     const byWords =
       words.length > 0 ? (nameByWords(words) ?? (isHeading(first) ? 'title' : undefined)) : undefined;
     if (byWords !== undefined) return byWords;
@@ -190,6 +206,13 @@ class Generaliser {
     const [common] = classesOf(first).filter((name) => !GENERIC.has(name));
     const byClass = common === undefined ? '' : withinOwner(common, this.name);
     return nameByElement(first.name) || byClass;
+  }
+
+  private wordsOf({ element, parts }: PartElement): readonly string[] {
+    const { words } = this.making.style;
+    const said = words === null ? undefined : element.attributes[words];
+    if (typeof said === 'string' && said.startsWith('"')) return [said.slice(1, -1)];
+    return parts.filter((part) => typeof part === 'string');
   }
 
   /** The field without which an element of some uses is left out: one that all of these have, else one of its own. */
@@ -222,9 +245,10 @@ class Generaliser {
     let spread: string | null = null;
     for (const name of names) {
       if (name === 'class' || states.has(name)) continue;
-      if (name === 'src' && this.items.length === 1 && this.slotOf(items) !== null) {
-        const { src = '' } = present[0]!.element.attributes;
-        attributes.src = { field: this.field(this.slotOf(items)!, TYPES.src!, [], src) };
+      const isFilled = name === 'src' || name === 'source' || name === this.making.style.words;
+      if (isFilled && this.items.length === 1 && this.slotOf(items) !== null) {
+        const sample = present[0]!.element.attributes[name] ?? '';
+        attributes[name] = { field: this.field(this.slotOf(items)!, typeOfAttribute(name), [], sample) };
         continue;
       }
       const values = present.map(({ element }) => attributeOf(element, name));
@@ -233,7 +257,7 @@ class Generaliser {
       else differing.push(name);
     }
     const valueOf = (item: PartElement | null, name: string) => item && attributeOf(item.element, name);
-    const grouped = differing.filter((name) => !name.startsWith('data-'));
+    const grouped = this.making.style.hasGroups ? differing.filter((name) => !name.startsWith('data-')) : [];
     if (grouped.length > 1) {
       const together = items.map((item) => {
         if (!item) return null;
@@ -245,8 +269,9 @@ class Generaliser {
       spread = this.field(own || 'attributes', { kind: 'attributes', names: grouped }, together);
     }
     for (const name of grouped.length > 1 ? differing.filter((each) => !grouped.includes(each)) : differing) {
-      const said = name.replace(/^(?:data|aria)-/, '');
-      const wanted = name === 'href' || !own ? said : `${own}-${said}`;
+      const said = kebabCase(name.replace(/^(?:data|aria)-|^.*\./, ''));
+      const isPlain = name === 'href' || !own;
+      const wanted = name === this.making.style.words ? own || said : isPlain ? said : `${own}-${said}`;
       const isFlag = items.every((item) => typeof valueOf(item, name) !== 'string');
       const type: FieldType = isFlag ? { kind: 'flag' } : typeOfAttribute(name);
       attributes[name] = {

@@ -1,6 +1,6 @@
 import type { CssRule } from '../../markup/printCss';
-import { areRows } from '../components/rows';
-import type { Component, Row, TemplateElement, TemplateNode } from '../components/template';
+import { elementsOf, rowsOfComponents } from '../components/uses';
+import type { Component } from '../components/template';
 
 /** Rules by the component that alone needs them, and those of the whole page. */
 export interface ScopedRules {
@@ -74,27 +74,9 @@ interface ClassUse {
 }
 
 function usesOfClasses(components: readonly Component[]): readonly ClassUse[] {
-  const rows = new Map<Component, Row[]>();
-  const note = (component: Component, more: readonly Row[]): void => {
-    rows.set(component, [...(rows.get(component) ?? []), ...more]);
-    for (const { name, type } of component.fields) {
-      if (type.kind !== 'rows') continue;
-      for (const { values } of more) {
-        const value = values[name];
-        if (value !== undefined && typeof value !== 'boolean' && areRows(value)) note(type.of, value);
-      }
-    }
-  };
-  const elements = (nodes: readonly TemplateNode[]): readonly TemplateElement[] =>
-    nodes.flatMap((node) => {
-      if (node.kind === 'list' && !('field' in node.rows)) note(node.component, node.rows);
-      if (node.kind === 'use') note(node.component, [node.row]);
-      if (node.kind === 'slot') return elements(node.sample);
-      return node.kind === 'element' ? [node, ...elements(node.children)] : [];
-    });
-  const found = components.map((component) => ({ component, elements: elements([component.root]) }));
-  return found.flatMap(({ component, elements: own }) =>
-    own.map(({ classes, classField }) => {
+  const rows = rowsOfComponents(components);
+  return components.flatMap((component) =>
+    elementsOf(component).map(({ classes, classField }) => {
       const further =
         classField === null
           ? []

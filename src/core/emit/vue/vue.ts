@@ -16,7 +16,7 @@ import { scopedRules } from './scopedRules';
 import { fileTypes } from '../components/fileTypes';
 import { componentFile, LINK_FILE } from './sfc';
 import { vueFragment } from './vueFragment';
-import { inWordyNames, wordyScreenNames } from './wordyNames';
+import { WORDY } from './wordyNames';
 
 /** Vue: a single-file component for each screen, shared block and list, in TypeScript. */
 export const vue = {
@@ -26,7 +26,7 @@ export const vue = {
   options: VUE_OPTIONS,
   fitsBrowsers: true,
   emit: (input: EmitInput): TargetOutput => withAnyMemo(() => emitComponents(input)),
-  pageFile: (pages: readonly Page[], at: number) => `screens/${wordyScreenNames(screenNames(pages))[at]}.vue`,
+  pageFile: (pages: readonly Page[], at: number) => `screens/${screenNames(pages, WORDY)[at]}.vue`,
   fragment: (input: FragmentInput, layer: LayerId) => withAnyMemo(() => vueFragment(input, layer)),
   preview: pagePieces,
   styleBook: (input: BookInput) => withAnyMemo(() => styleBook(input)),
@@ -34,7 +34,7 @@ export const vue = {
 
 function emitComponents(input: EmitInput): TargetOutput {
   const pages = markedPages(input);
-  const { parts, screens } = inWordyNames(componentsOf(pages));
+  const { parts, screens } = componentsOf(pages, WORDY);
   const files = filesOfBuild(input);
   const rules = rulesOfSheet(input);
   const { shared, own } = isScoped(input)

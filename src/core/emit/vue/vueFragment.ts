@@ -5,7 +5,7 @@ import { filesOfBuild } from '../components/marked';
 import { layerFragment } from '../html/layerFragment';
 import type { Fragment, FragmentInput } from '../target';
 import { componentFile } from './sfc';
-import { inWordyNames } from './wordyNames';
+import { WORDY } from './wordyNames';
 
 /** The code of one layer as a component, with the components of its lists. */
 export function vueFragment(input: FragmentInput, layer: LayerId): Fragment {
@@ -14,9 +14,8 @@ export function vueFragment(input: FragmentInput, layer: LayerId): Fragment {
     title: 'Vue',
     language: 'html',
     print: (markup) => {
-      const { whole, parts } = componentOfElement(classesOf(markup)[0] ?? markup.name, markup);
-      const named = inWordyNames({ parts: [whole, ...parts], screens: [] }).parts;
-      return named.map((each) => componentFile(each, { files, css: '' }, false).text).join('\n');
+      const { whole, parts } = componentOfElement(classesOf(markup)[0] ?? markup.name, markup, WORDY);
+      return [whole, ...parts].map((each) => componentFile(each, { files, css: '' }, false).text).join('\n');
     },
   });
 }

@@ -1,0 +1,321 @@
+import { camelCase, kebabCase } from '../components/identifiers';
+import { freeName } from '../../markup/freeName';
+import { elementsOf } from '../components/uses';
+import { areRows } from '../components/rows';
+import type {
+  Component,
+  Field,
+  FieldReference,
+  FieldValue,
+  Row,
+  TemplateElement,
+  TemplateNode,
+  TemplateValue,
+} from '../components/template';
+import { hardline, MarkedPrinter, type Doc, type LineSpan } from '../components/printing';
+import { qmlSum } from './values';
+
+/** What files are printed with. */
+export interface QmlStyle {
+  /** The token of a value as QML writes it; null for none. */
+  readonly tokenOf: (value: string) => string | null;
+  /** The type of each field of a component. */
+  readonly typeOf: (component: Component, field: Field) => QmlType;
+}
+
+export type QmlType = 'string' | 'color' | 'real' | 'bool' | 'int' | 'var';
+
+/** What a property is where nothing sets it (Qt, the documentation of each type). */
+const NEUTRAL: Readonly<Record<string, string>> = {
+  'font.weight': 'Font.Normal',
+  'font.capitalization': 'Font.MixedCase',
+  'Layout.preferredWidth': '-1',
+  'Layout.preferredHeight': '-1',
+  'Layout.maximumWidth': '100000',
+  'Layout.alignment': 'Qt.AlignVCenter',
+  'Layout.fillWidth': 'false',
+  horizontalAlignment: 'Text.AlignLeft',
+  textFormat: 'Text.AutoText',
+  wrapMode: 'Text.NoWrap',
+  lineHeightMode: 'Text.ProportionalHeight',
+  opacity: '1',
+  visible: 'true',
+};
+
+const EMPTY: Readonly<Record<QmlType, string>> = {
+  string: '""',
+  color: '"transparent"',
+  real: '0',
+  bool: 'false',
+  int: '0',
+  var: 'null',
+};
+
+/** Properties that objects have by themselves: no field may have their names (Qt, QML types `Item` and `Text`). */
+const OWN_PROPERTIES = new Set(
+  `x y z width height text state states color source font visible opacity scale rotation data parent children index
+  model radius enabled focus clip smooth layer transform transitions resources border gradient status`.split(
+    /\s+/,
+  ),
+);
+
+/** The name of a field as a property. */
+export function propertyName(field: string): string {
+  if (field === 'text') return 'caption';
+  return OWN_PROPERTIES.has(field) ? `${field}Value` : field;
+}
+
+/** A component as a QML file, with the lines of its layers. */
+export function qmlFile(
+  component: Component,
+  style: QmlStyle,
+): { readonly text: string; readonly spans: readonly LineSpan[] } {
+  return new FileWriter(component, style).file();
+}
+
+class FileWriter {
+  private readonly printer = new MarkedPrinter();
+  private readonly ids = new Set<string>(['root']);
+  private readonly types = new Set<string>();
+  private readonly aliases: string[] = [];
+
+  constructor(
+    private readonly component: Component,
+    private readonly style: QmlStyle,
+  ) {}
+
+  file() {
+    const { root, fields } = this.component;
+    const inner = this.inside(root, '', true);
+    const properties = fields.map((field) => this.property(field));
+    const head = [...properties, ...this.aliases];
+    const note = root.note === undefined ? [] : [`// ${root.note.replace(/\s+/g, ' ')}`, hardline];
+    const body: Doc = [
+      ...note,
+      `${root.name} {`,
+      hardline,
+      '    id: root',
+      hardline,
+      ...(head.length > 0 ? [hardline, ...head.flatMap((each): Doc[] => [`    ${each}`, hardline])] : []),
+      ...(inner.length > 0 ? [hardline, ...inner] : []),
+      '}',
+      hardline,
+    ];
+    const { text, spans } = this.printer.print(this.printer.from(root.origin, body));
+    const imports = `${['import QtQuick', ...this.imports()].join('\n')}\n\n`;
+    const before = imports.split('\n').length - 1;
+    return {
+      text: imports + text.replace(/\{\n\n( {4,}id: root\n)/, '{\n$1'),
+      spans: spans.map((span) => ({ ...span, line: span.line + before, lastLine: span.lastLine + before })),
+    };
+  }
+
+  private imports(): readonly string[] {
+    const has = (word: RegExp) => [...this.types].some((type) => word.test(type));
+    return [
+      ...(has(/Layout$/) || has(/^Layout\./) ? ['import QtQuick.Layouts'] : []),
+      ...(has(/^Shape/) ? ['import QtQuick.Shapes'] : []),
+    ];
+  }
+
+  private property(field: Field): string {
+    const { name, isOptional, usual } = field;
+    const type = this.style.typeOf(this.component, field);
+    if (usual !== null) return `property ${type} ${propertyName(name)}: ${valueText(usual)}`;
+    return isOptional
+      ? `property ${type} ${propertyName(name)}: ${this.empty(this.component, field)}`
+      : `required property ${type} ${propertyName(name)}`;
+  }
+
+  /** The lines inside of an object: its properties, then the objects in it, each apart by an empty line. */
+  private inside(element: TemplateElement, margin: string, isRoot = false): Doc[] {
+    this.types.add(element.name);
+    const content = element.children.find((child) => child.kind === 'element' && isContent(child));
+    const contentId =
+      content && 'content.width' in element.attributes ? this.freeId(`${idWord(element)}-content`) : null;
+    const lines = Object.entries(element.attributes).flatMap(([name, value]) =>
+      this.line(name, value, contentId).map((each) => `${margin}    ${each}`),
+    );
+    const slot = element.attributes['data-slot'];
+    if (typeof slot === 'string' && element.name !== 'Text' && element.name !== 'Image' && !isRoot) {
+      const id = this.freeId(slot);
+      lines.unshift(`${margin}    id: ${id}`);
+      this.aliases.push(`property alias ${propertyName(id)}Slot: ${id}`);
+    }
+    if (element.shownBy !== null) {
+      const field = this.component.fields.find(({ name }) => name === element.shownBy)!;
+      const type = this.style.typeOf(this.component, field);
+      const name = `root.${propertyName(field.name)}`;
+      lines.push(
+        `${margin}    visible: ${type === 'bool' ? name : `${name} !== ${this.empty(this.component, field)}`}`,
+      );
+    }
+    const own = lines.flatMap((each): Doc[] => [each, hardline]);
+    const inner = element.children.flatMap((child, at): Doc[] => {
+      const printed = this.node(child, `${margin}    `, child === content ? contentId : null);
+      return at > 0 || own.length > 0 ? [hardline, ...printed] : printed;
+    });
+    return [...own, ...inner];
+  }
+
+  private line(name: string, value: TemplateValue, contentId: string | null): readonly string[] {
+    if (name === 'class' || name === 'data-slot') return [];
+    if (name.startsWith('Layout.')) this.types.add(name);
+    const text = typeof value === 'object' ? `root.${propertyName(value.field)}` : this.token(String(value));
+    if (name === 'baseline.y') return [`y: ${text} - baselineOffset`];
+    if (name === 'stretch.x') return [`transform: Scale { xScale: ${text} }`];
+    if (name === 'content.width' || name === 'content.height') {
+      const size = name === 'content.width' ? 'implicitWidth' : 'implicitHeight';
+      const term = contentId === null ? '0' : `${contentId}.${size}`;
+      return [`${size}: ${Number.isFinite(Number(text)) ? qmlSum(term, Number(text)) : `${term} + ${text}`}`];
+    }
+    return [`${name}: ${text}`];
+  }
+
+  private token(value: string): string {
+    return this.style.tokenOf(value) ?? value;
+  }
+
+  private node(node: TemplateNode, margin: string, id: string | null): Doc[] {
+    switch (node.kind) {
+      case 'element':
+        return this.element(node, margin, id);
+      case 'list':
+        return this.list(node.component, node.rows, margin);
+      case 'use':
+        return this.use(node.component, node.row, margin);
+      case 'slot':
+        return node.sample.flatMap((each, at) => [
+          ...(at > 0 ? [hardline] : []),
+          ...this.node(each, margin, null),
+        ]);
+      case 'text':
+        return [];
+    }
+  }
+
+  private element(element: TemplateElement, margin: string, id: string | null): Doc[] {
+    const note =
+      element.note === undefined ? [] : [`${margin}// ${element.note.replace(/\s+/g, ' ')}`, hardline];
+    const inner = this.inside(element, margin);
+    const named = id === null ? [] : [`${margin}    id: ${id}`, hardline];
+    if (inner.length + named.length === 0)
+      return [
+        ...note,
+        this.printer.from(element.origin, [`${margin}${element.name} {`, hardline, `${margin}}`]),
+        hardline,
+      ];
+    const body: Doc = [`${margin}${element.name} {`, hardline, ...named, ...inner, `${margin}}`];
+    return [...note, this.printer.from(element.origin, body), hardline];
+  }
+
+  private list(component: Component, rows: readonly Row[] | FieldReference, margin: string): Doc[] {
+    this.types.add('Repeater');
+    const inner = `${margin}    `;
+    const model: Doc[] =
+      'field' in rows
+        ? [`${inner}model: root.${propertyName(rows.field)}`, hardline]
+        : [
+            `${inner}model: ListModel {`,
+            hardline,
+            ...this.rows(component, rows, inner),
+            `${inner}}`,
+            hardline,
+          ];
+    return [
+      `${margin}Repeater {`,
+      hardline,
+      ...model,
+      `${inner}delegate: ${component.name} {`,
+      hardline,
+      `${inner}}`,
+      hardline,
+      `${margin}}`,
+      hardline,
+    ];
+  }
+
+  /** The rows of a model; a row says every field, since all rows of a model have the same ones. */
+  private rows(component: Component, rows: readonly Row[], margin: string): Doc[] {
+    return rows.flatMap((row): Doc[] => {
+      const lines = component.fields.flatMap((field): Doc[] => {
+        if (field.usual !== null && row.values[field.name] === undefined) return [];
+        const value = row.values[field.name];
+        const name = propertyName(field.name);
+        if (value !== undefined && typeof value !== 'boolean' && areRows(value) && field.type.kind === 'rows')
+          return [
+            `${margin}        ${name}: [`,
+            hardline,
+            ...this.rows(field.type.of, value, `${margin}    `),
+            `${margin}        ]`,
+            hardline,
+          ];
+        const text = value === undefined ? this.empty(component, field) : valueText(value);
+        return [`${margin}        ${name}: ${text}`, hardline];
+      });
+      const body: Doc = [`${margin}    ListElement {`, hardline, ...lines, `${margin}    }`];
+      return [this.printer.from(row.origin, body), hardline];
+    });
+  }
+
+  private use(component: Component, row: Row, margin: string): Doc[] {
+    const lines = component.fields.flatMap((field): Doc[] => {
+      const value = row.values[field.name];
+      if (value === undefined) return [];
+      const name = propertyName(field.name);
+      if (typeof value !== 'boolean' && areRows(value) && field.type.kind === 'rows')
+        return [
+          `${margin}    ${name}: ListModel {`,
+          hardline,
+          ...this.rows(field.type.of, value, `${margin}    `),
+          `${margin}    }`,
+          hardline,
+        ];
+      return [`${margin}    ${name}: ${valueText(value)}`, hardline];
+    });
+    const body: Doc =
+      lines.length === 0
+        ? [`${margin}${component.name} {`, hardline, `${margin}}`]
+        : [`${margin}${component.name} {`, hardline, ...lines, `${margin}}`];
+    return [this.printer.from(row.origin, body), hardline];
+  }
+
+  /** What a field is where a use leaves it out: as the property that it sets is by itself. */
+  private empty(component: Component, field: Field): string {
+    const set = elementsOf(component).flatMap(({ attributes }) =>
+      Object.entries(attributes).filter(
+        ([, value]) => typeof value === 'object' && value.field === field.name,
+      ),
+    );
+    const neutral = set.map(([name]) => NEUTRAL[name]).find((each) => each !== undefined);
+    return neutral ?? EMPTY[this.style.typeOf(component, field)];
+  }
+
+  private freeId(wanted: string): string {
+    const id = camelCase(freeName(kebabCase(wanted), (each) => this.ids.has(camelCase(each))));
+    this.ids.add(id);
+    return id;
+  }
+}
+
+function isContent({ name, attributes }: TemplateElement): boolean {
+  return /(?:^Text|Layout)$/.test(name) && 'anchors.fill' in attributes;
+}
+
+function idWord({ classes, name }: TemplateElement): string {
+  return classes[0] ?? name.toLowerCase();
+}
+
+function valueText(value: FieldValue): string {
+  return typeof value === 'string' ? value : String(value);
+}
+
+/** The type of a field by all that uses say. */
+export function typeOfValues(values: readonly string[], name: string): QmlType {
+  const every = (form: RegExp) => values.length > 0 && values.every((value) => form.test(value));
+  if (every(/^"#(?:[0-9a-f]{6}|[0-9a-f]{8})"$/) || (every(/^"/) && /color$/i.test(name))) return 'color';
+  if (every(/^"/)) return 'string';
+  if (every(/^(?:true|false)$/)) return 'bool';
+  if (every(/^-?\d+(?:\.\d+)?$/)) return 'real';
+  return every(/^[A-Z]\w*\.[A-Z]\w*$/) ? 'int' : 'var';
+}
