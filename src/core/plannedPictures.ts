@@ -78,6 +78,7 @@ export function planOf(
   const plan = planPictures(mockup, measures, shown, versions, outliner, report, {
     said: options.pictures,
     flows: options.arrangement === 'flow',
+    ...(target.pictures && { support: target.pictures }),
   });
   clock.lap('pictures');
   return { samples, mockup, measures, versions, plan };

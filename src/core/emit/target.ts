@@ -5,6 +5,7 @@ import type { Mockup } from '../mockup/mockup';
 import type { FaceId } from '../mockup/type';
 import type { Page } from '../page/frame';
 import type { PicturePlan } from '../pictures/picture';
+import type { PictureSupport } from '../pictures/recipes/automaticRecipe';
 import type { Decisions } from '../sort/decision';
 import type { StyleSheet } from '../style/styleSheet';
 import type { StyleBook } from './styleBook';
@@ -73,6 +74,8 @@ export interface Target {
   readonly capabilities: Capabilities;
   /** What a person chooses about its output. */
   readonly options: TargetOptions;
+  /** What its platform shows of pictures. Absent where that is all that browsers show. */
+  readonly pictures?: PictureSupport;
   /** Whether a browser shows the output, so that pages are fitted to how browsers round. */
   readonly fitsBrowsers: boolean;
   readonly emit: (input: EmitInput) => TargetOutput;

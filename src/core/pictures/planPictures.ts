@@ -12,7 +12,7 @@ import type { Version } from '../sort/decide/stateVersions';
 import { fileName } from '../sort/outputNames';
 import { withBitmapsBeside } from './bitmapsBeside';
 import { drawLayer, drawMerge } from './drawnPicture';
-import { automaticRecipe } from './recipes/automaticRecipe';
+import { ALL_PICTURES, automaticRecipe, type PictureSupport } from './recipes/automaticRecipe';
 import { createFileWriter, NO_RECIPES, type OriginalFile } from './recipes/fileWriter';
 import type { PictureRecipes } from './recipes/recipe';
 import {
@@ -31,9 +31,14 @@ import { stateBoxes } from './stateBoxes';
 export interface PlanOptions {
   /** What is said of pictures. Absent for nothing. */
   readonly said?: PictureRecipes;
+  /** What the platform shows. Absent for all. */
+  readonly support?: PictureSupport;
   /** True where pictures stand in the flow: then icons of one kind have one box. */
   readonly flows: boolean;
 }
+
+/** What SVG Tiny 1.2 does not have. */
+const EFFECTS = /<(?:filter|mask|clipPath|pattern|style|text|image|symbol)\b|mix-blend|isolation|paint-order/;
 
 /**
  * Plans every picture and its files: names, formats, sizes, and the layers that share one.
@@ -46,7 +51,7 @@ export function planPictures(
   versions: readonly Version[],
   outliner: Outliner,
   report: Report,
-  { said = NO_RECIPES, flows }: PlanOptions,
+  { said = NO_RECIPES, flows, support = ALL_PICTURES }: PlanOptions,
 ): PicturePlan {
   const byContent = new Map<
     string,
@@ -100,11 +105,17 @@ export function planPictures(
     const density = decision.merge ? Infinity : densityOf(layer, measure.matrix, mockup);
     const automatic = () =>
       originalFile(name, source, box, mockup) ??
-      automaticRecipe(layers, mockup, {
-        longest: Math.max(box.width, box.height),
-        density,
-        fillsBox: source.kind === 'bitmap' || decision.pictureOverride.ground?.startsWith('#') === true,
-      });
+      automaticRecipe(
+        layers,
+        mockup,
+        {
+          longest: Math.max(box.width, box.height),
+          density,
+          isPlain: source.kind === 'svg' && !EFFECTS.test(source.svg),
+          fillsBox: source.kind === 'bitmap' || decision.pictureOverride.ground?.startsWith('#') === true,
+        },
+        support,
+      );
     const shape = { name, width: box.width, height: box.height, isVector: !layers.some(holdsBitmap) };
     const { files, reason, symbols } = writer.filesOf(shape, layer.id, recipes, automatic);
     for (const each of symbols) symbolsOf.set(each, [...(symbolsOf.get(each) ?? []), name]);

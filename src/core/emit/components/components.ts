@@ -13,7 +13,13 @@ import { stateNamesOf, type StateName } from './states';
 import type { Component, Components, Row, ScreenComponent } from './template';
 
 /** Markup of a browser: elements with classes, words between tags. */
-export const MARKUP: ComponentStyle = { hasClasses: true, hasGroups: true, words: null, isName: () => true };
+export const MARKUP: ComponentStyle = {
+  hasClasses: true,
+  hasGroups: true,
+  words: null,
+  isName: () => true,
+  mostNested: Infinity,
+};
 
 /** A page with its markup. */
 export interface MarkedPage {
@@ -86,14 +92,17 @@ class ComponentMaker implements Making {
     );
     for (const name of names) this.names.add(name);
     const screens = this.pages.map(({ page, markup, address }, at): ScreenComponent => {
-      const { root, fields } = generalise([gatherLists(markup)], page.name, this);
+      const { root, fields } = generalise([gatherLists(markup, this.style.mostNested)], page.name, this);
       return { name: names[at]!, root, fields, title: page.title, address };
     });
     return { parts: this.parts, screens };
   }
 
   alone(name: string, markup: MarkupElement) {
-    const whole = this.componentOf(name, generalise([gatherLists(markup)], name, this));
+    const whole = this.componentOf(
+      name,
+      generalise([gatherLists(markup, this.style.mostNested)], name, this),
+    );
     return { whole, parts: this.parts.filter((part) => part !== whole) };
   }
 
@@ -132,7 +141,11 @@ class ComponentMaker implements Making {
     for (const kind of new Set(elements.map(({ name }) => name))) {
       const alike = elements.filter(({ name }) => name === kind);
       const name = this.nameOf(alike[0]!) ?? classesOf(alike[0]!)[0] ?? 'furniture';
-      const general = generalise(alike.map(gatherLists), name, this);
+      const general = generalise(
+        alike.map((each) => gatherLists(each, this.style.mostNested)),
+        name,
+        this,
+      );
       const component = this.componentOf(name, general);
       for (const [at, element] of alike.entries())
         this.uses.set(element, { component, row: general.rows[at]! });

@@ -40,6 +40,8 @@ export interface ComponentStyle {
   readonly hasGroups: boolean;
   /** The attribute that holds words; null where elements hold them. */
   readonly words: string | null;
+  /** How many lists may be within each other. */
+  readonly mostNested: number;
   /** Whether a component may have a name, in PascalCase; another one gets a word more. */
   readonly isName: (name: string) => boolean;
 }
@@ -103,7 +105,7 @@ class Generaliser {
   }
 
   general(): General {
-    const root = this.element(this.items);
+    const root = this.element(this.items, this.items);
     const fields = this.fields.map((field) => ({
       ...field,
       isOptional: field.usual !== null || this.values.some((values) => values[field.name] === undefined),
@@ -128,7 +130,11 @@ class Generaliser {
     return name;
   }
 
-  private element(items: readonly (PartElement | null)[]): TemplateElement {
+  /** @param around the elements around them; a missing one is left out with what is around it */
+  private element(
+    items: readonly (PartElement | null)[],
+    around: readonly (PartElement | null)[],
+  ): TemplateElement {
     const present = items.filter((item) => item !== null);
     const [{ element: first }] = present as [PartElement];
     const own = this.isRoot ? '' : this.ownName(present);
@@ -165,7 +171,7 @@ class Generaliser {
       classes,
       classField,
       states: states.map(({ attribute, on, off, field }) => ({ attribute, on, off, field })),
-      shownBy: this.shownBy(items, own, before),
+      shownBy: this.shownBy(items, around, own, before),
       children,
       isInline: first.inline === true,
       ...(first.note !== undefined && { note: first.note }),
@@ -216,8 +222,13 @@ class Generaliser {
   }
 
   /** The field without which an element of some uses is left out: one that all of these have, else one of its own. */
-  private shownBy(items: readonly (PartElement | null)[], own: string, before: number): string | null {
-    if (!items.includes(null)) return null;
+  private shownBy(
+    items: readonly (PartElement | null)[],
+    around: readonly (PartElement | null)[],
+    own: string,
+    before: number,
+  ): string | null {
+    if (items.every((item, at) => item !== null || around[at] === null)) return null;
     const telling = this.fields
       .slice(before)
       .find(
@@ -245,6 +256,8 @@ class Generaliser {
     let spread: string | null = null;
     for (const name of names) {
       if (name === 'class' || states.has(name)) continue;
+      // In a list the field of the words is the slot.
+      if (name === 'data-slot' && this.making.style.words !== null && items.length > 1) continue;
       const isFilled = name === 'src' || name === 'source' || name === this.making.style.words;
       if (isFilled && this.items.length === 1 && this.slotOf(items) !== null) {
         const sample = present[0]!.element.attributes[name] ?? '';
@@ -319,7 +332,7 @@ class Generaliser {
     return {
       kind: 'slot',
       name: this.names.give(name),
-      sample: columns.map((column) => this.part(column, '', [], false)),
+      sample: columns.map((column) => this.part(column, '', this.items, false)),
     };
   }
 
@@ -335,7 +348,9 @@ class Generaliser {
     if (isPartList(first)) return this.list(column, this.nameAround(around));
     const elements = column as readonly (PartElement | null)[];
     const pattern = elements.length === 1 ? this.making.furnitureOf(elements[0]!.element) : null;
-    return pattern === null ? this.element(elements) : this.making.useOf(pattern, elements[0]!.element);
+    return pattern === null
+      ? this.element(elements, around)
+      : this.making.useOf(pattern, elements[0]!.element);
   }
 
   private text(

@@ -29,12 +29,18 @@ const LEAST_SMALL = 3;
 /** The least number of elements in each of two siblings that are a list. */
 const LEAST_LARGE = 4;
 
-/** An element with its like siblings gathered, at every depth. */
-export function gatherLists(element: MarkupElement): PartElement {
+/**
+ * An element with its like siblings gathered, at every depth.
+ * @param mostNested how many lists may be within each other
+ */
+export function gatherLists(element: MarkupElement, mostNested: number): PartElement {
   const parts = joinWords(element.children).map((child) =>
-    typeof child === 'string' ? child : gatherLists(child),
+    typeof child === 'string' ? child : gatherLists(child, mostNested),
   );
-  return { element, parts: element.inline || hasWords(element.children) ? parts : gatherSiblings(parts) };
+  return {
+    element,
+    parts: element.inline || hasWords(element.children) ? parts : gatherSiblings(parts, mostNested),
+  };
 }
 
 /** Children whose neighbouring words are one. */
@@ -52,13 +58,14 @@ function hasWords(children: readonly MarkupNode[]): boolean {
   return children.some((child) => typeof child === 'string');
 }
 
-function gatherSiblings(parts: readonly Part[]): readonly Part[] {
+function gatherSiblings(parts: readonly Part[], mostNested: number): readonly Part[] {
   const gathered: Part[] = [];
   for (let at = 0; at < parts.length;) {
     const run = runFrom(parts, at);
-    if (isList(run)) gathered.push({ items: run });
+    const isGathered = isList(run) && run.every((item) => listDepth(item) < mostNested);
+    if (isGathered) gathered.push({ items: run });
     else gathered.push(...parts.slice(at, at + 1));
-    at += isList(run) ? run.length : 1;
+    at += isGathered ? run.length : 1;
   }
   return gathered;
 }
@@ -86,6 +93,13 @@ function isList(run: readonly PartElement[]): boolean {
   return isEnough && run.some((item) => contentOf(item) !== contentOf(first));
 }
 
+/** How many lists are within each other in a part. */
+function listDepth(part: Part): number {
+  if (typeof part === 'string') return 0;
+  if (isPartList(part)) return 1 + Math.max(...part.items.map(listDepth));
+  return Math.max(0, ...part.parts.map(listDepth));
+}
+
 function sizeOf({ parts }: PartElement): number {
   return parts.reduce((sum: number, part) => sum + partSize(part), 1);
 }
@@ -104,7 +118,7 @@ function contentOf(part: Part): string {
 
 /** Like siblings: of one element and class, with mostly the same parts in the same order. */
 function areAlike(one: PartElement, other: PartElement): boolean {
-  if (one.element.name !== other.element.name) return false;
+  if (keyOf(one) !== keyOf(other)) return false;
   const [classes, others] = [classesOf(one.element), classesOf(other.element)];
   const isOneThing = LISTED.has(one.element.name) || classes.some((name) => others.includes(name));
   if (!isOneThing) return false;
@@ -113,10 +127,12 @@ function areAlike(one: PartElement, other: PartElement): boolean {
   return shared * 2 >= columns.length;
 }
 
-/** What aligned parts have in common. */
+/** What aligned parts have in common: their element, and the key of one whose inner parts are no elements of their own. */
 export function keyOf(part: Part): string {
   if (typeof part === 'string') return 'text';
-  return isPartList(part) ? `list of ${part.items[0]!.element.name}` : part.element.name;
+  if (isPartList(part)) return `list of ${keyOf(part.items[0]!)}`;
+  const { name, attributes } = part.element;
+  return typeof attributes.key === 'string' ? `${name} ${attributes.key}` : name;
 }
 
 /** The class names of an element. */

@@ -34,13 +34,14 @@ Item {
             id: ring
 
             required property int index
-            readonly property real reach: root.reach(ring.index)
-            readonly property real before: ring.index === 0 ? 0 : root.share(root.reach(ring.index - 1) - root.spread)
+            readonly property BoxShadow box: parent as BoxShadow
+            readonly property real reach: box.reach(index)
+            readonly property real before: index === 0 ? 0 : box.share(box.reach(index - 1) - box.spread)
 
             anchors.fill: parent
-            anchors.margins: -ring.reach
-            radius: Math.max(0, root.radius + ring.reach)
-            color: Qt.rgba(root.color.r, root.color.g, root.color.b, root.deviation === 0 ? root.color.a : 1 - (1 - root.share(ring.reach - root.spread)) / (1 - ring.before))
+            anchors.margins: -reach
+            radius: Math.max(0, box.radius + reach)
+            color: Qt.rgba(box.color.r, box.color.g, box.color.b, box.deviation === 0 ? box.color.a : 1 - (1 - box.share(reach - box.spread)) / (1 - before))
         }
     }
 }

@@ -1,4 +1,5 @@
 import { element, type MarkupElement } from '../../markup/element';
+import { paints } from '../../look/look';
 import type { Page } from '../../page/frame';
 import type { Layout } from '../../page/layout';
 import type { BoxNode, PageNode, PictureNode, TextNode } from '../../page/node';
@@ -7,8 +8,15 @@ import type { Role } from '../../sort/vocabulary';
 import type { StyleSheet } from '../../style/styleSheet';
 import { ofNode } from '../markup/attributes';
 import { letterProperties, lineProperties, placedText, wordProperties, type FamilyToken } from './letters';
+import { withKeys } from './likeObjects';
 import { boxPaint, contentCorner } from './paints';
-import { fixedProperties, layoutStanding, turnProperties, type Properties } from './standing';
+import {
+  fixedProperties,
+  layoutStanding,
+  turnProperties,
+  type LayoutStanding,
+  type Properties,
+} from './standing';
 import { qmlColour, qmlNumber, qmlString } from './values';
 
 /** What objects are made with. */
@@ -28,13 +36,13 @@ export function screenObject(page: Page, context: ObjectContext): MarkupElement 
     : children.flatMap((node) => placedObjects(node, root, context));
   const name = ground ? 'Rectangle' : 'Item';
   const properties = { ...size, color: ground ? qmlColour(ground) : null, clip: 'true' };
-  return { ...element(name, properties, inner), origin: { layer: page.screen, merged: [] } };
+  return withKeys({ ...element(name, properties, inner), origin: { layer: page.screen, merged: [] } });
 }
 
 /** One node as it stands on its page. */
 export function nodeObject(node: PageNode, context: ObjectContext): MarkupElement {
   const [made] = node.place.kind === 'fixed' ? placedObjects(node, { x: 0, y: 0 }, context) : [];
-  return made ?? object(node, {}, context);
+  return withKeys(made ?? object(node, {}, context));
 }
 
 /** A node at its own coordinates in an item. */
@@ -190,12 +198,20 @@ function layoutObject(
     ['top', padding.top + corner.y],
     ['bottom', padding.bottom + corner.y],
   ] as const;
-  const anchors: Record<string, string | null> =
-    fills === 'all'
-      ? { 'anchors.fill': 'parent' }
-      : Object.fromEntries(['left', 'right', 'top'].map((edge) => [`anchors.${edge}`, `parent.${edge}`]));
+  // Down a column, room that is left over lies behind its parts: a layout would put it between them.
+  const isWhole = fills === 'all' && (direction === 'row' || direction === 'words' || justify === 'between');
+  const held = justify === 'end' ? 'bottom' : 'top';
+  const anchors: Record<string, string | null> = isWhole
+    ? { 'anchors.fill': 'parent' }
+    : {
+        'anchors.left': 'parent.left',
+        'anchors.right': 'parent.right',
+        ...(justify === 'middle' && fills === 'all'
+          ? { 'anchors.verticalCenter': 'parent.verticalCenter' }
+          : { [`anchors.${held}`]: `parent.${held}` }),
+      };
   for (const [edge, length] of edges)
-    if (fills === 'all' || edge !== 'bottom')
+    if (isWhole || `anchors.${edge}` in anchors)
       anchors[`anchors.${edge}Margin`] = qmlNumber(length) === '0' ? null : qmlNumber(length);
   const spacing =
     direction === 'grid'
@@ -206,20 +222,19 @@ function layoutObject(
       node.place as Extract<PageNode['place'], { kind: 'flow' }>,
       layout,
     );
-    const track = direction === 'grid' ? tracks[at % tracks.length] : undefined;
-    const inTrack: Properties =
-      track?.kind === 'share'
-        ? { 'Layout.fillWidth': 'true', 'Layout.preferredWidth': '1' }
-        : track?.kind === 'px'
-          ? { 'Layout.preferredWidth': qmlNumber(track.width) }
-          : {};
+    const inTrack = direction === 'grid' ? trackProperties(node, tracks[at % tracks.length], isPushed) : {};
     return {
       isPushed,
       made: object(node, { ...properties, ...inTrack, ...turnProperties(node.place) }, context),
     };
   });
   const isRow = direction === 'row' || direction === 'words';
-  const space = element('Item', isRow ? { 'Layout.fillWidth': 'true' } : { 'Layout.fillHeight': 'true' });
+  // Free room has no gap of its own beside it.
+  const less = justify === 'between' || gap === 0 ? null : qmlNumber(-gap);
+  const space = element(
+    'Item',
+    isRow ? { 'Layout.fillWidth': 'true', 'Layout.leftMargin': less } : { 'Layout.fillHeight': 'true' },
+  );
   const inner = objects.flatMap(({ made, isPushed }, at) => [
     ...(isRow && (isPushed.before || (at === 0 && (justify === 'middle' || justify === 'end')))
       ? [space]
@@ -240,6 +255,27 @@ function layoutObject(
   );
 }
 
+/** The width of a cell of a grid: what paints keeps its own width in it. */
+function trackProperties(
+  { look, place, kind }: PageNode,
+  track: Layout['tracks'][number] | undefined,
+  { before, after }: LayoutStanding['isPushed'],
+): Properties {
+  if (track?.kind === 'share') return { 'Layout.fillWidth': 'true', 'Layout.preferredWidth': '1' };
+  if (track?.kind !== 'px') return {};
+  const free = track.width - place.width;
+  if ((before || after) && (paints(look) || kind !== 'box') && free > 0.5)
+    return {
+      'Layout.preferredWidth': qmlNumber(place.width),
+      [after ? 'Layout.rightMargin' : 'Layout.leftMargin']: qmlNumber(free),
+    };
+  return {
+    'Layout.fillWidth': 'true',
+    'Layout.preferredWidth': null,
+    'Layout.maximumWidth': qmlNumber(track.width),
+  };
+}
+
 const ALIGN = { start: null, middle: 'Text.AlignHCenter', end: 'Text.AlignRight' } as const;
 
 /** A text in a layout, as high as its lines, with its letters where browsers put them (CSS 2.2, §10.8.1). */
@@ -250,6 +286,7 @@ function textObject(node: TextNode, standing: Properties, context: ObjectContext
   const leading = baseline - extents.ascent;
   const paint = boxPaint(look, node.place);
   const isFree = wraps === 'freely';
+  const isFull = node.place.kind === 'flow' && node.place.widthMode === 'max';
   const sides: Properties = {
     topPadding: qmlNumber(top + leading) === '0' ? null : qmlNumber(top + leading),
     bottomPadding: qmlNumber(bottom - leading) === '0' ? null : qmlNumber(bottom - leading),
@@ -263,7 +300,8 @@ function textObject(node: TextNode, standing: Properties, context: ObjectContext
     ...(type.lineHeight === null
       ? lineProperties(node)
       : { lineHeightMode: 'Text.FixedHeight', lineHeight: qmlNumber(type.lineHeight) }),
-    wrapMode: isFree ? 'Text.WordWrap' : null,
+    // One line stays one: fonts are set a little wider or narrower by each system.
+    wrapMode: isFree && (lines.length > 1 || isFull) ? 'Text.WordWrap' : null,
     horizontalAlignment: ALIGN[node.anchor ?? type.align],
   };
   const common = commonProperties(node, context);

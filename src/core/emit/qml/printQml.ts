@@ -23,7 +23,7 @@ export interface QmlStyle {
   readonly typeOf: (component: Component, field: Field) => QmlType;
 }
 
-export type QmlType = 'string' | 'color' | 'real' | 'bool' | 'int' | 'var';
+export type QmlType = 'string' | 'color' | 'real' | 'bool' | 'int' | 'var' | 'ListModel';
 
 /** What a property is where nothing sets it (Qt, the documentation of each type). */
 const NEUTRAL: Readonly<Record<string, string>> = {
@@ -49,14 +49,15 @@ const EMPTY: Readonly<Record<QmlType, string>> = {
   bool: 'false',
   int: '0',
   var: 'null',
+  ListModel: 'null',
 };
 
 /** Properties that objects have by themselves: no field may have their names (Qt, QML types `Item` and `Text`). */
 const OWN_PROPERTIES = new Set(
   `x y z width height text state states color source font visible opacity scale rotation data parent children index
-  model radius enabled focus clip smooth layer transform transitions resources border gradient status`.split(
-    /\s+/,
-  ),
+  model radius enabled focus clip smooth layer transform transitions resources border gradient status textFormat wrapMode
+  horizontalAlignment verticalAlignment lineHeight lineHeightMode topPadding rightPadding bottomPadding leftPadding
+  implicitWidth implicitHeight elide fillMode spacing columns`.split(/\s+/),
 );
 
 /** The name of a field as a property. */
@@ -159,7 +160,7 @@ class FileWriter {
   }
 
   private line(name: string, value: TemplateValue, contentId: string | null): readonly string[] {
-    if (name === 'class' || name === 'data-slot') return [];
+    if (name === 'class' || name === 'data-slot' || name === 'key') return [];
     if (name.startsWith('Layout.')) this.types.add(name);
     const text = typeof value === 'object' ? `root.${propertyName(value.field)}` : this.token(String(value));
     if (name === 'baseline.y') return [`y: ${text} - baselineOffset`];
@@ -210,7 +211,9 @@ class FileWriter {
   }
 
   private list(component: Component, rows: readonly Row[] | FieldReference, margin: string): Doc[] {
-    this.types.add('Repeater');
+    // Rows of a model have no rows of their own: each is written as a use.
+    if (!('field' in rows) && component.fields.some(({ type }) => type.kind === 'rows'))
+      return rows.flatMap((row, at) => [...(at > 0 ? [hardline] : []), ...this.use(component, row, margin)]);
     const inner = `${margin}    `;
     const model: Doc[] =
       'field' in rows
@@ -236,8 +239,8 @@ class FileWriter {
   }
 
   /** The rows of a model; a row says every field, since all rows of a model have the same ones. */
-  private rows(component: Component, rows: readonly Row[], margin: string): Doc[] {
-    return rows.flatMap((row): Doc[] => {
+  private rows(component: Component, rows: readonly Row[], margin: string, between = ''): Doc[] {
+    return rows.flatMap((row, at): Doc[] => {
       const lines = component.fields.flatMap((field): Doc[] => {
         if (field.usual !== null && row.values[field.name] === undefined) return [];
         const value = row.values[field.name];
@@ -246,7 +249,7 @@ class FileWriter {
           return [
             `${margin}        ${name}: [`,
             hardline,
-            ...this.rows(field.type.of, value, `${margin}    `),
+            ...this.rows(field.type.of, value, `${margin}        `, ','),
             `${margin}        ]`,
             hardline,
           ];
@@ -254,7 +257,7 @@ class FileWriter {
         return [`${margin}        ${name}: ${text}`, hardline];
       });
       const body: Doc = [`${margin}    ListElement {`, hardline, ...lines, `${margin}    }`];
-      return [this.printer.from(row.origin, body), hardline];
+      return [this.printer.from(row.origin, body), at < rows.length - 1 ? between : '', hardline];
     });
   }
 
@@ -299,7 +302,7 @@ class FileWriter {
 }
 
 function isContent({ name, attributes }: TemplateElement): boolean {
-  return /(?:^Text|Layout)$/.test(name) && 'anchors.fill' in attributes;
+  return /(?:^Text|Layout)$/.test(name) && ('anchors.fill' in attributes || 'anchors.left' in attributes);
 }
 
 function idWord({ classes, name }: TemplateElement): string {

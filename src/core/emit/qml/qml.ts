@@ -26,6 +26,8 @@ const STYLE: ComponentStyle = {
   hasClasses: false,
   hasGroups: false,
   words: 'text',
+  // The rows of a model have no models of their own; what has a model is written use by use.
+  mostNested: 2,
   isName: (name) => !TYPES.has(name),
 };
 
@@ -35,6 +37,8 @@ export const qml = {
   label: 'QML',
   capabilities: QML_CAPABILITIES,
   options: {},
+  // Debian's packages of Qt read no WebP; its SVG is that of SVG Tiny 1.2.
+  pictures: { photos: 'jpeg', svg: 'plain' },
   fitsBrowsers: false,
   emit: (input: EmitInput): TargetOutput => withAnyMemo(() => emitFiles(input)),
   pageFile: (pages: readonly Page[], at: number) => `${screenNames(pages, STYLE)[at]}.qml`,
@@ -79,7 +83,7 @@ function fieldTypes(components: readonly Component[]): (component: Component, fi
   const rows = rowsOfComponents(components);
   return (component, { name, type, usual }) => {
     if (type.kind === 'flag') return 'bool';
-    if (type.kind === 'rows') return 'var';
+    if (type.kind === 'rows') return 'ListModel';
     const said = (rows.get(component) ?? []).map(({ values }) => values[name]);
     return typeOfValues([...said, usual ?? undefined].filter(isWords), name);
   };

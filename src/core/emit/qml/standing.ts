@@ -90,9 +90,12 @@ export interface LayoutStanding {
 export function layoutStanding(place: FlowPlace, layout: Layout): LayoutStanding {
   const { widthMode, heightMode, margin, width, height, fitsContent } = place;
   const isRow = layout.direction === 'row' || layout.direction === 'words';
+  const isColumn = layout.direction === 'column';
   const align = place.align ?? layout.align;
-  const isStretched = layout.direction === 'column' && align === 'stretch' && widthMode === 'fit';
+  const isStretched = isColumn && align === 'stretch' && widthMode === 'fit';
   const fills = isStretched || widthMode === 'rest' || widthMode === 'full' || widthMode === 'max';
+  // Free room on both sides, or before it.
+  const pushed = isColumn && margin.left === null ? (margin.right === null ? 'middle' : 'end') : null;
   const isHigh = isRow && align === 'stretch' && heightMode !== 'drawn';
   const isDrawn = (widthMode === 'drawn' || widthMode === 'rigid') && !(fitsContent && widthMode === 'drawn');
   return {
@@ -103,7 +106,8 @@ export function layoutStanding(place: FlowPlace, layout: Layout): LayoutStanding
       'Layout.fillHeight': isHigh ? 'true' : null,
       'Layout.preferredHeight': heightMode === 'drawn' ? qmlNumber(height) : null,
       'Layout.minimumHeight': heightMode === 'min' ? qmlNumber(height) : null,
-      'Layout.alignment': fills && !isRow ? null : alignmentOf(align, isRow),
+      'Layout.alignment':
+        fills && widthMode !== 'max' && isColumn ? null : alignmentOf(pushed ?? align, !isColumn),
       'Layout.topMargin': marginOf(margin.top),
       'Layout.rightMargin': marginOf(margin.right ?? 0),
       'Layout.bottomMargin': marginOf(margin.bottom),

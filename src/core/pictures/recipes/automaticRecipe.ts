@@ -20,9 +20,21 @@ export interface PictureFacts {
   readonly longest: number;
   /** Px of the bitmap for one px of the screen; infinite for other content. */
   readonly density: number;
+  /** True for shapes alone, without effects. */
+  readonly isPlain: boolean;
   /** True for a bitmap that leaves no px of the picture clear. */
   readonly fillsBox: boolean;
 }
+
+/** What a platform shows of pictures. */
+export interface PictureSupport {
+  /** The lossy formats that it reads: JPEG alone, or newer ones too. */
+  readonly photos: 'jpeg' | 'all';
+  /** Which SVGs it draws as browsers do: those without filters, masks, clips, patterns, texts and bitmaps, or all. */
+  readonly svg: 'plain' | 'all';
+}
+
+export const ALL_PICTURES: PictureSupport = { photos: 'all', svg: 'all' };
 
 /**
  * The recipe of a picture that nobody chose one for, from what is in it: drawings stay vectors, photos are lossy, and
@@ -31,19 +43,21 @@ export interface PictureFacts {
 export function automaticRecipe(
   layers: readonly Layer[],
   { bitmaps }: Pick<Mockup, 'bitmaps'>,
-  { longest, density, fillsBox }: PictureFacts,
+  { longest, density, fillsBox, isPlain }: PictureFacts,
+  { photos, svg }: PictureSupport,
 ): ChosenRecipe {
   const found = layers.flatMap((layer) => walk(layer)).filter((layer) => layer.kind === 'bitmap');
-  if (found.length === 0)
+  const drawsSvg = svg === 'all' || isPlain;
+  if (found.length === 0 && drawsSvg)
     return { name: 'vector', reason: 'shapes only: a vector', files: [{ format: 'svg', size: '1x' }] };
   const isPhoto = found.some(({ bitmap }) => bitmaps[bitmap]?.type === 'image/jpeg');
   // A bitmap with only the px of 1x gains nothing at 2x.
   const isFine = density * 1.34 >= 2 && 2 * longest <= LONGEST_FINE;
   const sizes = isFine ? ['1x', '2x'] : ['1x'];
-  if (!isPhoto)
+  if (!isPhoto || (!fillsBox && photos === 'jpeg'))
     return {
       name: 'flat',
-      reason: 'a bitmap without loss: PNG',
+      reason: found.length === 0 ? 'shapes with effects: PNG' : 'a bitmap without loss: PNG',
       files: sizes.map((size) => ({ format: 'png', size })),
     };
   const files = (format: 'jpeg' | 'webp') =>

@@ -1,0 +1,25 @@
+import type { MarkupElement } from '../../markup/element';
+
+/**
+ * Objects with a key that tells which are alike: those with equal anchors, role, turn and paint. What a model says of a
+ * row are words, numbers and colours; none of these is one.
+ */
+export function withKeys(of: MarkupElement): MarkupElement {
+  const children = of.children.map((child) => (typeof child === 'string' ? child : withKeys(child)));
+  const said = Object.entries(of.attributes).flatMap(([name, value]) => {
+    if (name === 'Accessible.role' || name === 'transform') return [String(value)];
+    return /^anchors\.\w+$/.test(name) && !/(?:Margin|Offset)$/.test(name)
+      ? [`${name} ${String(value)}`]
+      : [];
+  });
+  const parts = children.flatMap((child) =>
+    typeof child !== 'string' && isPart(child.name) ? [`${child.name} ${child.children.length}`] : [],
+  );
+  const key = [...said, ...parts].join('; ');
+  return { ...of, children, attributes: key === '' ? of.attributes : { ...of.attributes, key } };
+}
+
+/** True for what belongs to the object around it: it cannot be left out by itself. */
+function isPart(name: string): boolean {
+  return name === 'ShapePath' || /^(?:gradient|fillGradient): /.test(name);
+}
