@@ -234,7 +234,7 @@ class Generaliser {
       .find(
         ({ name, type }) =>
           type.kind !== 'flag' &&
-          items.every((item, at) => (item !== null) === (this.values[at]![name] !== undefined)),
+          items.every((item, at) => (item !== null) === this.isTold(this.values[at]![name])),
       );
     if (telling) return telling.name;
     return this.field(
@@ -242,6 +242,12 @@ class Generaliser {
       { kind: 'flag' },
       items.map((item) => (item ? true : null)),
     );
+  }
+
+  /** True for a value that cannot be taken for none. */
+  private isTold(value: FieldValue | undefined): boolean {
+    if (this.making.style.words === null) return value !== undefined;
+    return typeof value === 'string' && /^"./.test(value);
   }
 
   private attributes(

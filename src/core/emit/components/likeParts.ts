@@ -23,6 +23,9 @@ const LISTED = new Set(['li', 'tr', 'option', 'dd', 'dt']);
 /** Elements that differ by what they mean, not by their row (HTML, §4.9.9). */
 const NEVER_LISTED = new Set(['td', 'th', 'br', 'source']);
 
+/** The share of their elements that like siblings have in common, at least. */
+const LIKE_SHARE = 0.65;
+
 /** The least number of like siblings that are a list, when each is one or few elements. */
 const LEAST_SMALL = 3;
 
@@ -122,9 +125,17 @@ function areAlike(one: PartElement, other: PartElement): boolean {
   const [classes, others] = [classesOf(one.element), classesOf(other.element)];
   const isOneThing = LISTED.has(one.element.name) || classes.some((name) => others.includes(name));
   if (!isOneThing) return false;
-  const columns = alignSequences([one.parts, other.parts], keyOf);
-  const shared = columns.filter(([first, second]) => first !== null && second !== null).length;
-  return shared * 2 >= columns.length;
+  return 2 * commonSize(one, other) >= LIKE_SHARE * (sizeOf(one) + sizeOf(other));
+}
+
+/** The number of elements that two have in common, in the same order at every depth. */
+function commonSize(one: PartElement, other: PartElement): number {
+  return alignSequences([one.parts, other.parts], keyOf).reduce((sum, [first, second]) => {
+    if (!first || !second || typeof first === 'string' || typeof second === 'string') return sum;
+    if (!isPartList(first) && !isPartList(second)) return sum + commonSize(first, second);
+    // Lists of one thing are alike however long they are.
+    return sum + Math.min(partSize(first), partSize(second));
+  }, 1);
 }
 
 /** What aligned parts have in common: their element, and the key of one whose inner parts are no elements of their own. */

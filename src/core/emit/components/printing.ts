@@ -41,16 +41,32 @@ export class MarkedPrinter {
     return [`${OPEN}${digits.join('')}`, code, CLOSE];
   };
 
+  /** Prints code of strings and line breaks alone, which needs no measuring. */
+  printLines(code: Doc): { readonly text: string; readonly spans: readonly LineSpan[] } {
+    const pieces: string[] = [];
+    const visit = (doc: Doc): void => {
+      if (typeof doc === 'string') pieces.push(doc);
+      else if (doc === hardline) pieces.push('\n');
+      else if (Array.isArray(doc)) doc.forEach(visit);
+    };
+    visit(code);
+    return this.withSpans(pieces.join(''));
+  }
+
   print(code: Doc): { readonly text: string; readonly spans: readonly LineSpan[] } {
     const { formatted } = printer.printDocToString(code, {
       printWidth: WIDTH,
       tabWidth: 2,
       useTabs: false,
     });
+    return this.withSpans(formatted);
+  }
+
+  private withSpans(marked: string): { readonly text: string; readonly spans: readonly LineSpan[] } {
     const spans: LineSpan[] = [];
     const open: number[] = [];
     let at = 1;
-    const text = formatted.replace(MARK, (mark: string, digits: string | undefined) => {
+    const text = marked.replace(MARK, (mark: string, digits: string | undefined) => {
       if (mark === '\n') {
         at += 1;
         return mark;

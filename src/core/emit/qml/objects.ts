@@ -304,13 +304,18 @@ function textObject(node: TextNode, standing: Properties, context: ObjectContext
     wrapMode: isFree && (lines.length > 1 || isFull) ? 'Text.WordWrap' : null,
     horizontalAlignment: ALIGN[node.anchor ?? type.align],
   };
+  // A paragraph asks for the width that it was drawn in: its words alone would ask for one line.
+  const wide: Properties =
+    isFree && lines.length > 1 && node.place.kind === 'flow'
+      ? { 'Layout.preferredWidth': qmlNumber(node.place.width) }
+      : {};
   const common = commonProperties(node, context);
   if (paint.isEmpty && paint.beneath.length === 0)
-    return element('Text', { ...common, ...standing, ...letters });
+    return element('Text', { ...common, ...standing, ...wide, ...letters });
   // A text with a background is a rectangle around its words.
   return element(
     'Rectangle',
-    { ...common, ...standing, 'content.width': '0', 'content.height': '0', ...paint.properties },
+    { ...common, ...standing, ...wide, 'content.width': '0', 'content.height': '0', ...paint.properties },
     [...paint.beneath, element('Text', { 'anchors.fill': 'parent', ...letters })],
   );
 }
@@ -318,14 +323,21 @@ function textObject(node: TextNode, standing: Properties, context: ObjectContext
 function pictureObject(node: PictureNode, standing: Properties, context: ObjectContext): MarkupElement {
   const { width, height, kind } = node.place;
   const file = mainFile(context.plan, node.picture);
-  const size =
+  const wide =
+    standing['Layout.fillWidth'] !== 'true' && (standing['Layout.preferredWidth'] ?? null) === null;
+  const high =
+    standing['Layout.fillHeight'] !== 'true' && (standing['Layout.preferredHeight'] ?? null) === null;
+  const size: Properties =
     kind === 'flow'
-      ? { 'Layout.preferredWidth': qmlNumber(width), 'Layout.preferredHeight': qmlNumber(height) }
+      ? {
+          ...(wide && { 'Layout.preferredWidth': qmlNumber(width) }),
+          ...(high && { 'Layout.preferredHeight': qmlNumber(height) }),
+        }
       : {};
   return element('Image', {
     ...commonProperties(node, context),
-    ...size,
     ...standing,
+    ...size,
     source: file ? qmlString(file.path) : null,
     'sourceSize.width': file?.format === 'svg' ? qmlNumber(width) : null,
     'sourceSize.height': file?.format === 'svg' ? qmlNumber(height) : null,

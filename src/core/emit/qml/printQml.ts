@@ -79,6 +79,7 @@ class FileWriter {
   private readonly ids = new Set<string>(['root']);
   private readonly types = new Set<string>();
   private readonly aliases: string[] = [];
+  private readonly empties = new Map<Field, string>();
 
   constructor(
     private readonly component: Component,
@@ -102,7 +103,7 @@ class FileWriter {
       '}',
       hardline,
     ];
-    const { text, spans } = this.printer.print(this.printer.from(root.origin, body));
+    const { text, spans } = this.printer.printLines(this.printer.from(root.origin, body));
     const imports = `${['import QtQuick', ...this.imports()].join('\n')}\n\n`;
     const before = imports.split('\n').length - 1;
     return {
@@ -285,6 +286,12 @@ class FileWriter {
 
   /** What a field is where a use leaves it out: as the property that it sets is by itself. */
   private empty(component: Component, field: Field): string {
+    const known = this.empties.get(field) ?? this.emptyAnew(component, field);
+    this.empties.set(field, known);
+    return known;
+  }
+
+  private emptyAnew(component: Component, field: Field): string {
     const set = elementsOf(component).flatMap(({ attributes }) =>
       Object.entries(attributes).filter(
         ([, value]) => typeof value === 'object' && value.field === field.name,

@@ -81,11 +81,17 @@ function directory(files: readonly EmittedFile[]): EmittedFile {
 /** The types of fields, by all that their uses say. */
 function fieldTypes(components: readonly Component[]): (component: Component, field: Field) => QmlType {
   const rows = rowsOfComponents(components);
-  return (component, { name, type, usual }) => {
+  const known = new Map<Field, QmlType>();
+  const typeOf = (component: Component, { name, type, usual }: Field): QmlType => {
     if (type.kind === 'flag') return 'bool';
     if (type.kind === 'rows') return 'ListModel';
     const said = (rows.get(component) ?? []).map(({ values }) => values[name]);
     return typeOfValues([...said, usual ?? undefined].filter(isWords), name);
+  };
+  return (component, field) => {
+    const found = known.get(field) ?? typeOf(component, field);
+    known.set(field, found);
+    return found;
   };
 }
 
