@@ -10,6 +10,7 @@ trap 'exit 143' TERM
 
 need_node
 install_packages
+install_toolchains
 install_modules
 # Bundled, as the code ships: what tsx adds to each function to keep its name costs time that no user waits.
 npx --no-install esbuild bench/stages.ts --bundle --platform=node --format=esm --packages=external \
@@ -19,6 +20,7 @@ npx --no-install tsx bench/peak.ts
 npx --no-install tsx bench/reading.ts
 npx --no-install tsx bench/style.ts
 npx --no-install tsx bench/pictures.ts
+npx --no-install tsx bench/targets.ts
 
 rm -rf .orden/bench-postgres
 start_postgres .orden/bench-postgres

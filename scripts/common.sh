@@ -25,6 +25,20 @@ install_packages() {
   have_chromium || missing+=(chromium)
   have_fontconfig || missing+=(fontconfig)
   [ -f /usr/share/fonts/truetype/dejavu/DejaVuSans.ttf ] || missing+=(fonts-dejavu-core fonts-dejavu-extra)
+  install_missing "${missing[@]}"
+}
+
+# What draws and checks QML: Qt Quick with its modules, its linter and its formatter. The application works without.
+QT_PACKAGES=(qml-qt6 qt6-declarative-dev-tools qml6-module-qtquick qml6-module-qtquick-layouts
+  qml6-module-qtquick-shapes qml6-module-qtquick-window qml6-module-qtqml qml6-module-qtqml-models
+  qml6-module-qtqml-workerscript libqt6svg6)
+have_qt() { [ -x /usr/lib/qt6/bin/qml ] && [ -x /usr/lib/qt6/bin/qmllint ] && [ -d /usr/lib/*/qt6/qml/QtQuick/Layouts ] && [ -d /usr/lib/*/qt6/qml/QtQuick/Shapes ]; }
+
+# The tools of the targets, for the tests and the bench.
+install_toolchains() { have_qt || install_missing "${QT_PACKAGES[@]}"; }
+
+install_missing() {
+  local missing=("$@")
   [ ${#missing[@]} -gt 0 ] || return 0
   say "Installing ${missing[*]} from Debian's packages"
   command -v apt-get >/dev/null || fail "this machine lacks ${missing[*]} and has no apt-get to install them."

@@ -21,6 +21,8 @@ export interface QmlStyle {
   readonly tokenOf: (value: string) => string | null;
   /** The type of each field of a component. */
   readonly typeOf: (component: Component, field: Field) => QmlType;
+  /** True for a field of which some use says something. */
+  readonly isSaid: (component: Component, field: Field) => boolean;
 }
 
 export type QmlType = 'string' | 'color' | 'real' | 'bool' | 'int' | 'var' | 'ListModel';
@@ -121,12 +123,12 @@ class FileWriter {
   }
 
   private property(field: Field): string {
-    const { name, isOptional, usual } = field;
+    const { name, usual } = field;
     const type = this.style.typeOf(this.component, field);
-    if (usual !== null) return `property ${type} ${propertyName(name)}: ${valueText(usual)}`;
-    return isOptional
-      ? `property ${type} ${propertyName(name)}: ${this.empty(this.component, field)}`
-      : `required property ${type} ${propertyName(name)}`;
+    // Only what is required takes its value from a model.
+    if (usual === null || this.style.isSaid(this.component, field))
+      return `required property ${type} ${propertyName(name)}`;
+    return `property ${type} ${propertyName(name)}: ${valueText(usual)}`;
   }
 
   /** The lines inside of an object: its properties, then the objects in it, each apart by an empty line. */
@@ -243,10 +245,10 @@ class FileWriter {
   private rows(component: Component, rows: readonly Row[], margin: string, between = ''): Doc[] {
     return rows.flatMap((row, at): Doc[] => {
       const lines = component.fields.flatMap((field): Doc[] => {
-        if (field.usual !== null && row.values[field.name] === undefined) return [];
-        const value = row.values[field.name];
+        const value = this.saidOf(component, field, row);
+        if (value === null) return [];
         const name = propertyName(field.name);
-        if (value !== undefined && typeof value !== 'boolean' && areRows(value) && field.type.kind === 'rows')
+        if (typeof value !== 'boolean' && areRows(value) && field.type.kind === 'rows')
           return [
             `${margin}        ${name}: [`,
             hardline,
@@ -254,8 +256,7 @@ class FileWriter {
             `${margin}        ]`,
             hardline,
           ];
-        const text = value === undefined ? this.empty(component, field) : valueText(value);
-        return [`${margin}        ${name}: ${text}`, hardline];
+        return [`${margin}        ${name}: ${valueText(value)}`, hardline];
       });
       const body: Doc = [`${margin}    ListElement {`, hardline, ...lines, `${margin}    }`];
       return [this.printer.from(row.origin, body), at < rows.length - 1 ? between : '', hardline];
@@ -264,8 +265,8 @@ class FileWriter {
 
   private use(component: Component, row: Row, margin: string): Doc[] {
     const lines = component.fields.flatMap((field): Doc[] => {
-      const value = row.values[field.name];
-      if (value === undefined) return [];
+      const value = this.saidOf(component, field, row);
+      if (value === null) return [];
       const name = propertyName(field.name);
       if (typeof value !== 'boolean' && areRows(value) && field.type.kind === 'rows')
         return [
@@ -282,6 +283,14 @@ class FileWriter {
         ? [`${margin}${component.name} {`, hardline, `${margin}}`]
         : [`${margin}${component.name} {`, hardline, ...lines, `${margin}}`];
     return [this.printer.from(row.origin, body), hardline];
+  }
+
+  /** What a use says of a field, in full; null where the field has its usual value in all uses. */
+  private saidOf(component: Component, field: Field, { values }: Row): FieldValue | null {
+    const said = values[field.name];
+    if (said !== undefined) return said;
+    if (field.usual === null) return this.empty(component, field);
+    return this.style.isSaid(component, field) ? field.usual : null;
   }
 
   /** What a field is where a use leaves it out: as the property that it sets is by itself. */

@@ -51,7 +51,7 @@ function emitFiles(input: EmitInput): TargetOutput {
   const pages = input.pages.map((page) => ({ page, markup: screenObject(page, context), address: '' }));
   const { parts, screens } = componentsOf(pages, STYLE);
   const all = [...parts, ...screens];
-  const style: QmlStyle = { tokenOf: tokens.colour, typeOf: fieldTypes(all) };
+  const style: QmlStyle = { tokenOf: tokens.colour, ...fieldFacts(all) };
   const written = screens.map((screen, at) => {
     const { text, spans } = qmlFile(screen, style);
     return { path: `${screen.name}.qml`, text, spans: spansOfPage(pages[at]!.markup, spans) };
@@ -78,8 +78,8 @@ function directory(files: readonly EmittedFile[]): EmittedFile {
   return { path: 'qmldir', text: lines.join('') };
 }
 
-/** The types of fields, by all that their uses say. */
-function fieldTypes(components: readonly Component[]): (component: Component, field: Field) => QmlType {
+/** The types of fields by all that their uses say, and whether any does. */
+function fieldFacts(components: readonly Component[]): Pick<QmlStyle, 'typeOf' | 'isSaid'> {
   const rows = rowsOfComponents(components);
   const known = new Map<Field, QmlType>();
   const typeOf = (component: Component, { name, type, usual }: Field): QmlType => {
@@ -88,10 +88,14 @@ function fieldTypes(components: readonly Component[]): (component: Component, fi
     const said = (rows.get(component) ?? []).map(({ values }) => values[name]);
     return typeOfValues([...said, usual ?? undefined].filter(isWords), name);
   };
-  return (component, field) => {
-    const found = known.get(field) ?? typeOf(component, field);
-    known.set(field, found);
-    return found;
+  return {
+    typeOf: (component, field) => {
+      const found = known.get(field) ?? typeOf(component, field);
+      known.set(field, found);
+      return found;
+    },
+    isSaid: (component, { name }) =>
+      (rows.get(component) ?? []).some(({ values }) => values[name] !== undefined),
   };
 }
 
@@ -110,7 +114,7 @@ function fragment(input: FragmentInput, layer: LayerId): Fragment {
   const tokens = qmlTokens(input);
   const made = nodeObject(found.node, { ...input, tokenOf: tokens.family });
   const { whole, parts } = componentOfElement(found.node.name, made, STYLE);
-  const style: QmlStyle = { tokenOf: tokens.colour, typeOf: fieldTypes([whole, ...parts]) };
+  const style: QmlStyle = { tokenOf: tokens.colour, ...fieldFacts([whole, ...parts]) };
   return {
     shown: found.node.layer,
     parts: partsOf(qmlFile(whole, style).text, parts.map((part) => qmlFile(part, style).text).join('\n')),

@@ -24,7 +24,10 @@ export function scopedRules(rules: readonly CssRule[], components: readonly Comp
   const last = new Map<string, number>();
   for (const [at, { selector }] of rules.entries()) {
     const names = classesIn(selector);
-    const around = new Set(names.map((name) => owners.get(name) ?? null));
+    // Elements without a class may stand in the template of another component.
+    const around = new Set<string | null>(
+      /\s[a-z]\w*(?:,|$)/.test(selector) ? [...names, null] : names.map((name) => owners.get(name) ?? null),
+    );
     for (const name of names) {
       if (around.size > 1) owners.set(name, null);
       if (!first.has(name)) first.set(name, at);
