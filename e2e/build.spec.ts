@@ -57,6 +57,33 @@ test('the page is built, shown beside the mockup, read, and taken away as a ZIP'
   for (const { path, bytes } of manifest.files) expect([path, files[path]?.length]).toEqual([path, bytes]);
 });
 
+test('the same screens are built for several targets, each shown as it is drawn', async ({ page }) => {
+  await readMockup(page, 'pier.svg', await readFile('demo/harbour.svg'));
+  await page.getByRole('link', { name: 'Build' }).click();
+  await page.waitForURL(/\/build$/);
+  await page.getByRole('combobox', { name: 'Code' }).selectOption('react');
+  await page.getByRole('checkbox', { name: 'QML' }).check();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Build the page' }).click();
+  await expect(page.getByText(/^Built .*React, flow/)).toBeVisible({ timeout: 40_000 });
+  const built = page.frameLocator('iframe[title="The built page"]');
+  await expect(built.getByRole('heading', { name: 'Departures from Ternholm' })).toBeVisible();
+
+  await page.getByRole('tab', { name: 'Code, traced' }).click();
+  await expect(page.getByRole('region', { name: /^screens\/.*tsx$/ })).toContainText(
+    'mainNavigationLinks: readonly',
+  );
+  await page.getByRole('combobox', { name: 'Code' }).selectOption('qml');
+  await expect(page.getByText(/^Built .*QML, flow/)).toBeVisible({ timeout: 40_000 });
+  await expect(page.getByRole('tab', { name: 'Windows' })).toBeHidden();
+  await page.getByRole('tab', { name: 'Code, traced' }).click();
+  await expect(page.getByRole('region', { name: /qml$/ })).toContainText('import QtQuick.Layouts');
+  await expect(page.getByRole('img', { name: 'The screen as it is drawn' })).toBeVisible();
+  await page.getByRole('option', { name: 'main-navigation' }).click();
+  await expect(page.getByText(/^lines? \d+/)).toBeVisible();
+  await expectAccessible(page);
+});
+
 test('the proof says how much differs, and wipes from mockup to page by keyboard', async ({ page }) => {
   await openDemo(page);
   await page.getByRole('link', { name: 'Build' }).click();

@@ -82,6 +82,15 @@ await page.getByRole('tab', { name: /^Files/ }).click();
 await page.getByText('doctype').waitFor();
 await shootDrawn('files');
 
+await page.getByRole('combobox', { name: 'Code' }).selectOption('react');
+await page.getByRole('checkbox', { name: 'QML' }).check();
+await page.getByRole('button', { name: 'Build the page' }).click();
+await page.getByRole('tab', { name: 'Code, traced' }).click({ timeout: 60_000 });
+await page.getByRole('option', { name: 'sailing-list', exact: true }).click();
+await page.waitForTimeout(1500);
+await shoot('components');
+await page.getByRole('combobox', { name: 'Code' }).selectOption('html');
+
 await page.goto(address);
 await page.getByRole('link', { name: 'ticket', exact: true }).last().click();
 await page.getByRole('link', { name: 'Build' }).click();

@@ -11,8 +11,8 @@ const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested|flow] [--tar
               [--tokens css|scss|dtcg] [--set NAME=VALUE] [--json] [--force]
 
   Reads the mockup FILE and writes its page into DIR: index.html, styles.css,
-  pictures/, fonts/ and orden.json, the list of what was written. --target is html, react
-  or vue; said more than once, each is written into a folder of DIR. WORDS say how the page
+  pictures/, fonts/ and orden.json, the list of what was written. --target is html, react,
+  vue or qml; said more than once, each is written into a folder of DIR. WORDS say how the page
   stands in its window: left or centred, clipped or spilling, screen or content (how high
   it is), such as --frame centred,content. With --join, screens of one name and different
   widths that flow become one page with a media query. With --fragments, what several

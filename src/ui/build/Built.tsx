@@ -6,6 +6,7 @@ import type { BuildView } from '../../server/useCases/builds';
 import { SideBySide } from './SideBySide';
 import { BuiltFiles } from './BuiltFiles';
 import { PictureTable } from './PictureTable';
+import { isLive } from './fileAddress';
 import { LinkedView } from './LinkedView';
 import { clockWords } from '../shared/timeWords';
 import { ProofView } from './ProofView';
@@ -36,7 +37,9 @@ export function Built({ build, result, earlier, isOld }: BuiltProps) {
           sx={{ flex: 1, minHeight: 36, '& .MuiTab-root': { minHeight: 36, py: 0 } }}
         >
           <Tab value="page" id="tab-page" aria-controls="panel-page" label="Page and mockup" />
-          <Tab value="windows" id="tab-windows" aria-controls="panel-windows" label="Windows" />
+          {result.screens.every(isLive) && (
+            <Tab value="windows" id="tab-windows" aria-controls="panel-windows" label="Windows" />
+          )}
           <Tab value="proof" id="tab-proof" aria-controls="panel-proof" label="Proof" />
           <Tab value="links" id="tab-links" aria-controls="panel-links" label="Code, traced" />
           <Tab

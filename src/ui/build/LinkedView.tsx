@@ -11,7 +11,8 @@ import type { BuildView } from '../../server/useCases/builds';
 import { CodeView } from '../shared/CodeView';
 import { useResource } from '../shared/useResource';
 import { useText } from '../shared/useText';
-import { fileAddress, languageOf } from './fileAddress';
+import { DrawnPage } from './DrawnPage';
+import { fileAddress, isLive, languageOf } from './fileAddress';
 import { LivePage, type LivePageHandle } from './LivePage';
 
 interface LinkedViewProps {
@@ -44,6 +45,7 @@ export function LinkedView({ build, result }: LinkedViewProps) {
   );
 
   if (!screen) return null;
+  const live = isLive(screen);
   if (record.problem ?? code.problem) return <Alert severity="error">{record.problem ?? code.problem}</Alert>;
   return (
     <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
@@ -76,44 +78,48 @@ export function LinkedView({ build, result }: LinkedViewProps) {
             ))}
           </NativeSelect>
         )}
-        <Typography id="window-width" sx={{ fontSize: 12, whiteSpace: 'nowrap' }}>
-          Window {width} px
-        </Typography>
-        <Slider
-          size="small"
-          min={320}
-          max={Math.max(1600, Math.round(screen.width * 1.3))}
-          step={10}
-          value={width}
-          onChange={(_, next) => setWidth(next as number)}
-          aria-labelledby="window-width"
-          sx={{ maxWidth: 260 }}
-        />
-        <ToggleButtonGroup
-          size="small"
-          exclusive
-          value={width}
-          onChange={(_, next: number | null) => next !== null && setWidth(next)}
-          aria-label="Width of the window"
-        >
-          {[...new Set([...WINDOWS, screen.width])]
-            .sort((one, other) => one - other)
-            .map((each) => (
-              <ToggleButton key={each} value={each} sx={{ py: 0.25 }}>
-                {each}
-              </ToggleButton>
-            ))}
-        </ToggleButtonGroup>
-        <ToggleButton
-          value="hidden"
-          size="small"
-          selected={hiddenToo}
-          onChange={() => setHiddenToo(!hiddenToo)}
-          sx={{ py: 0.25 }}
-        >
-          Show hidden
-        </ToggleButton>
-        <StateChoice onChoose={(state) => page.current?.show(state)} />
+        {live && (
+          <>
+            <Typography id="window-width" sx={{ fontSize: 12, whiteSpace: 'nowrap' }}>
+              Window {width} px
+            </Typography>
+            <Slider
+              size="small"
+              min={320}
+              max={Math.max(1600, Math.round(screen.width * 1.3))}
+              step={10}
+              value={width}
+              onChange={(_, next) => setWidth(next as number)}
+              aria-labelledby="window-width"
+              sx={{ maxWidth: 260 }}
+            />
+            <ToggleButtonGroup
+              size="small"
+              exclusive
+              value={width}
+              onChange={(_, next: number | null) => next !== null && setWidth(next)}
+              aria-label="Width of the window"
+            >
+              {[...new Set([...WINDOWS, screen.width])]
+                .sort((one, other) => one - other)
+                .map((each) => (
+                  <ToggleButton key={each} value={each} sx={{ py: 0.25 }}>
+                    {each}
+                  </ToggleButton>
+                ))}
+            </ToggleButtonGroup>
+            <ToggleButton
+              value="hidden"
+              size="small"
+              selected={hiddenToo}
+              onChange={() => setHiddenToo(!hiddenToo)}
+              sx={{ py: 0.25 }}
+            >
+              Show hidden
+            </ToggleButton>
+            <StateChoice onChoose={(state) => page.current?.show(state)} />
+          </>
+        )}
         <Typography noWrap sx={{ fontSize: 12, color: 'text.secondary', flex: 1, textAlign: 'right' }}>
           {link
             ? link.line === link.lastLine
@@ -143,14 +149,25 @@ export function LinkedView({ build, result }: LinkedViewProps) {
             onPick={pickLine}
           />
         </Box>
-        <LivePage
-          ref={page}
-          address={fileAddress(build, screen.shown ?? screen.file)}
-          width={width}
-          height={screen.height}
-          hiddenToo={hiddenToo}
-          onPick={pickElement}
-        />
+        {live ? (
+          <LivePage
+            ref={page}
+            address={fileAddress(build, screen.shown ?? screen.file)}
+            width={width}
+            height={screen.height}
+            hiddenToo={hiddenToo}
+            onPick={pickElement}
+          />
+        ) : (
+          <DrawnPage
+            address={fileAddress(build, screen.shown ?? screen.file)}
+            width={screen.width}
+            height={screen.height}
+            layers={record.data?.screens[at]?.layers ?? NONE}
+            chosen={chosen}
+            onChoose={setChosen}
+          />
+        )}
       </Box>
     </Box>
   );

@@ -3,7 +3,7 @@ import { Box, Link as MuiLink, NativeSelect, Typography } from '@mui/material';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import type { BuildResult } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
-import { fileAddress } from './fileAddress';
+import { fileAddress, isLive } from './fileAddress';
 import { ScreenPicture } from '../shared/ScreenPicture';
 
 interface SideBySideProps {
@@ -33,6 +33,7 @@ export function SideBySide({ build, result }: SideBySideProps) {
   }, [width]);
   useEffect(() => showTheme(page.current, theme), [theme]);
   if (!screen) return null;
+  const isShown = screen.shown !== undefined || isLive(screen);
   const address = fileAddress(build, screen.shown ?? screen.file);
   const size = { width: screen.width * scale, height: screen.height * scale };
   return (
@@ -81,21 +82,27 @@ export function SideBySide({ build, result }: SideBySideProps) {
           }
         >
           <Box sx={{ overflow: 'hidden', boxShadow: '0 0 0 1px rgb(0 0 0 / 18%)', ...size }}>
-            <iframe
-              ref={page}
-              onLoad={() => showTheme(page.current, theme)}
-              title="The built page"
-              src={address}
-              sandbox="allow-same-origin"
-              style={{
-                width: screen.width,
-                height: screen.height,
-                border: 0,
-                transform: `scale(${scale})`,
-                transformOrigin: '0 0',
-                background: '#fff',
-              }}
-            />
+            {isShown ? (
+              <iframe
+                ref={page}
+                onLoad={() => showTheme(page.current, theme)}
+                title="The built page"
+                src={address}
+                sandbox="allow-same-origin"
+                style={{
+                  width: screen.width,
+                  height: screen.height,
+                  border: 0,
+                  transform: `scale(${scale})`,
+                  transformOrigin: '0 0',
+                  background: '#fff',
+                }}
+              />
+            ) : (
+              <Typography sx={{ p: 2 }}>
+                Nothing here shows what {screen.file} draws; Findings say what is missing.
+              </Typography>
+            )}
           </Box>
         </Side>
         <Side title="Mockup" note={`${screen.width}×${screen.height} px`}>

@@ -1,9 +1,15 @@
+import type { EmittedScreen } from '../../core/emit/emit';
 import type { CodeLanguage } from '../../core/emit/target';
 import type { BuildView } from '../../server/useCases/builds';
 
 /** The address of a file of a build. */
 export function fileAddress({ id }: Pick<BuildView, 'id'>, path: string): string {
   return `/api/builds/${id}/files/${path.split('/').map(encodeURIComponent).join('/')}`;
+}
+
+/** True where a browser opens what shows a screen, not a picture of it. */
+export function isLive({ shown, file }: EmittedScreen): boolean {
+  return (shown ?? file).endsWith('.html');
 }
 
 /** The language of a file by its ending. */

@@ -1,13 +1,14 @@
 import type { MarkupElement } from '../../markup/element';
 
 /**
- * Objects with a key that tells which are alike: those with equal anchors, role, turn and paint. What a model says of a
+ * Objects with a key that tells which are alike: those with equal anchors, role, turn, paint and way to their size. What a model says of a
  * row are words, numbers and colours; none of these is one.
  */
 export function withKeys(of: MarkupElement): MarkupElement {
   const children = of.children.map((child) => (typeof child === 'string' ? child : withKeys(child)));
   const said = Object.entries(of.attributes).flatMap(([name, value]) => {
     if (name === 'Accessible.role' || name === 'transform') return [String(value)];
+    if (name === 'content.width') return ['content'];
     return /^anchors\.\w+$/.test(name) && !/(?:Margin|Offset)$/.test(name)
       ? [`${name} ${String(value)}`]
       : [];
