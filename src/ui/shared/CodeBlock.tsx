@@ -17,7 +17,12 @@ interface CodeBlockProps {
   readonly none?: string;
 }
 
-const PARSERS = { html: htmlLanguage.parser, css: cssLanguage.parser, jsx: tsxLanguage.parser, text: null } as const;
+const PARSERS = {
+  html: htmlLanguage.parser,
+  css: cssLanguage.parser,
+  jsx: tsxLanguage.parser,
+  text: null,
+} as const;
 
 const CLASSES = tagHighlighter([
   { tag: [tags.tagName, tags.className, tags.keyword], class: 'word' },

@@ -59,7 +59,14 @@ export function CodeView({ title, code, language, lit = null, onPick }: CodeView
 
 /** The extensions of all read-only code views. */
 export function readingExtensions(language: CodeViewProps['language']): Extension[] {
-  const grammar = language === 'html' ? [html()] : language === 'css' ? [css()] : language === 'jsx' ? [javascript({ jsx: true, typescript: true })] : [];
+  const grammar =
+    language === 'html'
+      ? [html()]
+      : language === 'css'
+        ? [css()]
+        : language === 'jsx'
+          ? [javascript({ jsx: true, typescript: true })]
+          : [];
   return [
     ...grammar,
     search({ top: true }),
