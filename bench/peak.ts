@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { convert } from '../src/core/convert';
 import { read } from '../src/core/read/read';
 import { createFontBook } from '../src/engine/fonts/fontBook';
-import { outlinerOf } from '../src/engine/produce';
+import { outlinerOf } from '../src/engine/outliner';
 import { benchMockup } from './mockups';
 import { textTable } from './table';
 

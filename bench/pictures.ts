@@ -4,7 +4,8 @@ import { convert } from '../src/core/convert';
 import { read } from '../src/core/read/read';
 import { createFontBook } from '../src/engine/fonts/fontBook';
 import { renderPicture } from '../src/engine/pictures/renderPicture';
-import { outlinerOf, produce } from '../src/engine/produce';
+import { outlinerOf } from '../src/engine/outliner';
+import { produce } from '../src/engine/produce';
 import { textTable } from './table';
 
 /**

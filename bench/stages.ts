@@ -4,7 +4,7 @@ import { STAGES } from '../src/core/stopwatch';
 import { layersOf } from '../src/core/mockup/walk';
 import { read } from '../src/core/read/read';
 import { createFontBook } from '../src/engine/fonts/fontBook';
-import { outlinerOf } from '../src/engine/produce';
+import { outlinerOf } from '../src/engine/outliner';
 import { benchMockup } from './mockups';
 import { textTable } from './table';
 

@@ -34,8 +34,16 @@ QT_PACKAGES=(qml-qt6 qt6-declarative-dev-tools qml6-module-qtquick qml6-module-q
   qml6-module-qtqml-workerscript libqt6svg6)
 have_qt() { [ -x /usr/lib/qt6/bin/qml ] && [ -x /usr/lib/qt6/bin/qmllint ] && [ -d /usr/lib/*/qt6/qml/QtQuick/Layouts ] && [ -d /usr/lib/*/qt6/qml/QtQuick/Shapes ]; }
 
+# What compiles and links the resources of Android.
+have_aapt() { command -v aapt2 >/dev/null && [ -f /usr/share/android-framework-res/framework-res.apk ]; }
+
 # The tools of the targets, for the tests and the bench.
-install_toolchains() { have_qt || install_missing "${QT_PACKAGES[@]}"; }
+install_toolchains() {
+  local missing=()
+  have_qt || missing+=("${QT_PACKAGES[@]}")
+  have_aapt || missing+=(aapt android-framework-res)
+  install_missing "${missing[@]}"
+}
 
 install_missing() {
   local missing=("$@")

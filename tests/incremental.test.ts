@@ -11,7 +11,7 @@ import { ARRANGEMENTS } from '../src/core/page/frame';
 import type { Reading } from '../src/core/read/reading';
 import { applyStructuralTags } from '../src/core/sort/structuralTags';
 import type { Tag, Tags } from '../src/core/sort/tag';
-import { outlinerOf } from '../src/engine/produce';
+import { outlinerOf } from '../src/engine/outliner';
 import { readCase, readDemo } from './support/mockups';
 
 /**

@@ -12,7 +12,7 @@ const USAGE = `orden convert FILE --out DIR [--arrange fixed|nested|flow] [--tar
 
   Reads the mockup FILE and writes its page into DIR: index.html, styles.css,
   pictures/, fonts/ and orden.json, the list of what was written. --target is html, react,
-  vue or qml; said more than once, each is written into a folder of DIR. WORDS say how the page
+  vue, qml or android; said more than once, each is written into a folder of DIR. WORDS say how the page
   stands in its window: left or centred, clipped or spilling, screen or content (how high
   it is), such as --frame centred,content. With --join, screens of one name and different
   widths that flow become one page with a media query. With --fragments, what several

@@ -184,7 +184,7 @@ export function pagesFromDecisions(
     ...(options.schemes && { schemes: options.schemes }),
     ...(standIns.length > 0 && { standIns }),
   };
-  const fonts = fontFiles(pages, mockup, assets);
+  const fonts = target.bringsFonts === false ? [] : fontFiles(pages, mockup, assets);
   clock.lap('style');
 
   return { mockup, measures, decisions, plan, pages, sheet, fonts, ms: clock.ms };

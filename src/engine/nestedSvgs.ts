@@ -7,7 +7,7 @@ import { read } from '../core/read/read';
 import { ReadError } from '../core/read/readError';
 import type { FontBook } from '../core/type/fontBook';
 import { dataUri } from './pictures/renderPicture';
-import { outlinerOf } from './produce';
+import { outlinerOf } from './outliner';
 
 /** The deepest nesting of SVGs in SVGs. */
 const DEEPEST = 4;

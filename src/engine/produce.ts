@@ -1,6 +1,5 @@
 import { readFile } from 'node:fs/promises';
 import { availableParallelism } from 'node:os';
-import svgpath from 'svgpath';
 import { convert, type Conversion, type ConvertOptions } from '../core/convert';
 import { findingList, type Finding } from '../core/findings/finding';
 import { layerLabel } from '../core/look/layerLabel';
@@ -8,13 +7,13 @@ import type { LayerId } from '../core/mockup/layer';
 import { treeOf } from '../core/mockup/tree';
 import type { Assets, Mockup } from '../core/mockup/mockup';
 import type { PictureFormat } from '../core/pictures/picture';
-import type { Outliner } from '../core/pictures/standaloneOptions';
 import type { Tags } from '../core/sort/tag';
 import type { FontBook } from '../core/type/fontBook';
-import { smallCapsParts } from '../core/type/smallCaps';
 import { licencePath, shippedLicence, shippedPath } from './fonts/shipped';
 import { manifest } from './manifest';
+import { outlinerOf } from './outliner';
 import { withProofFolder } from './proof/proofFolder';
+import { TARGETS } from '../core/emit/targets';
 import { RENDERERS } from './render/renderers';
 import { writeFiles } from './writeFiles';
 import { USUAL_LANGUAGE } from '../core/page/frame';
@@ -108,6 +107,8 @@ async function withShown(
 ): Promise<{ conversion: Conversion; shown: readonly OutputFile[]; findings: readonly Finding[] }> {
   const { findings, report } = findingList();
   const render = RENDERERS[options.target];
+  if (!render && !TARGETS[options.target].fitsBrowsers)
+    report('not-shown', null, { target: options.target, why: 'Orden has no device to draw it on' });
   if (!render || only) return { conversion, shown: [], findings };
   const { emission } = conversion;
   try {
@@ -227,20 +228,4 @@ function layersOfPictures({ decisions, plan }: Conversion): ReadonlyMap<LayerId,
     if (owner !== null && plan.placed.has(owner)) counts.set(owner, (counts.get(owner) ?? 0) + 1);
   }
   return counts;
-}
-
-/** Outlines a run of text by the book's fonts. */
-export function outlinerOf(book: FontBook): Outliner {
-  return ({ face, text, style }) => {
-    if (!style.smallCaps) return book.outline(face, text, style.size, style.letterSpacing);
-    let pen = 0;
-    const parts = smallCapsParts(text).map((part) => {
-      const size = style.size * part.scale;
-      const outline = book.outline(face, part.text, size, style.letterSpacing);
-      const placed = outline && svgpath(outline).translate(pen, 0).toString();
-      pen += book.advance(face, part.text, size) + [...part.text].length * style.letterSpacing;
-      return placed;
-    });
-    return parts.some((part) => part === null) ? null : parts.join('');
-  };
 }

@@ -1,7 +1,7 @@
 import { screenSvg } from '../core/pictures/standaloneSvg';
 import type { Reading } from '../core/read/reading';
 import { dataUri } from './pictures/renderPicture';
-import { outlinerOf } from './produce';
+import { outlinerOf } from './outliner';
 
 /**
  * The picture of the whole mockup, drawn from the reading alone: an SVG with outlined texts, safe to show.

@@ -7,7 +7,7 @@ import { read } from '../../src/core/read/read';
 import type { Reading } from '../../src/core/read/reading';
 import type { Tags } from '../../src/core/sort/tag';
 import { createFontBook } from '../../src/engine/fonts/fontBook';
-import { outlinerOf } from '../../src/engine/produce';
+import { outlinerOf } from '../../src/engine/outliner';
 
 const fonts = createFontBook();
 

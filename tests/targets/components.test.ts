@@ -40,8 +40,21 @@ const run = promisify(execFile);
 const root = mkdtempSync(path.resolve('.orden/components-'));
 afterAll(() => rmSync(root, { recursive: true }));
 
+/** Coordinates are written alike on all pages: some of them are enough. */
+const PLACED = new Set([
+  'harbour',
+  'gentelella-widgets.svgz',
+  'win98-gallery.svgz',
+  'a02-states',
+  'a04-text',
+]);
+
 const SITES = MOCKUPS.flatMap(({ name, read }) =>
-  (['nested', 'flow'] as const).map((arrangement) => ({ name: `${name}-${arrangement}`, arrangement, read })),
+  (PLACED.has(name) ? (['nested', 'flow'] as const) : (['flow'] as const)).map((arrangement) => ({
+    name: `${name}-${arrangement}`,
+    arrangement,
+    read,
+  })),
 );
 
 const conversions = new Map<string, Conversion>();

@@ -76,6 +76,8 @@ export interface Target {
   readonly options: TargetOptions;
   /** What its platform shows of pictures. Absent where that is all that browsers show. */
   readonly pictures?: PictureSupport;
+  /** False where the platform reads none of the font files that Orden has. Absent where it does. */
+  readonly bringsFonts?: false;
   /** Whether a browser shows the output, so that pages are fitted to how browsers round. */
   readonly fitsBrowsers: boolean;
   readonly emit: (input: EmitInput) => TargetOutput;

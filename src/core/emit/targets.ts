@@ -1,3 +1,4 @@
+import { android } from './android/android';
 import { html } from './html/html';
 import { qml } from './qml/qml';
 import { react } from './react/react';
@@ -5,7 +6,7 @@ import { vue } from './vue/vue';
 import type { Target } from './target';
 
 /** Every kind of output. Adding one is a folder and a line here. */
-export const TARGETS = { html, react, vue, qml } as const satisfies Readonly<Record<string, Target>>;
+export const TARGETS = { html, react, vue, qml, android } as const satisfies Readonly<Record<string, Target>>;
 
 export type TargetName = keyof typeof TARGETS;
 export const TARGET_NAMES = Object.keys(TARGETS) as readonly TargetName[];

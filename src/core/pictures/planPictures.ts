@@ -37,6 +37,15 @@ export interface PlanOptions {
   readonly flows: boolean;
 }
 
+/** An original that the platform shows where it lies; null for another. */
+function shownOriginal(
+  file: OriginalFile | null,
+  { photos, hasDensities }: PictureSupport,
+): OriginalFile | null {
+  const isNew = file?.original.format === 'webp' || file?.original.format === 'avif';
+  return hasDensities || (photos === 'jpeg' && isNew) ? null : file;
+}
+
 /** What SVG Tiny 1.2 does not have. */
 const EFFECTS = /<(?:filter|mask|clipPath|pattern|style|text|image|symbol)\b|mix-blend|isolation|paint-order/;
 
@@ -104,7 +113,7 @@ export function planPictures(
     }
     const density = decision.merge ? Infinity : densityOf(layer, measure.matrix, mockup);
     const automatic = () =>
-      originalFile(name, source, box, mockup) ??
+      shownOriginal(originalFile(name, source, box, mockup), support) ??
       automaticRecipe(
         layers,
         mockup,

@@ -22,7 +22,7 @@ import { findSamples } from '../../core/style/samples';
 import { applySamples } from '../../core/style/applySamples';
 import { createFontBook } from '../fonts/fontBook';
 import { givenFonts } from '../fonts/givenFonts';
-import { outlinerOf } from '../produce';
+import { outlinerOf } from '../outliner';
 import { dataUri } from './renderPicture';
 
 /** What to draw of a screen. */

@@ -18,7 +18,7 @@ import { renderPicture } from '../../engine/pictures/renderPicture';
 import { renderShared, sharedReason } from '../../engine/pictures/sharedFile';
 import type { TrialFormat } from '../../core/pictures/trialFormats';
 import { trialFile, tryFormat, type Trial } from '../../engine/pictures/trials';
-import { outlinerOf } from '../../engine/produce';
+import { outlinerOf } from '../../engine/outliner';
 import type { PictureList, PlannedPicture, PlannedSharedFile, TrialQuery } from '../pictureTypes';
 
 /** What is asked of the pictures of a mockup. */

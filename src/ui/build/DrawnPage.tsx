@@ -1,7 +1,8 @@
 import { Box } from '@mui/material';
-import { useEffect, useRef, useState } from 'react';
+import { useRef } from 'react';
 import type { RecordedLayer } from '../../core/buildRecord';
 import type { LayerId } from '../../core/mockup/layer';
+import { useWidth } from '../shared/useWidth';
 
 interface DrawnPageProps {
   readonly address: string;
@@ -16,14 +17,7 @@ interface DrawnPageProps {
 /** A picture of what a build draws, with the chosen layer marked where the mockup has it. */
 export function DrawnPage({ address, width, height, layers, chosen, onChoose }: DrawnPageProps) {
   const pane = useRef<HTMLDivElement>(null);
-  const [room, setRoom] = useState(600);
-  useEffect(() => {
-    const element = pane.current;
-    if (!element) return;
-    const observer = new ResizeObserver(() => setRoom(element.clientWidth));
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
+  const room = useWidth(pane, 600);
   const scale = Math.min(1, room / width);
   const lit = layers.find(({ id }) => id === chosen)?.box;
   const pick = (x: number, y: number) => {

@@ -158,9 +158,13 @@ export function LinkedView({ build, result }: LinkedViewProps) {
             hiddenToo={hiddenToo}
             onPick={pickElement}
           />
+        ) : screen.shown === undefined ? (
+          <Typography sx={{ p: 2 }}>
+            Nothing here shows what {screen.file} draws; Findings say what is missing.
+          </Typography>
         ) : (
           <DrawnPage
-            address={fileAddress(build, screen.shown ?? screen.file)}
+            address={fileAddress(build, screen.shown)}
             width={screen.width}
             height={screen.height}
             layers={record.data?.screens[at]?.layers ?? NONE}

@@ -3,6 +3,7 @@ import { Box } from '@mui/material';
 import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
 import { selectorsOfState } from '../../core/emit/css/stateRules';
 import type { State } from '../../core/sort/vocabulary';
+import { useWidth } from '../shared/useWidth';
 
 export interface LivePageHandle {
   /** Highlights an element by its index on the screen; null for none. */
@@ -30,19 +31,12 @@ const HIDDEN_TOO =
 export function LivePage({ ref, address, width, height, hiddenToo, onPick }: LivePageProps) {
   const frame = useRef<HTMLIFrameElement>(null);
   const pane = useRef<HTMLDivElement>(null);
-  const [room, setRoom] = useState(600);
+  const room = useWidth(pane, 600);
   const [loads, setLoads] = useState(0);
   const pick = useRef(onPick);
   useEffect(() => {
     pick.current = onPick;
   }, [onPick]);
-  useEffect(() => {
-    const element = pane.current;
-    if (!element) return;
-    const observer = new ResizeObserver(() => setRoom(element.clientWidth));
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
 
   const scale = Math.min(1, room / width);
   useImperativeHandle(ref, () => ({

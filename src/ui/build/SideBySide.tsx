@@ -5,6 +5,7 @@ import type { BuildResult } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
 import { fileAddress, isLive } from './fileAddress';
 import { ScreenPicture } from '../shared/ScreenPicture';
+import { useWidth } from '../shared/useWidth';
 
 interface SideBySideProps {
   readonly build: BuildView;
@@ -22,15 +23,8 @@ export function SideBySide({ build, result }: SideBySideProps) {
   const page = useRef<HTMLIFrameElement>(null);
   const screen = result.screens[at];
   const pane = useRef<HTMLDivElement>(null);
-  const [scale, setScale] = useState(0.5);
   const width = screen?.width ?? 1;
-  useEffect(() => {
-    const element = pane.current;
-    if (!element) return;
-    const observer = new ResizeObserver(() => setScale(Math.min(1, (element.clientWidth - GAP) / 2 / width)));
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, [width]);
+  const scale = Math.min(1, (useWidth(pane, width + GAP) - GAP) / 2 / width);
   useEffect(() => showTheme(page.current, theme), [theme]);
   if (!screen) return null;
   const isShown = screen.shown !== undefined || isLive(screen);

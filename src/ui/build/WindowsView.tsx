@@ -1,10 +1,11 @@
 'use client';
 import { Box, Link as MuiLink, NativeSelect, Typography } from '@mui/material';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import type { BuildResult } from '../../server/buildTypes';
 import type { BuildView } from '../../server/useCases/builds';
 import { fileAddress } from './fileAddress';
 import { windowProblems, type WindowProblems } from './windowProblems';
+import { useWidth } from '../shared/useWidth';
 
 /** The windows of a phone, a tablet, a laptop and a large screen, px (common practice, no source). */
 const WIDTHS = [375, 768, 1280, 1920] as const;
@@ -19,14 +20,7 @@ interface WindowsViewProps {
 export function WindowsView({ build, result }: WindowsViewProps) {
   const [at, setAt] = useState(0);
   const pane = useRef<HTMLDivElement>(null);
-  const [room, setRoom] = useState(1200);
-  useEffect(() => {
-    const element = pane.current;
-    if (!element) return;
-    const observer = new ResizeObserver(() => setRoom(element.clientWidth));
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
+  const room = useWidth(pane, 1200);
   // Wide windows are drawn smaller: each gets the root of its share, so that the narrow ones can be read.
   const roots = WIDTHS.map(Math.sqrt);
   const all = roots.reduce((sum, each) => sum + each, 0);

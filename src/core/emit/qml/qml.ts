@@ -1,3 +1,4 @@
+import { withoutFilters } from '../plainCapabilities';
 import { withAnyMemo } from '../../mockup/memoize';
 import type { LayerId } from '../../mockup/layer';
 import type { Page } from '../../page/frame';
@@ -9,7 +10,6 @@ import type { Component, Field, FieldValue } from '../components/template';
 import { elementsOf, rowsOfComponents } from '../components/uses';
 import type { EmitInput, EmittedFile, Fragment, FragmentInput, Target, TargetOutput } from '../target';
 import { BOX_SHADOW } from './boxShadow';
-import { QML_CAPABILITIES } from './capabilities';
 import { nodeObject, screenObject } from './objects';
 import { qmlFile, typeOfValues, type QmlStyle, type QmlType } from './printQml';
 import { qmlTokens } from './tokens';
@@ -35,7 +35,7 @@ const STYLE: ComponentStyle = {
 export const qml = {
   name: 'qml',
   label: 'QML',
-  capabilities: QML_CAPABILITIES,
+  capabilities: withoutFilters('Qt Quick'),
   options: {},
   // Debian's packages of Qt read no WebP; its SVG is that of SVG Tiny 1.2.
   pictures: { photos: 'jpeg', svg: 'plain' },

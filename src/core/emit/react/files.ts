@@ -1,5 +1,6 @@
 import type { EmittedFile } from '../target';
-import type { Component, Field, FieldType } from '../components/template';
+import { fieldLine, propsType, type FieldTyping } from '../components/fieldTypes';
+import type { Component } from '../components/template';
 import { ModuleData } from '../components/moduleData';
 import { slotsIn } from '../components/slots';
 import { ModuleImports } from '../components/moduleImports';
@@ -14,6 +15,11 @@ import {
   type LineSpan,
 } from '../components/printing';
 import { commentText, jsxOf, parametersOf, valueWriter, type JsxContext } from './jsx';
+
+const TYPING: FieldTyping = {
+  fileOf: (component) => `components/${component}`,
+  attributesOf: (type, element) => `${type}<${element}>`,
+};
 
 /** How a build writes its classes and files. */
 export interface ReactStyle {
@@ -44,7 +50,7 @@ export function componentFile(
   };
   const context: JsxContext = { ...style, values: valueWriter(style) };
   const markup = jsxOf(root, context);
-  const constants = data.print(context.values, ({ name: of }) => typeIn(of, imports));
+  const constants = data.print(context.values, ({ name: of }) => propsType(of, imports, TYPING));
   if (hasModules) imports.whole('styles', 'styles.module.css');
   else if (isScreen) imports.effect('styles.css');
   const parameters =
@@ -79,47 +85,10 @@ export function componentFile(
 function propsOf({ name, fields }: Component, slots: readonly string[], imports: ModuleImports): string {
   if (fields.length + slots.length === 0) return '';
   const lines = [
-    ...fields.map(
-      (field) => `  readonly ${field.name}${field.isOptional ? '?' : ''}: ${typeOf(field, imports)};`,
-    ),
+    ...fields.map((field) => fieldLine(field, imports, TYPING)),
     ...slots.map((slot) => `  readonly ${slot}?: ${imports.type('ReactNode')};`),
   ];
   return `export interface ${name}Props {\n${lines.join('\n')}\n}\n\n`;
-}
-
-/** The name of a component's type, imported. */
-function typeIn(name: string, imports: ModuleImports): string {
-  imports.name(`type ${name}Props`, `components/${name}`);
-  return `${name}Props`;
-}
-
-function typeOf({ type }: Field, imports: ModuleImports): string {
-  switch (type.kind) {
-    case 'flag':
-      return 'boolean';
-    case 'style':
-      return imports.type('CSSProperties');
-    case 'attributes':
-      return attributesType(type, imports);
-    case 'rows':
-      return `readonly ${typeIn(type.of.name, imports)}[]`;
-    default:
-      return 'string';
-  }
-}
-
-function attributesType(
-  { names }: Extract<FieldType, { kind: 'attributes' }>,
-  imports: ModuleImports,
-): string {
-  if (names.some((name) => name === 'src' || name === 'srcset'))
-    return imports.type('ImgHTMLAttributes') + '<HTMLImageElement>';
-  if (names.includes('href')) return imports.type('AnchorHTMLAttributes') + '<HTMLAnchorElement>';
-  if (names.some((name) => ['placeholder', 'value', 'type', 'checked', 'name'].includes(name)))
-    return imports.type('InputHTMLAttributes') + '<HTMLInputElement>';
-  return names.includes('for')
-    ? imports.type('LabelHTMLAttributes') + '<HTMLLabelElement>'
-    : imports.type('HTMLAttributes') + '<HTMLElement>';
 }
 
 /** Every link of the screens goes through this component. */

@@ -15,10 +15,16 @@ import {
   type LineSpan,
 } from '../components/printing';
 import { valueLiteral, type ValueWriter } from '../components/rows';
-import type { Component, Field, FieldType } from '../components/template';
+import { fieldLine, propsType, type FieldTyping } from '../components/fieldTypes';
+import type { Component } from '../components/template';
 import { slotsIn } from '../components/slots';
 import { escapeComment } from '../../markup/printHtml';
 import { templateOf } from './template';
+
+const TYPING: FieldTyping = {
+  fileOf: (component) => `components/${component}.vue`,
+  attributesOf: (type) => type,
+};
 
 /** What a component is written with. */
 export interface SfcStyle {
@@ -48,7 +54,7 @@ export function componentFile(
     keepUse: data.keepUse,
   });
   const writer = valueWriter(imports, files, printer.from);
-  const constants = data.print(writer, ({ name: of }) => typeIn(of, imports));
+  const constants = data.print(writer, ({ name: of }) => propsType(of, imports, TYPING));
   const props = propsOf(component, imports);
   if (isScreen) imports.effect('styles.css');
   const body: Doc = [props, constants, definition(component, writer)];
@@ -90,42 +96,8 @@ function definition({ name, fields }: Component, writer: ValueWriter): Doc {
 
 function propsOf({ name, fields }: Component, imports: ModuleImports): Doc {
   if (fields.length === 0) return '';
-  const lines = fields.map((field): Doc => [
-    hardline,
-    `  readonly ${field.name}${field.isOptional ? '?' : ''}: ${typeOf(field, imports)};`,
-  ]);
+  const lines = fields.map((field): Doc => [hardline, fieldLine(field, imports, TYPING)]);
   return [`export interface ${name}Props {`, ...lines, hardline, '}', hardline, hardline];
-}
-
-function typeIn(name: string, imports: ModuleImports): string {
-  imports.name(`type ${name}Props`, `components/${name}.vue`);
-  return `${name}Props`;
-}
-
-function typeOf({ type }: Field, imports: ModuleImports): string {
-  switch (type.kind) {
-    case 'flag':
-      return 'boolean';
-    case 'style':
-      return imports.type('CSSProperties');
-    case 'attributes':
-      return attributesType(type, imports);
-    case 'rows':
-      return `readonly ${typeIn(type.of.name, imports)}[]`;
-    default:
-      return 'string';
-  }
-}
-
-function attributesType(
-  { names }: Extract<FieldType, { kind: 'attributes' }>,
-  imports: ModuleImports,
-): string {
-  if (names.some((name) => name === 'src' || name === 'srcset')) return imports.type('ImgHTMLAttributes');
-  if (names.includes('href')) return imports.type('AnchorHTMLAttributes');
-  if (names.some((name) => ['placeholder', 'value', 'type', 'checked', 'name'].includes(name)))
-    return imports.type('InputHTMLAttributes');
-  return imports.type(names.includes('for') ? 'LabelHTMLAttributes' : 'HTMLAttributes');
 }
 
 function valueWriter(
@@ -138,7 +110,9 @@ function valueWriter(
     attributeName: (name) => name,
     literal: (kind, value) => {
       if (kind === 'style') return styleLiteral(value);
-      return kind === 'file' || kind === 'files' ? imports.fileLiteral(value, files) : stringLiteral(value);
+      if (kind === 'file' || kind === 'files') return imports.fileLiteral(value, files);
+      // An end tag in a script ends it (HTML, §4.12.1.3).
+      return stringLiteral(value).replaceAll('</', '<\\/');
     },
   };
 }

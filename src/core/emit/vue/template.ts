@@ -152,7 +152,10 @@ function fromFolder(value: string, files: ReadonlySet<string>): string {
 function textOf(value: string | FieldReference): string {
   if (typeof value !== 'string') return `{{ ${value.field} }}`;
   if (!/\{\{|\}\}|[^\S ]| {2}/.test(value)) return escapeText(value);
-  const literal = JSON.stringify(value).replaceAll('&', '\\u0026').replaceAll('}}', '}\\u007d');
+  const literal = JSON.stringify(value)
+    .replaceAll('&', '\\u0026')
+    .replaceAll('<', '\\u003c')
+    .replaceAll('}}', '}\\u007d');
   return `{{ ${literal} }}`;
 }
 

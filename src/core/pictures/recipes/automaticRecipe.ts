@@ -1,6 +1,7 @@
 import type { Layer } from '../../mockup/layer';
 import type { Mockup } from '../../mockup/mockup';
 import { walk } from '../../mockup/walk';
+import { DENSITIES } from './readyRecipes';
 import type { Recipe, RecipeFile } from './recipe';
 
 /** A recipe that Orden chose, and why. */
@@ -31,7 +32,9 @@ export interface PictureSupport {
   /** The lossy formats that it reads: JPEG alone, or newer ones too. */
   readonly photos: 'jpeg' | 'all';
   /** Which SVGs it draws as browsers do: those without filters, masks, clips, patterns, texts and bitmaps, or all. */
-  readonly svg: 'plain' | 'all';
+  readonly svg: 'plain' | 'none' | 'all';
+  /** True where every file stands in the folder of its density. */
+  readonly hasDensities?: true;
 }
 
 export const ALL_PICTURES: PictureSupport = { photos: 'all', svg: 'all' };
@@ -44,13 +47,14 @@ export function automaticRecipe(
   layers: readonly Layer[],
   { bitmaps }: Pick<Mockup, 'bitmaps'>,
   { longest, density, fillsBox, isPlain }: PictureFacts,
-  { photos, svg }: PictureSupport,
+  { photos, svg, hasDensities }: PictureSupport,
 ): ChosenRecipe {
   const found = layers.flatMap((layer) => walk(layer)).filter((layer) => layer.kind === 'bitmap');
-  const drawsSvg = svg === 'all' || isPlain;
+  const drawsSvg = svg === 'all' || (svg === 'plain' && isPlain);
   if (found.length === 0 && drawsSvg)
     return { name: 'vector', reason: 'shapes only: a vector', files: [{ format: 'svg', size: '1x' }] };
   const isPhoto = found.some(({ bitmap }) => bitmaps[bitmap]?.type === 'image/jpeg');
+  if (hasDensities) return byDensity(isPhoto && fillsBox);
   // A bitmap with only the px of 1x gains nothing at 2x.
   const isFine = density * 1.34 >= 2 && 2 * longest <= LONGEST_FINE;
   const sizes = isFine ? ['1x', '2x'] : ['1x'];
@@ -65,4 +69,16 @@ export function automaticRecipe(
   return fillsBox
     ? { name: 'photo', reason: 'a photo that fills its box: JPEG', files: files('jpeg') }
     : { name: 'clear-photo', reason: 'a photo with transparency around it: WebP', files: files('webp') };
+}
+
+/** Files in the folders of densities, under names of resources (Android, “Support different pixel densities”). */
+function byDensity(isPhoto: boolean): ChosenRecipe {
+  const files = Object.entries(DENSITIES).map(([density, scale]): RecipeFile => ({
+    format: isPhoto ? 'jpeg' : 'png',
+    size: `${scale}x`,
+    folder: `res/drawable-${density}`,
+    suffix: '',
+    ...(isPhoto && { quality: QUALITY }),
+  }));
+  return { name: 'densities', naming: 'resource', reason: 'a file for each density', files };
 }

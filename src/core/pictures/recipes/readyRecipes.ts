@@ -3,7 +3,7 @@ import type { Recipe, RecipeFile } from './recipe';
 const png = (size: string, more: Partial<RecipeFile> = {}): RecipeFile => ({ format: 'png', size, ...more });
 
 /** Px for one dp by the name of the density (Android, “Support different pixel densities”, qualifier table; from memory). */
-const DENSITIES = { ldpi: 0.75, mdpi: 1, hdpi: 1.5, xhdpi: 2, xxhdpi: 3, xxxhdpi: 4 } as const;
+export const DENSITIES = { ldpi: 0.75, mdpi: 1, hdpi: 1.5, xhdpi: 2, xxhdpi: 3, xxxhdpi: 4 } as const;
 /** Px for one point of the devices (Apple, Human Interface Guidelines, “Images”: @1x to @3x; from memory). */
 const POINT_SCALES = [1, 2, 3] as const;
 /** Widths of a picture that developers ask for, px (common practice, no source: about three). */

@@ -1,0 +1,115 @@
+import { execFile } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { promisify } from 'node:util';
+import { AndroidResources } from '../../src/core/emit/android/resources';
+import { screenView } from '../../src/core/emit/android/views';
+import type { LayerId } from '../../src/core/mockup/layer';
+import { withAnyMemo } from '../../src/core/mockup/memoize';
+import type { Arrangement } from '../../src/core/page/frame';
+import type { PageNode } from '../../src/core/page/node';
+import { pageNodes } from '../../src/core/page/walk';
+import { produce } from '../../src/engine/produce';
+import { writeFiles } from '../../src/engine/writeFiles';
+import { androidBoxes } from '../support/androidGeometry';
+import { convertReading, emitted, PAGE_MOCKUPS, readCase } from '../support/mockups';
+
+/** Android layouts against what is outside of the project: the platform's own compiler and linker of resources (aapt2). */
+
+const run = promisify(execFile);
+const root = mkdtempSync(path.join(tmpdir(), 'orden-android-'));
+afterAll(() => rmSync(root, { recursive: true }));
+
+const PAGES = ['harbour', 'wheelhouse', 'bs5-pricing.svg', 'gentelella-widgets.svgz', 'win98-gallery.svgz'];
+const MOCKUPS = [
+  ...PAGE_MOCKUPS.filter(({ name }) => PAGES.includes(name)),
+  ...['a02-states', 'a04-text', 'a08-form', 'a09-furniture', 'a17-slots', 'a20-states2'].map((name) => ({
+    name,
+    read: () => readCase(`drawn/${name}.svg`),
+  })),
+];
+
+const MANIFEST = `<?xml version="1.0" encoding="utf-8"?>
+<manifest xmlns:android="http://schemas.android.com/apk/res/android" package="island.ternholm.ferries">
+  <uses-sdk android:minSdkVersion="28" android:targetSdkVersion="29" />
+  <application />
+</manifest>`;
+
+/** Compiles and links the resources of a build. @throws with what the tools say */
+async function compile({ name, read }: (typeof MOCKUPS)[number], arrangement: Arrangement): Promise<void> {
+  const { mockup, assets, book } = read();
+  const options = { arrangement, target: 'android' } as const;
+  const { files } = await produce({ mockup, assets, tags: new Map(), options, book, readFindings: [] });
+  const folder = path.join(root, `${name}-${arrangement}`);
+  await writeFiles(folder, files);
+  const place = (file: string) => path.join(folder, file);
+  writeFileSync(place('AndroidManifest.xml'), MANIFEST);
+  await run('aapt2', ['compile', '--dir', place('res'), '-o', place('compiled.zip')]);
+  await run('aapt2', [
+    'link',
+    '-o',
+    place('out.apk'),
+    '-I',
+    '/usr/share/android-framework-res/framework-res.apk',
+    '--manifest',
+    place('AndroidManifest.xml'),
+    '--auto-add-overlay',
+    place('compiled.zip'),
+  ]);
+}
+
+const NEAR = 2;
+
+describe('Android layouts', () => {
+  it.each(MOCKUPS)('of $name are compiled and linked by the platform', async (mockup) => {
+    for (const arrangement of ['nested', 'flow'] as const)
+      await expect(compile(mockup, arrangement)).resolves.toBeUndefined();
+  });
+
+  it('stand where the mockup has them, by their sizes, margins and weights', () => {
+    let [near, all] = [0, 0];
+    for (const { read } of PAGE_MOCKUPS) {
+      const conversion = convertReading(read(), 'flow', new Map(), { target: 'android' });
+      const [page] = conversion.pages;
+      const nodes = new Map<LayerId, PageNode>(pageNodes(page!).map((node) => [node.layer, node]));
+      const view = withAnyMemo(() => screenView(page!, new AndroidResources(conversion)));
+      const boxes = androidBoxes(view, page!, ({ origin }) => {
+        const place = origin && nodes.get(origin.layer)?.place;
+        return place ? { width: place.width, height: place.height } : { width: 0, height: 0 };
+      });
+      for (const [layer, box] of boxes) {
+        const node = nodes.get(layer);
+        // Only what flows says where it is on the screen.
+        if (node?.place.kind !== 'flow' || (node.kind === 'box' && node.anonymous)) continue;
+        all += 1;
+        const isNear = Math.abs(box.x - node.place.x) <= NEAR && Math.abs(box.y - node.place.y) <= NEAR;
+        if (isNear) near += 1;
+      }
+    }
+    expect(all).toBeGreaterThan(500);
+    expect(near / all).toBeGreaterThan(0.95);
+  });
+
+  it('share the blocks that several screens have, and fill slots in the editor alone', () => {
+    const shared = convertReading(readCase('drawn/a09-furniture.svg'), 'nested', new Map(), {
+      target: 'android',
+    });
+    const paths = shared.emission.files.map(({ path: file }) => file);
+    expect(paths).toEqual(expect.arrayContaining(['res/layout/shared_header.xml', 'res/layout/home.xml']));
+    expect(emitted(shared, 'res/layout/home.xml')).toContain('layout="@layout/shared_header"');
+
+    const slots = convertReading(readCase('drawn/a17-slots.svg'), 'nested', new Map(), { target: 'android' });
+    const layout = slots.emission.files.find(({ path: file }) => file.startsWith('res/layout/'))!.text;
+    expect(layout).toMatch(/tools:text="@string\/text_13_2"/);
+  });
+
+  it('say the looks of states as lists that the platform searches', () => {
+    const { emission } = convertReading(readCase('drawn/a02-states.svg'), 'nested', new Map(), {
+      target: 'android',
+    });
+    const lists = emission.files.filter(({ text }) => text.includes('<selector'));
+    expect(lists.length).toBeGreaterThan(0);
+    expect(lists.map(({ text }) => text).join('')).toMatch(/android:state_(?:pressed|hovered)="true"/);
+  });
+});
