@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { promisify } from 'node:util';
@@ -10,8 +10,7 @@ import { withAnyMemo } from '../../src/core/mockup/memoize';
 import type { Arrangement } from '../../src/core/page/frame';
 import type { PageNode } from '../../src/core/page/node';
 import { pageNodes } from '../../src/core/page/walk';
-import { produce } from '../../src/engine/produce';
-import { writeFiles } from '../../src/engine/writeFiles';
+import { writeSite } from '../support/components';
 import { androidBoxes } from '../support/androidGeometry';
 import { convertReading, emitted, PAGE_MOCKUPS, readCase } from '../support/mockups';
 
@@ -38,12 +37,15 @@ const MANIFEST = `<?xml version="1.0" encoding="utf-8"?>
 
 /** Compiles and links the resources of a build. @throws with what the tools say */
 async function compile({ name, read }: (typeof MOCKUPS)[number], arrangement: Arrangement): Promise<void> {
-  const { mockup, assets, book } = read();
-  const options = { arrangement, target: 'android' } as const;
-  const { files } = await produce({ mockup, assets, tags: new Map(), options, book, readFindings: [] });
+  const { emission, plan } = convertReading(read(), arrangement, new Map(), { target: 'android' });
   const folder = path.join(root, `${name}-${arrangement}`);
-  await writeFiles(folder, files);
+  writeSite(folder, emission.files);
   const place = (file: string) => path.join(folder, file);
+  // What is in a picture says nothing to the platform.
+  for (const { path: file } of plan.pictures.flatMap((picture) => picture.files)) {
+    mkdirSync(path.dirname(place(file)), { recursive: true });
+    writeFileSync(place(file), PIXEL);
+  }
   writeFileSync(place('AndroidManifest.xml'), MANIFEST);
   await run('aapt2', ['compile', '--dir', place('res'), '-o', place('compiled.zip')]);
   await run('aapt2', [
@@ -58,6 +60,12 @@ async function compile({ name, read }: (typeof MOCKUPS)[number], arrangement: Ar
     place('compiled.zip'),
   ]);
 }
+
+/** A PNG of one px. */
+const PIXEL = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+);
 
 const NEAR = 2;
 

@@ -1,10 +1,12 @@
 import { execFile } from 'node:child_process';
-import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { promisify } from 'node:util';
 import { buildRecord } from '../../src/core/buildRecord';
 import type { Arrangement } from '../../src/core/page/frame';
+import { comparePictures } from '../../src/engine/proof/compare';
+import { renderQml } from '../../src/engine/render/qml';
 import { proofSheet, pullProof } from '../../src/engine/proof/proof';
 import { produce } from '../../src/engine/produce';
 import { writeFiles } from '../../src/engine/writeFiles';
@@ -86,6 +88,21 @@ describe('QML', () => {
       });
       expect(proof!.differing).toBeLessThan(MOST_DIFFERING);
     }
+  });
+
+  it('shows the looks of states', async () => {
+    const states = MOCKUPS.find(({ name }) => name === 'a02-states')!;
+    const { folder, product } = await built(states, 'nested');
+    const [screen] = product.conversion.emission.screens;
+    const place = path.join(folder, screen!.file);
+    const drawn = async () =>
+      (await renderQml({ folder, screens: [screen!], language: 'en' })).files[0]!.bytes;
+    const rest = Buffer.from(await drawn());
+    const code = readFileSync(place, 'utf8');
+    expect(code).toMatch(/when: \w+\.hovered/);
+    writeFileSync(place, code.replace(/when: \w+\.hovered/g, 'when: true'));
+    const { differing } = await comparePictures(rest, Buffer.from(await drawn()));
+    expect(differing).toBeGreaterThan(0.001);
   });
 
   it('is written as its formatter writes it', async () => {

@@ -8,6 +8,7 @@ import type { Layout } from '../../page/layout';
 import { nodeWords, type BoxNode, type PageNode, type PictureNode, type TextNode } from '../../page/node';
 import type { FixedPlace, FlowPlace, Place } from '../../page/place';
 import { isInteractiveRole } from '../../sort/vocabulary';
+import { isShownByState } from '../css/stateRules';
 import { ofNode } from '../markup/attributes';
 import type { AndroidResources } from './resources';
 import { viewId } from './resourceNames';
@@ -112,7 +113,8 @@ class ViewMaker {
     const turn = linear ? turnAttributes(linear) : {};
     return {
       'android:id': isFree ? `@+id/${id}` : null,
-      'android:visibility': node.hidden ? 'gone' : null,
+      // What only a state shows is shown by the program.
+      'android:visibility': node.hidden || isShownByState({ states: node.states ?? [] }) ? 'gone' : null,
       'android:alpha': look.opacity === undefined ? null : formatNumber(look.opacity),
       'android:elevation': elevationOf(node),
       'android:contentDescription':

@@ -18,7 +18,7 @@ const EMPTY = /^(?:\d+|group|item|row|copy|instance|[a-z])$/;
 
 /**
  * The name of the like siblings of a list: their class where that is named after what is around them, else what the
- * names of their layers have in common, else their part in what is around them.
+ * names of their layers have in common, else any class of all, else their part in what is around them.
  * @param around the name of what is around them
  * @param nameOf the name that the mockup gives to the layer of an element
  */
@@ -28,15 +28,16 @@ export function nameOfItems(
   nameOf: (element: MarkupElement) => string | null,
 ): string {
   const lists = items.map(({ element }) => classesOf(element));
-  const common = lists[0]!.find(
-    (name) => !GENERIC.has(name) && name.startsWith(around) && lists.every((list) => list.includes(name)),
-  );
+  const isShared = (name: string) => !GENERIC.has(name) && lists.every((list) => list.includes(name));
+  const common = lists[0]!.find((name) => name.startsWith(around) && isShared(name));
   if (common !== undefined) return common;
   // Layers of words are called by what they say or look like, not by what they are.
   const areWords = items.every(({ parts }) => parts.every((part) => typeof part === 'string'));
   const names = areWords ? [] : items.map(({ element }) => nameOf(element));
   const said = names.includes(null) ? '' : commonWords(names as readonly string[]);
-  return said || `${around}-${PARTS[items[0]!.element.name] ?? 'part'}`;
+  if (said !== '') return said;
+  const shared = areWords ? undefined : lists[0]!.find(isShared);
+  return shared ?? `${around}-${PARTS[items[0]!.element.name] ?? 'part'}`;
 }
 
 /** The words that all names begin with, or all end with; nothing where those say nothing. */

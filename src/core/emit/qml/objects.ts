@@ -10,6 +10,7 @@ import { ofNode } from '../markup/attributes';
 import { letterProperties, lineProperties, placedText, wordProperties, type FamilyToken } from './letters';
 import { withKeys } from './likeObjects';
 import { boxPaint, contentCorner } from './paints';
+import { keysOfControl, stateObjects } from './stateObjects';
 import {
   fixedProperties,
   layoutStanding,
@@ -24,6 +25,8 @@ export interface ObjectContext {
   readonly plan: PicturePlan;
   readonly sheet: StyleSheet;
   readonly tokenOf: FamilyToken;
+  /** The keys of the objects of the control around, which its states change. Absent outside of one. */
+  readonly keys?: ReadonlyMap<PageNode, string>;
 }
 
 /** A screen as one object with all that is in it. */
@@ -92,7 +95,12 @@ function commonProperties(node: PageNode, context: ObjectContext): Properties {
   return {
     class: classesOf(node, context),
     'data-slot': node.slot ?? null,
-    visible: node.hidden ? 'false' : null,
+    'state.id': context.keys?.get(node) ?? null,
+    visible:
+      node.hidden || (node.states ?? []).some(({ visibility }) => visibility === 'shown') ? 'false' : null,
+    activeFocusOnTab: (node.states ?? []).some(({ state, isControl }) => isControl && state === 'focus')
+      ? 'true'
+      : null,
     opacity: node.look.opacity === undefined ? null : qmlNumber(node.look.opacity),
     'Accessible.role': role ?? null,
     'Accessible.name': role && name && node.kind !== 'text' ? qmlString(name) : null,
@@ -132,7 +140,9 @@ const ACCESSIBLE: Readonly<Partial<Record<Role, string>>> = {
   'heading-6': 'Accessible.Heading',
 };
 
-function boxObject(node: BoxNode, standing: Properties, context: ObjectContext): MarkupElement {
+function boxObject(node: BoxNode, standing: Properties, around: ObjectContext): MarkupElement {
+  const own = keysOfControl(node);
+  const context = own.size > 0 ? { ...around, keys: own } : around;
   const { look, layout, children, place } = node;
   const paint = boxPaint(look, place);
   const corner = contentCorner(look);
@@ -155,7 +165,15 @@ function boxObject(node: BoxNode, standing: Properties, context: ObjectContext):
     ...paint.properties,
     clip: look.clip ? 'true' : null,
   };
-  return element(paint.isEmpty ? 'Item' : 'Rectangle', properties, [...paint.beneath, ...inner]);
+  // What a state paints needs a rectangle at rest, too.
+  const isPainted =
+    !paint.isEmpty || (node.states ?? []).some((state) => !boxPaint(state.look, place).isEmpty);
+  const ground = paint.isEmpty && isPainted ? { color: '"transparent"' } : {};
+  return element(isPainted ? 'Rectangle' : 'Item', { ...properties, ...ground }, [
+    ...paint.beneath,
+    ...inner,
+    ...(own.size > 0 ? stateObjects(node, own, context) : []),
+  ]);
 }
 
 /** How content stands in its box. */
@@ -309,14 +327,20 @@ function textObject(node: TextNode, standing: Properties, context: ObjectContext
     isFree && lines.length > 1 && node.place.kind === 'flow'
       ? { 'Layout.preferredWidth': qmlNumber(node.place.width) }
       : {};
-  const common = commonProperties(node, context);
+  const keys = keysOfControl(node);
+  const common = commonProperties(node, keys.size > 0 ? { ...context, keys } : context);
+  const states = keys.size > 0 ? stateObjects(node, keys, context) : [];
   if (paint.isEmpty && paint.beneath.length === 0)
-    return element('Text', { ...common, ...standing, ...wide, ...letters });
+    return element('Text', { ...common, ...standing, ...wide, ...letters }, states);
   // A text with a background is a rectangle around its words.
   return element(
     'Rectangle',
     { ...common, ...standing, ...wide, 'content.width': '0', 'content.height': '0', ...paint.properties },
-    [...paint.beneath, element('Text', { 'anchors.fill': 'parent', ...letters })],
+    [
+      ...paint.beneath,
+      element('Text', { 'state.id': keys.size > 0 ? 'words' : null, 'anchors.fill': 'parent', ...letters }),
+      ...states,
+    ],
   );
 }
 

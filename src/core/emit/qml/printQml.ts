@@ -82,6 +82,9 @@ class FileWriter {
   private readonly types = new Set<string>();
   private readonly aliases: string[] = [];
   private readonly empties = new Map<Field, string>();
+  /** The ids of the controls around, by the keys of their objects; the innermost last. */
+  private readonly controls: Map<string, string>[] = [];
+  private readonly switches = new Map<string, string>();
 
   constructor(
     private readonly component: Component,
@@ -132,13 +135,22 @@ class FileWriter {
   }
 
   /** The lines inside of an object: its properties, then the objects in it, each apart by an empty line. */
-  private inside(element: TemplateElement, margin: string, isRoot = false): Doc[] {
+  private inside(
+    element: TemplateElement,
+    margin: string,
+    isRoot = false,
+    given: string | null = null,
+  ): Doc[] {
     this.types.add(element.name);
+    const isControl = element.children.some((child) => child.kind === 'element' && child.name === 'states');
+    if (isControl) this.controls.push(new Map(isRoot ? [['control', 'root']] : []));
     const content = element.children.find((child) => child.kind === 'element' && isContent(child));
     const contentId =
       content && 'content.width' in element.attributes ? this.freeId(`${idWord(element)}-content`) : null;
     const lines = Object.entries(element.attributes).flatMap(([name, value]) =>
-      this.line(name, value, contentId).map((each) => `${margin}    ${each}`),
+      (name === 'state.id' ? this.stateId(String(value), given) : this.line(name, value, contentId)).map(
+        (each) => `${margin}    ${each}`,
+      ),
     );
     const slot = element.attributes['data-slot'];
     if (typeof slot === 'string' && element.name !== 'Text' && element.name !== 'Image' && !isRoot) {
@@ -159,6 +171,7 @@ class FileWriter {
       const printed = this.node(child, `${margin}    `, child === content ? contentId : null);
       return at > 0 || own.length > 0 ? [hardline, ...printed] : printed;
     });
+    if (isControl) this.controls.pop();
     return [...own, ...inner];
   }
 
@@ -176,6 +189,83 @@ class FileWriter {
     return [`${name}: ${text}`];
   }
 
+  /** The id of an object that states change; that of the file's own object is there already. */
+  private stateId(key: string, given: string | null): readonly string[] {
+    const control = this.controls.at(-1);
+    if (!control || control.get(key) === 'root') return [];
+    if (given !== null) {
+      control.set(key, given);
+      return [];
+    }
+    const id = this.freeId(key === 'control' ? 'control' : `control-${key}`);
+    control.set(key, id);
+    return [`id: ${id}`];
+  }
+
+  /** The states of a control, those alone whose objects stand in this file. */
+  private states({ children }: TemplateElement, margin: string): Doc[] {
+    const ids = this.controls.at(-1) ?? new Map<string, string>();
+    const states = children.flatMap((state): Doc[][] => {
+      if (state.kind !== 'element') return [];
+      const changes = state.children.flatMap((change): Doc[] => {
+        if (change.kind !== 'element') return [];
+        const target = ids.get(String(change.attributes['state.target']));
+        if (target === undefined) return [];
+        const lines = Object.entries(change.attributes).filter(([name]) => name !== 'state.target');
+        return [
+          hardline,
+          `${margin}        PropertyChanges {`,
+          hardline,
+          `${margin}            target: ${target}`,
+          hardline,
+          ...lines.flatMap(([name, value]): Doc[] => {
+            const text =
+              typeof value === 'object' ? `root.${propertyName(value.field)}` : this.token(String(value));
+            return [`${margin}            ${name}: ${text}`, hardline];
+          }),
+          `${margin}        }`,
+          hardline,
+        ];
+      });
+      if (changes.length === 0) return [];
+      const { name, 'state.when': when } = state.attributes;
+      return [
+        [
+          `${margin}    State {`,
+          hardline,
+          `${margin}        name: ${String(name)}`,
+          hardline,
+          `${margin}        when: ${this.when(String(when), ids)}`,
+          hardline,
+          ...changes,
+          `${margin}    }`,
+        ],
+      ];
+    });
+    if (states.length === 0) return [];
+    const list = states.flatMap((state, at): Doc[] => [
+      ...state,
+      at < states.length - 1 ? ',' : '',
+      hardline,
+    ]);
+    return [`${margin}states: [`, hardline, ...list, `${margin}]`, hardline];
+  }
+
+  /** When a state holds: by the ids of its control, and by properties of the file that a program sets. */
+  private when(form: string, ids: ReadonlyMap<string, string>): string {
+    return form.replace(/\{(?:property )?(\w+)\}/g, (part: string, key: string) => {
+      if (!part.startsWith('{property')) return ids.get(key) ?? 'root';
+      const control = ids.get('control') ?? 'root';
+      const name =
+        this.switches.get(`${control} ${key}`) ??
+        this.freeId(control === 'root' ? `is-${key}` : `${control}-${key}`);
+      if (!this.switches.has(`${control} ${key}`))
+        this.aliases.push(`property bool ${name}: ${form.startsWith('!')}`);
+      this.switches.set(`${control} ${key}`, name);
+      return `root.${name}`;
+    });
+  }
+
   private token(value: string): string {
     return this.style.tokenOf(value) ?? value;
   }
@@ -183,7 +273,7 @@ class FileWriter {
   private node(node: TemplateNode, margin: string, id: string | null): Doc[] {
     switch (node.kind) {
       case 'element':
-        return this.element(node, margin, id);
+        return node.name === 'states' ? this.states(node, margin) : this.element(node, margin, id);
       case 'list':
         return this.list(node.component, node.rows, margin);
       case 'use':
@@ -201,7 +291,7 @@ class FileWriter {
   private element(element: TemplateElement, margin: string, id: string | null): Doc[] {
     const note =
       element.note === undefined ? [] : [`${margin}// ${element.note.replace(/\s+/g, ' ')}`, hardline];
-    const inner = this.inside(element, margin);
+    const inner = this.inside(element, margin, false, id);
     const named = id === null ? [] : [`${margin}    id: ${id}`, hardline];
     if (inner.length + named.length === 0)
       return [
