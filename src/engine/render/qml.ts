@@ -12,6 +12,10 @@ const run = promisify(execFile);
 /** The runtime of Qt Quick, from Debian's packages. */
 const RUNTIME = '/usr/lib/qt6/bin/qml';
 
+/** What Debian's packages of it are called, with the modules that the files import. */
+const PACKAGES =
+  'qml-qt6 qml6-module-qtquick qml6-module-qtquick-layouts qml6-module-qtquick-shapes qml6-module-qtquick-window qml6-module-qtqml qml6-module-qtqml-models qml6-module-qtqml-workerscript libqt6svg6';
+
 /** The longest time that a screen may take, ms. */
 const LONGEST = 60_000;
 
@@ -49,7 +53,7 @@ Window {
 
 /** Draws QML by Qt Quick itself, without a screen. @throws NoToolchain where Qt is missing */
 export const renderQml: Renderer = async ({ folder, screens }) => {
-  if (!existsSync(RUNTIME)) throw new NoToolchain('Qt Quick', 'qml-qt6');
+  if (!existsSync(RUNTIME)) throw new NoToolchain('Qt Quick', PACKAGES);
   const work = path.join(folder, '.grab');
   await mkdir(work, { recursive: true });
   await chmod(work, 0o700);
