@@ -111,7 +111,8 @@ export async function pullProof({
   const jobs = record.screens.flatMap((screen) => [
     { screen, theme: null, drawn: plain, corner: screen.origin },
     ...themed
-      .filter((each) => each.screen === screen.id)
+      // A picture of what is drawn has no root that a theme could be set on.
+      .filter((each) => each.screen === screen.id && !isPicture(shownFile(screen)))
       .map(({ theme, ...each }) => ({
         screen,
         theme,
@@ -123,11 +124,9 @@ export async function pullProof({
   for (const [at, { screen, theme, drawn, corner }] of jobs.entries()) {
     onProgress(at, jobs.length);
     const size = { width: Math.ceil(screen.width), height: Math.ceil(screen.height) };
-    const shown = screen.shown ?? screen.file;
-    const isPicture = shown.endsWith('.png');
-    if (!isPicture && !shown.endsWith('.html')) throw new NotShown(screen.file);
     const mockup = await pullSvg(browser, drawn.svg, drawn, { ...corner, ...size });
-    const { picture: page, elements } = isPicture
+    const shown = shownFile(screen);
+    const { picture: page, elements } = isPicture(shown)
       ? { picture: await readFile(path.join(folder, shown)), elements: [] }
       : await pullPage(browser, folder, shown, size, theme);
     const comparison = await comparePictures(mockup, page);
@@ -146,6 +145,17 @@ export async function pullProof({
     });
   }
   return proofs;
+}
+
+/** The file that shows what a screen's own file draws: a page, or a picture. @throws NotShown where there is none */
+function shownFile({ shown, file }: RecordedScreen): string {
+  const path = shown ?? file;
+  if (!isPicture(path) && !path.endsWith('.html')) throw new NotShown(file);
+  return path;
+}
+
+function isPicture(path: string): boolean {
+  return path.endsWith('.png');
 }
 
 function figureOf({ id, title, box, drawn }: RecordedLayer, figure: number): LayerFigure {

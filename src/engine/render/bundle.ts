@@ -1,10 +1,12 @@
 import path from 'node:path';
+import { fileEnding, SHOWN_FORMATS } from '../../core/pictures/picture';
 import { build, type Plugin } from 'esbuild';
 
 /** The modules of the application: those of a build import what they need from here. */
 const MODULES = path.join(process.env.ORDEN_HOME ?? process.cwd(), 'node_modules');
 
-const FILES = /\.(?:avif|jpe?g|png|svg|webp|woff2?|ttf|otf)$/;
+/** Pictures and fonts. */
+const FILES = new RegExp(`\\.(?:${[...SHOWN_FORMATS.map(fileEnding), 'woff2?', 'ttf', 'otf'].join('|')})$`);
 
 /** A program for the browser, and its style sheet. */
 export interface Bundle {

@@ -104,7 +104,11 @@ export class AndroidResources {
       ),
       ...values(
         'strings',
-        this.strings.entries().map(([name, words]) => element('string', { name }, [words])),
+        this.strings
+          .entries()
+          .map(([name, words]) =>
+            element('string', { name, formatted: /%.*%/.test(words) ? 'false' : null }, [words]),
+          ),
       ),
       ...values(
         'styles',

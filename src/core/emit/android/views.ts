@@ -429,11 +429,16 @@ export function typeItems(
   ];
 }
 
-/** Families that every device has (Android, Typeface). */
+/**
+ * A family that every device has (Android, Typeface): the generic one of the list, else the kind that a family has in
+ * its name, such as `Noto Serif`.
+ */
 function familyOf(families: readonly string[]): string {
-  const said = families.join(' ').toLowerCase();
-  if (/mono|courier|consol|code/.test(said)) return 'monospace';
-  return /(?:^| )serif|times|georgia|aleo|slab|garamond|roman/.test(said.replace('sans-serif', 'sans'))
-    ? 'serif'
-    : 'sans-serif';
+  const generic = families.find((family) => DEVICE_FAMILIES.includes(family.toLowerCase()));
+  if (generic !== undefined) return generic.toLowerCase();
+  const words = families.flatMap((family) => family.toLowerCase().split(/[\s-]+/));
+  if (words.includes('mono')) return 'monospace';
+  return words.includes('serif') && !words.includes('sans') ? 'serif' : 'sans-serif';
 }
+
+const DEVICE_FAMILIES: readonly string[] = ['sans-serif', 'serif', 'monospace', 'cursive'];

@@ -1,5 +1,5 @@
 import { element, inlineElement, type MarkupElement } from '../../markup/element';
-import { componentOfElement } from './components';
+import { componentOfElement, MARKUP } from './components';
 import { camelCase, kebabCase, pascalCase, pluralOf } from './identifiers';
 import { FieldNames, nameByWords } from './fieldNames';
 import { ModuleImports } from './moduleImports';
@@ -17,7 +17,7 @@ function made(children: readonly MarkupElement[]): {
   readonly whole: Component;
   readonly parts: readonly Component[];
 } {
-  return componentOfElement('shelf', element('div', { class: 'shelf' }, children));
+  return componentOfElement('shelf', element('div', { class: 'shelf' }, children), MARKUP);
 }
 
 function listIn({ root }: Component): TemplateList {

@@ -33,7 +33,7 @@ export interface MarkedPage {
  * The components of pages: one for each screen, for each block that several screens share, and for the like siblings
  * of a list. Equal lists share a component.
  */
-export function componentsOf(pages: readonly MarkedPage[], style: ComponentStyle = MARKUP): Components {
+export function componentsOf(pages: readonly MarkedPage[], style: ComponentStyle): Components {
   return new ComponentMaker(pages, style).components();
 }
 
@@ -41,13 +41,13 @@ export function componentsOf(pages: readonly MarkedPage[], style: ComponentStyle
 export function componentOfElement(
   name: string,
   markup: MarkupElement,
-  style: ComponentStyle = MARKUP,
+  style: ComponentStyle,
 ): Pick<Components, 'parts'> & { readonly whole: Component } {
   return new ComponentMaker([], style).alone(name, markup);
 }
 
 /** The names of the components of screens, no two the same. */
-export function screenNames(pages: readonly Page[], style: ComponentStyle = MARKUP): readonly string[] {
+export function screenNames(pages: readonly Page[], style: ComponentStyle): readonly string[] {
   const names = new Set<string>();
   for (const { name } of pages) names.add(freeComponentName(name, 'screen', names, style));
   return [...names];

@@ -1,4 +1,5 @@
 import type { MarkupElement } from '../../markup/element';
+import { typeOfAttribute } from './attributeTypes';
 import { alignSequences } from './alignSequences';
 import { classesOf, GENERIC, isPartList, keyOf, type Part, type PartElement } from './likeParts';
 import { kebabCase } from './identifiers';
@@ -65,19 +66,6 @@ function isFirstOfName({ name }: StateName, at: number, all: readonly StateName[
 
 function isHeading({ name }: MarkupElement): boolean {
   return /^h[1-6]$/.test(name);
-}
-
-/** Attributes that hold an address, files or declarations; all others hold words. */
-const TYPES: Readonly<Record<string, FieldType>> = {
-  href: { kind: 'address' },
-  src: { kind: 'file' },
-  srcset: { kind: 'files' },
-  style: { kind: 'style' },
-};
-
-/** The type of what an attribute says. */
-export function typeOfAttribute(name: string): FieldType {
-  return TYPES[name] ?? { kind: 'text' };
 }
 
 /**

@@ -1,7 +1,7 @@
 import type { Page } from '../../page/frame';
 import { pageFile } from '../html/pageFile';
-import { linkContext } from '../html/linkContext';
-import { unitOf } from '../html/options';
+import { linkContext } from '../markup/linkContext';
+import { unitOf } from '../css/sheetOptions';
 import { pageMarkup } from '../markup/pageMarkup';
 import type { EmitInput } from '../target';
 import type { MarkedPage } from './components';

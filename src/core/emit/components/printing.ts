@@ -17,6 +17,27 @@ export interface LineSpan {
   readonly lastLine: number;
 }
 
+/** Code with the lines of its layers. */
+export interface PrintedCode {
+  readonly text: string;
+  readonly spans: readonly LineSpan[];
+}
+
+/** Pieces of code one after the other, the lines of their layers counted through. */
+export function joinPrinted(...pieces: readonly (string | PrintedCode)[]): PrintedCode {
+  let text = '';
+  const spans: LineSpan[] = [];
+  for (const piece of pieces) {
+    const before = text.split('\n').length - 1;
+    const own = typeof piece === 'string' ? [] : piece.spans;
+    spans.push(
+      ...own.map((span) => ({ ...span, line: span.line + before, lastLine: span.lastLine + before })),
+    );
+    text += typeof piece === 'string' ? piece : piece.text;
+  }
+  return { text, spans };
+}
+
 /**
  * Marks around the code of a layer: control characters, which formatters measure as nothing and no mockup has (XML 1.0,
  * §2.2). The layer is named by its index in octal digits between them.
@@ -42,7 +63,7 @@ export class MarkedPrinter {
   };
 
   /** Prints code of strings and line breaks alone, which needs no measuring. */
-  printLines(code: Doc): { readonly text: string; readonly spans: readonly LineSpan[] } {
+  printLines(code: Doc): PrintedCode {
     const pieces: string[] = [];
     const visit = (doc: Doc): void => {
       if (typeof doc === 'string') pieces.push(doc);
@@ -53,7 +74,7 @@ export class MarkedPrinter {
     return this.withSpans(pieces.join(''));
   }
 
-  print(code: Doc): { readonly text: string; readonly spans: readonly LineSpan[] } {
+  print(code: Doc): PrintedCode {
     const { formatted } = printer.printDocToString(code, {
       printWidth: WIDTH,
       tabWidth: 2,
@@ -62,7 +83,7 @@ export class MarkedPrinter {
     return this.withSpans(formatted);
   }
 
-  private withSpans(marked: string): { readonly text: string; readonly spans: readonly LineSpan[] } {
+  private withSpans(marked: string): PrintedCode {
     const spans: LineSpan[] = [];
     const open: number[] = [];
     let at = 1;
@@ -72,12 +93,16 @@ export class MarkedPrinter {
         return mark;
       }
       if (digits === undefined) {
-        const span = open.pop()!;
-        spans[span] = { ...spans[span]!, lastLine: at };
+        // A sign that somebody typed closes nothing.
+        const span = open.pop();
+        if (span !== undefined) spans[span] = { ...spans[span]!, lastLine: at };
       } else {
         const index = Number.parseInt([...digits].map((digit) => DIGITS.indexOf(digit)).join(''), 8);
-        open.push(spans.length);
-        spans.push({ layer: this.layers[index]!, line: at, lastLine: at });
+        const layer = this.layers[index];
+        if (layer !== undefined) {
+          open.push(spans.length);
+          spans.push({ layer, line: at, lastLine: at });
+        }
       }
       return '';
     });

@@ -1,4 +1,4 @@
-import { typeOfAttribute } from './generalise';
+import { typeOfAttribute } from './attributeTypes';
 import { arrayLiteral, objectLiteral } from './literals';
 import type { Doc, MarkedPrinter } from './printing';
 import type { Component, FieldType, FieldValue, Row } from './template';

@@ -4,8 +4,9 @@ import { freeName } from '../../markup/freeName';
 import { safeName } from '../../sort/outputNames';
 import { nodeMarkup } from '../markup/nodeMarkup';
 import type { EmittedFile, EmitInput } from '../target';
-import { linkContext } from './linkContext';
-import { unitOf } from './options';
+import { linkContext } from '../markup/linkContext';
+import { pageFile } from './pageFile';
+import { unitOf } from '../css/sheetOptions';
 
 /**
  * The furniture of several screens, each block in a file of its own that a build tool can put into the pages. A
@@ -19,7 +20,7 @@ export function furnitureFiles(input: EmitInput): readonly EmittedFile[] {
     const context = {
       ...input,
       unit: unitOf(input),
-      ...linkContext(page, input.pages),
+      ...linkContext(page, input.pages, pageFile),
       placed: !page.layout,
     };
     for (const node of walkNodes(page.children)) {

@@ -4,7 +4,7 @@ import { walkNodes } from '../../page/walk';
 import { cssMistakes, htmlMistakes } from '../../../../tests/support/valid';
 import type { LayerId } from '../../mockup/layer';
 import type { Tag } from '../../sort/tag';
-import { layerFragment } from './layerFragment';
+import { html } from './html';
 
 const MOCKUPS = [
   ['the demo', readDemo],
@@ -201,7 +201,7 @@ describe('the code', () => {
 
 describe('the code of one layer', () => {
   const conversion = convertReading(readDemo());
-  const fragment = (layer: LayerId) => layerFragment({ ...conversion, settings: {} }, layer);
+  const fragment = (layer: LayerId) => html.fragment({ ...conversion, settings: {} }, layer);
 
   it('is its element and the classes that it uses', () => {
     const id = idEnding(conversion.mockup, '/book-button');

@@ -1,36 +1,36 @@
-import { CSS_CAPABILITIES } from '../css/capabilities';
 import { element } from '../../markup/element';
-import { printCss, type CssRule } from '../../markup/printCss';
-import { printHtmlWithSpans, type PrintedSpan } from '../../markup/printHtml';
+import { printHtml, printHtmlWithSpans, type PrintedSpan } from '../../markup/printHtml';
 import { withAnyMemo } from '../../mockup/memoize';
 import type { SourceSpan } from '../sourceMap';
 import type { Page } from '../../page/frame';
-import type { BookInput, EmitInput, EmittedFile, FragmentInput, Target, TargetOutput } from '../target';
+import type { EmitInput, FragmentInput, Target, TargetOutput } from '../target';
 import type { LayerId } from '../../mockup/layer';
 import { furnitureFiles } from './furnitureFiles';
 import { pageFile } from './pageFile';
-import { linkContext } from './linkContext';
-import { layerFragment } from './layerFragment';
+import { BROWSER_TARGET } from '../browserTarget';
+import { printSheet, tokenFile } from '../css/sheetFiles';
+import { unitOf } from '../css/sheetOptions';
+import { layerFragment, type MarkupPrinter } from '../markup/layerFragment';
+import { linkContext } from '../markup/linkContext';
 import { pageMarkup } from '../markup/pageMarkup';
-import { HTML_OPTIONS, isSharedApart, namesValues, tokenFormatOf, unitOf } from './options';
-import { pagePieces } from './pagePieces';
-import { sheetRules } from '../css/sheet';
-import { asInSheet, tokenSheet } from '../css/sheetTokens';
-import { styleBook } from '../css/styleBook';
-import { rulesInUnit } from '../css/units';
+import { HTML_OPTIONS, isSharedApart } from './options';
+
+const PRINTER: MarkupPrinter = {
+  title: 'HTML',
+  language: 'html',
+  addressOfPage: pageFile,
+  print: (markup) => printHtml([markup]),
+};
 
 /** HTML and CSS: a file a screen, one style sheet for all. */
 export const html = {
+  ...BROWSER_TARGET,
   name: 'html',
   label: 'HTML',
-  capabilities: CSS_CAPABILITIES,
   options: HTML_OPTIONS,
-  fitsBrowsers: true,
   emit: (input: EmitInput): TargetOutput => withAnyMemo(() => emitPages(input)),
   pageFile,
-  fragment: (input: FragmentInput, layer: LayerId) => withAnyMemo(() => layerFragment(input, layer)),
-  preview: pagePieces,
-  styleBook: (input: BookInput) => withAnyMemo(() => styleBook(input)),
+  fragment: (input: FragmentInput, layer: LayerId) => withAnyMemo(() => layerFragment(input, layer, PRINTER)),
 } as const satisfies Target;
 
 function emitPages(input: EmitInput): TargetOutput {
@@ -59,23 +59,6 @@ function insideScreen(spans: readonly PrintedSpan[], screen: string): readonly S
   return others.map((span) => ({ ...span, element: span.element - own.element - 1 }));
 }
 
-/** The style sheet that all pages share. */
-export function printSheet(input: EmitInput): string {
-  return printCss(rulesOfSheet(input));
-}
-
-/** Its rules, in the unit and with the values that a person chose. */
-export function rulesOfSheet(input: EmitInput): readonly CssRule[] {
-  const rules = namesValues(input) ? tokenSheet(input).rules : asInSheet(sheetRules(input), input, false);
-  return rulesInUnit(rules, unitOf(input));
-}
-
-/** The tokens for other tools, in the format that a person chose. */
-export function tokenFile(input: EmitInput): readonly EmittedFile[] {
-  const format = tokenFormatOf(input);
-  return format ? [{ path: format.file, text: format.print(tokenSheet(input).tokens) }] : [];
-}
-
 function printPage(page: Page, input: EmitInput) {
   const head = element('head', {}, [
     element('meta', { charset: 'utf-8' }),
@@ -84,7 +67,7 @@ function printPage(page: Page, input: EmitInput) {
     element('link', { rel: 'stylesheet', href: 'styles.css' }),
   ]);
   const body = element('body', {}, [
-    pageMarkup(page, { ...input, unit: unitOf(input), ...linkContext(page, input.pages) }),
+    pageMarkup(page, { ...input, unit: unitOf(input), ...linkContext(page, input.pages, pageFile) }),
   ]);
   const doctype = '<!doctype html>\n';
   const { text, spans } = printHtmlWithSpans([element('html', { lang: input.language }, [head, body])]);

@@ -1,24 +1,10 @@
-import type { Unit } from '../../page/frame';
-import { TOKEN_FORMATS, type TokenFormat } from '../../style/tokens/formats/formats';
+import { SHEET_OPTIONS } from '../css/sheetOptions';
 import type { EmitInput } from '../target';
 import { settingOf, type TargetOptions } from '../targetOptions';
 
 /** What a person chooses about HTML and CSS. */
 export const HTML_OPTIONS = {
-  unit: { label: 'Units', values: { px: 'px', rem: 'rem' } },
-  values: {
-    label: 'Repeated values',
-    values: { named: 'as custom properties', plain: 'written out' },
-  },
-  tokens: {
-    label: 'Token file',
-    values: {
-      none: 'none',
-      css: TOKEN_FORMATS.css.label,
-      scss: TOKEN_FORMATS.scss.label,
-      dtcg: TOKEN_FORMATS.dtcg.label,
-    },
-  },
+  ...SHEET_OPTIONS,
   shared: {
     label: 'Shared parts',
     values: { within: 'in each page', apart: 'also as files of their own' },
@@ -26,23 +12,7 @@ export const HTML_OPTIONS = {
   },
 } as const satisfies TargetOptions;
 
-/** The unit in which lengths are written. */
-export function unitOf({ settings }: Pick<EmitInput, 'settings'>): Unit {
-  return settingOf(HTML_OPTIONS, settings, 'unit');
-}
-
 /** True when what several screens share is written as files of its own too, for a build tool. */
 export function isSharedApart({ settings }: Pick<EmitInput, 'settings'>): boolean {
   return settingOf(HTML_OPTIONS, settings, 'shared') === 'apart';
-}
-
-/** True when values that are used again become custom properties. */
-export function namesValues({ settings }: Pick<EmitInput, 'settings'>): boolean {
-  return settingOf(HTML_OPTIONS, settings, 'values') === 'named';
-}
-
-/** The format in which tokens are written for other tools; null for none. */
-export function tokenFormatOf({ settings }: Pick<EmitInput, 'settings'>): TokenFormat | null {
-  const name = settingOf(HTML_OPTIONS, settings, 'tokens');
-  return name === 'none' ? null : TOKEN_FORMATS[name];
 }

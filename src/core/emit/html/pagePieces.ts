@@ -9,8 +9,9 @@ import { mainFile } from '../../pictures/picture';
 import type { StyleClass } from '../../style/styleSheet';
 import type { PagePiece, PagePieces } from '../preview';
 import type { PreviewInput } from '../target';
-import { linkContext } from './linkContext';
-import { unitOf } from './options';
+import { linkContext } from '../markup/linkContext';
+import { pageFile } from './pageFile';
+import { unitOf } from '../css/sheetOptions';
 import { commonPlacement } from '../css/sharedPlacement';
 import { modifiersOf } from '../css/modifiers';
 import { placedClasses } from '../css/placedClasses';
@@ -33,7 +34,7 @@ export function pagePieces(page: Page, input: PreviewInput): PagePieces {
   const context: Context = {
     ...input,
     unit: unitOf(input),
-    ...linkContext(page, input.pages),
+    ...linkContext(page, input.pages, pageFile),
     keyed: true,
     placed: !page.layout,
   };

@@ -12,7 +12,7 @@ import type {
   TemplateNode,
   TemplateValue,
 } from '../components/template';
-import { hardline, MarkedPrinter, type Doc, type LineSpan } from '../components/printing';
+import { hardline, joinPrinted, MarkedPrinter, type Doc, type PrintedCode } from '../components/printing';
 import { qmlSum } from './values';
 
 /** What files are printed with. */
@@ -44,6 +44,10 @@ const NEUTRAL: Readonly<Record<string, string>> = {
   visible: 'true',
 };
 
+/** What objects know and no property says. */
+const UNPRINTED = new Set(['class', 'data-slot', 'key', 'state.id']);
+
+/** The empty value of each type. */
 const EMPTY: Readonly<Record<QmlType, string>> = {
   string: '""',
   color: '"transparent"',
@@ -69,10 +73,7 @@ export function propertyName(field: string): string {
 }
 
 /** A component as a QML file, with the lines of its layers. */
-export function qmlFile(
-  component: Component,
-  style: QmlStyle,
-): { readonly text: string; readonly spans: readonly LineSpan[] } {
+export function qmlFile(component: Component, style: QmlStyle): PrintedCode {
   return new FileWriter(component, style).file();
 }
 
@@ -91,9 +92,9 @@ class FileWriter {
     private readonly style: QmlStyle,
   ) {}
 
-  file() {
+  file(): PrintedCode {
     const { root, fields } = this.component;
-    const inner = this.inside(root, '', true);
+    const inner = this.inside(root, '', 'root');
     const properties = fields.map((field) => this.property(field));
     const head = [...properties, ...this.aliases];
     const note = root.note === undefined ? [] : [`// ${root.note.replace(/\s+/g, ' ')}`, hardline];
@@ -108,13 +109,8 @@ class FileWriter {
       '}',
       hardline,
     ];
-    const { text, spans } = this.printer.printLines(this.printer.from(root.origin, body));
-    const imports = `${['import QtQuick', ...this.imports()].join('\n')}\n\n`;
-    const before = imports.split('\n').length - 1;
-    return {
-      text: imports + text.replace(/\{\n\n( {4,}id: root\n)/, '{\n$1'),
-      spans: spans.map((span) => ({ ...span, line: span.line + before, lastLine: span.lastLine + before })),
-    };
+    const imports = ['import QtQuick', ...this.imports()].join('\n');
+    return joinPrinted(`${imports}\n\n`, this.printer.printLines(this.printer.from(root.origin, body)));
   }
 
   private imports(): readonly string[] {
@@ -131,33 +127,27 @@ class FileWriter {
     // Only what is required takes its value from a model.
     if (usual === null || this.style.isSaid(this.component, field))
       return `required property ${type} ${propertyName(name)}`;
-    return `property ${type} ${propertyName(name)}: ${valueText(usual)}`;
+    return `property ${type} ${propertyName(name)}: ${String(usual)}`;
   }
 
-  /** The lines inside of an object: its properties, then the objects in it, each apart by an empty line. */
-  private inside(
-    element: TemplateElement,
-    margin: string,
-    isRoot = false,
-    given: string | null = null,
-  ): Doc[] {
+  /**
+   * The lines inside of an object: its id, its properties, then the objects in it, each apart by an empty line.
+   * @param given the id that the object has already; null for none
+   */
+  private inside(element: TemplateElement, margin: string, given: string | null): Doc[] {
+    const isRoot = given === 'root';
     this.types.add(element.name);
     const isControl = element.children.some((child) => child.kind === 'element' && child.name === 'states');
-    if (isControl) this.controls.push(new Map(isRoot ? [['control', 'root']] : []));
+    if (isControl) this.controls.push(new Map());
     const content = element.children.find((child) => child.kind === 'element' && isContent(child));
     const contentId =
       content && 'content.width' in element.attributes ? this.freeId(`${idWord(element)}-content`) : null;
-    const lines = Object.entries(element.attributes).flatMap(([name, value]) =>
-      (name === 'state.id' ? this.stateId(String(value), given) : this.line(name, value, contentId)).map(
-        (each) => `${margin}    ${each}`,
-      ),
-    );
-    const slot = element.attributes['data-slot'];
-    if (typeof slot === 'string' && element.name !== 'Text' && element.name !== 'Image' && !isRoot) {
-      const id = this.freeId(slot);
-      lines.unshift(`${margin}    id: ${id}`);
-      this.aliases.push(`property alias ${propertyName(id)}Slot: ${id}`);
-    }
+    const id = given ?? this.ownId(element);
+    this.tell(element, id, isRoot);
+    const lines = [
+      ...(id === null || isRoot ? [] : [`id: ${id}`]),
+      ...Object.entries(element.attributes).flatMap(([name, value]) => this.line(name, value, contentId)),
+    ].map((each) => `${margin}    ${each}`);
     if (element.shownBy !== null) {
       const field = this.component.fields.find(({ name }) => name === element.shownBy)!;
       const type = this.style.typeOf(this.component, field);
@@ -176,9 +166,9 @@ class FileWriter {
   }
 
   private line(name: string, value: TemplateValue, contentId: string | null): readonly string[] {
-    if (name === 'class' || name === 'data-slot' || name === 'key') return [];
+    if (UNPRINTED.has(name)) return [];
     if (name.startsWith('Layout.')) this.types.add(name);
-    const text = typeof value === 'object' ? `root.${propertyName(value.field)}` : this.token(String(value));
+    const text = this.value(value);
     if (name === 'baseline.y') return [`y: ${text} - baselineOffset`];
     if (name === 'stretch.x') return [`transform: Scale { xScale: ${text} }`];
     if (name === 'content.width' || name === 'content.height') {
@@ -189,17 +179,19 @@ class FileWriter {
     return [`${name}: ${text}`];
   }
 
-  /** The id of an object that states change; that of the file's own object is there already. */
-  private stateId(key: string, given: string | null): readonly string[] {
-    const control = this.controls.at(-1);
-    if (!control || control.get(key) === 'root') return [];
-    if (given !== null) {
-      control.set(key, given);
-      return [];
-    }
-    const id = this.freeId(key === 'control' ? 'control' : `control-${key}`);
-    control.set(key, id);
-    return [`id: ${id}`];
+  /** The id of an object that states change, or whose content a program fills in; null for any other. */
+  private ownId({ attributes, ...element }: TemplateElement): string | null {
+    const key = this.controls.length > 0 ? attributes['state.id'] : undefined;
+    if (typeof key === 'string') return this.freeId(key === 'control' ? key : `control-${key}`);
+    return isContentSlot({ attributes, ...element }) ? this.freeId(String(attributes['data-slot'])) : null;
+  }
+
+  /** Notes the id of an object for its control, and for the program that fills it in. */
+  private tell(element: TemplateElement, id: string | null, isRoot: boolean): void {
+    if (id === null) return;
+    const { 'state.id': key } = element.attributes;
+    if (typeof key === 'string') this.controls.at(-1)?.set(key, id);
+    if (!isRoot && isContentSlot(element)) this.aliases.push(`property alias ${propertyName(id)}Slot: ${id}`);
   }
 
   /** The states of a control, those alone whose objects stand in this file. */
@@ -219,9 +211,7 @@ class FileWriter {
           `${margin}            target: ${target}`,
           hardline,
           ...lines.flatMap(([name, value]): Doc[] => {
-            const text =
-              typeof value === 'object' ? `root.${propertyName(value.field)}` : this.token(String(value));
-            return [`${margin}            ${name}: ${text}`, hardline];
+            return [`${margin}            ${name}: ${this.value(value)}`, hardline];
           }),
           `${margin}        }`,
           hardline,
@@ -266,8 +256,9 @@ class FileWriter {
     });
   }
 
-  private token(value: string): string {
-    return this.style.tokenOf(value) ?? value;
+  private value(value: TemplateValue): string {
+    if (typeof value === 'object') return `root.${propertyName(value.field)}`;
+    return this.style.tokenOf(String(value)) ?? String(value);
   }
 
   private node(node: TemplateNode, margin: string, id: string | null): Doc[] {
@@ -291,15 +282,14 @@ class FileWriter {
   private element(element: TemplateElement, margin: string, id: string | null): Doc[] {
     const note =
       element.note === undefined ? [] : [`${margin}// ${element.note.replace(/\s+/g, ' ')}`, hardline];
-    const inner = this.inside(element, margin, false, id);
-    const named = id === null ? [] : [`${margin}    id: ${id}`, hardline];
-    if (inner.length + named.length === 0)
+    const inner = this.inside(element, margin, id);
+    if (inner.length === 0)
       return [
         ...note,
         this.printer.from(element.origin, [`${margin}${element.name} {`, hardline, `${margin}}`]),
         hardline,
       ];
-    const body: Doc = [`${margin}${element.name} {`, hardline, ...named, ...inner, `${margin}}`];
+    const body: Doc = [`${margin}${element.name} {`, hardline, ...inner, `${margin}}`];
     return [...note, this.printer.from(element.origin, body), hardline];
   }
 
@@ -331,48 +321,41 @@ class FileWriter {
     ];
   }
 
-  /** The rows of a model; a row says every field, since all rows of a model have the same ones. */
+  /** The rows of a model. @param between what stands between two of them */
   private rows(component: Component, rows: readonly Row[], margin: string, between = ''): Doc[] {
     return rows.flatMap((row, at): Doc[] => {
-      const lines = component.fields.flatMap((field): Doc[] => {
-        const value = this.saidOf(component, field, row);
-        if (value === null) return [];
-        const name = propertyName(field.name);
-        if (typeof value !== 'boolean' && areRows(value) && field.type.kind === 'rows')
-          return [
-            `${margin}        ${name}: [`,
-            hardline,
-            ...this.rows(field.type.of, value, `${margin}        `, ','),
-            `${margin}        ]`,
-            hardline,
-          ];
-        return [`${margin}        ${name}: ${valueText(value)}`, hardline];
-      });
+      const lines = this.fieldLines(component, row, `${margin}    `, 'within a row');
       const body: Doc = [`${margin}    ListElement {`, hardline, ...lines, `${margin}    }`];
       return [this.printer.from(row.origin, body), at < rows.length - 1 ? between : '', hardline];
     });
   }
 
   private use(component: Component, row: Row, margin: string): Doc[] {
-    const lines = component.fields.flatMap((field): Doc[] => {
+    const lines = this.fieldLines(component, row, margin, 'of an object');
+    const body: Doc = [`${margin}${component.name} {`, hardline, ...lines, `${margin}}`];
+    return [this.printer.from(row.origin, body), hardline];
+  }
+
+  /**
+   * What a use says of all fields: all rows of a model have the same ones.
+   * @param lists where a field with rows stands: a row lists them, an object has a model of them
+   */
+  private fieldLines(
+    component: Component,
+    row: Row,
+    margin: string,
+    lists: 'within a row' | 'of an object',
+  ): Doc[] {
+    return component.fields.flatMap((field): Doc[] => {
       const value = this.saidOf(component, field, row);
       if (value === null) return [];
-      const name = propertyName(field.name);
-      if (typeof value !== 'boolean' && areRows(value) && field.type.kind === 'rows')
-        return [
-          `${margin}    ${name}: ListModel {`,
-          hardline,
-          ...this.rows(field.type.of, value, `${margin}    `),
-          `${margin}    }`,
-          hardline,
-        ];
-      return [`${margin}    ${name}: ${valueText(value)}`, hardline];
+      const name = `${margin}    ${propertyName(field.name)}`;
+      if (typeof value === 'boolean' || !areRows(value) || field.type.kind !== 'rows')
+        return [`${name}: ${String(value)}`, hardline];
+      const [open, close, between] = lists === 'of an object' ? ['ListModel {', '}', ''] : ['[', ']', ','];
+      const inner = this.rows(field.type.of, value, `${margin}    `, between);
+      return [`${name}: ${open}`, hardline, ...inner, `${margin}    ${close}`, hardline];
     });
-    const body: Doc =
-      lines.length === 0
-        ? [`${margin}${component.name} {`, hardline, `${margin}}`]
-        : [`${margin}${component.name} {`, hardline, ...lines, `${margin}}`];
-    return [this.printer.from(row.origin, body), hardline];
   }
 
   /** What a use says of a field, in full; null where the field has its usual value in all uses. */
@@ -407,16 +390,18 @@ class FileWriter {
   }
 }
 
+/** True for an object whose content a program fills in; words and pictures are fields. */
+function isContentSlot({ name, attributes }: TemplateElement): boolean {
+  return typeof attributes['data-slot'] === 'string' && name !== 'Text' && name !== 'Image';
+}
+
+/** True for what gives the object around it its size. */
 function isContent({ name, attributes }: TemplateElement): boolean {
   return /(?:^Text|Layout)$/.test(name) && ('anchors.fill' in attributes || 'anchors.left' in attributes);
 }
 
 function idWord({ classes, name }: TemplateElement): string {
   return classes[0] ?? name.toLowerCase();
-}
-
-function valueText(value: FieldValue): string {
-  return typeof value === 'string' ? value : String(value);
 }
 
 /** The type of a field by all that uses say. */

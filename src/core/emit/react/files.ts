@@ -9,10 +9,11 @@ import {
   hardline,
   ifBreak,
   indent,
+  joinPrinted,
   MarkedPrinter,
   softline,
   type Doc,
-  type LineSpan,
+  type PrintedCode,
 } from '../components/printing';
 import { commentText, jsxOf, parametersOf, valueWriter, type JsxContext } from './jsx';
 
@@ -33,7 +34,7 @@ export function componentFile(
   component: Component,
   { hasModules, files }: ReactStyle,
   isScreen: boolean,
-): { readonly text: string; readonly spans: readonly LineSpan[] } {
+): PrintedCode {
   const { name, fields, root } = component;
   const slots = slotsIn([root]);
   const taken = new Set([name, ...fields.map((field) => field.name), ...slots, 'row', 'index']);
@@ -72,13 +73,8 @@ export function componentFile(
     hardline,
   ];
   const props = propsOf(component, slots, imports);
-  const head = `${imports.print('react')}\n${props}`.replace(/^\n+/, '');
-  const before = head.split('\n').length - 1;
-  const { text, spans } = printer.print(code);
-  return {
-    text: head + text,
-    spans: spans.map((span) => ({ ...span, line: span.line + before, lastLine: span.lastLine + before })),
-  };
+  const head = [imports.print('react'), props].filter((each) => each !== '');
+  return joinPrinted(head.map((each) => `${each}\n`).join(''), printer.print(code));
 }
 
 /** The interface of a component's fields; nothing for a component without any. */
@@ -88,7 +84,7 @@ function propsOf({ name, fields }: Component, slots: readonly string[], imports:
     ...fields.map((field) => fieldLine(field, imports, TYPING)),
     ...slots.map((slot) => `  readonly ${slot}?: ${imports.type('ReactNode')};`),
   ];
-  return `export interface ${name}Props {\n${lines.join('\n')}\n}\n\n`;
+  return `export interface ${name}Props {\n${lines.join('\n')}\n}\n`;
 }
 
 /** Every link of the screens goes through this component. */

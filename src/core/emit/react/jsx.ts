@@ -1,5 +1,4 @@
 import { REACT_ATTRIBUTES } from './reactNames';
-import type { ModuleImports } from '../components/moduleImports';
 import { styleLiteral } from '../components/inlineStyle';
 import { stringLiteral } from '../components/literals';
 import {
@@ -12,9 +11,9 @@ import {
   line,
   softline,
   type Doc,
-  type MarkedPrinter,
 } from '../components/printing';
-import { typeOfAttribute } from '../components/generalise';
+import type { PrintContext } from '../components/printContext';
+import { typeOfAttribute } from '../components/attributeTypes';
 import { areRows, keyField, valueLiteral, type ValueWriter } from '../components/rows';
 import type {
   Component,
@@ -27,19 +26,11 @@ import type {
 } from '../components/template';
 
 /** What JSX is printed with. */
-export interface JsxContext {
-  readonly imports: ModuleImports;
-  readonly from: MarkedPrinter['from'];
+export interface JsxContext extends PrintContext {
   /** True where class names are looked up in a CSS module. */
   readonly hasModules: boolean;
-  /** The files that modules import, by their paths in the build. */
-  readonly files: ReadonlySet<string>;
-  /** The fields of the component that is printed. */
-  readonly fields: ReadonlyMap<string, Field>;
   /** How the values of fields are written. */
   readonly values: ValueWriter;
-  /** Keeps the rows of a list as data of the module. @returns the name of the constant */
-  readonly keepRows: (component: Component, rows: readonly Row[]) => string;
 }
 
 /** Elements that a router takes over. */

@@ -1,14 +1,10 @@
-import { HTML_OPTIONS } from '../html/options';
+import { SHEET_OPTIONS } from '../css/sheetOptions';
 import type { EmitInput } from '../target';
 import { settingOf, type TargetOptions } from '../targetOptions';
 
-const { unit, values, tokens } = HTML_OPTIONS;
-
 /** What a person chooses about React components. */
 export const REACT_OPTIONS = {
-  unit,
-  values,
-  tokens,
+  ...SHEET_OPTIONS,
   styles: {
     label: 'Style sheet',
     values: { plain: 'CSS for the whole page', modules: 'a CSS module' },

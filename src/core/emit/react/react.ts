@@ -1,37 +1,32 @@
 import { withAnyMemo } from '../../mockup/memoize';
 import type { Page } from '../../page/frame';
 import type { LayerId } from '../../mockup/layer';
-import { componentsOf, screenNames } from '../components/components';
+import { BROWSER_TARGET } from '../browserTarget';
+import { componentFragment } from '../components/componentFragment';
+import { componentsOf, MARKUP, screenNames } from '../components/components';
 import { filesOfBuild, markedPages } from '../components/marked';
 import { spansOfPage } from '../components/printing';
-import { CSS_CAPABILITIES } from '../css/capabilities';
-import { styleBook } from '../css/styleBook';
-import { pagePieces } from '../html/pagePieces';
-import { printSheet, tokenFile } from '../html/html';
-import type { BookInput, EmitInput, FragmentInput, Target, TargetOutput } from '../target';
+import { printSheet, tokenFile } from '../css/sheetFiles';
+import type { EmitInput, Fragment, FragmentInput, Target, TargetOutput } from '../target';
 import { screenListFile } from '../components/screenList';
 import { fileTypes } from '../components/fileTypes';
 import { componentFile, LINK_FILE } from './files';
-import { jsxFragment } from './jsxFragment';
 import { hasModules, REACT_OPTIONS } from './options';
 
 /** React: a function component for each screen, shared block and list, in TypeScript. */
 export const react = {
+  ...BROWSER_TARGET,
   name: 'react',
   label: 'React',
-  capabilities: CSS_CAPABILITIES,
   options: REACT_OPTIONS,
-  fitsBrowsers: true,
   emit: (input: EmitInput): TargetOutput => withAnyMemo(() => emitComponents(input)),
-  pageFile: (pages: readonly Page[], at: number) => `screens/${screenNames(pages)[at]}.tsx`,
-  fragment: (input: FragmentInput, layer: LayerId) => withAnyMemo(() => jsxFragment(input, layer)),
-  preview: pagePieces,
-  styleBook: (input: BookInput) => withAnyMemo(() => styleBook(input)),
+  pageFile: (pages: readonly Page[], at: number) => `screens/${screenNames(pages, MARKUP)[at]}.tsx`,
+  fragment: (input: FragmentInput, layer: LayerId) => withAnyMemo(() => fragment(input, layer)),
 } as const satisfies Target;
 
 function emitComponents(input: EmitInput): TargetOutput {
   const pages = markedPages(input);
-  const { parts, screens } = componentsOf(pages);
+  const { parts, screens } = componentsOf(pages, MARKUP);
   const inModules = hasModules(input);
   const style = { hasModules: inModules, files: filesOfBuild(input) };
   const written = screens.map((screen, at) => {
@@ -53,6 +48,17 @@ function emitComponents(input: EmitInput): TargetOutput {
     ].map(({ path, text }) => ({ path, text })),
     sourceMap: Object.fromEntries(written.map(({ path, spans }) => [path, spans])),
   };
+}
+
+/** The code of one layer as a component. */
+function fragment(input: FragmentInput, layer: LayerId): Fragment {
+  const style = { hasModules: hasModules(input), files: filesOfBuild(input) };
+  return componentFragment(input, layer, {
+    title: 'TSX',
+    language: 'jsx',
+    style: MARKUP,
+    print: (component) => componentFile(component, style, false).text,
+  });
 }
 
 /** The style sheet of a CSS module: the classes of themes stand on the root, which is no component's. */

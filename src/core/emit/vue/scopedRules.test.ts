@@ -1,6 +1,6 @@
 import { element, inlineElement } from '../../markup/element';
 import type { CssRule } from '../../markup/printCss';
-import { componentOfElement } from '../components/components';
+import { componentOfElement, MARKUP } from '../components/components';
 import { scopedRules } from './scopedRules';
 
 const rule = (selector: string, media?: string): CssRule => ({
@@ -17,6 +17,7 @@ const { whole, parts } = componentOfElement(
     element('ul', { class: 'steps' }, [item('a'), item('b')]),
     inlineElement('p', { class: 'quiet' }, ['c']),
   ]),
+  MARKUP,
 );
 const components = [...parts, whole];
 const [part] = parts;

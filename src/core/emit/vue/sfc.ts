@@ -9,10 +9,11 @@ import {
   ifBreak,
   indent,
   join,
+  joinPrinted,
   line,
   MarkedPrinter,
   type Doc,
-  type LineSpan,
+  type PrintedCode,
 } from '../components/printing';
 import { valueLiteral, type ValueWriter } from '../components/rows';
 import { fieldLine, propsType, type FieldTyping } from '../components/fieldTypes';
@@ -39,7 +40,7 @@ export function componentFile(
   component: Component,
   { files, css }: SfcStyle,
   isScreen: boolean,
-): { readonly text: string; readonly spans: readonly LineSpan[] } {
+): PrintedCode {
   const { name, fields, root } = component;
   const taken = new Set([name, ...fields.map((field) => field.name), ...slotsIn([root]), 'row', 'index']);
   const imports = new ModuleImports('../', taken);
@@ -57,13 +58,10 @@ export function componentFile(
   const constants = data.print(writer, ({ name: of }) => propsType(of, imports, TYPING));
   const props = propsOf(component, imports);
   if (isScreen) imports.effect('styles.css');
-  const body: Doc = [props, constants, definition(component, writer)];
   const head = imports.print('vue');
-  const isScripted = head !== '' || fields.length > 0;
-  const { text, spans } = printer.print([
-    ...(isScripted
-      ? ['<script setup lang="ts">', hardline, '\u0003', body, '</script>', hardline, hardline]
-      : []),
+  const body = printer.print([props, constants, definition(component, writer)]);
+  const script = joinPrinted(head, head !== '' && body.text !== '' ? '\n' : '', trimmed(body));
+  const template = printer.print([
     root.note === undefined ? '' : [`<!-- ${escapeComment(root.note)} -->`, hardline],
     '<template>',
     hardline,
@@ -72,13 +70,16 @@ export function componentFile(
     '</template>',
     hardline,
   ]);
-  const space = head !== '' && !text.includes('\u0003</script>') ? '\n' : '';
-  const before = (head + space).split('\n').length - 1;
-  const style = css === '' ? '' : `\n<style scoped>\n${css}</style>\n`;
-  return {
-    text: text.replace('\u0003', () => head + space).replace('\n\n</script>', '\n</script>') + style,
-    spans: spans.map((span) => ({ ...span, line: span.line + before, lastLine: span.lastLine + before })),
-  };
+  return joinPrinted(
+    ...(script.text === '' ? [] : ['<script setup lang="ts">\n', script, '</script>\n\n']),
+    template,
+    css === '' ? '' : `\n<style scoped>\n${css}</style>\n`,
+  );
+}
+
+/** Code that ends with its last line. */
+function trimmed({ text, spans }: PrintedCode): PrintedCode {
+  return { text: text.replace(/\n+$/, '\n'), spans };
 }
 
 /** The fields with their usual values; nothing for a component without any. */

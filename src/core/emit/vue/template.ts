@@ -1,13 +1,11 @@
 import { escapeAttribute, escapeComment, escapeText, VOID_ELEMENTS } from '../../markup/printHtml';
-import type { ModuleImports } from '../components/moduleImports';
 import { kebabCase } from '../components/identifiers';
 import { keyField } from '../components/rows';
-import { typeOfAttribute } from '../components/generalise';
-import type { MarkedPrinter } from '../components/printing';
+import type { PrintContext } from '../components/printContext';
+import { typeOfAttribute } from '../components/attributeTypes';
 import { hardline, type Doc } from '../components/printing';
 import type {
   Component,
-  Field,
   FieldReference,
   Row,
   TemplateElement,
@@ -16,15 +14,7 @@ import type {
 } from '../components/template';
 
 /** What a template is printed with. */
-export interface TemplateContext {
-  readonly imports: ModuleImports;
-  readonly from: MarkedPrinter['from'];
-  /** The files of the build, by their paths in it. */
-  readonly files: ReadonlySet<string>;
-  /** The fields of the component that is printed. */
-  readonly fields: ReadonlyMap<string, Field>;
-  /** Keeps the rows of a list as data of the module. @returns the name of the constant */
-  readonly keepRows: (component: Component, rows: readonly Row[]) => string;
+export interface TemplateContext extends PrintContext {
   /** Keeps what one use of a component says. @returns the name of the constant */
   readonly keepUse: (component: Component, row: Row) => string;
 }

@@ -2,34 +2,29 @@ import { printCss } from '../../markup/printCss';
 import { withAnyMemo } from '../../mockup/memoize';
 import type { LayerId } from '../../mockup/layer';
 import type { Page } from '../../page/frame';
+import { BROWSER_TARGET } from '../browserTarget';
+import { componentFragment } from '../components/componentFragment';
 import { componentsOf, screenNames } from '../components/components';
 import { filesOfBuild, markedPages } from '../components/marked';
 import { spansOfPage } from '../components/printing';
 import { screenListFile } from '../components/screenList';
-import { CSS_CAPABILITIES } from '../css/capabilities';
-import { styleBook } from '../css/styleBook';
-import { rulesOfSheet, tokenFile } from '../html/html';
-import { pagePieces } from '../html/pagePieces';
-import type { BookInput, EmitInput, FragmentInput, Target, TargetOutput } from '../target';
+import { rulesOfSheet, tokenFile } from '../css/sheetFiles';
+import type { EmitInput, Fragment, FragmentInput, Target, TargetOutput } from '../target';
 import { isScoped, VUE_OPTIONS } from './options';
 import { scopedRules } from './scopedRules';
 import { fileTypes } from '../components/fileTypes';
 import { componentFile, LINK_FILE } from './sfc';
-import { vueFragment } from './vueFragment';
 import { WORDY } from './wordyNames';
 
 /** Vue: a single-file component for each screen, shared block and list, in TypeScript. */
 export const vue = {
+  ...BROWSER_TARGET,
   name: 'vue',
   label: 'Vue',
-  capabilities: CSS_CAPABILITIES,
   options: VUE_OPTIONS,
-  fitsBrowsers: true,
   emit: (input: EmitInput): TargetOutput => withAnyMemo(() => emitComponents(input)),
   pageFile: (pages: readonly Page[], at: number) => `screens/${screenNames(pages, WORDY)[at]}.vue`,
-  fragment: (input: FragmentInput, layer: LayerId) => withAnyMemo(() => vueFragment(input, layer)),
-  preview: pagePieces,
-  styleBook: (input: BookInput) => withAnyMemo(() => styleBook(input)),
+  fragment: (input: FragmentInput, layer: LayerId) => withAnyMemo(() => fragment(input, layer)),
 } as const satisfies Target;
 
 function emitComponents(input: EmitInput): TargetOutput {
@@ -60,6 +55,17 @@ function emitComponents(input: EmitInput): TargetOutput {
     ],
     sourceMap: Object.fromEntries(written.map(({ path, spans }) => [path, spans])),
   };
+}
+
+/** The code of one layer as a component. */
+function fragment(input: FragmentInput, layer: LayerId): Fragment {
+  const files = filesOfBuild(input);
+  return componentFragment(input, layer, {
+    title: 'Vue',
+    language: 'html',
+    style: WORDY,
+    print: (component) => componentFile(component, { files, css: '' }, false).text,
+  });
 }
 
 /** Addresses of files from the folder of a component. */

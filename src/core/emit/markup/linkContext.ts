@@ -1,16 +1,18 @@
 import type { LayerId } from '../../mockup/layer';
 import type { Page } from '../../page/frame';
-import type { MarkupContext } from '../markup/context';
-import { pageFile } from './pageFile';
+import type { MarkupContext } from './context';
+
+/** Where a page is found, of all that are written together. */
+export type AddressOfPage = (pages: readonly Page[], at: number) => string;
 
 /**
  * How the elements of a page write their ids and links: to addresses and ids in place of names.
- * @param addressOfPage where a page is found; its file, unless something else is given
+ * @param addressOfPage where a page is found
  */
 export function linkContext(
   page: Page,
   pages: readonly Page[],
-  addressOfPage: (pages: readonly Page[], at: number) => string = pageFile,
+  addressOfPage: AddressOfPage,
 ): Pick<MarkupContext, 'idOf' | 'address' | 'fieldIdOf'> {
   const { links, fieldIds } = page;
   const fields = fieldIds && { fieldIdOf: (layer: LayerId) => fieldIds.get(layer) };

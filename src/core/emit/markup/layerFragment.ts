@@ -1,18 +1,17 @@
 import { printCss } from '../../markup/printCss';
 import type { MarkupElement } from '../../markup/element';
-import { printHtml } from '../../markup/printHtml';
 import type { LayerId } from '../../mockup/layer';
 import { findNode } from '../../page/findNode';
 import { walkNodes } from '../../page/walk';
 import type { CodePart, Fragment, FragmentInput } from '../target';
 import { classSelector, modifiersOf } from '../css/modifiers';
 import { placedClasses } from '../css/placedClasses';
-import { linkContext } from './linkContext';
-import { nodeMarkup } from '../markup/nodeMarkup';
+import { linkContext, type AddressOfPage } from './linkContext';
+import { nodeMarkup } from './nodeMarkup';
 import { stateRules } from '../css/stateRules';
 import { asInSheet } from '../css/sheetTokens';
 import { rulesInUnit } from '../css/units';
-import { namesValues, unitOf } from './options';
+import { namesValues, unitOf } from '../css/sheetOptions';
 
 /** The most elements to print: more would slow the view. */
 const MOST_ELEMENTS = 200;
@@ -20,22 +19,16 @@ const MOST_ELEMENTS = 200;
 /** How the markup of a layer is printed. */
 export interface MarkupPrinter extends Omit<CodePart, 'code'> {
   readonly print: (markup: MarkupElement) => string;
+  readonly addressOfPage: AddressOfPage;
 }
-
-const HTML: MarkupPrinter = {
-  title: 'HTML',
-  language: 'html',
-  print: (markup) => printHtml([markup]),
-};
 
 /**
  * The code of one layer as the page has it; the code of the group around a layer that was merged into it.
- * @param printer of HTML, unless something else is given
  */
 export function layerFragment(
   input: FragmentInput,
   layer: LayerId,
-  { print, ...code }: MarkupPrinter = HTML,
+  { print, addressOfPage, ...code }: MarkupPrinter,
 ): Fragment {
   const partsOf = (markup: string, css: string): readonly CodePart[] => [
     { ...code, code: markup },
@@ -69,7 +62,7 @@ export function layerFragment(
   const markup = nodeMarkup(shallow, {
     ...input,
     unit: unitOf(input),
-    ...linkContext(page, input.pages),
+    ...linkContext(page, input.pages, addressOfPage),
     placed: !page.layout,
   });
   const css = printCss(rulesInUnit(asInSheet(rules, input, namesValues(input)), unitOf(input)));
