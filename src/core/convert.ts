@@ -1,6 +1,7 @@
 import { distanceToWholePx } from './mockup/box';
 import { findingList, type Finding, type Report } from './findings/finding';
 import { emit, type Emission } from './emit/emit';
+import { reportNearly } from './emit/nearly';
 import { TARGETS, type TargetName } from './emit/targets';
 import type { StyleBook } from './emit/styleBook';
 import type { FontFile, Target } from './emit/target';
@@ -130,6 +131,7 @@ function pagesOf(input: ConvertInput, target: Target): ConvertedPages {
   const decided = decidedOf(input, target, report);
   clock.lap('sort');
   const shaped = pagesFromDecisions(decided, input, report, target);
+  reportNearly({ pages: shaped.pages, themes: shaped.sheet.themes }, target, report);
   return { ...shaped, findings, ms: addTimes(shaped.ms, clock.ms) };
 }
 

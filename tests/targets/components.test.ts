@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { promisify } from 'node:util';
 import type { Conversion } from '../../src/core/convert';
+import { bundle } from '../../src/engine/render/bundle';
 import { TARGETS } from '../../src/core/emit/targets';
 import { USUAL_LANGUAGE } from '../../src/core/page/frame';
 import {
@@ -105,5 +106,29 @@ describe.each(COMPONENT_TARGETS)('the components for %s', (target) => {
     ]);
     expect(stdout).toMatch(/^\d+ files\n$/);
     expect(Number.parseInt(stdout, 10)).toBeGreaterThan(SITES.length);
+  });
+});
+
+describe('a CSS module', () => {
+  it('gives the same elements, with names that no other sheet has', async () => {
+    const conversion = convertReading(readCase('drawn/a07-cards.svg'), 'flow');
+    const folder = path.join(root, 'modules');
+    const settings = { styles: 'modules' };
+    const { files } = TARGETS.react.emit({ ...conversion, settings, language: USUAL_LANGUAGE });
+    writeSite(folder, files);
+    const [screen] = await serverHtml('react', folder);
+    const withoutClasses = (html: string) =>
+      domLines(html).map((line) => line.replace(/ class=[^=]*?(?= \w+=|$)/, ''));
+    expect(withoutClasses(screen!)).toEqual(plainHtml(conversion).flatMap(withoutClasses));
+    const { css } = await bundle(folder, "import './screens';", 'node');
+    const names = new Set([...screen!.matchAll(/ class="([^"]+)"/g)].flatMap(([, list]) => list!.split(' ')));
+    const own = new Set(
+      files.find(({ path: file }) => file === 'styles.module.css')!.text.match(/\.[a-z][\w-]*/g),
+    );
+    expect(names.size).toBeGreaterThan(5);
+    for (const name of names) {
+      expect(css).toContain(`.${name}`);
+      expect(own).not.toContain(`.${name}`);
+    }
   });
 });

@@ -4,6 +4,7 @@ import type { LayerId } from '../mockup/layer';
 import type { Mockup } from '../mockup/mockup';
 import type { FaceId } from '../mockup/type';
 import type { Page } from '../page/frame';
+import type { PageNode } from '../page/node';
 import type { PicturePlan } from '../pictures/picture';
 import type { PictureSupport } from '../pictures/recipes/automaticRecipe';
 import type { Decisions } from '../sort/decision';
@@ -76,6 +77,8 @@ export interface Target {
   readonly options: TargetOptions;
   /** What its platform shows of pictures. Absent where that is all that browsers show. */
   readonly pictures?: PictureSupport;
+  /** What it says only nearly of a node, each in words for a finding. Absent where it says everything. */
+  readonly nearly?: (node: PageNode) => readonly string[];
   /** False where the platform reads none of the font files that Orden has. Absent where it does. */
   readonly bringsFonts?: false;
   /** Whether a browser shows the output, so that pages are fitted to how browsers round. */

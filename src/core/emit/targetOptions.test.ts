@@ -1,5 +1,5 @@
 import { TARGETS } from './targets';
-import { problemOfSettings, settingOf, usualSettings } from './targetOptions';
+import { problemOfSettings, settingOf, usualSettings, knownSettings } from './targetOptions';
 import { convertReading, readInside } from '../../../tests/support/mockups';
 
 const { options } = TARGETS.html;
@@ -27,4 +27,11 @@ describe('the options of a target', () => {
     expect(text({})).toContain('width: 32px');
     expect(text({ unit: 'rem' })).toContain('width: 2rem');
   });
+});
+
+it('of settings for another target, a target takes those that it knows', () => {
+  const chosen = { unit: 'rem', shared: 'apart', styles: 'modules' };
+  expect(knownSettings(TARGETS.react.options, chosen)).toEqual({ unit: 'rem', styles: 'modules' });
+  expect(knownSettings(TARGETS.vue.options, chosen)).toEqual({ unit: 'rem' });
+  expect(knownSettings(TARGETS.qml.options, chosen)).toEqual({});
 });

@@ -257,6 +257,11 @@ export const WORDING = {
     severity: 'error',
     text: 'The picture {name} could not be drawn: {why}.',
   },
+  'said-nearly': {
+    title: 'Only near to what is drawn',
+    severity: 'note',
+    text: '{target} comes only near to what is drawn: {what}.',
+  },
   'not-shown': {
     title: 'Screens not shown as they are drawn',
     severity: 'note',

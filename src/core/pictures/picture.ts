@@ -7,7 +7,14 @@ import { memoizeByObject } from '../mockup/memoize';
 export type PictureFormat = 'svg' | 'png' | 'jpeg' | 'webp' | 'avif' | 'gif' | 'pdf';
 
 /** The formats that browsers show as pictures. */
-export const SHOWN_FORMATS = ['avif', 'gif', 'jpeg', 'png', 'svg', 'webp'] as const satisfies readonly PictureFormat[];
+export const SHOWN_FORMATS = [
+  'avif',
+  'gif',
+  'jpeg',
+  'png',
+  'svg',
+  'webp',
+] as const satisfies readonly PictureFormat[];
 
 /** The formats of a mockup's bitmaps. */
 export const BITMAP_FORMATS: Readonly<Record<BitmapType, PictureFormat>> = {

@@ -1,3 +1,4 @@
+import { nearly } from './nearly';
 import { withoutFilters } from '../plainCapabilities';
 import { withAnyMemo } from '../../mockup/memoize';
 import type { LayerId } from '../../mockup/layer';
@@ -18,6 +19,7 @@ export const android = {
   capabilities: withoutFilters('Android'),
   options: {},
   pictures: { photos: 'jpeg', svg: 'none', hasDensities: true },
+  nearly,
   // The platform reads TrueType and OpenType alone; families of the device stand in.
   bringsFonts: false,
   fitsBrowsers: false,

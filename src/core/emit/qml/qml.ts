@@ -1,3 +1,4 @@
+import { withoutEffects } from '../nearly';
 import { withoutFilters } from '../plainCapabilities';
 import { withAnyMemo } from '../../mockup/memoize';
 import type { LayerId } from '../../mockup/layer';
@@ -37,6 +38,7 @@ export const qml = {
   label: 'QML',
   capabilities: withoutFilters('Qt Quick'),
   options: {},
+  nearly: withoutEffects,
   // Debian's packages of Qt read no WebP; its SVG is that of SVG Tiny 1.2.
   pictures: { photos: 'jpeg', svg: 'plain' },
   fitsBrowsers: false,

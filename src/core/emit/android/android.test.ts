@@ -1,0 +1,113 @@
+import { convertReading, emitted, readInside } from '../../../../tests/support/mockups';
+import type { Tag } from '../../sort/tag';
+import { resourceName, Resources, viewId } from './resourceNames';
+import { androidColour, dp, sp, stringResource } from './values';
+
+const built = (content: string, arrangement: 'nested' | 'flow' = 'nested') =>
+  convertReading(readInside(content), arrangement, new Map<string, Tag>(), { target: 'android' });
+const layoutOf = (content: string) => emitted(built(content), 'res/layout/test.xml');
+
+describe('names of resources', () => {
+  it('are those that the platform takes', () => {
+    expect(['Save & go', '1st', 'class', 'día'].map(resourceName)).toEqual([
+      'save_go',
+      'n_1st',
+      'class_part',
+      'dia',
+    ]);
+    expect(viewId('book-button')).toBe('bookButton');
+  });
+
+  it('stand for one content each, whatever is asked for first', () => {
+    const resources = new Resources<string>();
+    expect(resources.name('Auk', 'a', () => 'A')).toBe('auk');
+    expect(resources.name('Auk', 'b', () => 'B')).toBe('auk_2');
+    expect(resources.name('Tern', 'a', () => 'A')).toBe('auk');
+    expect(resources.entries()).toEqual([
+      ['auk', 'A'],
+      ['auk_2', 'B'],
+    ]);
+  });
+});
+
+describe('values', () => {
+  it('are written as the platform reads them', () => {
+    expect(androidColour({ r: 1, g: 35, b: 255, alpha: 1 })).toBe('#0123ff');
+    expect(androidColour({ r: 1, g: 35, b: 255, alpha: 0.5 })).toBe('#800123ff');
+    expect([dp(12), dp(0.125), sp(15)]).toEqual(['12dp', '0.13dp', '15sp']);
+    expect(stringResource('It\'s "a" <b> & @')).toBe('It\\\'s \\"a\\" &lt;b> &amp; @');
+    expect(stringResource('@home')).toBe('\\@home');
+    expect(stringResource(' two  spaces')).toBe('" two  spaces"');
+  });
+});
+
+describe('a layout', () => {
+  it('reads like this', () => {
+    expect(
+      layoutOf(
+        `<g id="save-button"><rect x="10" y="10" width="80" height="30" rx="4" fill="#246"/><text x="50" y="30" text-anchor="middle" font-family="Commissioner" font-weight="600" fill="#fff">Save</text></g>`,
+      ),
+    ).toMatchInlineSnapshot(`
+     "<?xml version="1.0" encoding="utf-8"?>
+     <FrameLayout
+         xmlns:android="http://schemas.android.com/apk/res/android"
+         xmlns:tools="http://schemas.android.com/tools"
+         android:layout_width="match_parent"
+         android:layout_height="match_parent">
+         <FrameLayout
+             android:id="@+id/saveButton"
+             android:clickable="true"
+             android:focusable="true"
+             android:layout_width="80dp"
+             android:layout_height="30dp"
+             android:layout_marginStart="10dp"
+             android:layout_marginTop="10dp"
+             android:background="@drawable/bg_save_button">
+             <TextView
+                 android:layout_width="34.42dp"
+                 android:layout_height="19dp"
+                 android:layout_marginStart="22.79dp"
+                 android:layout_marginTop="4dp"
+                 style="@style/text_save_button_text"
+                 android:text="@string/save"
+                 android:gravity="center_horizontal"
+                 android:maxLines="1" />
+         </FrameLayout>
+     </FrameLayout>
+     "
+    `);
+  });
+
+  it('has vectors for gradients, and layers for borders of one side', () => {
+    const { emission } = built(
+      '<linearGradient id="g" x2="1" y2="1"><stop stop-color="#fff"/><stop offset="1" stop-color="#000"/></linearGradient><rect id="wash" width="90" height="40" fill="url(#g)"/>',
+    );
+    const vector = emission.files.find(({ path }) => path === 'res/drawable/bg_wash.xml')!.text;
+    expect(vector).toContain('<vector');
+    expect(vector).toMatch(/android:endX="\d/);
+  });
+
+  it('comes near to what the platform does not have, and says so', () => {
+    const conversion = built(
+      '<filter id="s"><feDropShadow dy="2" stdDeviation="3" flood-opacity=".3"/></filter><rect id="plate" x="20" y="20" width="60" height="40" fill="#fff" filter="url(#s)"/>',
+    );
+    expect(emitted(conversion, 'res/layout/test.xml')).toContain('android:elevation="3dp"');
+    expect(conversion.findings.filter(({ code }) => code === 'said-nearly')).toMatchObject([
+      { data: { target: 'Android', what: expect.stringContaining('elevation') as string } },
+    ]);
+  });
+
+  it('is made of rows and columns in the flow, with weights for free room', () => {
+    const texts = ['Wind', 'Sea', 'Sky'].map(
+      (words, at) =>
+        `<text x="${10 + at * 60}" y="20" font-family="Commissioner" font-size="12">${words}</text>`,
+    );
+    const { emission } = built(
+      `<g id="strip"><rect width="190" height="30" fill="#eee"/>${texts.join('')}</g>`,
+      'flow',
+    );
+    const layout = emission.files.find(({ path }) => path === 'res/layout/test.xml')!.text;
+    expect(layout).toMatch(/<ScrollView[\s\S]*<LinearLayout[\s\S]*android:orientation="horizontal"/);
+    expect(layout).toContain('android:text="@string/wind"');
+  });
+});
