@@ -1,26 +1,20 @@
-import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { bookOfStyles, convert } from '../src/core/convert';
 import { read } from '../src/core/read/read';
 import { createFontBook } from '../src/engine/fonts/fontBook';
 import { outlinerOf } from '../src/engine/outliner';
 import { benchMockup } from './mockups';
+import { pageFiles } from './pages';
 import { textTable } from './table';
 
 /**
  * `npm run bench`: what becomes of the styles of the demo and of pages that were drawn as mockups, in flow: `tsx
  * bench/style.ts [FOLDER]` takes other mockups. And the time of factoring as a share of that of reading, side by side.
  */
-const FOLDERS = process.argv.length > 2 ? process.argv.slice(2) : ['demo', 'tests/cases'];
-const PAGES =
-  /^(?:harbour|wheelhouse|adminlte4|bs5|gentelella|m-|raw-|sbadmin2|semantic|spectre|tabler|uikit|win98)/;
 const fonts = createFontBook();
 
-const files = FOLDERS.filter((folder) => existsSync(folder)).flatMap((folder) =>
-  readdirSync(folder)
-    .filter((file) => /\.svgz?$/.test(file) && (process.argv.length > 2 || PAGES.test(file)))
-    .map((file) => path.join(folder, file)),
-);
+const files = pageFiles(process.argv.slice(2));
 const rows = files.map((file) => {
   const { mockup, assets, book } = read(new Uint8Array(readFileSync(file)), path.basename(file), fonts);
   const options = { arrangement: 'flow', target: 'html' } as const;

@@ -1,4 +1,4 @@
-import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -18,6 +18,7 @@ import { outlinerOf } from '../src/engine/outliner';
 import { produce } from '../src/engine/produce';
 import { writeFiles } from '../src/engine/writeFiles';
 import { benchMockup } from './mockups';
+import { pageFiles } from './pages';
 import { textTable } from './table';
 
 /**
@@ -27,14 +28,7 @@ import { textTable } from './table';
  */
 const [names = TARGET_NAMES.join(','), ...asked] = process.argv.slice(2);
 const targets = TARGET_NAMES.filter((name) => names.split(',').includes(name));
-const FOLDERS = asked.length > 0 ? asked : ['demo', 'tests/cases'];
-const PAGES =
-  /^(?:harbour|wheelhouse|adminlte4|bs5|gentelella|m-|raw-|sbadmin2|semantic|spectre|tabler|uikit|win98)/;
-const files = FOLDERS.filter((folder) => existsSync(folder)).flatMap((folder) =>
-  readdirSync(folder)
-    .filter((file) => /\.svgz?$/.test(file) && (asked.length > 0 || PAGES.test(file)))
-    .map((file) => path.join(folder, file)),
-);
+const files = pageFiles(asked);
 const fonts = createFontBook();
 const browser = await launchChromium();
 
