@@ -36,7 +36,8 @@ function withRuleForEach({ pages, sheet }: Conversion): StyleSheet {
   for (const node of pages.flatMap(pageNodes)) {
     const style = sheet.classOf(node);
     if (!style) continue;
-    const alone = { ...style, name: `own-${classes.length}`, thing: null };
+    // What is said by a person is said in full.
+    const alone = { ...style, name: `own-${classes.length}`, thing: null, isSaid: true };
     own.set(node, alone);
     classes.push(alone);
   }

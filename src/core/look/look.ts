@@ -78,6 +78,8 @@ export interface TypeLook extends Pick<
   readonly outlineFirst: boolean;
   /** True when several spaces in a row count. */
   readonly keepsSpaces: boolean;
+  /** True for words that stay on one line, as in the cells of a table. Absent for others. */
+  readonly keepsLine?: true;
 }
 
 /** Typed appearance of a page node, never CSS text. An absent property is at its initial value. */

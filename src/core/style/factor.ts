@@ -133,6 +133,7 @@ export function factorClasses(
         within,
         thing: null,
         lead: null,
+        isSaid: true,
         look,
         states,
         themes: own,
@@ -158,6 +159,7 @@ export function factorClasses(
       within: [],
       thing: thingOf(draft),
       lead: known.get(lead)?.name ?? null,
+      isSaid: draft.lookName !== null || worn !== undefined,
       look,
       layout,
       placements: counted,
@@ -174,6 +176,7 @@ export function factorClasses(
   }
   return {
     classes: [...known.values()],
+    flows,
     themes,
     values: said.values,
     // In the flow a class styles something, or is the name of an element without one.

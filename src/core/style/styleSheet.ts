@@ -14,6 +14,8 @@ export interface StyleClass {
   readonly thing: string | null;
   /** The name of the class that it is a version of: like siblings wear both; null for none, and for the first of them. */
   readonly lead: string | null;
+  /** True for a class that a person or a sample named. */
+  readonly isSaid: boolean;
   readonly look: Look;
   readonly layout: Layout | null;
   /** The placements of the nodes that use the class. */
@@ -39,6 +41,8 @@ export type Schemes = Readonly<Partial<Record<Scheme, string>>>;
 
 export interface StyleSheet {
   readonly classes: readonly StyleClass[];
+  /** True for pages in the flow. */
+  readonly flows: boolean;
   /** The themes that are written, in order. */
   readonly themes: readonly string[];
   /** Absent where no theme is shown by itself. */

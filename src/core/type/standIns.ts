@@ -15,6 +15,9 @@ export interface StandIn {
   readonly italic: boolean;
   /** The size of its letters, 1 for the font's own (CSS Fonts 5, §6 size-adjust). */
   readonly sizeAdjust: number;
+  /** Shares of the size above and below the baseline, before the adjustment: lines stand where they were drawn. */
+  readonly ascent: number;
+  readonly descent: number;
 }
 
 /** Lines that are shorter tell too little of a font, px. */
@@ -77,6 +80,8 @@ function standInFor(lines: readonly DrawnLine[], { faces }: Mockup): StandIn | n
     weight: style.weight,
     italic: style.italic,
     sizeAdjust: Math.round(share * 1000) / 1000,
+    ascent: face.metrics.ascent / face.metrics.unitsPerEm,
+    descent: Math.abs(face.metrics.descent) / face.metrics.unitsPerEm,
   };
 }
 

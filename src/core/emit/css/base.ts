@@ -4,6 +4,7 @@ import type { Colour } from '../../mockup/paint';
 import { memoizeByObject } from '../../mockup/memoize';
 import type { Page } from '../../page/frame';
 import { isWrapped, type PageNode } from '../../page/node';
+import { HEADING_RULE, withFontShorthand, type BodyType } from './bodyType';
 import { isCheckRole } from '../../sort/vocabulary';
 
 /** Rules for pages with fixed coordinates. */
@@ -125,15 +126,21 @@ export function commonGround(pages: readonly Page[]): Colour | null {
 /**
  * The rules before the page's own classes: placement, and a reset of browser styles.
  * @param hasSources whether pictures have files in newer formats
+ * @param body the type that texts inherit
  */
-export function baseRules(pages: readonly Page[], hasSources: boolean): CssRule[] {
+export function baseRules(pages: readonly Page[], hasSources: boolean, body: BodyType): CssRule[] {
   const ground = commonGround(pages);
   return [
     { selector: '*,\n*::before,\n*::after', declarations: [['box-sizing', 'border-box']] },
     {
       selector: 'body',
-      declarations: [['margin', '0'], ...(ground ? [['background', printColour(ground)] as const] : [])],
+      declarations: [
+        ['margin', '0'],
+        ...(ground ? [['background', printColour(ground)] as const] : []),
+        ...withFontShorthand(body.declarations),
+      ],
     },
+    ...(body.declarations.length > 0 ? [HEADING_RULE] : []),
     ...(pages.some((page) => page.layout) ? FLOWING_RULES : FIXED_RULES),
     ...(pages.some(({ children }) => children.some(holdsTable)) ? TABLE_RULES : []),
     ...(pages.some(flowsWithin) ? PARTLY_FLOWING_RULES : []),

@@ -5,6 +5,7 @@ import {
   type LookClip,
   type LookFill,
   type LookShadow,
+  type Sides,
   type TextShadow,
   type TypeLook,
 } from '../../look/look';
@@ -32,10 +33,7 @@ export function lookDeclarations(look: Look): Declaration[] {
     look.fillInset === undefined ? null : ['padding', px(look.fillInset)],
     look.padding ? ['padding', printEdges(look.padding)] : null,
     look.border ? ['border', printBorder(look.border)] : null,
-    ...SIDES.map((side): Declaration | null => {
-      const border = look.sides?.[side];
-      return border ? [`border-${side}`, printBorder(border)] : null;
-    }),
+    ...(look.sides ? sidesDeclarations(look.sides) : []),
     look.radii ? ['border-radius', printRadii(look.radii)] : null,
     look.shadows ? ['box-shadow', look.shadows.map(printBoxShadow).join(', ')] : null,
     look.filters ? ['filter', look.filters.map(printFunction).join(' ')] : null,
@@ -45,6 +43,22 @@ export function lookDeclarations(look: Look): Declaration[] {
     look.clip ? printClip(look.clip) : null,
   ];
   return [...list.filter((entry) => entry !== null), ...(look.type ? typeDeclarations(look.type) : [])];
+}
+
+/** Borders of single sides; where all sides have one, the commonest first (CSS Backgrounds 3, §3.4). */
+function sidesDeclarations(sides: Sides): Declaration[] {
+  const said = SIDES.flatMap((side) => {
+    const border = sides[side];
+    return border ? [{ side, border: printBorder(border) }] : [];
+  });
+  const timesSaid = (border: string) => said.filter((each) => each.border === border).length;
+  const [common] = said.toSorted((one, other) => timesSaid(other.border) - timesSaid(one.border));
+  const isWhole = common !== undefined && said.length === SIDES.length && timesSaid(common.border) > 1;
+  const own = isWhole ? said.filter(({ border }) => border !== common.border) : said;
+  return [
+    ...(isWhole ? [['border', common.border] as const] : []),
+    ...own.map(({ side, border }): Declaration => [`border-${side}`, border]),
+  ];
 }
 
 /** All declarations of a class. */
@@ -73,24 +87,22 @@ function typeDeclarations(type: TypeLook): Declaration[] {
     type.outline && type.outlineFirst ? ['paint-order', 'stroke'] : null,
     type.rightToLeft ? ['direction', 'rtl'] : null,
     type.align === 'start' ? null : ['text-align', type.align === 'middle' ? 'center' : 'end'],
-    type.keepsSpaces ? ['white-space', 'pre'] : null,
+    type.keepsSpaces ? ['white-space', 'pre'] : type.keepsLine ? ['white-space', 'nowrap'] : null,
     type.exact ? ['text-rendering', 'geometricPrecision'] : null,
   ];
   return list.filter((entry) => entry !== null);
 }
 
-/** The shorthand, or its longhands for the browser's default font, which has no name. */
+/** The parts of a font; the browser's default one has no name. */
 function fontDeclarations(type: TypeLook, height: string): Declaration[] {
   const family = type.families.map(quoteFamily).join(', ');
-  const variant = type.smallCaps ? 'small-caps ' : '';
-  const style = `${type.italic ? 'italic ' : ''}${variant}${type.weight === 400 ? '' : `${type.weight} `}`;
-  if (family) return [['font', `${style}${px(type.size)}/${height} ${family}`]];
   const list: (Declaration | null)[] = [
-    ['font-size', px(type.size)],
-    ['line-height', height],
-    type.weight === 400 ? null : ['font-weight', String(type.weight)],
     type.italic ? ['font-style', 'italic'] : null,
     type.smallCaps ? ['font-variant', 'small-caps'] : null,
+    type.weight === 400 ? null : ['font-weight', String(type.weight)],
+    ['font-size', px(type.size)],
+    ['line-height', height],
+    family ? ['font-family', family] : null,
   ];
   return list.filter((entry) => entry !== null);
 }

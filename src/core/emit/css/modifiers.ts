@@ -2,6 +2,7 @@ import type { Declaration } from '../../markup/printCss';
 import { memoizeByObject } from '../../mockup/memoize';
 import type { StyleClass, StyleSheet } from '../../style/styleSheet';
 import { declarationDiff, isResettable } from './declarationDiff';
+import { bodyTypeOf, inheritsType, withFontShorthand } from './bodyType';
 import { classDeclarations } from './declarations';
 
 /**
@@ -14,8 +15,14 @@ const FEWEST_SAVED = { lead: 1, thing: 3 } as const;
 export interface Modifiers {
   /** The class that stands before a modifier on its elements; null for a class that is no modifier. */
   readonly baseOf: (style: StyleClass) => StyleClass | null;
-  /** The declarations of a class; of a modifier what differs from its base. */
-  readonly declarationsOf: (style: StyleClass) => readonly Declaration[];
+  /**
+   * The declarations of a class; of a modifier what differs from its base.
+   * @param change what happens to them before the parts of fonts are put together. Absent for nothing
+   */
+  readonly declarationsOf: (
+    style: StyleClass,
+    change?: (declarations: readonly Declaration[]) => readonly Declaration[],
+  ) => readonly Declaration[];
 }
 
 /**
@@ -44,9 +51,15 @@ export const modifiersOf = memoizeByObject((sheet: StyleSheet): Modifiers => {
     if (least) modifiers.set(style, least);
     else bases.set(name, style);
   }
+  const body = bodyTypeOf(sheet);
+  const wholeOf = (style: StyleClass) =>
+    inheritsType(style) ? body.without(classDeclarations(style)) : classDeclarations(style);
   return {
     baseOf: (style) => modifiers.get(style)?.base ?? null,
-    declarationsOf: (style) => modifiers.get(style)?.own ?? nested.get(style) ?? classDeclarations(style),
+    declarationsOf: (style, change = (declarations) => declarations) => {
+      const own = modifiers.get(style)?.own;
+      return own ? change(own) : withFontShorthand(change(nested.get(style) ?? wholeOf(style)));
+    },
   };
 });
 
@@ -89,7 +102,6 @@ function modification(
 }
 
 const SHORTHANDS: Readonly<Record<string, readonly string[]>> = {
-  'line-height': ['font'],
   'row-gap': ['gap'],
   'column-gap': ['gap'],
   top: ['inset'],

@@ -2,7 +2,7 @@ import type { CssRule, Declaration } from '../../markup/printCss';
 import { flatMap } from '../../mockup/flatMap';
 import { memoizeLast } from '../../mockup/memoize';
 import type { Page } from '../../page/frame';
-import { isField, valueOf } from '../../page/fieldParts';
+import { controlOf, isField, valueOf } from '../../page/fieldParts';
 import type { PageNode } from '../../page/node';
 import type { StyleSheet } from '../../style/styleSheet';
 import { RESERVED_CLASSES } from '../../style/factor';
@@ -36,7 +36,7 @@ export function placedClasses({
 }
 
 function placedAnew(sheet: StyleSheet, pages: readonly Page[]): PlacedClasses {
-  const nodes = pages.flatMap((page) => (page.layout ? flatMap(page.children, withoutValues) : []));
+  const nodes = pages.flatMap((page) => (page.layout ? flatMap(page.children, withControls) : []));
   const taken = new Set([
     ...RESERVED_CLASSES,
     ...sheet.classes.map(({ name }) => name),
@@ -50,11 +50,16 @@ function placedAnew(sheet: StyleSheet, pages: readonly Page[]): PlacedClasses {
   return { classOf: (node) => classes.get(node) ?? null, rules };
 }
 
-/** A node and those inside of it, but for the values of fields: a value is a control, which has a place of its own. */
-function withoutValues(node: PageNode): readonly PageNode[] {
+/** A node and those inside of it, with the controls of fields instead of their values. */
+function withControls(node: PageNode): readonly PageNode[] {
   if (node.kind !== 'box') return [node];
   const value = isField(node) ? valueOf(node) : null;
-  return [node, ...flatMap(node.children, (child) => (child === value ? [] : withoutValues(child)))];
+  return [
+    node,
+    ...flatMap(node.children, (child) =>
+      child === value ? [controlOf(node) ?? child] : withControls(child),
+    ),
+  ];
 }
 
 /** What the name begins with: the class, else what the element is. */

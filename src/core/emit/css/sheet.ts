@@ -6,6 +6,7 @@ import type { StandIn } from '../../type/standIns';
 import { newerFormats } from '../../pictures/picture';
 import type { EmitInput, FontFile } from '../target';
 import { baseRules } from './base';
+import { bodyTypeOf } from './bodyType';
 import { classSelector, modifiersOf } from './modifiers';
 import { framesOf } from './frames';
 import { placedClasses } from './placedClasses';
@@ -22,16 +23,18 @@ export function sheetRules(input: SheetInput): readonly CssRule[] {
   const modifiers = modifiersOf(sheet);
   const themed = themeRules(sheet.classes, sheet.themes, sheet.schemes);
   const classes = sheet.classes.flatMap((each): CssRule[] => {
-    const shown = themed.withVariables(each, modifiers.declarationsOf(each));
+    const shown = modifiers.declarationsOf(each, (said) => themed.withVariables(each, said));
     const declarations = isShownByState(each)
       ? [['display', 'none'] as const, ...shown.filter(([property]) => property !== 'display')]
       : shown;
     const rules = [...themed.rulesOf(each), ...stateRules(each, { sheet, plan })];
     return declarations.length > 0 ? [{ selector: classSelector(each), declarations }, ...rules] : [...rules];
   });
+  const body = bodyTypeOf(sheet);
   const base = baseRules(
     pages,
     plan.pictures.some((picture) => newerFormats(picture).length > 0),
+    body,
   ).map((rule) => withThemedGround(rule, pages, sheet, themed));
   const wide = [...framesOf(input).rules, ...classes, ...placedClasses(input).rules];
   return [
@@ -60,7 +63,9 @@ function withThemedGround(
 }
 
 /** A local face at the width that words were drawn with; it is taken where the families before it are missing. */
-function standInRule({ family, local, weight, italic, sizeAdjust }: StandIn): CssRule {
+function standInRule({ family, local, weight, italic, sizeAdjust, ascent, descent }: StandIn): CssRule {
+  // The adjustment scales the metrics as well (CSS Fonts 5, §6).
+  const unadjusted = (share: number) => `${formatNumber((share / sizeAdjust) * 100, 1)}%`;
   return {
     selector: '@font-face',
     declarations: [
@@ -69,6 +74,8 @@ function standInRule({ family, local, weight, italic, sizeAdjust }: StandIn): Cs
       ['font-style', italic ? 'italic' : 'normal'],
       ['src', local.map((name) => `local("${name}")`).join(', ')],
       ['size-adjust', `${formatNumber(sizeAdjust * 100, 1)}%`],
+      ['ascent-override', unadjusted(ascent)],
+      ['descent-override', unadjusted(descent)],
     ],
   };
 }

@@ -10,7 +10,9 @@ import type { State } from '../../sort/vocabulary';
 import type { StyleClass } from '../../style/styleSheet';
 import type { BookClass, ClassUser, NameOrigin, StyleBook } from '../styleBook';
 import type { BookInput } from '../target';
+import { withFontShorthand } from './bodyType';
 import { classDeclarations } from './declarations';
+import { wornClasses } from './wornClasses';
 import { classSelector, modifiersOf } from './modifiers';
 import { asInSheet, tokenSheet } from './sheetTokens';
 import { placedClasses } from './placedClasses';
@@ -34,18 +36,23 @@ export function styleBook(input: BookInput): StyleBook {
   const rulesOf = (style: StyleClass): readonly CssRule[] => [
     {
       selector: classSelector(style),
-      declarations: themed.withVariables(style, modifiers.declarationsOf(style)),
+      declarations: modifiers.declarationsOf(style, (said) => themed.withVariables(style, said)),
     },
     ...themed.rulesOf(style),
     ...stateRules(style, input),
   ];
   let apart = 0;
-  const classes = sheet.classes.map((style): BookClass => {
+  const worn = wornClasses(sheet, pages);
+  const classes = sheet.classes.flatMap((style): readonly BookClass[] => {
     const users = uses.get(style.name) ?? [];
     const css = printCss(asInSheet(rulesOf(style), input, true));
-    const whole = { selector: classSelector(style), declarations: classDeclarations(style) };
+    const whole = {
+      selector: classSelector(style),
+      declarations: withFontShorthand(classDeclarations(style)),
+    };
     apart += users.length * printCss([whole, ...rulesOf(style).slice(1)]).length;
-    return {
+    if (worn.isSilent(style)) return [];
+    const one: BookClass = {
       name: classSelector(style).slice(1),
       origin: originOf(style, users, samples),
       css,
@@ -53,6 +60,7 @@ export function styleBook(input: BookInput): StyleBook {
       namedBy: namedBy(style, users, input),
       users: users.map((use) => userOf(use, input)),
     };
+    return [one];
   });
   const { rules, tokens, others, near } = tokenSheet(input);
   return {

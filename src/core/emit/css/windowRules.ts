@@ -5,17 +5,19 @@ import type { Layout } from '../../page/layout';
 import type { PageNode } from '../../page/node';
 import { walkNodes } from '../../page/walk';
 import { TIGHT_PADDING, windowSteps, type WindowChange } from '../../page/windows/windowChanges';
-import type { SheetInput } from './sheet';
+import type { EmitInput } from '../target';
 import { classSelector, modifiersOf } from './modifiers';
 import { framesOf } from './frames';
 import { placedClasses } from './placedClasses';
+
+type WindowInput = Pick<EmitInput, 'pages' | 'sheet'>;
 
 /**
  * The rules of narrower windows (Media Queries 4, §4.1 and §2.4.3 ranges): rows that do not fit stand in lines, cells or
  * columns. A class changes where one of its elements has to.
  * @param wide the rules of classes in every window
  */
-export function windowRules(input: SheetInput, wide: readonly CssRule[]): readonly CssRule[] {
+export function windowRules(input: WindowInput, wide: readonly CssRule[]): readonly CssRule[] {
   const steps = input.pages.flatMap(windowSteps);
   const widths = [...new Set(steps.map(({ below }) => below))].toSorted((one, other) => other - one);
   if (widths.length === 0) return [];
@@ -58,7 +60,7 @@ interface Surroundings {
 type Changed = readonly [node: PageNode | Page, change: WindowChange];
 
 /** What is said of a class by several elements is one rule. */
-function saidOf(changes: readonly Changed[], input: SheetInput): SaidBySelector {
+function saidOf(changes: readonly Changed[], input: WindowInput): SaidBySelector {
   const bySelector = new Map<string, Said>();
   for (const [node, change] of changes) {
     const own = selectorOf(node, input);
@@ -140,7 +142,7 @@ function rulesOf(bySelector: SaidBySelector, media: string): readonly CssRule[] 
 }
 
 /** For every class the others that one of its elements wears. */
-function wornTogether(input: SheetInput): Surroundings['worn'] {
+function wornTogether(input: WindowInput): Surroundings['worn'] {
   const worn = new Map<string, Set<string>>();
   const { baseOf } = modifiersOf(input.sheet);
   for (const node of input.pages.flatMap(({ children }) => walkNodes(children))) {
@@ -161,7 +163,7 @@ function wornTogether(input: SheetInput): Surroundings['worn'] {
 }
 
 /** The class that the change is said of: what stands last wins, so it is the last class of the element. */
-function selectorOf(node: PageNode | Page, input: SheetInput): string | null {
+function selectorOf(node: PageNode | Page, input: WindowInput): string | null {
   if ('screen' in node) {
     const own = framesOf(input).classOf(node);
     return own === null ? '.screen' : `.${own}`;
@@ -225,8 +227,9 @@ function cappedDeclarations(node: PageNode | Page): readonly Declaration[] {
       ['max-width', '100%'],
       ['height', 'auto'],
     ];
+  const isAside = node.place.kind === 'fixed' && node.place.pins?.x === 'start' && node.place.x > 0;
   return node.place.kind === 'fixed'
-    ? [['max-width', '100%']]
+    ? [...(isAside ? ([['left', '0']] as const) : []), ['max-width', '100%']]
     : [
         ['width', '100%'],
         ['max-width', px(node.place.width)],

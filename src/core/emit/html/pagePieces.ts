@@ -13,7 +13,7 @@ import { linkContext } from '../markup/linkContext';
 import { pageFile } from './pageFile';
 import { unitOf } from '../css/sheetOptions';
 import { commonPlacement } from '../css/sharedPlacement';
-import { modifiersOf } from '../css/modifiers';
+import { wornClasses } from '../css/wornClasses';
 import { placedClasses } from '../css/placedClasses';
 import { sheetRules } from '../css/sheet';
 import { asInSheet } from '../css/sheetTokens';
@@ -134,8 +134,9 @@ function printInputs(
   const own = sheet.classOf(node);
   const link = node.href === undefined ? undefined : address?.(node.href);
   const inputs: unknown[] = [
-    own?.name,
-    own && modifiersOf(sheet).baseOf(own)?.name,
+    ...wornClasses(sheet, pages)
+      .of(node)
+      .map(({ name }) => name),
     sheet.nameClassOf(node),
     own && standingText(own),
     pages && placedClasses({ sheet, pages }).classOf(node),

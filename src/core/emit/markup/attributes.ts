@@ -4,10 +4,10 @@ import { sayDifferences } from '../../sort/differences';
 import { isButton, roleEntry } from '../../sort/vocabulary';
 import type { PageNode } from '../../page/node';
 import { widthClass } from '../../page/join/names';
-import { modifiersOf } from '../css/modifiers';
 import { isShownByState } from '../css/stateRules';
 import { ownDeclarations } from '../css/ownDeclarations';
 import { placedClasses } from '../css/placedClasses';
+import { wornClasses } from '../css/wornClasses';
 import { addressOf, type MarkupContext, inline } from './context';
 
 export function withNote({ note, furniture }: PageNode, markup: MarkupElement): MarkupElement {
@@ -28,18 +28,19 @@ export function ofNode(node: PageNode, markup: MarkupElement): MarkupElement {
 }
 
 export function sharedAttributes(node: PageNode, context: MarkupContext) {
-  const { sheet, keyed, placed, idOf } = context;
+  const { sheet, pages, keyed, placed, idOf } = context;
   const isAnonymous = node.kind === 'box' && node.anonymous === true;
-  const style = sheet.classOf(node);
-  const own = style?.name;
-  const base = style && modifiersOf(sheet).baseOf(style)?.name;
+  const looks = wornClasses(sheet, pages)
+    .of(node)
+    .map(({ name }) => name);
   const flows = placed && node.kind === 'box' && node.layout !== undefined;
   const width = widthClass(node.shared);
   const classes = [
     ...new Set([
       ...node.classes,
       ...(isAnonymous ? [] : [sheet.nameClassOf(node)].filter((name) => name !== null)),
-      ...[base, own, placedClassOf(node, context)].flatMap((name) => name ?? []),
+      ...looks,
+      ...[placedClassOf(node, context)].flatMap((name) => name ?? []),
       ...(flows ? ['flow'] : []),
       ...(width === null ? [] : [width]),
     ]),

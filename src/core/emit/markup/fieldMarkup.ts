@@ -2,7 +2,7 @@ import { lightness } from '../../look/contrast';
 import { element, type Attributes, type MarkupElement } from '../../markup/element';
 import type { Declaration } from '../../markup/printCss';
 import { contains } from '../../mockup/box';
-import { isValue } from '../../page/fieldParts';
+import { controlOf, hasSeveralLines } from '../../page/fieldParts';
 import { placedBox } from '../../page/placed';
 import { lineText, type BoxNode, type PageNode, type TextNode } from '../../page/node';
 import type { Inside } from './elementNames';
@@ -14,9 +14,6 @@ export function fieldElementName(node: BoxNode, { fieldIdOf }: MarkupContext, in
   return fieldIdOf?.(node.layer) === undefined ? null : inside.phrasing ? 'span' : 'div';
 }
 
-/** Px: a higher field has several lines. */
-const ONE_LINE = 72;
-
 /**
  * The control in a field's box: an input, a text area or a list, with the drawn words as its value or, where they
  * are faint, as its placeholder. It extends to the right edge with the same inset as on the left (HTML,
@@ -24,18 +21,17 @@ const ONE_LINE = 72;
  */
 export function controlMarkup(field: BoxNode, text: TextNode, context: MarkupContext): MarkupElement {
   const words = text.lines.map(lineText).join(text.lines.length > 1 ? '\n' : ' ');
-  const isTall = field.role === 'field' && field.place.height >= ONE_LINE;
+  const control = controlOf(field) ?? text;
   const shared = {
-    ...sharedAttributes(text, context),
+    ...sharedAttributes(control, context),
     ...nameOf(field, text.label ?? words, context),
-    style: placeStyle({ ...text, place: controlPlace(field, text, isTall) }, context),
+    style: placeStyle(control, context),
   };
-  return ofNode(text, control(field, shared, words, isFaint(text), isTall));
+  return ofNode(text, controlElement(field, shared, words, isFaint(text)));
 }
 
 /** The control of a field without words: all of its box. */
 export function emptyControlMarkup(field: BoxNode, context: MarkupContext): MarkupElement {
-  const isTall = field.role === 'field' && field.place.height >= ONE_LINE;
   const whole: Declaration[] = [
     ['position', 'absolute'],
     ['inset', '0'],
@@ -44,21 +40,21 @@ export function emptyControlMarkup(field: BoxNode, context: MarkupContext): Mark
   ];
   const style = whole.map(([property, value]) => `${property}: ${value}`).join('; ');
   const shared = { ...nameOf(field, field.label ?? field.name, context), style };
-  return control(field, shared, '', true, isTall);
+  return controlElement(field, shared, '', true);
 }
 
-function control(
+function controlElement(
   field: BoxNode,
   shared: Attributes,
   words: string,
   isPlaceholder: boolean,
-  isTall: boolean,
 ): MarkupElement {
   if (field.role === 'select') return element('select', shared, [element('option', {}, [words])]);
   const type = field.inputType ?? typeOf(field, words, String(shared.id ?? ''));
   const isValue = !isPlaceholder && (VALUES[type ?? 'text']?.test(words) ?? true);
   const said = words === '' ? {} : isValue ? { value: words } : { placeholder: words };
-  if (!isTall) return element('input', { ...shared, type: type === 'text' ? null : type, ...said });
+  if (!hasSeveralLines(field))
+    return element('input', { ...shared, type: type === 'text' ? null : type, ...said });
   return element('textarea', { ...shared, placeholder: said.placeholder }, isPlaceholder ? [] : [words]);
 }
 
@@ -66,21 +62,6 @@ function control(
 function nameOf(field: BoxNode, words: string, { fieldIdOf }: MarkupContext) {
   const id = fieldIdOf?.(field.layer);
   return id === undefined ? { 'aria-label': words } : { id };
-}
-
-function controlPlace(field: BoxNode, { place }: TextNode, isTall: boolean): TextNode['place'] {
-  if (place.kind === 'flow')
-    return { ...place, widthMode: 'full', heightMode: 'drawn', ...(isTall && heightIn(field, place)) };
-  const others = field.children.filter((child) => !isValue(child) && child.place.x > place.x);
-  const end = Math.min(field.place.width - place.x, ...others.map((child) => child.place.x));
-  const width = Math.max(place.width, end - place.x);
-  return { ...place, width, fitsContent: false, ...(isTall && heightIn(field, place)) };
-}
-
-/** A text area is as high as its field, apart from what is free above it. */
-function heightIn(field: BoxNode, { y, height }: { readonly y: number; readonly height: number }) {
-  const top = Math.max(0, Math.min(y - field.place.y, y, 24));
-  return { height: Math.max(height, field.place.height - 2 * top) };
 }
 
 /** Placeholders are neither as dark as text nor as bright as the background. */

@@ -7,6 +7,7 @@ import type { CodePart, Fragment, FragmentInput } from '../target';
 import { classSelector, modifiersOf } from '../css/modifiers';
 import { placedClasses } from '../css/placedClasses';
 import { linkContext, type AddressOfPage } from './linkContext';
+import { wornClasses } from '../css/wornClasses';
 import { nodeMarkup } from './nodeMarkup';
 import { stateRules } from '../css/stateRules';
 import { asInSheet } from '../css/sheetTokens';
@@ -42,11 +43,10 @@ export function layerFragment(
   const modifiers = modifiersOf(input.sheet);
   const looks = new Set<string>();
   const placed = placedClasses(input);
+  const worn = wornClasses(input.sheet, input.pages);
   for (const part of walkNodes([shallow])) {
-    const style = input.sheet.classOf(part);
     looks.add(placed.classOf(part) ?? '');
-    looks.add(style?.name ?? '');
-    looks.add((style && modifiers.baseOf(style)?.name) ?? '');
+    for (const { name } of worn.of(part)) looks.add(name);
     if (part.kind === 'text') {
       for (const span of part.lines.flatMap((line) => line.spans))
         looks.add(input.sheet.classFor(span.look) ?? '');
