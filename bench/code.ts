@@ -11,6 +11,7 @@ import { sheetSvg } from '../src/engine/sheetSvg';
 import { writeFiles } from '../src/engine/writeFiles';
 import { offsets, openKeyed } from '../tests/support/flowPage';
 import { windowFigures } from '../tests/support/windowFigures';
+import { axeFigures } from './code/accessibility';
 import { codeFigures } from './code/pageFigures';
 import { textTable } from './table';
 
@@ -50,6 +51,7 @@ for (const file of files) {
   const off = await offsets(page, conversion, 0);
   const code = await codeFigures(page, css);
   const [screen] = conversion.emission.screens;
+  const axe = await axeFigures(page);
   const windows = [];
   for (const width of WIDTHS) windows.push(await windowFigures(page, width));
   await page.close();
@@ -65,6 +67,7 @@ for (const file of files) {
     name: path.basename(file).replace(/\.svgz?$/, ''),
     isDesktop: (screen?.width ?? 0) >= 1000,
     ...code,
+    axe,
     windows,
     boxes: off.length,
     within1: off.filter((each) => each <= 1.02).length,
@@ -114,6 +117,7 @@ const line = (name: string, some: readonly Row[]) => {
     WIDTHS.map((_, at) => String(some.filter((row) => row.windows[at]!.sideways > 1).length)).join(' '),
     `${sum((row) => row.tables)} ${sum((row) => row.labelled)}/${sum((row) => row.fields)} ${some.filter((row) => row.mains === 1).length}`,
     String(sum((row) => row.absolute)),
+    `${sum((row) => row.axe.grave)} ${sum((row) => row.axe.moderate)}`,
     `${percent(
       sum((row) => row.within1),
       sum((row) => row.boxes),
@@ -150,9 +154,12 @@ console.log(
       'sideways',
       'tables fields main',
       'absolute',
+      'axe',
       'within 1, 2 px',
       'differing',
     ],
     [...rows.map((row) => line(row.name, [row])), line('together', rows)],
   ),
 );
+const broken = rows.flatMap(({ name, axe }) => axe.rules.map((rule) => `${name}: ${rule}`));
+if (broken.length > 0) console.log(`\naxe, contrast apart:\n${broken.join('\n')}`);
