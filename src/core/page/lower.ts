@@ -6,7 +6,7 @@ import type { GroupLayer, Layer, LayerId } from '../mockup/layer';
 import type { Matrix } from '../mockup/matrix';
 import type { Mockup, Screen } from '../mockup/mockup';
 import { continueLast, memoizeLast } from '../mockup/memoize';
-import { isInteractiveRole } from '../sort/vocabulary';
+import { isButton } from '../sort/vocabulary';
 import { alternativeOf, wordsOfName } from './alternativeText';
 import { shadowBearer } from '../look/boxShadows';
 import { drawsLine } from '../look/drawsLine';
@@ -21,8 +21,8 @@ import { lowerShape } from './lowerShape';
 import { lowerText } from './lowerText';
 import { paintedBox, placedBox } from './placed';
 import type { StateNode } from './states/stateNode';
-import { leavesOf } from './walk';
-import type { BoxNode, PageNode, PictureNode } from './node';
+import { leavesOf, walkNodes } from './walk';
+import { nodeWords, type BoxNode, type PageNode, type PictureNode } from './node';
 import type { FixedPlace } from './place';
 import type { Page, PageFrame } from './frame';
 
@@ -257,16 +257,22 @@ function lowerGroup(
   return nameControl(nameFromGroup({ kind: 'box', ...shared, place, look, children }));
 }
 
-/** A link or button that shows pictures alone is named by the first of them: without a name nobody could use it. */
+/** A link or button without words is named by what is in it, else by its own layer: without a name nobody could use it. */
 function nameControl(group: BoxNode): BoxNode {
-  if (group.label !== undefined || (!isInteractiveRole(group.role) && group.href === undefined)) return group;
-  const leaves = leavesOf(group);
-  const [picture] = leaves;
-  if (picture?.kind !== 'picture' || leaves.some((node) => node.kind === 'text' || node.alternative !== ''))
-    return group;
-  const own = [picture, group].find(({ named }) => named)?.name ?? '';
-  const words = wordsOfName(own, true);
-  return words === '' ? group : { ...group, label: words };
+  const isControl = isButton(group.role) || group.role === 'link' || group.href !== undefined;
+  if (group.label !== undefined || !isControl) return group;
+  const parts = walkNodes([group]);
+  if (parts.some(saysWords)) return group;
+  const pictures = parts.filter(({ kind }) => kind === 'picture');
+  const names = [...pictures, ...parts].flatMap(({ named, name }) => (named ? wordsOfName(name, true) : []));
+  const words = names.find((each) => each !== '');
+  return { ...group, label: words ?? (isButton(group.role) ? 'Button' : 'Link') };
+}
+
+/** True for words and described pictures; letters of an icon font say nothing (Unicode 15, §23.5). */
+function saysWords(node: PageNode): boolean {
+  if (node.kind === 'picture') return node.alternative !== '';
+  return node.kind === 'text' && /[^\p{Co}\s]/u.test(nodeWords(node));
 }
 
 /** A group around a single picture gives that picture its name. */

@@ -182,6 +182,11 @@ export function isCheckRole(role: Role): role is 'checkbox' | 'radio' {
   return role === 'checkbox' || role === 'radio';
 }
 
+/** True for a part of a table's row. */
+export function isCellRole(role: Role): boolean {
+  return role === 'cell' || role === 'header-cell';
+}
+
 /** True for a role whose element is a button. */
 export function isButton(role: Role): boolean {
   return ROLES[role].element === 'button';

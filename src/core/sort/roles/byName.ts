@@ -1,9 +1,10 @@
+import { area, intersection } from '../../mockup/box';
 import { namesInPath } from '../../mockup/identity';
 import type { GroupLayer, Layer } from '../../mockup/layer';
 import { splitName } from '../../mockup/layerName';
 import { memoizeByObject } from '../../mockup/memoize';
 import { walk } from '../../mockup/walk';
-import { type Facts } from '../facts';
+import { measureOf, type Facts } from '../facts';
 import { nameWords } from '../nameWords';
 import { ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
 import { headingLevel } from './byTextSize';
@@ -19,6 +20,12 @@ const PART_WORDS: ReadonlySet<string> = new Set(
     ' ',
   ),
 );
+
+/** Regions beside the main one (ARIA, landmarks): none of them is most of a screen. */
+const BESIDE_MAIN: ReadonlySet<Role> = new Set(['header', 'footer', 'navigation', 'complementary']);
+
+/** The share of a screen and of its words from which a group is most of it. */
+const MOST = 0.6;
 
 /** Words for headings. */
 const TITLES: ReadonlySet<string> = new Set(['title', 'heading', 'headline']);
@@ -38,6 +45,7 @@ export const byName: RoleRule = (layer, outcome, facts, { parent }) => {
   const word = tellingWord(words);
   if (word !== undefined && TITLES.has(word) && isOneTitle(layer)) return titleRole(layer, word, facts);
   const role = word === undefined ? undefined : WORDS.get(word);
+  if (role !== undefined && BESIDE_MAIN.has(role) && isMostOfScreen(layer, facts)) return null;
   // A navigation has several words, and so has a form: one field alone is none.
   if ((role === 'navigation' || role === 'form') && facts.contents(layer).texts < 2) return null;
   // An item stands in a list, and a paragraph holds only text.
@@ -45,6 +53,15 @@ export const byName: RoleRule = (layer, outcome, facts, { parent }) => {
     return null;
   return { role, reason: `its name says "${word}"` };
 };
+
+/** True for a group around most of what the screen shows, as a class of the whole page has: "with sidebar". */
+function isMostOfScreen(group: GroupLayer, facts: Facts): boolean {
+  const { screen } = facts;
+  const box = measureOf(facts, group.id).painted;
+  const seen = box && intersection(box, { x: 0, y: 0, width: screen.width, height: screen.height });
+  if (!seen || area(seen) < MOST * screen.width * screen.height) return false;
+  return facts.contents(group).texts >= MOST * facts.contents(screen.root).texts;
+}
 
 /** The role that the name alone suggests. */
 export function namedRole(layer: Layer): Role | undefined {

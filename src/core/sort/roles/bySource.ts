@@ -17,6 +17,12 @@ const ARIA: Readonly<Record<string, Role>> = {
   searchbox: 'field',
   combobox: 'field',
   figure: 'figure',
+  grid: 'table',
+  /** A group of rows has no element of its own here: the rows of a table stand in it. */
+  rowgroup: 'box',
+  columnheader: 'header-cell',
+  rowheader: 'header-cell',
+  gridcell: 'cell',
 };
 
 /** The role in the source: a link's address or an ARIA role. */

@@ -84,7 +84,8 @@ function areTogether(own: readonly PageNode[], nodes: readonly PageNode[]): bool
 
 /** The nodes with those of the main region in one box. */
 function wrapped(nodes: readonly PageNode[], own: readonly PageNode[], screen: string): readonly PageNode[] {
-  if (own.length < 2 || !areTogether(own, nodes)) return nodes;
+  const isWords = own.length === 1 && own[0]!.kind !== 'box';
+  if (own.length === 0 || isWords || !areTogether(own, nodes)) return nodes;
   const main: BoxNode = {
     ...anonymousBox('main', screen, boxAround(own.map(({ place }) => placedBox(place)))),
     role: 'main',
