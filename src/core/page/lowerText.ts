@@ -43,8 +43,9 @@ export function lowerText(
   const baked = scaling !== null;
   const { scale, across } = scaling ?? { scale: 1, across: 1 };
   const size = main.style.size * scale;
-  const plain = regularSpacing(layer, 0, main.style.size);
-  const spacing = plain ?? regularSpacing(layer, 1, main.style.size);
+  // Lines align as they were drawn, whatever width their own font has.
+  const plain = regularSpacing(drawnLayer, 0, main.style.size);
+  const spacing = plain ?? regularSpacing(drawnLayer, 1, main.style.size);
   /** True when lines align only if their trailing white space counts; in the flow nobody writes half a space. */
   const hangs = !flows && plain === null && spacing !== null;
   const extents = roundedExtents(face.metrics, size);

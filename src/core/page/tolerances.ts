@@ -70,3 +70,6 @@ export const BY_HAND = {
   /** The space beside centred words, which counts as padding regardless of the space above. */
   centredWords: 8,
 } as const;
+
+/** Px up to which the words of a cell stay on their line (common practice, no source: figures, names and dates). */
+export const WIDEST_LINE = 160;

@@ -2,7 +2,7 @@ import { MEASURED } from '../tolerances';
 import { isPlain, type Look } from '../../look/look';
 import type { Edges } from '../../mockup/box';
 import { mapBoxes, withChildren } from '../mapBoxes';
-import type { Role } from '../../sort/vocabulary';
+import { isCellRole, type Role } from '../../sort/vocabulary';
 import type { BoxNode, TextNode } from '../node';
 import type { FlowPlace, Margin } from '../place';
 import type { Page } from '../frame';
@@ -43,7 +43,7 @@ function textBox(box: BoxNode, text: TextNode): TextNode | null {
   if (place.kind !== 'flow' || !hasContentSize(place)) return null;
   const drawn = withMargin(layout.padding, place.margin);
   if (!drawn) return null;
-  const padding = text.lines.length === 1 ? evenSides(drawn) : drawn;
+  const padding = text.lines.length === 1 ? evenSides(drawn, isCellRole(box.role)) : drawn;
   const align = place.align ?? layout.align;
   const isCentred = layout.direction === 'column' && align === 'middle' && text.lines.length === 1;
   // A centred line in a column is also centred in its own width.
@@ -95,10 +95,14 @@ function withMargin(padding: Edges, { top, right, bottom, left }: Margin): Edges
   return Math.min(sum.top, sum.right, sum.bottom, sum.left) < 0 ? null : sum;
 }
 
-/** Equal padding on both sides of centred words. */
-function evenSides(padding: Edges): Edges {
+/**
+ * Equal padding on both sides of centred words.
+ * @param isSet true in a box whose width is set: in less room than they need its words would wrap
+ */
+function evenSides(padding: Edges, isSet: boolean): Edges {
   if (padding.left === 0 || Math.abs(padding.left - padding.right) > MEASURED.centre) return padding;
-  const side = Math.round((padding.left + padding.right) / 2);
+  const between = (padding.left + padding.right) / 2;
+  const side = isSet ? Math.floor(between) : Math.round(between);
   return { ...padding, left: side, right: side };
 }
 

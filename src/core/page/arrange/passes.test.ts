@@ -172,10 +172,39 @@ const EXAMPLES: Readonly<Record<string, readonly [before: Page, after: readonly 
     [
       'tides 0,0 300x90',
       ...[0, 1, 2].flatMap((at) => [
-        `  line${at} 0,${at * 30} 300x20`,
+        // A row ends where the next one begins.
+        `  line${at} 0,${at * 30} 300x${at === 2 ? 20 : 30}`,
         ...[0, 1, 2].map((column) => `    w${column} ${column * 100},${at * 30} 40x17`),
       ]),
     ],
+  ],
+  'near-edges': [
+    pageOf(
+      box(
+        'deck',
+        [0, 0, 200, 100],
+        plate,
+        box('one', [20, 10, 160, 21], dark),
+        box('two', [20.5, 30, 159.5, 20], dark),
+        box('three', [20, 60, 160, 20], dark),
+        words('name', [20.5, 84, 40, 17], 'Holm'),
+      ),
+    ),
+    [
+      'deck 0,0 200x100; background: #fff',
+      '  one 20,10 160x20; background: #102030',
+      '  two 20,30 160x20; background: #102030',
+      '  three 20,60 160x20; background: #102030',
+      '  name 20,84 40x17',
+    ],
+  ],
+  'heading-levels': [
+    pageOf({ ...words('title', [20, 20, 40, 17], 'Holm'), role: 'heading-3' }),
+    ['title 20,20 40x17'],
+  ],
+  'landmark-names': [
+    pageOf({ ...box('nav', [0, 0, 200, 40], plate), role: 'navigation' }),
+    ['nav 0,0 200x40; background: #fff'],
   ],
   'like-siblings': [
     pageOf(

@@ -14,10 +14,13 @@ import { layOutOverrides } from './flow/overrides';
 import { likenSiblings } from './flow/alike/likeSiblings';
 import { inferTightLineHeights } from './flow/tightLines';
 import { withOneMain } from './flow/oneMain';
+import { alignNearEdges } from './flow/nearEdges';
 import { findTables } from './flow/tables';
 import { wholePx } from './flow/wholePx';
 import { keepPressedWords } from './flow/pressedWords';
 import { limitToVisibleRoom } from './flow/visibleRoom';
+import { closeHeadingGaps } from './headingLevels';
+import { nameLandmarks } from './landmarkNames';
 import { inlineTextIntoBoxes } from './inlineText';
 import { wrapListItems } from './listItems';
 import type { Pass } from './pass';
@@ -89,6 +92,11 @@ const FLOW: readonly Pass[] = [
     apply: inferLineHeights,
   },
   {
+    name: 'near-edges',
+    gives: 'Edges that are nearly in line are in line.',
+    apply: alignNearEdges,
+  },
+  {
     name: 'whole-px',
     gives: 'Edges, line heights and corners lie on whole px.',
     apply: wholePx,
@@ -119,6 +127,11 @@ const FLOW: readonly Pass[] = [
     apply: withOneMain,
   },
   {
+    name: 'heading-levels',
+    gives: 'Headings have levels without gaps.',
+    apply: closeHeadingGaps,
+  },
+  {
     name: 'lay-out',
     gives: 'Every container is a row, a column or a grid; intended overlaps are out of flow.',
     apply: layOutPage,
@@ -147,6 +160,11 @@ const FLOW: readonly Pass[] = [
 
 /** What printers expect of every page. */
 const FINISH: readonly Pass[] = [
+  {
+    name: 'landmark-names',
+    gives: 'Regions of one kind have names that tell them apart.',
+    apply: nameLandmarks,
+  },
   {
     name: 'list-items',
     gives: 'Members of a list that cannot be items themselves stand in items.',

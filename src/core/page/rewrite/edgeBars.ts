@@ -1,4 +1,4 @@
-import { EXACT } from '../tolerances';
+import { BY_HAND, EXACT } from '../tolerances';
 import { contrast, isSeen, PAPER } from '../../look/contrast';
 import { isPlain, type Sides } from '../../look/look';
 import { bottom, distanceToWholePx, overlaps, right, type Box } from '../../mockup/box';
@@ -69,17 +69,23 @@ const THICKEST_BAR = 2;
 const SHORTEST_SIDE = 4;
 
 function isBarAt(
-  { place }: PageNode,
+  { place, look }: PageNode,
   { place: around }: BoxNode,
   side: Side,
   thickest = THICKEST_BAR,
 ): boolean {
   const near = (one: number, other: number) => Math.abs(one - other) <= EXACT;
   const [bar, box] = [placedBox(place), placedBox(around)];
+  const colour = solidFillOnly(look);
+  // Where thicker bars reach past the corners, it ends a little before them.
+  const isEnd = (one: number, other: number) =>
+    near(one, other) || (colour !== null && !isSeen(Math.abs(one - other), contrast(colour, PAPER)));
   // A border bar lies along three edges of its group and away from the fourth.
-  const isAlong = SIDES.every(
-    (each) => each === ACROSS[side] || near(EDGE_OF[each](bar), EDGE_OF[each](box)),
-  );
+  const isAlong = SIDES.every((each) => {
+    if (each === ACROSS[side]) return true;
+    const [own, of] = [EDGE_OF[each](bar), EDGE_OF[each](box)];
+    return each === side ? near(own, of) : isEnd(own, of) && Math.abs(own - of) <= BY_HAND.overlap;
+  });
   const width = thickness({ place }, side);
   const isWhole = near(width, Math.round(width)) && width <= thickest;
   return isAlong && isWhole && thickness({ place: around }, side) >= width * SHORTEST_SIDE;

@@ -25,6 +25,7 @@ export function unwrapTextGroup(group: BoxNode): TextNode | null {
       ...(group.nameSaid && { nameSaid: group.nameSaid }),
     }),
     ...(group.role !== 'box' && { role: group.role }),
+    ...(group.roleSaid && { roleSaid: group.roleSaid }),
     ...(group.href !== undefined && { href: group.href }),
   };
 }

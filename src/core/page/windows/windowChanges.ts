@@ -1,6 +1,7 @@
 import { memoizeByObject } from '../../mockup/memoize';
 import type { Page } from '../frame';
 import type { Layout } from '../layout';
+import { WIDEST_LINE } from '../tolerances';
 import type { BoxNode, PageNode } from '../node';
 import {
   comfortAlong,
@@ -263,9 +264,6 @@ function columnsOf(rows: readonly BoxNode[]): readonly TableColumn[] | null {
   });
 }
 
-/** Px up to which the words of a cell stay on their line (common practice, no source: figures, names and dates). */
-const WIDEST_LINE = 160;
-
 function leastOfCell(node: PageNode): number {
   const comfort = comfortOf(node);
   if (node.kind === 'text') {
@@ -284,8 +282,10 @@ function isSideBar(node: PageNode): boolean {
 
 /** What is out of the flow stays within what is around it; a picture behind others is cut off rather than shrunk. */
 function pinnedIn(node: PageNode, available: number, trial: WindowTrial): void {
-  const isWider = node.place.width > available + 1;
+  const { x, width } = node.place;
   if (node.kind !== 'box') return;
-  if (isWider) note(trial, node, { isCapped: true });
+  const isBeside = node.place.kind === 'fixed' && node.place.pins?.x === 'start' && x > 0;
+  if (width + (isBeside ? x : 0) > available + 1 && width > SMALLEST / 2)
+    note(trial, node, { isCapped: true });
   if (node.layout) layOutIn(node, node.layout, Math.min(available, node.place.width), trial);
 }

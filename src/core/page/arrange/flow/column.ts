@@ -12,7 +12,7 @@ import {
   heightModeOf,
   insets,
   padded,
-  spaceOut,
+  spaceOutColumn,
   overhangMargin,
 } from './spacing';
 import { centreTolerance, type LayoutResult, type LayOut } from './sizing';
@@ -36,7 +36,10 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
   const defines =
     widened.some((each) => spans(each.box, room) && isIntrinsic(each) && each.content !== null) ||
     widened.some((each) => isText(each) && spans(each.box, room));
-  const spaces = said === undefined ? spaceOut(gaps, gap, MEASURED.down) : gaps.map(() => 0);
+  const { spaces, beneath } =
+    said === undefined
+      ? spaceOutColumn(gaps, gap, vertical.bottom)
+      : { spaces: gaps.map(() => 0), beneath: vertical.bottom };
   const isCut = isCutBelow(part, inside);
   const children = widened.map((each, at) => {
     const top = at === 0 ? vertical.over.top : spaces[at - 1]!;
@@ -78,7 +81,7 @@ export function layOutColumn(part: Part, content: Content, given: boolean, layOu
     tracks: [],
     gap,
     rowGap: gap,
-    padding: padded(vertical, sides),
+    padding: padded({ ...vertical, bottom: beneath }, sides),
     align,
     justify: 'start',
   };

@@ -12,6 +12,8 @@ interface Sides {
 
 /** Space at the right that is this many times the space at the left is free space. */
 const FREE_RATIO = 3;
+/** Common practice, no source: px beyond which nobody sets a padding at the sides. */
+const MOST_SIDE = 96;
 /** Common practice, no source: px that keep a page's body off the edges of a narrow window. */
 const GUTTER = 16;
 
@@ -34,8 +36,8 @@ export function columnPadding(
   // a look.
   const isFree =
     rest > left * FREE_RATIO && (rest > inside.width || (rest > TOGETHER && broad.every(isInvisible)));
-  // Much more space at the sides than above is free space, not padding.
-  const isWide = least > Math.max(top, below) * 2 + BY_HAND.centredWords;
+  // Much space at the sides, or much more than above, is free space, not padding.
+  const isWide = least > Math.min(MOST_SIDE, Math.max(top, below) * 2 + BY_HAND.centredWords);
   const isCentred = Math.abs(left - rest) <= centreTolerance(part) && left > 0;
   if (!isFree && broad.length > 0) {
     const isBody = isWide && isCentred && parts.length === 1 && least > TOGETHER;
@@ -48,7 +50,9 @@ export function columnPadding(
   }
   if (rest < left && rest >= 0 && parts.every(({ box }) => Math.abs(right(box) - right(inside)) <= SNAPPED))
     return { left: rest, right: rest };
-  return { left, right: Math.min(Math.max(0, left), rest) };
+  // Words at the end keep their distance to it.
+  const ends = parts.every(({ node }) => node.kind === 'text' && node.look.type?.align === 'end');
+  return { left: ends ? Math.min(left, rest) : left, right: ends ? rest : Math.min(Math.max(0, left), rest) };
 }
 
 /** True for a part without a look and without anything at an edge that would have to stay there. */

@@ -5,9 +5,9 @@ import { walkNodes } from '../../walk';
 describe('columns', () => {
   it('a part that nearly fills its column stands where it was drawn', () => {
     const { node } = converted(
-      `<g id="quay">${box('short', 4, 4, 60, 20, word(8, 18, 'Sund') + word(44, 18, 'Ebb'))}${box('long', 5, 30, 110, 20, word(9, 44, 'Sund to Holm') + word(84, 44, 'Lunn'))}<rect x="130" y="4" width="60" height="46" fill="#eee"/></g>`,
+      `<g id="quay">${box('short', 4, 4, 60, 20, word(8, 18, 'Sund') + word(44, 18, 'Ebb'))}${box('long', 6, 30, 110, 20, word(10, 44, 'Sund to Holm') + word(84, 44, 'Lunn'))}<rect x="130" y="4" width="60" height="46" fill="#eee"/></g>`,
     );
-    expect(node('long').place).toMatchObject({ kind: 'flow', margin: { left: 1 } });
+    expect(node('long').place).toMatchObject({ kind: 'flow', align: 'end' });
   });
 
   it('separate lines of a headline are a column with a tight line height', () => {
@@ -17,7 +17,7 @@ describe('columns', () => {
     const texts = walkNodes(page.children).filter(({ kind }) => kind === 'text');
     expect(texts.map(({ place }) => place.kind)).toEqual(['flow', 'flow', 'flow']);
     expect(texts.map(({ place }) => place.height)).toEqual([29, 29, 12]);
-    expect(css).toContain('30px/29px var(--font)');
+    expect(css).toMatch(/30px\/29px /);
   });
 
   it('a hyphenated word that continues in the next line stays one word', () => {

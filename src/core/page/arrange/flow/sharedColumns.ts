@@ -1,5 +1,6 @@
 import { BY_HAND } from '../../tolerances';
 import { boxAround, right, type Box } from '../../../mockup/box';
+import { isCellRole } from '../../../sort/vocabulary';
 import { areAligned } from './xyCut';
 import type { Content, Part } from './parts';
 import { gapsBetween } from './spacing';
@@ -50,7 +51,8 @@ interface Group {
 function groupsOf(rows: readonly Row[]): readonly Group[] {
   const begin = ({ path, row, part }: Row) => [path, row.content?.parts.length, Math.round(part.box.x)];
   return groupedBy(rows, begin).flatMap((beginAlike): readonly Group[] => {
-    const columns = endWithWords(beginAlike) ? columnsIn(beginAlike) : null;
+    const areOne = endWithWords(beginAlike) || beginAlike.every(({ row }) => isOfCells(row));
+    const columns = areOne ? columnsIn(beginAlike) : null;
     if (columns) return [{ rows: beginAlike, columns }];
     return groupedBy(beginAlike, ({ part }) => sizeMark(part.box)).flatMap((alike): readonly Group[] => {
       const shared = columnsIn(alike);
@@ -112,7 +114,8 @@ function columnsOf(rows: readonly Part[]): readonly Box[] | null {
   const same = cells.every((row) => gapsBetween(row).every((gap, at) => Math.abs(gap - gaps[at]!) <= 1));
   // Words at both ends of a row need no columns.
   const atEnds = count === 2 && gaps.every((gap) => gap > TOGETHER);
-  if (!aligned || !apart || same || atEnds) return null;
+  // Boxes that touch have gaps of one size, and columns of several.
+  if (!aligned || !apart || (same && !rows.every(isOfCells)) || atEnds) return null;
   return boxes.map((box, at) =>
     withRoomForWords(
       box,
@@ -120,6 +123,11 @@ function columnsOf(rows: readonly Part[]): readonly Box[] | null {
       boxes[at + 1],
     ),
   );
+}
+
+/** True for a row of a table, whose cells are boxes. */
+function isOfCells({ content }: Part): boolean {
+  return content!.parts.every(({ node }) => node.kind === 'box' && isCellRole(node.role));
 }
 
 /** Columns of whole px are as wide as the words in them: in less room these would wrap. */

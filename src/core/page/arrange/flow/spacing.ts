@@ -1,4 +1,4 @@
-import { BY_HAND, COMPUTED, SNAPPED } from '../../tolerances';
+import { BY_HAND, COMPUTED, MEASURED, SNAPPED } from '../../tolerances';
 import { boxAround, bottom, right, type Box, type Edges } from '../../../mockup/box';
 import { isAnonymous } from '../../anonymousBox';
 import type { FlowPlace } from '../../place';
@@ -70,6 +70,22 @@ export function spaceOut(gaps: readonly number[], common: number, slack: number)
     off = Math.abs(needed) <= slack ? needed : 0;
     return off === needed ? 0 : needed;
   });
+}
+
+/**
+ * The same for a column, where parts may stand a px off as long as the space beneath them makes up for it: what follows
+ * the column stands where it was drawn.
+ */
+export function spaceOutColumn(
+  gaps: readonly number[],
+  common: number,
+  beneath: number,
+): { readonly spaces: readonly number[]; readonly beneath: number } {
+  const spaces = spaceOut(gaps, common, BY_HAND.overlap);
+  const off = gaps.reduce((all, gap, at) => all + gap - common - spaces[at]!, 0);
+  return beneath + off < 0 || (off !== 0 && beneath === 0)
+    ? { spaces: spaceOut(gaps, common, MEASURED.down), beneath }
+    : { spaces, beneath: beneath + off };
 }
 
 /**

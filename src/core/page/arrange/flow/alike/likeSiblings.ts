@@ -1,5 +1,5 @@
 import { paints } from '../../../../look/look';
-import { areOneSize, boxAround, sameBox, type Box } from '../../../../mockup/box';
+import { areOneSize, boxAround, sameBox, spread, type Box } from '../../../../mockup/box';
 import { memoizeByObject } from '../../../../mockup/memoize';
 import { ownName } from '../../../../sort/tellingNames';
 import { placedBox } from '../../../placed';
@@ -10,6 +10,7 @@ import type { BoxNode, PageNode } from '../../../node';
 import { moveNode } from '../../../states/moveNode';
 import { withItemBoxes } from './itemBoxes';
 import { shapeOf } from '../../../nodeShape';
+import { ANCHORS } from '../xyCut';
 import { slotsOf, type Slot } from './slots';
 
 /**
@@ -105,18 +106,16 @@ function atOnePlace(slot: Slot, origins: readonly { readonly x: number; readonly
   // An edge is seen where it was drawn; words and icons may stand a little beside.
   const isEdged = slot.some((part) => part?.kind === 'box' && paints(part.look));
   const most = isEdged ? BY_HAND.border : BY_HAND.place;
-  const [xs, ys] = (['x', 'y'] as const).map((side) =>
-    agreed(
-      at.map((index) => slot[index]!.place[side] - origins[index]![side]),
-      most,
-    ),
-  );
+  const parts = at.map((index) => ({ box: placedBox(slot[index]!.place), origin: origins[index]! }));
+  const movesTo = (lengths: readonly number[]) =>
+    agreed(lengths, most).map((length, position) => length - lengths[position]!);
+  // Words of several widths stand at the edge that they have in common.
+  const edges = ANCHORS.map((anchor) => parts.map(({ box, origin }) => anchor(box) - origin.x));
+  const [edge] = edges.toSorted((one, other) => spread(one) - spread(other));
+  const dx = movesTo(edge!);
+  const dy = movesTo(parts.map(({ box, origin }) => box.y - origin.y));
   const moved = new Map(
-    at.map((index, position) => {
-      const { place } = slot[index]!;
-      const { x, y } = origins[index]!;
-      return [index, moveNode(slot[index]!, x + xs![position]! - place.x, y + ys![position]! - place.y)];
-    }),
+    at.map((index, position) => [index, moveNode(slot[index]!, dx[position]!, dy[position]!)]),
   );
   return slot.map((_, index) => moved.get(index) ?? null);
 }
@@ -163,11 +162,22 @@ function withSizes(boxes: readonly BoxNode[]): readonly BoxNode[] {
 /** The share of lengths that have to be near to the middle one for it to be what was meant. */
 const MOST = 2 / 3;
 
-/** The middle of the lengths for those near to it, where most are; else the lengths as they are. */
+/**
+ * What most lengths that are near to the middle one have, else the middle one of these, where most are near; else the
+ * lengths as they are.
+ */
 function agreed(lengths: readonly number[], within: number): readonly number[] {
-  const middle = lengths.toSorted((one, other) => one - other)[Math.floor(lengths.length / 2)]!;
+  const middle = middleOf(lengths);
   const isNear = (length: number) => Math.abs(length - middle) <= within;
-  return lengths.filter(isNear).length >= Math.max(2, MOST * lengths.length)
-    ? lengths.map((length) => (isNear(length) ? middle : length))
-    : lengths;
+  const near = lengths.filter(isNear);
+  if (near.length < Math.max(2, MOST * lengths.length)) return lengths;
+  const common = near.filter((length) => near.filter((each) => each === length).length * 2 > near.length);
+  const agreedOn = common[0] ?? middleOf(near);
+  return lengths.map((length) =>
+    isNear(length) && Math.abs(length - agreedOn) <= within ? agreedOn : length,
+  );
+}
+
+function middleOf(lengths: readonly number[]): number {
+  return lengths.toSorted((one, other) => one - other)[Math.floor((lengths.length - 1) / 2)]!;
 }
