@@ -1,7 +1,7 @@
 import { boxAround, followEachOther, spread, union, type Box } from '../../../mockup/box';
 import { isPlain } from '../../../look/look';
 import { withoutNumber } from '../../../sort/tellingNames';
-import { isHeading, type Role } from '../../../sort/vocabulary';
+import { isCellRole, isHeading, type Role } from '../../../sort/vocabulary';
 import { anonymousBox } from '../../anonymousBox';
 import type { Page } from '../../frame';
 import { mapBoxes, withChildren } from '../../mapBoxes';
@@ -28,7 +28,33 @@ const MOST_TEXTS = 2;
  * looks otherwise. Places are px of the screen.
  */
 export function findTables(page: Page): Page {
-  return { ...page, children: withTables(page.children) };
+  return { ...page, children: withTables(page.children).map((node) => withoutStrayParts(node, null)) };
+}
+
+/** Rows stand in tables and cells in rows (ARIA, required context role): anywhere else they are what they show. */
+function withoutStrayParts(node: PageNode, around: Role | null): PageNode {
+  const isStray =
+    (node.role === 'table' && !isOfRows(node)) ||
+    (node.role === 'row' && around !== 'table') ||
+    (isCellRole(node.role) && around !== 'row');
+  const role = isStray && !node.roleSaid ? (node.kind === 'text' ? 'text' : 'box') : node.role;
+  const own = role === node.role ? node : { ...node, role };
+  return own.kind === 'box'
+    ? withChildren(
+        own,
+        own.children.map((child) => withoutStrayParts(child, role)),
+      )
+    : own;
+}
+
+function isOfRows(table: PageNode): boolean {
+  return (
+    table.kind === 'box' &&
+    table.children.length > 0 &&
+    table.children.every(
+      (row) => row.kind === 'box' && row.role === 'row' && row.children.every(({ role }) => isCellRole(role)),
+    )
+  );
 }
 
 const within = mapBoxes((box: BoxNode): PageNode => {
