@@ -1,4 +1,4 @@
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { buildRecord } from '../src/core/buildRecord';
@@ -13,23 +13,14 @@ import { offsets, openKeyed } from '../tests/support/flowPage';
 import { windowFigures } from '../tests/support/windowFigures';
 import { axeFigures } from './code/accessibility';
 import { codeFigures } from './code/pageFigures';
+import { pageFiles } from './pages';
 import { textTable } from './table';
 
 /**
  * `npm run code`: the code that flow gives for pages that were drawn as mockups, in figures: `tsx bench/code.ts [FOLDER or
  * FILE …]` takes other mockups.
  */
-const PAGES =
-  /^(?:harbour|wheelhouse|adminlte4|bs5|gentelella|m-|raw-|sbadmin2|semantic|spectre|tabler|uikit|win98)/;
-const given = process.argv.slice(2);
-const sources = given.length > 0 ? given : ['demo', 'tests/cases'];
-const files = sources.flatMap((source) => {
-  if (!existsSync(source)) return [];
-  if (/\.svgz?$/.test(source)) return [source];
-  return readdirSync(source)
-    .filter((file) => /\.svgz?$/.test(file) && (given.length > 0 || PAGES.test(file)))
-    .map((file) => path.join(source, file));
-});
+const files = pageFiles(process.argv.slice(2));
 const WIDTHS = [375, 768, 1024] as const;
 
 const browser = await launchChromium();

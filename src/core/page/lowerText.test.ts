@@ -106,3 +106,15 @@ describe('texts', () => {
     ]);
   });
 });
+
+it('centred lines that end in a space align as they were drawn, in the flow', () => {
+  // A converter sets the length of a line without the space that it ends in.
+  const line = (x: number, y: number, words: string, length: number) =>
+    `<tspan xml:space="preserve" x="${x}" y="${y}" textLength="${length}" lengthAdjust="spacingAndGlyphs">${words}</tspan>`;
+  const text = `<text font-family="Commissioner" font-size="16">${line(20, 40, 'Six crossings every day ', 160)}${line(35, 62, 'from Sund to Holm ', 130)}${line(60, 84, 'and back', 80)}</text>`;
+  const [node] = nodes(readInside(text), 'flow').filter(({ kind }) => kind === 'text');
+  expect(node).toMatchObject({
+    look: { type: { align: 'middle' } },
+    lines: [{ at: null }, { at: null }, { at: null }],
+  });
+});

@@ -182,6 +182,14 @@ export function isCheckRole(role: Role): role is 'checkbox' | 'radio' {
   return role === 'checkbox' || role === 'radio';
 }
 
+/** Regions that stand beside the main one (ARIA, landmark roles). */
+const BESIDE_MAIN: ReadonlySet<Role> = new Set<Role>(['header', 'footer', 'navigation', 'complementary']);
+
+/** True for a region that stands beside the main one. */
+export function isBesideMain(role: Role): boolean {
+  return BESIDE_MAIN.has(role);
+}
+
 /** True for a part of a table's row. */
 export function isCellRole(role: Role): boolean {
   return role === 'cell' || role === 'header-cell';

@@ -33,6 +33,15 @@ describe('a local face that stands in for a missing family', () => {
     expect(standInsOf(mockup).size).toBe(0);
   });
 
+  it('keeps the ascent and descent of the font whose size it changes', () => {
+    const [standIn] = standInsOf(drawnAt(0.8).mockup).values();
+    const css = emitted(convertReading(drawnAt(0.8), 'flow'), 'styles.css');
+    const share = (property: string) => Number(new RegExp(`${property}: ([\\d.]+)%`).exec(css)?.[1]) / 100;
+    // The adjustment scales the overrides, too (CSS Fonts 5, §6; measured in Chromium).
+    expect(share('ascent-override') * share('size-adjust')).toBeCloseTo(standIn!.ascent, 2);
+    expect(share('descent-override') * share('size-adjust')).toBeCloseTo(standIn!.descent, 2);
+  });
+
   it('stands before the family that browsers resolve, in the flow alone', () => {
     const reading = drawnAt(0.88);
     const css = emitted(convertReading(reading, 'flow'), 'styles.css');

@@ -4,8 +4,9 @@ import type { Colour } from '../../mockup/paint';
 import { memoizeByObject } from '../../mockup/memoize';
 import type { Page } from '../../page/frame';
 import { isWrapped, type PageNode } from '../../page/node';
-import { HEADING_RULE, withFontShorthand, type BodyType } from './bodyType';
 import { isCheckRole } from '../../sort/vocabulary';
+import type { BodyType } from './bodyType';
+import { withFontShorthand } from './fontShorthand';
 
 /** Rules for pages with fixed coordinates. */
 const FIXED_RULES: readonly CssRule[] = [
@@ -117,6 +118,12 @@ const FLOWING_RULES: readonly CssRule[] = [
   { selector: ':where(.screen button)', declarations: [['white-space', 'nowrap']] },
   { selector: '[hidden]', declarations: [['display', 'none !important']] },
 ];
+
+/** Headings take the type of the body (HTML, §15.3.7, gives them one of their own). */
+const HEADING_RULE: CssRule = {
+  selector: ':where(.screen :is(h1, h2, h3, h4, h5, h6))',
+  declarations: [['font', 'inherit']],
+};
 
 /** The background colour of the pages; a page with another one declares it itself. */
 export function commonGround(pages: readonly Page[]): Colour | null {

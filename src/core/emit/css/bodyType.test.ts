@@ -1,5 +1,6 @@
+import { html } from '../html/html';
+import { pageNodes } from '../../page/walk';
 import { convertReading, emitted, readInside } from '../../../../tests/support/mockups';
-import { withFontShorthand } from './bodyType';
 
 const line = (y: number, words: string, more = '') =>
   `<text x="10" y="${y}" font-size="10" font-family="Commissioner" ${more}>${words}</text>`;
@@ -30,19 +31,9 @@ describe('the type of the body', () => {
   });
 });
 
-describe('the shorthand of a font', () => {
-  it('stands where all that it needs is said', () => {
-    const parts = [
-      ['font-weight', '600'],
-      ['font-size', '10px'],
-      ['line-height', '1.5'],
-      ['font-family', 'Aleo, serif'],
-      ['color', '#000'],
-    ] as const;
-    expect(withFontShorthand(parts)).toEqual([
-      ['font', '600 10px/1.5 Aleo, serif'],
-      ['color', '#000'],
-    ]);
-    expect(withFontShorthand(parts.slice(0, 3))).toEqual(parts.slice(0, 3));
-  });
+it('the code of a text on its own has the type that it inherits', () => {
+  const conversion = convertReading(readInside(THREE), 'flow');
+  const [text] = pageNodes(conversion.pages[0]!).filter(({ kind }) => kind === 'text');
+  const { parts } = html.fragment({ ...conversion, settings: {} }, text!.layer);
+  expect(parts.map(({ code }) => code).join('\n')).toMatch(/<span[^>]*>Sund<\/span>[^]*body \{\n {2}font: /);
 });

@@ -1,5 +1,5 @@
 import { formatNumber } from '../../markup/numbers';
-import type { CssRule, Declaration } from '../../markup/printCss';
+import type { Declaration } from '../../markup/printCss';
 import { memoizeByObject } from '../../mockup/memoize';
 import type { StyleClass, StyleSheet } from '../../style/styleSheet';
 import { classDeclarations } from './declarations';
@@ -27,11 +27,8 @@ export const bodyTypeOf = memoizeByObject((sheet: StyleSheet): BodyType => {
   const ofFamily = texts.filter(({ said }) => said.get('font-family') === family);
   const size = commonest(ofFamily, 'font-size');
   const ofSize = ofFamily.filter(({ said }) => said.get('font-size') === size);
-  const height = commonest(ofSize, 'line-height');
-  const share = parseFloat(height) / parseFloat(size);
-  const isShare = !height.endsWith('px') || isExact(share);
+  const lineHeight = sharedHeight(commonest(ofSize, 'line-height'), size);
   const colour = commonest(texts, 'color');
-  const lineHeight = height.endsWith('px') && isShare ? formatNumber(share, 2) : height;
   const inherited = new Map([
     ['font-family', family],
     ['font-size', size],
@@ -45,11 +42,10 @@ export const bodyTypeOf = memoizeByObject((sheet: StyleSheet): BodyType => {
       ['color', colour],
     ],
     without: (declarations) => {
-      const own = parseFloat(new Map(declarations).get('font-size') ?? size);
-      const height = lineHeight.endsWith('px') ? parseFloat(lineHeight) : parseFloat(lineHeight) * own;
+      const own = new Map(declarations).get('font-size') ?? size;
       return declarations.filter(([property, value]) =>
         property === 'line-height'
-          ? !value.endsWith('px') || Math.abs(parseFloat(value) - height) > EXACT
+          ? Math.abs(parseFloat(value) - inheritedHeight(lineHeight, own)) > EXACT
           : inherited.get(property) !== value,
       );
     },
@@ -59,9 +55,16 @@ export const bodyTypeOf = memoizeByObject((sheet: StyleSheet): BodyType => {
 /** Px by which a line height may differ from its share of the size. */
 const EXACT = 0.005;
 
-/** True for a share that two digits write. */
-function isExact(share: number): boolean {
-  return Math.abs(share * 100 - Math.round(share * 100)) < 0.001;
+/** A line height as a share of the size where two digits give it exactly, else in px. */
+function sharedHeight(height: string, size: string): string {
+  const share = parseFloat(height) / parseFloat(size);
+  const isExact = Math.abs(share * 100 - Math.round(share * 100)) < 0.001;
+  return isExact ? formatNumber(share, 2) : height;
+}
+
+/** The line height that a text of a size inherits, px. */
+function inheritedHeight(height: string, size: string): number {
+  return height.endsWith('px') ? parseFloat(height) : parseFloat(height) * parseFloat(size);
 }
 
 /**
@@ -93,42 +96,4 @@ function commonest(texts: readonly TextClass[], property: string): string {
   }
   const [first] = [...counts].toSorted(([, one], [, other]) => other - one);
   return first?.[0] ?? '';
-}
-
-/** Headings have no type of their own where they inherit that of the body (HTML, §15.3.7). */
-export const HEADING_RULE: CssRule = {
-  selector: ':where(.screen :is(h1, h2, h3, h4, h5, h6))',
-  declarations: [['font', 'inherit']],
-};
-
-/** What the shorthand resets anyway is left out. */
-function isUnusual(value: string): boolean {
-  return value !== 'normal' && value !== '400';
-}
-
-const FONT_PARTS = [
-  'font-style',
-  'font-variant',
-  'font-weight',
-  'font-size',
-  'line-height',
-  'font-family',
-] as const;
-
-/**
- * Declarations with the parts of a font as its shorthand, where all that it needs are said (CSS Fonts 4, §2.10). The
- * shorthand resets the parts that are not said.
- */
-export function withFontShorthand(declarations: readonly Declaration[]): readonly Declaration[] {
-  const said = new Map(declarations);
-  const [family, size, height] = ['font-family', 'font-size', 'line-height'].map((part) => said.get(part));
-  if (!family || !size || !height) return declarations;
-  const before = FONT_PARTS.slice(0, 3)
-    .flatMap((part) => said.get(part) ?? [])
-    .filter(isUnusual);
-  const font = [...before, `${size}/${height}`, family].join(' ');
-  const isPart = (property: string) => (FONT_PARTS as readonly string[]).includes(property);
-  const at = declarations.findIndex(([property]) => isPart(property));
-  const others = declarations.filter(([property]) => !isPart(property));
-  return others.toSpliced(at, 0, ['font', font]);
 }

@@ -2,7 +2,8 @@ import type { Declaration } from '../../markup/printCss';
 import { memoizeByObject } from '../../mockup/memoize';
 import type { StyleClass, StyleSheet } from '../../style/styleSheet';
 import { declarationDiff, isResettable } from './declarationDiff';
-import { bodyTypeOf, inheritsType, withFontShorthand } from './bodyType';
+import { bodyTypeOf, inheritsType } from './bodyType';
+import { withFontShorthand } from './fontShorthand';
 import { classDeclarations } from './declarations';
 
 /**

@@ -10,7 +10,7 @@ import type { State } from '../../sort/vocabulary';
 import type { StyleClass } from '../../style/styleSheet';
 import type { BookClass, ClassUser, NameOrigin, StyleBook } from '../styleBook';
 import type { BookInput } from '../target';
-import { withFontShorthand } from './bodyType';
+import { withFontShorthand } from './fontShorthand';
 import { classDeclarations } from './declarations';
 import { wornClasses } from './wornClasses';
 import { classSelector, modifiersOf } from './modifiers';

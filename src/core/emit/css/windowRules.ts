@@ -4,7 +4,7 @@ import type { Page } from '../../page/frame';
 import type { Layout } from '../../page/layout';
 import type { PageNode } from '../../page/node';
 import { walkNodes } from '../../page/walk';
-import { TIGHT_PADDING, windowSteps, type WindowChange } from '../../page/windows/windowChanges';
+import { isIndented, TIGHT_PADDING, windowSteps, type WindowChange } from '../../page/windows/windowChanges';
 import type { EmitInput } from '../target';
 import { classSelector, modifiersOf } from './modifiers';
 import { framesOf } from './frames';
@@ -227,9 +227,8 @@ function cappedDeclarations(node: PageNode | Page): readonly Declaration[] {
       ['max-width', '100%'],
       ['height', 'auto'],
     ];
-  const isAside = node.place.kind === 'fixed' && node.place.pins?.x === 'start' && node.place.x > 0;
   return node.place.kind === 'fixed'
-    ? [...(isAside ? ([['left', '0']] as const) : []), ['max-width', '100%']]
+    ? [...(isIndented(node) ? ([['left', '0']] as const) : []), ['max-width', '100%']]
     : [
         ['width', '100%'],
         ['max-width', px(node.place.width)],

@@ -1,5 +1,5 @@
-import { memoizeByObject } from '../../mockup/memoize';
 import type { BoxNode, PageNode } from '../../page/node';
+import { isWholeTable } from '../../page/tableParts';
 import { isInteractiveElement, roleEntry } from '../../sort/vocabulary';
 
 /** The content model of the surrounding elements (HTML, §3.2.5.2). */
@@ -36,23 +36,8 @@ export function elementName(node: PageNode, inside: Inside): string {
 
 /** The element of a table's part, where all around and inside of it are parts of one; null for any other node. */
 function tableElement(node: PageNode, { table }: Inside): string | null {
-  if (node.role === 'table') return node.kind === 'box' && isWholeTable(node) ? 'table' : null;
+  if (node.role === 'table') return isWholeTable(node) ? 'table' : null;
   if (node.role === 'row') return table === 'table' ? 'tr' : null;
   if (table !== 'row') return null;
   return node.role === 'header-cell' ? 'th' : node.role === 'cell' ? 'td' : null;
 }
-
-/** True for rows of cells and nothing else: elements of a table stand in no other ones. */
-const isWholeTable = memoizeByObject(
-  ({ children }: BoxNode): boolean =>
-    children.length > 0 &&
-    children.every(
-      (row) =>
-        row.kind === 'box' &&
-        row.role === 'row' &&
-        row.children.length > 0 &&
-        row.children.every(
-          ({ kind, role }) => kind !== 'picture' && (role === 'cell' || role === 'header-cell'),
-        ),
-    ),
-);

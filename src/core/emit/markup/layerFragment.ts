@@ -4,6 +4,8 @@ import type { LayerId } from '../../mockup/layer';
 import { findNode } from '../../page/findNode';
 import { walkNodes } from '../../page/walk';
 import type { CodePart, Fragment, FragmentInput } from '../target';
+import { bodyTypeOf } from '../css/bodyType';
+import { withFontShorthand } from '../css/fontShorthand';
 import { classSelector, modifiersOf } from '../css/modifiers';
 import { placedClasses } from '../css/placedClasses';
 import { linkContext, type AddressOfPage } from './linkContext';
@@ -52,6 +54,9 @@ export function layerFragment(
         looks.add(input.sheet.classFor(span.look) ?? '');
     }
   }
+  const { declarations: type } = bodyTypeOf(input.sheet);
+  const inherits = type.length > 0 && walkNodes([shallow]).some(({ kind }) => kind === 'text');
+  const body = inherits ? [{ selector: 'body', declarations: withFontShorthand(type) }] : [];
   const rules = input.sheet.classes
     .filter(({ name }) => looks.has(name))
     .flatMap((each) => [
@@ -65,6 +70,6 @@ export function layerFragment(
     ...linkContext(page, input.pages, addressOfPage),
     placed: !page.layout,
   });
-  const css = printCss(rulesInUnit(asInSheet(rules, input, namesValues(input)), unitOf(input)));
+  const css = printCss(rulesInUnit(asInSheet([...body, ...rules], input, namesValues(input)), unitOf(input)));
   return { shown: node.layer, parts: partsOf(print(markup), css) };
 }

@@ -47,15 +47,16 @@ function headingOf(node: PageNode): string | null {
   return words === '' || words.length > LONGEST ? null : words;
 }
 
+/** Words for kinds of navigation: they tell one from another. */
+const KINDS = /^(?:breadcrumbs?|tabs?|pagination)$/;
+
 /** The telling words of its name, apart from those for what it is. */
 function nameOf(node: PageNode): string {
   const { words: said = [] } = roleEntry(node.role);
   const words = node.named ? wordsOfName(node.name, true).toLowerCase().split(' ') : [];
   const telling = words
     .map((word) => word.replace(/\d+$/, ''))
-    .filter(
-      (word) => word !== '' && (!said.includes(word) || /^(?:breadcrumbs?|tabs?|pagination)$/.test(word)),
-    );
+    .filter((word) => word !== '' && (!said.includes(word) || KINDS.test(word)));
   const name = telling.length > 0 ? telling.join(' ') : node.role === 'navigation' ? 'pages' : 'more';
   return name.charAt(0).toUpperCase() + name.slice(1);
 }

@@ -11,3 +11,8 @@ export function toQuarters(length: number, slack: number): number {
 export function toThousandths(length: number): number {
   return Math.round(length * 1000) / 1000;
 }
+
+/** The length in the middle of some; the lower of two. */
+export function middleOf(lengths: readonly number[]): number {
+  return lengths.toSorted((one, other) => one - other)[Math.floor((lengths.length - 1) / 2)]!;
+}

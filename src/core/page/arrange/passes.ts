@@ -15,7 +15,7 @@ import { likenSiblings } from './flow/alike/likeSiblings';
 import { inferTightLineHeights } from './flow/tightLines';
 import { withOneMain } from './flow/oneMain';
 import { alignNearEdges } from './flow/nearEdges';
-import { findTables } from './flow/tables';
+import { findTables } from './flow/tables/findTables';
 import { wholePx } from './flow/wholePx';
 import { keepPressedWords } from './flow/pressedWords';
 import { limitToVisibleRoom } from './flow/visibleRoom';

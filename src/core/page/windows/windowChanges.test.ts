@@ -90,3 +90,16 @@ describe('the rules of windows', () => {
     }
   });
 });
+
+it('what lies over others at a distance from the start begins at the edge of a narrow window', () => {
+  const menu = ['Sailings', 'Tickets', 'Harbours']
+    .map((words, at) => text(160 + at * 340, 406, words))
+    .join('');
+  const css = cssOf(
+    `<g id="hero"><rect width="1200" height="400" fill="#345"/>${text(500, 220, 'Ternholm Ferries')}</g><g id="menu"><rect x="120" y="376" width="900" height="48" fill="#fff"/>${menu}</g>${text(40, 480, 'Every day at noon')}`,
+  );
+  expect(css).toMatch(/\.menu[^{]*\{[^}]*left: 120px/);
+  expect(below(css, 1200) + below(css, 1024) + below(css, 768)).toMatch(
+    /\.menu[^{]*\{[^}]*left: 0;[^}]*max-width: 100%;/,
+  );
+});

@@ -280,12 +280,19 @@ function isSideBar(node: PageNode): boolean {
   return isRegion(node) && width <= TABLET / 2 && height >= 1.5 * width;
 }
 
+/** Px up to which something out of the flow is a spot on what it lies over, such as a badge: it keeps its place. */
+const WIDEST_SPOT = SMALLEST / 2;
+
+/** True for a node out of the flow that keeps its distance to the start of what is around it. */
+export function isIndented({ place }: PageNode): boolean {
+  return place.kind === 'fixed' && place.pins?.x === 'start' && place.x > 0;
+}
+
 /** What is out of the flow stays within what is around it; a picture behind others is cut off rather than shrunk. */
 function pinnedIn(node: PageNode, available: number, trial: WindowTrial): void {
   const { x, width } = node.place;
   if (node.kind !== 'box') return;
-  const isBeside = node.place.kind === 'fixed' && node.place.pins?.x === 'start' && x > 0;
-  if (width + (isBeside ? x : 0) > available + 1 && width > SMALLEST / 2)
-    note(trial, node, { isCapped: true });
+  const end = width + (isIndented(node) ? x : 0);
+  if (end > available + 1 && width > WIDEST_SPOT) note(trial, node, { isCapped: true });
   if (node.layout) layOutIn(node, node.layout, Math.min(available, node.place.width), trial);
 }

@@ -6,7 +6,7 @@ import { memoizeByObject } from '../../mockup/memoize';
 import { walk } from '../../mockup/walk';
 import { measureOf, type Facts } from '../facts';
 import { nameWords } from '../nameWords';
-import { ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
+import { isBesideMain, ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
 import { headingLevel } from './byTextSize';
 import type { RoleRule, RoleVerdict } from './roleRule';
 
@@ -20,9 +20,6 @@ const PART_WORDS: ReadonlySet<string> = new Set(
     ' ',
   ),
 );
-
-/** Regions beside the main one (ARIA, landmarks): none of them is most of a screen. */
-const BESIDE_MAIN: ReadonlySet<Role> = new Set(['header', 'footer', 'navigation', 'complementary']);
 
 /** The share of a screen and of its words from which a group is most of it. */
 const MOST = 0.6;
@@ -45,7 +42,8 @@ export const byName: RoleRule = (layer, outcome, facts, { parent }) => {
   const word = tellingWord(words);
   if (word !== undefined && TITLES.has(word) && isOneTitle(layer)) return titleRole(layer, word, facts);
   const role = word === undefined ? undefined : WORDS.get(word);
-  if (role !== undefined && BESIDE_MAIN.has(role) && isMostOfScreen(layer, facts)) return null;
+  // What stands beside the main region is not most of a screen.
+  if (role !== undefined && isBesideMain(role) && isMostOfScreen(layer, facts)) return null;
   // A navigation has several words, and so has a form: one field alone is none.
   if ((role === 'navigation' || role === 'form') && facts.contents(layer).texts < 2) return null;
   // An item stands in a list, and a paragraph holds only text.

@@ -1,4 +1,5 @@
-import { box, word, converted } from '../../../../../tests/support/flowed';
+import { box, word, converted, convertedOf } from '../../../../../tests/support/flowed';
+import { readText } from '../../../../../tests/support/mockups';
 import { idAt } from '../../../../../tests/support/ids';
 import { walkNodes } from '../../walk';
 
@@ -191,4 +192,16 @@ describe('words and boxes where they were drawn', () => {
     const sign = walkNodes(page.children).find(({ path }) => path.endsWith('/sign'));
     expect(sign?.place).toMatchObject({ margin: { left: 0, right: 1 } });
   });
+});
+
+it('much space at the sides is free space, however much there is above', () => {
+  const title =
+    '<text x="300" y="170" font-size="40" font-family="Commissioner" text-anchor="middle">Ternholm</text>';
+  const hero = `<g id="hero"><rect width="600" height="320" fill="#345"/><g id="heading" role="banner"><g id="title">${title}</g>${word(270, 200, 'Six crossings')}</g></g>`;
+  const { node } = convertedOf(
+    readText(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="600" height="400">${hero}<g id="rest"><rect y="320" width="600" height="80" fill="#eee"/>${word(20, 360, 'Sund')}</g></svg>`,
+    ),
+  );
+  expect(node('hero').layout!.padding.left).toBeLessThan(96);
 });

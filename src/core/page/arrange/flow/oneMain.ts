@@ -2,15 +2,12 @@ import { area, boxAround } from '../../../mockup/box';
 import { anonymousBox } from '../../anonymousBox';
 import type { Page } from '../../frame';
 import type { BoxNode, PageNode } from '../../node';
-import { roleEntry, type Role } from '../../../sort/vocabulary';
+import { isBesideMain, roleEntry } from '../../../sort/vocabulary';
 import { placedBox } from '../../placed';
 import { walkNodes } from '../../walk';
 
-/** Roles of regions that stand beside the main one (ARIA, landmarks). */
-const BESIDE: readonly Role[] = ['header', 'footer', 'navigation', 'complementary'];
-
 function isBeside({ role }: PageNode): boolean {
-  return BESIDE.includes(role);
+  return isBesideMain(role);
 }
 
 /** Elements that hold no main region: those that HTML forbids, lists, forms and asides. */

@@ -10,6 +10,7 @@ import type { BoxNode, PageNode } from '../../../node';
 import { moveNode } from '../../../states/moveNode';
 import { withItemBoxes } from './itemBoxes';
 import { shapeOf } from '../../../nodeShape';
+import { middleOf } from '../../lengths';
 import { ANCHORS } from '../xyCut';
 import { slotsOf, type Slot } from './slots';
 
@@ -176,8 +177,4 @@ function agreed(lengths: readonly number[], within: number): readonly number[] {
   return lengths.map((length) =>
     isNear(length) && Math.abs(length - agreedOn) <= within ? agreedOn : length,
   );
-}
-
-function middleOf(lengths: readonly number[]): number {
-  return lengths.toSorted((one, other) => one - other)[Math.floor((lengths.length - 1) / 2)]!;
 }

@@ -1,9 +1,9 @@
-import { box, CHALK, solid, words } from '../../../../../tests/support/pageTree';
-import type { BoxNode, PageNode } from '../../node';
-import { placedBox } from '../../placed';
-import { leavesOf } from '../../walk';
-import { boxAround } from '../../../mockup/box';
-import { evenRows } from './evenTable';
+import { box, CHALK, solid, words } from '../../../../../../tests/support/pageTree';
+import type { BoxNode, PageNode } from '../../../node';
+import { placedBox } from '../../../placed';
+import { leavesOf } from '../../../walk';
+import { boxAround } from '../../../../mockup/box';
+import { evenRows } from './evenRows';
 
 const fill = { fills: [solid(CHALK)] };
 

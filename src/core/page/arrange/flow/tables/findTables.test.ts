@@ -1,7 +1,7 @@
-import { box, INK, pageOf, solid, words } from '../../../../../tests/support/pageTree';
-import { convertReading, emitted, readText } from '../../../../../tests/support/mockups';
-import type { BoxNode, PageNode } from '../../node';
-import { findTables } from './tables';
+import { box, INK, pageOf, solid, words } from '../../../../../../tests/support/pageTree';
+import { convertReading, emitted, readText } from '../../../../../../tests/support/mockups';
+import type { BoxNode, PageNode } from '../../../node';
+import { findTables } from './findTables';
 
 const dark = { fills: [solid(INK)] };
 
@@ -47,6 +47,24 @@ describe('rows whose parts stand in columns', () => {
     const [head, row] = ['row(header-cell header-cell header-cell header-cell)', 'row(cell cell cell cell)'];
     const body = box('times', [0, 30, 400, 90], {}, line(30, xs), line(60, xs), line(90, xs));
     expect(found(line(0, xs, bold), body)).toEqual([`table(${head} ${row} ${row} ${row})`]);
+  });
+
+  it('are one table where the mockup has its head and its body in groups', () => {
+    const three = xs.slice(0, 3);
+    const [head, row] = ['row(header-cell header-cell header-cell)', 'row(cell cell cell)'];
+    const tides = box(
+      'table',
+      [0, 0, 400, 90],
+      {},
+      box('thead', [0, 0, 400, 20], {}, line(0, three, bold)),
+      box('tbody', [0, 30, 400, 60], {}, line(30, three), line(60, three)),
+    );
+    expect(found(tides)).toEqual([`table(${head} ${row} ${row})`]);
+  });
+
+  it('are one where rows overlap by the borders that they share', () => {
+    const row = (y: number) => ({ ...line(y, xs), place: { ...line(y, xs).place, height: 22 } });
+    expect(found(holding(row(0), row(20), row(40)))[0]).toMatch(/^table/);
   });
 
   it('are none without headings and with few columns, as lists of things', () => {

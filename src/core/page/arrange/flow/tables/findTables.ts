@@ -1,16 +1,18 @@
-import { boxAround, followEachOther, spread, union, type Box } from '../../../mockup/box';
-import { isPlain } from '../../../look/look';
-import { withoutNumber } from '../../../sort/tellingNames';
-import { isCellRole, isHeading, type Role } from '../../../sort/vocabulary';
-import { anonymousBox } from '../../anonymousBox';
-import type { Page } from '../../frame';
-import { mapBoxes, withChildren } from '../../mapBoxes';
-import type { BoxNode, PageNode, TextNode } from '../../node';
-import { placedBox } from '../../placed';
-import { BY_HAND } from '../../tolerances';
-import { leavesOf } from '../../walk';
-import { evenRows } from './evenTable';
-import { ANCHORS } from './xyCut';
+import { boxAround, followEachOther, spread, union } from '../../../../mockup/box';
+import { isPlain } from '../../../../look/look';
+import { withoutNumber } from '../../../../sort/tellingNames';
+import { isHeading, type Role } from '../../../../sort/vocabulary';
+import { anonymousBox } from '../../../anonymousBox';
+import type { Page } from '../../../frame';
+import { mapBoxes, withChildren } from '../../../mapBoxes';
+import type { BoxNode, PageNode, TextNode } from '../../../node';
+import { placedBox } from '../../../placed';
+import { BY_HAND } from '../../../tolerances';
+import { leavesOf } from '../../../walk';
+import { evenRows } from './evenRows';
+import type { Cell, Row } from './row';
+import { withoutStrayParts } from './strayParts';
+import { ANCHORS } from '../xyCut';
 
 /** Fewer rows or columns are a table only where the mockup names them so (common practice, no source). */
 const FEWEST_ROWS = 3;
@@ -31,32 +33,6 @@ export function findTables(page: Page): Page {
   return { ...page, children: withTables(page.children).map((node) => withoutStrayParts(node, null)) };
 }
 
-/** Rows stand in tables and cells in rows (ARIA, required context role): anywhere else they are what they show. */
-function withoutStrayParts(node: PageNode, around: Role | null): PageNode {
-  const isStray =
-    (node.role === 'table' && !isOfRows(node)) ||
-    (node.role === 'row' && around !== 'table') ||
-    (isCellRole(node.role) && around !== 'row');
-  const role = isStray && !node.roleSaid ? (node.kind === 'text' ? 'text' : 'box') : node.role;
-  const own = role === node.role ? node : { ...node, role };
-  return own.kind === 'box'
-    ? withChildren(
-        own,
-        own.children.map((child) => withoutStrayParts(child, role)),
-      )
-    : own;
-}
-
-function isOfRows(table: PageNode): boolean {
-  return (
-    table.kind === 'box' &&
-    table.children.length > 0 &&
-    table.children.every(
-      (row) => row.kind === 'box' && row.role === 'row' && row.children.every(({ role }) => isCellRole(role)),
-    )
-  );
-}
-
 const within = mapBoxes((box: BoxNode): PageNode => {
   const inside = withChildren(box, withTables(box.children));
   return asTable(inside) ?? inside;
@@ -74,16 +50,12 @@ function withTables(nodes: readonly PageNode[]): readonly PageNode[] {
   return made;
 }
 
-/** A row, and its parts from left to right. */
-interface Row {
-  readonly box: BoxNode;
-  readonly cells: readonly Cell[];
+/** A row whose cells say which words they show. */
+interface WordedRow extends Row {
+  readonly cells: readonly WordedCell[];
 }
 
-/** A part of a row, with the box of what it shows. */
-interface Cell {
-  readonly node: PageNode;
-  readonly box: Box;
+interface WordedCell extends Cell {
   readonly texts: readonly TextNode[];
 }
 
@@ -106,7 +78,7 @@ function asTable(box: BoxNode): BoxNode | null {
   if (!first || rows.length < parts.length || columns < fewestColumns) return null;
   if (!rows.every(({ cells }) => cells.length === columns) || !areBelowEachOther(rows) || !areAligned(rows))
     return null;
-  const hasHeadings = rows[1] ? isHeadingRow(first, rows[1]) : isOfHeadings(first);
+  const hasHeadings = isOfHeadings(first) || (rows[1] !== undefined && isHeadingRow(first, rows[1]));
   if (!isNamed && !hasHeadings && columns < MANY_COLUMNS) return null;
   return {
     ...box,
@@ -148,7 +120,7 @@ function rowsOfGroup(node: PageNode): readonly PageNode[] {
   return isGroup ? node.children : [node];
 }
 
-function rowOf(node: PageNode): Row | null {
+function rowOf(node: PageNode): WordedRow | null {
   if (node.kind !== 'box' || !mayBe('row', node, ROW_ROLES) || node.href !== undefined || node.hidden)
     return null;
   if (node.place.linear || node.states || node.children.length < FEWEST_NAMED) return null;
@@ -177,7 +149,7 @@ function isCalled({ name }: PageNode, ...names: readonly string[]): boolean {
   return names.includes(withoutNumber(name));
 }
 
-function cellOf(node: PageNode): Cell {
+function cellOf(node: PageNode): WordedCell {
   const leaves = leavesOf(node);
   return {
     node,
@@ -204,12 +176,12 @@ function areAligned(rows: readonly Row[]): boolean {
 }
 
 /** True for a row that the mockup calls one of headings. */
-function isOfHeadings({ cells }: Row): boolean {
+function isOfHeadings({ cells }: WordedRow): boolean {
   return cells.every(({ node }) => node.role === 'header-cell');
 }
 
 /** True for words that look otherwise than those below them. */
-function isHeadingRow({ cells }: Row, below: Row): boolean {
+function isHeadingRow({ cells }: WordedRow, below: WordedRow): boolean {
   const areWords =
     cells.every(({ texts }) => texts.length <= 1) &&
     cells.filter(({ texts }) => texts.length > 0).length * 2 > cells.length;
