@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import sharp from 'sharp';
 import { convert } from '../src/core/convert';
+import { isVectorFormat } from '../src/core/pictures/picture';
 import { read } from '../src/core/read/read';
 import { createFontBook } from '../src/engine/fonts/fontBook';
 import { renderPicture } from '../src/engine/pictures/renderPicture';
@@ -49,7 +50,7 @@ async function encodedAlone(pictures: Pictures): Promise<{ readonly drawn: numbe
   let [drawn, alone] = [0, 0];
   for (const picture of pictures)
     for (const file of picture.files) {
-      if (file.format === 'svg' || file.format === 'pdf' || file.isOriginal) continue;
+      if (isVectorFormat(file.format) || file.format === 'pdf' || file.isOriginal) continue;
       const bytes = await renderPicture(picture, file, mockup, assets);
       const { data, info } = await sharp(bytes).raw().toBuffer({ resolveWithObject: true });
       const start = performance.now();

@@ -1,5 +1,5 @@
 import { execFile } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { promisify } from 'node:util';
@@ -10,6 +10,8 @@ import { withAnyMemo } from '../../src/core/mockup/memoize';
 import type { Arrangement } from '../../src/core/page/frame';
 import type { PageNode } from '../../src/core/page/node';
 import { pageNodes } from '../../src/core/page/walk';
+import { isVectorFormat } from '../../src/core/pictures/picture';
+import { renderPicture } from '../../src/engine/pictures/renderPicture';
 import { writeSite } from '../support/components';
 import { androidBoxes } from '../support/androidGeometry';
 import { convertReading, emitted, PAGE_MOCKUPS, readCase } from '../support/mockups';
@@ -35,18 +37,27 @@ const MANIFEST = `<?xml version="1.0" encoding="utf-8"?>
   <application />
 </manifest>`;
 
-/** Compiles and links the resources of a build. @throws with what the tools say */
-async function compile({ name, read }: (typeof MOCKUPS)[number], arrangement: Arrangement): Promise<void> {
-  const { emission, plan } = convertReading(read(), arrangement, new Map(), { target: 'android' });
-  const folder = path.join(root, `${name}-${arrangement}`);
+/** Writes a build to a folder of its own. */
+async function writeBuild({ name, read }: (typeof MOCKUPS)[number], arrangement: Arrangement) {
+  const reading = read();
+  const { emission, plan } = convertReading(reading, arrangement, new Map(), { target: 'android' });
+  const folder = mkdtempSync(path.join(root, `${name}-${arrangement}-`));
   writeSite(folder, emission.files);
   const place = (file: string) => path.join(folder, file);
-  // What is in a picture says nothing to the platform.
-  for (const { path: file } of plan.pictures.flatMap((picture) => picture.files)) {
-    mkdirSync(path.dirname(place(file)), { recursive: true });
-    writeFileSync(place(file), PIXEL);
-  }
+  for (const picture of plan.pictures)
+    for (const file of picture.files) {
+      mkdirSync(path.dirname(place(file.path)), { recursive: true });
+      // What is in a bitmap says nothing to the platform.
+      const isText = isVectorFormat(file.format);
+      const bytes = isText ? await renderPicture(picture, file, reading.mockup, reading.assets) : PIXEL;
+      writeFileSync(place(file.path), bytes);
+    }
   writeFileSync(place('AndroidManifest.xml'), MANIFEST);
+  return { emission, place };
+}
+
+/** Compiles and links resources. @throws with what the tools say */
+async function compile(place: (file: string) => string): Promise<void> {
   await run('aapt2', ['compile', '--dir', place('res'), '-o', place('compiled.zip')]);
   await run('aapt2', [
     'link',
@@ -61,6 +72,18 @@ async function compile({ name, read }: (typeof MOCKUPS)[number], arrangement: Ar
   ]);
 }
 
+/** A layout as the linker has compiled it, one line an element or attribute. */
+async function compiledLayout(place: (file: string) => string, name: string): Promise<readonly string[]> {
+  const { stdout } = await run('aapt2', [
+    'dump',
+    'xmltree',
+    '--file',
+    `res/layout/${name}.xml`,
+    place('out.apk'),
+  ]);
+  return stdout.split('\n').map((line) => line.replace(/ \(line=\d+\)/, '').trim());
+}
+
 /** A PNG of one px. */
 const PIXEL = Buffer.from(
   'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
@@ -72,7 +95,7 @@ const NEAR = 2;
 describe('Android layouts', () => {
   it.each(MOCKUPS)('of $name are compiled and linked by the platform', async (mockup) => {
     for (const arrangement of ['nested', 'flow'] as const)
-      await expect(compile(mockup, arrangement)).resolves.toBeUndefined();
+      await expect(compile((await writeBuild(mockup, arrangement)).place)).resolves.toBeUndefined();
   });
 
   it('stand where the mockup has them, by their sizes, margins and weights', () => {
@@ -104,8 +127,8 @@ describe('Android layouts', () => {
       target: 'android',
     });
     const paths = shared.emission.files.map(({ path: file }) => file);
-    expect(paths).toEqual(expect.arrayContaining(['res/layout/shared_header.xml', 'res/layout/home.xml']));
-    expect(emitted(shared, 'res/layout/home.xml')).toContain('layout="@layout/shared_header"');
+    expect(paths).toEqual(expect.arrayContaining(['res/layout/header.xml', 'res/layout/home.xml']));
+    expect(emitted(shared, 'res/layout/home.xml')).toContain('layout="@layout/header"');
 
     const slots = convertReading(readCase('drawn/a17-slots.svg'), 'nested', new Map(), { target: 'android' });
     const layout = slots.emission.files.find(({ path: file }) => file.startsWith('res/layout/'))!.text;
@@ -120,4 +143,57 @@ describe('Android layouts', () => {
     expect(lists.length).toBeGreaterThan(0);
     expect(lists.map(({ text }) => text).join('')).toMatch(/android:state_(?:pressed|hovered)="true"/);
   });
+
+  describe('edited as developers do', () => {
+    const edited = async (file: string, from: string | RegExp, to: string) => {
+      const { place } = await writeBuild(
+        MOCKUPS.find(({ name }) => name === 'harbour')!,
+        'flow',
+      );
+      await compile(place);
+      const before = await compiledLayout(place, 'harbour');
+      const code = readFileSync(place(file), 'utf8');
+      expect(code).toMatch(from);
+      writeFileSync(place(file), code.replace(from, to));
+      await compile(place);
+      const after = await compiledLayout(place, 'harbour');
+      return { added: linesBeyond(after, before), gone: linesBeyond(before, after), place };
+    };
+
+    it('have another caption by one string', async () => {
+      const { added, gone } = await edited('res/values/strings.xml', '>Book a crossing<', '>Book a boat<');
+      expect([...added, ...gone]).toEqual([]);
+    });
+
+    it('have a further item by one use of its layout', async () => {
+      const use = /[ ]*<include\s+android:id="@\+id\/sailing2"[^>]*\/>\n/;
+      const { added, gone } = await edited('res/layout/harbour.xml', use, '$&$&');
+      expect(gone).toEqual([]);
+      expect(added.filter((line) => line.startsWith('E:'))).toEqual(['E: include']);
+    });
+
+    it('scroll a part in a view around it, and fade one by an attribute', async () => {
+      const part = /<LinearLayout\s+android:id="@\+id\/(\w+)"/;
+      const { added, gone } = await edited('res/layout/harbour.xml', part, '$& android:alpha="0.5"');
+      expect(gone).toEqual([]);
+      expect(added).toHaveLength(1);
+      expect(added[0]).toMatch(/alpha.*=0\.5/);
+
+      const use = /<include\s+android:id="@\+id\/sailing1"[^>]*\/>/;
+      const size = 'android:layout_width="match_parent" android:layout_height="90dp"';
+      const scrolled = await edited('res/layout/harbour.xml', use, `<ScrollView ${size}>$&</ScrollView>`);
+      expect(scrolled.gone).toEqual([]);
+      expect(scrolled.added.filter((line) => line.startsWith('E:'))).toEqual(['E: ScrollView']);
+    });
+  });
 });
+
+/** Lines that the first list has more often than the second. */
+function linesBeyond(lines: readonly string[], others: readonly string[]): readonly string[] {
+  const left = [...others];
+  return lines.filter((line) => {
+    const at = left.indexOf(line);
+    if (at >= 0) left.splice(at, 1);
+    return at < 0;
+  });
+}

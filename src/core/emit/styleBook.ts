@@ -22,6 +22,8 @@ export interface ClassUser {
 /** A class of the style sheet with all that is to be seen of it. */
 export interface BookClass {
   readonly name: string;
+  /** What its rules begin with: the class, or what says which elements it is of, where none wears it. */
+  readonly selector: string;
   readonly origin: NameOrigin;
   /** Its rules, states and themes included. */
   readonly css: string;

@@ -9,6 +9,12 @@ export function printColour({ r, g, b, alpha }: Colour): string {
   return `#${short ? hex.map((pair) => pair[0]).join('') : hex.join('')}`;
 }
 
+/** The colour with its alpha first: `#rrggbb`, or `#aarrggbb` where it is translucent (Android, Color state list). */
+export function printArgb({ r, g, b, alpha }: Colour): string {
+  const hex = (channel: number) => Math.round(channel).toString(16).padStart(2, '0');
+  return `#${alpha < 1 ? hex(alpha * 255) : ''}${hex(r)}${hex(g)}${hex(b)}`;
+}
+
 /** The colour without its alpha, for attributes that carry the alpha apart. */
 export function printOpaque(colour: Colour): string {
   return printColour({ ...colour, alpha: 1 });

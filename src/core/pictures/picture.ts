@@ -4,7 +4,15 @@ import type { BitmapType } from '../mockup/mockup';
 import type { SvgStyle } from './recipes/recipe';
 import { memoizeByObject } from '../mockup/memoize';
 
-export type PictureFormat = 'svg' | 'png' | 'jpeg' | 'webp' | 'avif' | 'gif' | 'pdf';
+export type PictureFormat = 'svg' | 'png' | 'jpeg' | 'webp' | 'avif' | 'gif' | 'pdf' | 'drawable';
+
+/** The formats of text, which say what is drawn by shapes. */
+export type VectorFormat = 'svg' | 'drawable';
+
+/** True for a file of shapes as text. */
+export function isVectorFormat(format: PictureFormat): format is VectorFormat {
+  return format === 'svg' || format === 'drawable';
+}
 
 /** The formats that browsers show as pictures. */
 export const SHOWN_FORMATS = [
@@ -25,9 +33,12 @@ export const BITMAP_FORMATS: Readonly<Record<BitmapType, PictureFormat>> = {
   'image/svg+xml': 'svg',
 };
 
+/** The endings that are no names of formats. */
+const ENDINGS: Readonly<Partial<Record<PictureFormat, string>>> = { jpeg: 'jpg', drawable: 'xml' };
+
 /** The ending of a file's name. */
 export function fileEnding(format: PictureFormat): string {
-  return format === 'jpeg' ? 'jpg' : format;
+  return ENDINGS[format] ?? format;
 }
 
 /** One file of a picture. Sizes in px of the file. */

@@ -13,7 +13,9 @@ import { fileName } from '../sort/outputNames';
 import { withBitmapsBeside } from './bitmapsBeside';
 import { drawLayer, drawMerge } from './drawnPicture';
 import { ALL_PICTURES, automaticRecipe, type PictureSupport } from './recipes/automaticRecipe';
-import { createFileWriter, NO_RECIPES, type OriginalFile } from './recipes/fileWriter';
+import { resourceName } from './recipes/recipeFiles';
+import { vectorDrawable } from './vectorDrawable';
+import { createFileWriter, NO_RECIPES, type ReadyFile } from './recipes/fileWriter';
 import type { PictureRecipes } from './recipes/recipe';
 import {
   BITMAP_FORMATS,
@@ -38,11 +40,8 @@ export interface PlanOptions {
 }
 
 /** An original that the platform shows where it lies; null for another. */
-function shownOriginal(
-  file: OriginalFile | null,
-  { photos, hasDensities }: PictureSupport,
-): OriginalFile | null {
-  const isNew = file?.original.format === 'webp' || file?.original.format === 'avif';
+function shownOriginal(file: ReadyFile | null, { photos, hasDensities }: PictureSupport): ReadyFile | null {
+  const isNew = file?.ready.format === 'webp' || file?.ready.format === 'avif';
   return hasDensities || (photos === 'jpeg' && isNew) ? null : file;
 }
 
@@ -114,6 +113,7 @@ export function planPictures(
     const density = decision.merge ? Infinity : densityOf(layer, measure.matrix, mockup);
     const automatic = () =>
       shownOriginal(originalFile(name, source, box, mockup), support) ??
+      drawableFile(name, source, box, support) ??
       automaticRecipe(
         layers,
         mockup,
@@ -180,12 +180,22 @@ const MOST_STRETCH = 0.01;
  * The file of a bitmap that is used whole: its own bytes, whatever their size; null for other pictures, and for
  * one that is stretched.
  */
-function originalFile(
+/** The file of a vector drawable; null where the platform needs none, or draws it otherwise. */
+function drawableFile(
   name: string,
   source: PictureSource,
-  box: Box,
-  { bitmaps }: Mockup,
-): OriginalFile | null {
+  { width, height }: Box,
+  { svg }: PictureSupport,
+): ReadyFile | null {
+  if (svg !== 'drawable' || source.kind !== 'svg' || !vectorDrawable(source.svg)) return null;
+  const path = `res/drawable/${resourceName(name.split('/').at(-1) ?? name)}.xml`;
+  return {
+    reason: 'shapes only: a vector drawable',
+    ready: { path, format: 'drawable', width, height, scale: 1 },
+  };
+}
+
+function originalFile(name: string, source: PictureSource, box: Box, { bitmaps }: Mockup): ReadyFile | null {
   const bitmap = source.kind === 'bitmap' ? bitmaps[source.bitmap] : undefined;
   const format = bitmap && BITMAP_FORMATS[bitmap.type];
   if (!bitmap || !format || format === 'svg') return null;
@@ -195,6 +205,6 @@ function originalFile(
   const path = `pictures/${name}.${fileEnding(format)}`;
   return {
     reason: 'the bitmap of the mockup as it is',
-    original: { path, format, width, height, scale: width / box.width, isOriginal: true },
+    ready: { path, format, width, height, scale: width / box.width, isOriginal: true },
   };
 }

@@ -1,8 +1,13 @@
 import sharp from 'sharp';
-import type { PictureFile, PictureFormat } from '../../core/pictures/picture';
+import {
+  isVectorFormat,
+  type PictureFile,
+  type PictureFormat,
+  type VectorFormat,
+} from '../../core/pictures/picture';
 
 /** The first bytes of files: what readers tell formats by, whatever a file is called. */
-const SIGNATURES: Readonly<Record<Exclude<PictureFormat, 'svg'>, (head: string) => boolean>> = {
+const SIGNATURES: Readonly<Record<Exclude<PictureFormat, VectorFormat>, (head: string) => boolean>> = {
   // PNG, §5.2
   png: (head) => head.startsWith('\x89PNG\r\n\x1a\n'),
   // JPEG File Interchange Format 1.02, SOI and the next marker
@@ -23,7 +28,7 @@ const SIGNATURES: Readonly<Record<Exclude<PictureFormat, 'svg'>, (head: string) 
  */
 export async function checkedFile(file: PictureFile, bytes: Uint8Array): Promise<Uint8Array> {
   const { format, width, height } = file;
-  if (format === 'svg') return bytes;
+  if (isVectorFormat(format)) return bytes;
   const head = Buffer.from(bytes.subarray(0, 32)).toString('latin1');
   if (!SIGNATURES[format](head)) throw new Error(`it is no ${format.toUpperCase()} inside`);
   // The bytes of the mockup's own bitmap are as they came.

@@ -1,7 +1,7 @@
 import type { Sharp } from 'sharp';
-import type { PictureFile, PictureFormat } from '../../core/pictures/picture';
+import type { PictureFile, PictureFormat, VectorFormat } from '../../core/pictures/picture';
 
-type RasterFormat = Exclude<PictureFormat, 'svg' | 'gif' | 'pdf'>;
+type RasterFormat = Exclude<PictureFormat, VectorFormat | 'gif' | 'pdf'>;
 
 /** Colours of a palette (PNG, §11.2.2). */
 const PALETTE = 256;

@@ -1,5 +1,5 @@
 import type { Assets, Mockup } from '../../core/mockup/mockup';
-import type { Picture, PictureFile } from '../../core/pictures/picture';
+import { isVectorFormat, type Picture, type PictureFile } from '../../core/pictures/picture';
 import { drawnDocument, drawnPixels } from './renderPicture';
 
 /**
@@ -13,7 +13,7 @@ export async function plainBytes(
   assets: Assets,
 ): Promise<number | null> {
   if (file.isOriginal || file.format === 'pdf' || file.format === 'gif') return null;
-  if (file.format !== 'svg')
+  if (!isVectorFormat(file.format))
     return (await drawnPixels(picture, file, mockup, assets).png().toBuffer()).length;
   return new TextEncoder().encode(drawnDocument(picture, file, mockup, assets)).length;
 }

@@ -1,5 +1,8 @@
 import sharp, { type Sharp } from 'sharp';
 import type { Assets, Mockup } from '../../core/mockup/mockup';
+import { resourceFile } from '../../core/emit/android/printXml';
+import { MarkedPrinter } from '../../core/emit/components/printing';
+import { vectorDrawable } from '../../core/pictures/vectorDrawable';
 import { ENCODERS } from './encoders';
 import type { DrawnScreen } from '../screens/screenFiles';
 import { NO_PRINTER, type PdfPrinter } from './pdfPrinter';
@@ -25,6 +28,7 @@ export async function renderPicture(
 ): Promise<Uint8Array> {
   const { source } = picture;
   if (file.format === 'pdf') return printer(standaloneOf(picture, file, mockup, assets));
+  if (file.format === 'drawable') return new TextEncoder().encode(drawableText(picture));
   if (file.format === 'svg') {
     const { svg: style } = file;
     const whole = drawnDocument(picture, file, mockup, assets);
@@ -38,6 +42,13 @@ export async function renderPicture(
   if (source.kind === 'bitmap' && file.isOriginal) return bytesOf(source.bitmap, assets);
   if (file.format === 'gif') throw new Error('GIF is written only as it was read');
   return ENCODERS[file.format](drawnPixels(picture, file, mockup, assets), file).toBuffer();
+}
+
+/** The vector drawable of a picture, as a resource file. @throws Error for a picture that is none */
+function drawableText({ source }: Picture): string {
+  const root = source.kind === 'svg' ? vectorDrawable(source.svg) : null;
+  if (!root) throw new Error('it is no vector drawable');
+  return new MarkedPrinter().printLines(resourceFile(root)).text;
 }
 
 /** The document of an SVG file before it is made small. */

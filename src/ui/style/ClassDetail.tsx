@@ -41,7 +41,7 @@ export function ClassDetail({ of, mockupId, drawn, classes, style }: ClassDetail
     <DetailPane label={`Class ${of.name}`}>
       <Box>
         {namedBy === null ? (
-          <Typography variant="h2">.{of.name}</Typography>
+          <Typography variant="h2">{of.selector}</Typography>
         ) : (
           <Box sx={{ display: 'flex', alignItems: 'start', gap: 1 }}>
             <Box sx={{ flex: 1 }}>
@@ -85,6 +85,15 @@ export function ClassDetail({ of, mockupId, drawn, classes, style }: ClassDetail
           {states.length > 0 && `; states: ${states.join(', ')}`}
           {namedBy === null && (WITHOUT_LAYER[of.origin] ?? '; letters inside of texts')}
         </Typography>
+        {namedBy !== null && of.selector !== `.${of.name}` && (
+          <Typography sx={{ fontSize: 12.5, color: 'text.secondary', mt: 0.5 }}>
+            Its place says which elements it is of, so none wears it: the rules begin with{' '}
+            <Box component="code" sx={{ fontFamily: MONO }}>
+              {of.selector}
+            </Box>
+            . Keep the name to have it worn.
+          </Typography>
+        )}
       </Box>
       <Box sx={{ border: 1, borderColor: 'divider', flex: 'none' }}>
         <CodeBlock title="Rules" code={of.css} language="css" none="Nothing of its own." />

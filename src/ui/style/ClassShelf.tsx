@@ -39,7 +39,7 @@ export function ClassShelf({ classes, chosen, onChoose, drawn }: ClassShelfProps
       }}
     >
       {classes.map((each) => {
-        const { name, users, origin } = each;
+        const { selector, users, origin } = each;
         const [first] = users;
         const id = classId(each);
         return (
@@ -63,8 +63,8 @@ export function ClassShelf({ classes, chosen, onChoose, drawn }: ClassShelfProps
             >
               <Specimen user={first} {...drawn} />
               <Box sx={{ px: 1, py: 0.5, minWidth: 0 }}>
-                <Typography noWrap title={name} sx={{ fontFamily: MONO, fontSize: 12.5 }}>
-                  .{name}
+                <Typography noWrap title={selector} sx={{ fontFamily: MONO, fontSize: 12.5 }}>
+                  {selector}
                 </Typography>
                 <Typography noWrap sx={{ fontSize: 12, color: 'text.secondary' }}>
                   {users.length === 1 ? 'one use' : `${users.length} uses`}, {ORIGIN_WORDS[origin]}

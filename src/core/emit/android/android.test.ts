@@ -1,7 +1,12 @@
 import { convertReading, emitted, readInside } from '../../../../tests/support/mockups';
 import type { Tag } from '../../sort/tag';
+import { printArgb } from '../../markup/colours';
+import { element } from '../../markup/element';
+import { MarkedPrinter } from '../components/printing';
+import { resourceFile } from './printXml';
 import { resourceName, Resources, viewId } from './resourceNames';
-import { androidColour, dp, sp, stringResource } from './values';
+import { withKeys } from './themed';
+import { dp, sp, stringResource } from './values';
 
 const built = (content: string, arrangement: 'nested' | 'flow' = 'nested') =>
   convertReading(readInside(content), arrangement, new Map<string, Tag>(), { target: 'android' });
@@ -32,8 +37,8 @@ describe('names of resources', () => {
 
 describe('values', () => {
   it('are written as the platform reads them', () => {
-    expect(androidColour({ r: 1, g: 35, b: 255, alpha: 1 })).toBe('#0123ff');
-    expect(androidColour({ r: 1, g: 35, b: 255, alpha: 0.5 })).toBe('#800123ff');
+    expect(printArgb({ r: 1, g: 35, b: 255, alpha: 1 })).toBe('#0123ff');
+    expect(printArgb({ r: 1, g: 35, b: 255, alpha: 0.5 })).toBe('#800123ff');
     expect([dp(12), dp(0.125), sp(15)]).toEqual(['12dp', '0.13dp', '15sp']);
     expect(stringResource('It\'s "a" <b> & @')).toBe('It\\\'s \\"a\\" &lt;b> &amp; @');
     expect(stringResource('@home')).toBe('\\@home');
@@ -56,12 +61,12 @@ describe('a layout', () => {
          android:layout_height="match_parent">
          <FrameLayout
              android:id="@+id/saveButton"
-             android:clickable="true"
-             android:focusable="true"
              android:layout_width="80dp"
              android:layout_height="30dp"
              android:layout_marginStart="10dp"
              android:layout_marginTop="10dp"
+             android:clickable="true"
+             android:focusable="true"
              android:background="@drawable/bg_save_button">
              <TextView
                  android:layout_width="34.42dp"
@@ -109,5 +114,71 @@ describe('a layout', () => {
     const layout = emission.files.find(({ path }) => path === 'res/layout/test.xml')!.text;
     expect(layout).toMatch(/<ScrollView[\s\S]*<LinearLayout[\s\S]*android:orientation="horizontal"/);
     expect(layout).toContain('android:text="@string/wind"');
+  });
+});
+
+describe('a layout that is used several times', () => {
+  const row = (at: number, words: string, fill: string, more = '') =>
+    `<g id="sailing-${at}"><rect y="${at * 30}" width="190" height="26" fill="${fill}"/><text x="10" y="${18 + at * 30}" font-family="Commissioner" font-size="12">${words}</text><text x="110" y="${18 + at * 30}" font-family="Commissioner" font-size="12">${at + 1} kr</text>${more}</g>`;
+  const { emission } = built(
+    `${row(0, 'Auk', '#eee')}${row(1, 'Tern', '#eee', '<text x="150" y="48" font-family="Commissioner" font-size="12">late</text>')}${row(2, 'Skua', '#fed')}`,
+  );
+  const text = (path: string) => emission.files.find((file) => file.path === `res/${path}.xml`)!.text;
+  const layout = emission.files.find(({ path }) => /layout\/(?!test)/.test(path))!;
+  const name = /(\w+)\.xml$/.exec(layout.path)![1]!;
+
+  it('is written once, and included under a theme for each use', () => {
+    expect(text('layout/test').match(/<include/g)).toHaveLength(3);
+    expect(text('layout/test').match(new RegExp(`layout="@layout/${name}"`, 'g'))).toHaveLength(3);
+    expect(new Set(text('layout/test').match(/android:theme="[^"]*"/g)).size).toBe(3);
+    expect(text('layout/test')).not.toContain('@string/auk');
+  });
+
+  it('takes from the theme what differs, and says itself what does not', () => {
+    expect(layout.text.match(/android:text="\?attr\/\w+"/g)).toHaveLength(2);
+    expect(layout.text).toMatch(/android:background="\?attr\/\w+"/);
+    expect(layout.text).toContain('android:text="@string/late"');
+    expect(layout.text).toMatch(/android:visibility="\?attr\/\w+"/);
+  });
+
+  it('has a row of data in each theme', () => {
+    const rows = text('values/styles').match(
+      new RegExp(`<style name="${name}\\w*">[\\s\\S]*?</style>`, 'g'),
+    )!;
+    expect(rows).toHaveLength(3);
+    expect(rows.map((each) => each.match(/<item/g)!.length)).toEqual([4, 4, 4]);
+    expect(rows[0]).toContain('>@string/auk<');
+    expect(rows.map((each) => /shown">(\w+)</.exec(each)![1])).toEqual(['gone', 'visible', 'gone']);
+    expect(text('values/attrs')).toMatch(/<enum\s+name="gone"\s+value="2" \/>/);
+  });
+});
+
+describe('attributes of views', () => {
+  const view = (attributes: Record<string, string>) =>
+    String(withKeys(element('TextView', attributes)).attributes.key);
+
+  it('make views alike that differ only in what a theme says', () => {
+    expect(view({ 'android:text': '@string/a' })).toBe(view({}));
+    expect(view({ 'android:textColor': '@color/a' })).not.toBe(view({}));
+    expect(view({ 'android:gravity': 'end' })).not.toBe(view({ 'android:gravity': 'center' }));
+  });
+
+  it('stand in one order, ids and places first', () => {
+    const text = new MarkedPrinter().printLines(
+      resourceFile(
+        element('View', {
+          'android:alpha': '1',
+          style: '@style/a',
+          'android:layout_width': '1dp',
+          'android:id': 'a',
+        }),
+      ),
+    ).text;
+    expect([...text.matchAll(/([\w:]+)="/g)].slice(2).map(([, each]) => each)).toEqual([
+      'android:id',
+      'android:layout_width',
+      'style',
+      'android:alpha',
+    ]);
   });
 });

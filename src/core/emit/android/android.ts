@@ -2,13 +2,15 @@ import { nearly } from './nearly';
 import { withoutFilters } from '../plainCapabilities';
 import { withAnyMemo } from '../../mockup/memoize';
 import type { LayerId } from '../../mockup/layer';
-import { freeName } from '../../markup/freeName';
 import type { Page } from '../../page/frame';
 import { findNode } from '../../page/findNode';
+import { componentOfElement, componentsOf, screenNames } from '../components/components';
+import type { ComponentStyle } from '../components/generalise';
 import { MarkedPrinter, spansOfPage } from '../components/printing';
+import type { Component } from '../components/template';
 import type { EmitInput, Fragment, FragmentInput, Target, TargetOutput } from '../target';
+import { layoutName, Layouts } from './layouts';
 import { resourceFile } from './printXml';
-import { resourceName } from './resourceNames';
 import { AndroidResources } from './resources';
 import { nodeView, screenView } from './views';
 
@@ -18,7 +20,7 @@ export const android = {
   label: 'Android',
   capabilities: withoutFilters('Android'),
   options: {},
-  pictures: { photos: 'jpeg', svg: 'none', hasDensities: true },
+  pictures: { photos: 'jpeg', svg: 'drawable', hasDensities: true },
   nearly,
   // The platform reads TrueType and OpenType alone; families of the device stand in.
   bringsFonts: false,
@@ -28,47 +30,62 @@ export const android = {
   fragment: (input: FragmentInput, layer: LayerId) => withAnyMemo(() => fragment(input, layer)),
 } as const satisfies Target;
 
+/** Android has no classes; layouts have no lists in each other. */
+function styleOf(resources: AndroidResources): ComponentStyle {
+  return {
+    hasClasses: false,
+    hasGroups: false,
+    hasStates: false,
+    words: { name: 'android:text', wordsOf: (value) => resources.wordsOf(value) },
+    // One view is as short as the use of a layout.
+    lists: { mostNested: 1, leastElements: 2 },
+    isName: () => true,
+  };
+}
+
 /** The names of the layouts of screens, no two the same. */
 function layoutNames(pages: readonly Page[]): readonly string[] {
-  const names = new Set<string>();
-  for (const { name } of pages)
-    names.add(resourceName(freeName(resourceName(name), (each) => names.has(resourceName(each)))));
-  return [...names];
+  return screenNames(pages, { isName: () => true }).map((name) => layoutName({ name }));
 }
 
 function emitFiles(input: EmitInput): TargetOutput {
   const resources = new AndroidResources(input);
-  const names = layoutNames(input.pages);
-  const written = input.pages.map((page, at) => {
-    const view = screenView(page, resources);
-    const printer = new MarkedPrinter();
-    const { text, spans } = printer.printLines(resourceFile(view, printer.from));
-    return { path: `res/layout/${names[at]}.xml`, text, spans: spansOfPage(view, spans) };
+  const pages = input.pages.map((page) => ({ page, markup: screenView(page, resources), address: '' }));
+  const components = componentsOf(pages, styleOf(resources));
+  const layouts = new Layouts(resources, components);
+  const written = components.screens.map((screen, at) => {
+    const { path, text, spans } = layoutFile(screen, layouts);
+    return { path, text, spans: spansOfPage(pages[at]!.markup, spans) };
   });
+  const parts = components.parts.map((part) => layoutFile(part, layouts));
   return {
-    files: [...written.map(({ path, text }) => ({ path, text })), ...resources.files()],
+    files: [...[...written, ...parts].map(({ path, text }) => ({ path, text })), ...resources.files()],
     sourceMap: Object.fromEntries(written.map(({ path, spans }) => [path, spans])),
   };
 }
 
-/** The layout of one layer, and the resources that it needs. */
+function layoutFile(component: Component, layouts: Layouts) {
+  const printer = new MarkedPrinter();
+  const { text, spans } = printer.printLines(resourceFile(layouts.rootOf(component), printer.from));
+  return { path: `res/layout/${layoutName(component)}.xml`, text, spans };
+}
+
+/** The layout of one layer, and what it needs: the layouts of its lists, and resources. */
 function fragment(input: FragmentInput, layer: LayerId): Fragment {
-  const partsOf = (layout: string, values: string) => [
+  const partsOf = (layout: string, lists: string, values: string) => [
     { title: 'Layout', language: 'html' as const, code: layout },
+    { title: 'Its lists', language: 'html' as const, code: lists },
     { title: 'Resources', language: 'html' as const, code: values },
   ];
   const found = findNode(input.pages, input.decisions, layer);
-  if (!found) return { shown: null, parts: partsOf('', '') };
+  if (!found) return { shown: null, parts: partsOf('', '', '') };
   const resources = new AndroidResources(input);
-  const { text } = new MarkedPrinter().printLines(resourceFile(nodeView(found.node, resources)));
-  return {
-    shown: found.node.layer,
-    parts: partsOf(
-      text,
-      resources
-        .files()
-        .map((file) => file.text)
-        .join('\n'),
-    ),
-  };
+  const made = nodeView(found.node, resources);
+  const { whole, parts } = componentOfElement(found.node.name, made, styleOf(resources));
+  const layouts = new Layouts(resources, { parts, screens: [{ ...whole, title: '', address: '' }] });
+  const textOf = (component: Component) => layoutFile(component, layouts).text;
+  const shown = textOf(whole);
+  const lists = parts.map(textOf);
+  const values = resources.files().map((file) => file.text);
+  return { shown: found.node.layer, parts: partsOf(shown, lists.join('\n'), values.join('\n')) };
 }

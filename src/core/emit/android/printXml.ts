@@ -20,9 +20,9 @@ function bodyOf(
   margin: string,
   from: MarkedPrinter['from'],
 ): Doc {
-  const entries = Object.entries(attributes).map(
-    ([key, value]) => `${key}="${escapeAttribute(String(value))}"`,
-  );
+  const entries = Object.entries(attributes)
+    .toSorted(([one], [other]) => rankOf(one) - rankOf(other))
+    .map(([key, value]) => `${key}="${escapeAttribute(String(value))}"`);
   const few = entries.length <= 1 && !name.includes('Layout');
   const opened: Doc[] = few
     ? [`${margin}<${[name, ...entries].join(' ')}`]
@@ -36,4 +36,12 @@ function bodyOf(
       : elementLines(child, `${margin}    `, from),
   );
   return [...opened, '>', hardline, ...inner, `${margin}</${name}>`];
+}
+
+/** The order of attributes in the platform's editor: names of spaces, id, place, style, all others (common practice, no source). */
+const RANKS = [/^xmlns:/, /^android:id$/, /^layout$/, /^android:theme$/, /^android:layout_/, /^style$/];
+
+function rankOf(name: string): number {
+  const rank = RANKS.findIndex((form) => form.test(name));
+  return rank === -1 ? RANKS.length : rank;
 }

@@ -1,3 +1,4 @@
+import { printArgb } from '../../markup/colours';
 import { element, type MarkupElement } from '../../markup/element';
 import type { Look } from '../../look/look';
 import type { Colour } from '../../mockup/paint';
@@ -5,13 +6,16 @@ import type { PageNode, TextNode } from '../../page/node';
 import { mainFile } from '../../pictures/picture';
 import { parseColour } from '../../read/svg/colours';
 import { tokenSheet } from '../css/sheetTokens';
+import { classNamesOf } from '../components/classNames';
+import { kebabCase } from '../components/identifiers';
 import { MarkedPrinter } from '../components/printing';
 import type { EmitInput, EmittedFile } from '../target';
 import { backgroundOf } from './drawables';
 import { resourceFile } from './printXml';
 import { stateList } from './stateSelectors';
 import { resourceName, Resources } from './resourceNames';
-import { androidColour, stringResource } from './values';
+import { stringResource } from './values';
+import { attributeElement, type ThemedAttribute } from './themed';
 import { typeItems } from './views';
 
 /** The resources that the layouts of a build share: each value once, under a name of its own. */
@@ -21,25 +25,28 @@ export class AndroidResources {
   private readonly styles = new Resources<readonly (readonly [string, string])[]>();
   private readonly drawables = new Resources<MarkupElement>();
   private readonly colourLists = new Resources<MarkupElement>();
-  private readonly layouts = new Resources<MarkupElement>();
-  private readonly shared = new Map<string, { readonly key: string; readonly name: string }>();
+  private readonly attributes = new Resources<ThemedAttribute>();
+  private readonly words = new Map<string, string>();
 
   constructor(private readonly input: Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'fonts'>) {
     for (const { kind, name, value } of tokenSheet(input).tokens) {
       const colour = kind === 'colour' ? parseColour(value) : null;
-      if (colour) this.colours.name(name, androidColour(colour), () => androidColour(colour));
+      if (colour) this.colours.name(name, printArgb(colour), () => printArgb(colour));
     }
   }
 
   /** The reference of a colour. */
   readonly colour = (colour: Colour): string => {
-    const value = androidColour(colour);
+    const value = printArgb(colour);
     return `@color/${this.colours.name(`tint-${value.slice(1)}`, value, () => value)}`;
   };
 
   string(words: string): string {
     const wanted = words.split(/\s+/).slice(0, 5).join(' ').slice(0, 40);
-    return `@string/${this.strings.name(/[\p{L}]/u.test(wanted) ? wanted : `text ${wanted}`, words, () => stringResource(words))}`;
+    const name = /[\p{L}]/u.test(wanted) ? wanted : `text ${wanted}`;
+    const reference = `@string/${this.strings.name(name, words, () => stringResource(words))}`;
+    this.words.set(reference, words);
+    return reference;
   }
 
   /** The style of a text's letters, named after its class. */
@@ -74,16 +81,25 @@ export class AndroidResources {
     return `@color/${this.colourLists.name(`${wanted}-states`, JSON.stringify(list), () => list)}`;
   }
 
-  /** A block that several screens share, as a layout of its own; null for one that differs from the first. */
-  included(node: PageNode, view: MarkupElement): string | null {
-    const pattern = node.furniture?.pattern;
-    if (pattern === undefined) return null;
-    const key = JSON.stringify(view, (name, value: unknown) => (name === 'origin' ? undefined : value));
-    const known = this.shared.get(pattern);
-    if (known) return known.key === key ? `@layout/${known.name}` : null;
-    const name = this.layouts.name(`shared-${node.name}`, pattern, () => view);
-    this.shared.set(pattern, { key, name });
-    return `@layout/${name}`;
+  /** The classes of a node, which name its layout. */
+  classesOf(node: PageNode): string | null {
+    return classNamesOf(node, this.input.sheet);
+  }
+
+  /** The words that a reference stands for; null for one that stands for no words. */
+  wordsOf(reference: string): string | null {
+    return reference.startsWith('@string/') ? (this.words.get(reference) ?? null) : null;
+  }
+
+  /** An attribute that themes say, by its name. */
+  attribute(wanted: string, themed: ThemedAttribute): string {
+    return this.attributes.name(kebabCase(wanted), JSON.stringify([wanted, themed]), () => themed);
+  }
+
+  /** The theme of one use of a layout, with what it says; null for nothing. */
+  theme(component: string, said: readonly (readonly [attribute: string, value: string])[]): string | null {
+    if (said.length === 0) return null;
+    return `@style/${this.styles.name(kebabCase(component), JSON.stringify(said), () => said)}`;
   }
 
   picture(name: string): string {
@@ -98,6 +114,10 @@ export class AndroidResources {
         ? []
         : [{ path: `res/values/${kind}.xml`, text: printed(element('resources', {}, inner)) }];
     return [
+      ...values(
+        'attrs',
+        this.attributes.entries().map(([name, themed]) => attributeElement(name, themed)),
+      ),
       ...values(
         'colors',
         this.colours.entries().map(([name, value]) => element('color', { name }, [value])),
@@ -126,9 +146,6 @@ export class AndroidResources {
       ...this.colourLists
         .entries()
         .map(([name, root]) => ({ path: `res/color/${name}.xml`, text: printed(root) })),
-      ...this.layouts
-        .entries()
-        .map(([name, root]) => ({ path: `res/layout/${name}.xml`, text: printed(root) })),
     ];
   }
 }

@@ -1,11 +1,4 @@
 import { formatNumber } from '../../markup/numbers';
-import type { Colour } from '../../mockup/paint';
-
-/** A colour as Android writes it: `#rrggbb`, or `#aarrggbb` where it is translucent (Android, Color state list). */
-export function androidColour({ r, g, b, alpha }: Colour): string {
-  const hex = (channel: number) => Math.round(channel).toString(16).padStart(2, '0');
-  return `#${alpha < 1 ? hex(alpha * 255) : ''}${hex(r)}${hex(g)}${hex(b)}`;
-}
 
 /** A length: px of a mockup are dp, as on a screen of medium density (common practice, no source). */
 export function dp(length: number): string {

@@ -12,6 +12,7 @@ import { isShownByState } from '../css/stateRules';
 import { ofNode } from '../markup/attributes';
 import type { AndroidResources } from './resources';
 import { viewId } from './resourceNames';
+import { withKeys } from './themed';
 import { dp, sp } from './values';
 
 type Attributes = Readonly<Record<string, string | null>>;
@@ -23,12 +24,13 @@ interface Standing {
   readonly isPushed: { readonly before: boolean; readonly after: boolean };
 }
 
-const NAMES = {
+/** The namespaces of a layout file. */
+export const NAMES = {
   'xmlns:android': 'http://schemas.android.com/apk/res/android',
   'xmlns:tools': 'http://schemas.android.com/tools',
 };
 
-/** A screen as a layout file. */
+/** The views of a screen. */
 export function screenView(page: Page, resources: AndroidResources): MarkupElement {
   const { layout, children, ground } = page;
   const frame = {
@@ -55,17 +57,12 @@ export function screenView(page: Page, resources: AndroidResources): MarkupEleme
         [inner],
       )
     : inner;
-  return {
-    ...whole,
-    attributes: { ...NAMES, ...whole.attributes },
-    origin: { layer: page.screen, merged: [] },
-  };
+  return withKeys({ ...whole, origin: { layer: page.screen, merged: [] } });
 }
 
-/** One node as a layout file of its own. */
+/** One node in a frame. */
 export function nodeView(node: PageNode, resources: AndroidResources): MarkupElement {
-  const made = new ViewMaker(resources).placed(node);
-  return { ...made, attributes: { ...NAMES, ...made.attributes } };
+  return withKeys(new ViewMaker(resources).placed(node));
 }
 
 class ViewMaker {
@@ -86,22 +83,7 @@ class ViewMaker {
         : node.kind === 'picture'
           ? this.picture(node, own)
           : this.box(node, own);
-    const whole = ofNode(node, node.note === undefined ? made : { ...made, note: node.note });
-    return this.shared(node, whole);
-  }
-
-  /** A block that several screens share is a layout of its own; where it stands is said where it is used. */
-  private shared(node: PageNode, view: MarkupElement): MarkupElement {
-    if (node.furniture === undefined) return view;
-    const isPlace = (name: string) => name.startsWith('android:layout_');
-    const entries = Object.entries(view.attributes);
-    const place = Object.fromEntries(entries.filter(([name]) => isPlace(name)));
-    const own = Object.fromEntries(
-      entries.filter(([name]) => !isPlace(name) || /_(?:width|height)$/.test(name)),
-    );
-    const layout = this.resources.included(node, { ...view, attributes: { ...NAMES, ...own } });
-    if (layout === null) return view;
-    return { ...element('include', { layout, ...place }), ...(view.origin && { origin: view.origin }) };
+    return ofNode(node, node.note === undefined ? made : { ...made, note: node.note });
   }
 
   private common(node: PageNode): Attributes {
@@ -112,6 +94,7 @@ class ViewMaker {
     const { linear } = place;
     const turn = linear ? turnAttributes(linear) : {};
     return {
+      class: this.resources.classesOf(node),
       'android:id': isFree ? `@+id/${id}` : null,
       // What only a state shows is shown by the program.
       'android:visibility': node.hidden || isShownByState({ states: node.states ?? [] }) ? 'gone' : null,

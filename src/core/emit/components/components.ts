@@ -17,8 +17,9 @@ export const MARKUP: ComponentStyle = {
   hasClasses: true,
   hasGroups: true,
   words: null,
+  hasStates: true,
   isName: () => true,
-  mostNested: Infinity,
+  lists: { mostNested: Infinity, leastElements: 1 },
 };
 
 /** A page with its markup. */
@@ -47,7 +48,10 @@ export function componentOfElement(
 }
 
 /** The names of the components of screens, no two the same. */
-export function screenNames(pages: readonly Page[], style: ComponentStyle): readonly string[] {
+export function screenNames(
+  pages: readonly Page[],
+  style: Pick<ComponentStyle, 'isName'>,
+): readonly string[] {
   const names = new Set<string>();
   for (const { name } of pages) names.add(freeComponentName(name, 'screen', names, style));
   return [...names];
@@ -57,7 +61,7 @@ function freeComponentName(
   name: string,
   word: string,
   taken: ReadonlySet<string>,
-  { isName }: ComponentStyle,
+  { isName }: Pick<ComponentStyle, 'isName'>,
 ): string {
   const own = safeName(name) || word;
   const wanted = isName(pascalCase(own)) ? own : `${own}-${word}`;
@@ -92,17 +96,14 @@ class ComponentMaker implements Making {
     );
     for (const name of names) this.names.add(name);
     const screens = this.pages.map(({ page, markup, address }, at): ScreenComponent => {
-      const { root, fields } = generalise([gatherLists(markup, this.style.mostNested)], page.name, this);
+      const { root, fields } = generalise([gatherLists(markup, this.style.lists)], page.name, this);
       return { name: names[at]!, root, fields, title: page.title, address };
     });
     return { parts: this.parts, screens };
   }
 
   alone(name: string, markup: MarkupElement) {
-    const whole = this.componentOf(
-      name,
-      generalise([gatherLists(markup, this.style.mostNested)], name, this),
-    );
+    const whole = this.componentOf(name, generalise([gatherLists(markup, this.style.lists)], name, this));
     return { whole, parts: this.parts.filter((part) => part !== whole) };
   }
 
@@ -142,7 +143,7 @@ class ComponentMaker implements Making {
       const alike = elements.filter(({ name }) => name === kind);
       const name = this.nameOf(alike[0]!) ?? classesOf(alike[0]!)[0] ?? 'furniture';
       const general = generalise(
-        alike.map((each) => gatherLists(each, this.style.mostNested)),
+        alike.map((each) => gatherLists(each, this.style.lists)),
         name,
         this,
       );

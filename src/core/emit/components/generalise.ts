@@ -1,7 +1,15 @@
 import type { MarkupElement } from '../../markup/element';
 import { typeOfAttribute } from './attributeTypes';
 import { alignSequences } from './alignSequences';
-import { classesOf, GENERIC, isPartList, keyOf, type Part, type PartElement } from './likeParts';
+import {
+  classesOf,
+  GENERIC,
+  isPartList,
+  keyOf,
+  type ListLimits,
+  type Part,
+  type PartElement,
+} from './likeParts';
 import { kebabCase } from './identifiers';
 import { FieldNames, nameByElement, nameByWords, withinOwner } from './fieldNames';
 import { nameOfItems } from './itemNames';
@@ -40,11 +48,19 @@ export interface ComponentStyle {
   /** True where a field may hold several attributes of an element. */
   readonly hasGroups: boolean;
   /** The attribute that holds words; null where elements hold them. */
-  readonly words: string | null;
-  /** How many lists may be within each other. */
-  readonly mostNested: number;
+  readonly words: WordsAttribute | null;
+  /** True where a field says whether an element is in a state that a program sets. */
+  readonly hasStates: boolean;
+  readonly lists: ListLimits;
   /** Whether a component may have a name, in PascalCase; another one gets a word more. */
   readonly isName: (name: string) => boolean;
+}
+
+/** An attribute that holds words in some form. */
+export interface WordsAttribute {
+  readonly name: string;
+  /** The words that a value says; null for a value that is none. */
+  readonly wordsOf: (value: string) => string | null;
 }
 
 /** A template for several elements, and what each of them says of its fields. */
@@ -141,7 +157,8 @@ class Generaliser {
     const classField = isClassed
       ? this.field(own ? `${own}-look` : 'look', { kind: 'classes' }, items.map(further))
       : null;
-    const states = present
+    const stateful = this.making.style.hasStates ? present : [];
+    const states = stateful
       .flatMap(({ element }) => this.making.statesOf(element))
       .filter(isFirstOfName)
       .map((state) => ({
@@ -204,9 +221,9 @@ class Generaliser {
 
   private wordsOf({ element, parts }: PartElement): readonly string[] {
     const { words } = this.making.style;
-    const said = words === null ? undefined : element.attributes[words];
-    if (typeof said === 'string' && said.startsWith('"')) return [said.slice(1, -1)];
-    return parts.filter((part) => typeof part === 'string');
+    const said = words === null ? undefined : element.attributes[words.name];
+    const own = typeof said === 'string' ? words!.wordsOf(said) : null;
+    return own !== null ? [own] : parts.filter((part) => typeof part === 'string');
   }
 
   /** The field without which an element of some uses is left out: one that all of these have, else one of its own. */
@@ -234,8 +251,9 @@ class Generaliser {
 
   /** True for a value that cannot be taken for none. */
   private isTold(value: FieldValue | undefined): boolean {
-    if (this.making.style.words === null) return value !== undefined;
-    return typeof value === 'string' && /^"./.test(value);
+    const { words } = this.making.style;
+    if (words === null) return value !== undefined;
+    return typeof value === 'string' && (words.wordsOf(value) ?? '') !== '';
   }
 
   private attributes(
@@ -252,7 +270,7 @@ class Generaliser {
       if (name === 'class' || states.has(name)) continue;
       // In a list the field of the words is the slot.
       if (name === 'data-slot' && this.making.style.words !== null && items.length > 1) continue;
-      const isFilled = name === 'src' || name === 'source' || name === this.making.style.words;
+      const isFilled = name === 'src' || name === 'source' || name === this.making.style.words?.name;
       if (isFilled && this.items.length === 1 && this.slotOf(items) !== null) {
         const sample = present[0]!.element.attributes[name] ?? '';
         attributes[name] = { field: this.field(this.slotOf(items)!, typeOfAttribute(name), [], sample) };
@@ -276,9 +294,9 @@ class Generaliser {
       spread = this.field(own || 'attributes', { kind: 'attributes', names: grouped }, together);
     }
     for (const name of grouped.length > 1 ? differing.filter((each) => !grouped.includes(each)) : differing) {
-      const said = kebabCase(name.replace(/^(?:data|aria)-|^.*\./, ''));
+      const said = kebabCase(name.replace(/^(?:data|aria)-|^.*[.:]/, ''));
       const isPlain = name === 'href' || !own;
-      const wanted = name === this.making.style.words ? own || said : isPlain ? said : `${own}-${said}`;
+      const wanted = name === this.making.style.words?.name ? own || said : isPlain ? said : `${own}-${said}`;
       const isFlag = items.every((item) => typeof valueOf(item, name) !== 'string');
       const type: FieldType = isFlag ? { kind: 'flag' } : typeOfAttribute(name);
       attributes[name] = {

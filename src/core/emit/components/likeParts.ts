@@ -32,17 +32,22 @@ const LEAST_SMALL = 3;
 /** The least number of elements in each of two siblings that are a list. */
 const LEAST_LARGE = 4;
 
-/**
- * An element with its like siblings gathered, at every depth.
- * @param mostNested how many lists may be within each other
- */
-export function gatherLists(element: MarkupElement, mostNested: number): PartElement {
+/** Which like siblings a target has lists of. */
+export interface ListLimits {
+  /** How many lists may be within each other. */
+  readonly mostNested: number;
+  /** How many elements an item has at least. */
+  readonly leastElements: number;
+}
+
+/** An element with its like siblings gathered, at every depth. */
+export function gatherLists(element: MarkupElement, limits: ListLimits): PartElement {
   const parts = joinWords(element.children).map((child) =>
-    typeof child === 'string' ? child : gatherLists(child, mostNested),
+    typeof child === 'string' ? child : gatherLists(child, limits),
   );
   return {
     element,
-    parts: element.inline || hasWords(element.children) ? parts : gatherSiblings(parts, mostNested),
+    parts: element.inline || hasWords(element.children) ? parts : gatherSiblings(parts, limits),
   };
 }
 
@@ -61,11 +66,14 @@ function hasWords(children: readonly MarkupNode[]): boolean {
   return children.some((child) => typeof child === 'string');
 }
 
-function gatherSiblings(parts: readonly Part[], mostNested: number): readonly Part[] {
+function gatherSiblings(parts: readonly Part[], { mostNested, leastElements }: ListLimits): readonly Part[] {
   const gathered: Part[] = [];
   for (let at = 0; at < parts.length;) {
     const run = runFrom(parts, at);
-    const isGathered = isList(run) && run.every((item) => listDepth(item) < mostNested);
+    const isGathered =
+      isList(run) &&
+      run.every((item) => listDepth(item) < mostNested) &&
+      run.some((item) => sizeOf(item) >= leastElements);
     if (isGathered) gathered.push({ items: run });
     else gathered.push(...parts.slice(at, at + 1));
     at += isGathered ? run.length : 1;

@@ -1,5 +1,6 @@
 import type { Page } from '../../page/frame';
 import { pageFile } from '../html/pageFile';
+import { impliedClasses } from '../implied/impliedClasses';
 import { linkContext } from '../markup/linkContext';
 import { unitOf } from '../css/sheetOptions';
 import { pageMarkup } from '../markup/pageMarkup';
@@ -19,6 +20,7 @@ export function markedPages(input: EmitInput): readonly MarkedPage[] {
     markup: pageMarkup(page, {
       ...input,
       unit: unitOf(input),
+      implied: impliedClasses(input),
       ...linkContext(page, input.pages, pageAddress),
     }),
   }));

@@ -4,47 +4,31 @@ import { quoteFamily } from '../../markup/families';
 import { formatNumber } from '../../markup/numbers';
 import type { StandIn } from '../../type/standIns';
 import { newerFormats } from '../../pictures/picture';
+import { impliedClasses } from '../implied/impliedClasses';
 import type { EmitInput, FontFile } from '../target';
 import { baseRules } from './base';
 import { bodyTypeOf } from './bodyType';
-import { classSelector, modifiersOf } from './modifiers';
-import { framesOf } from './frames';
-import { placedClasses } from './placedClasses';
-import { isShownByState, stateRules } from './stateRules';
+import { elementRules } from './elementRules';
 import { themeRules, type ThemeRules } from './themeRules';
-import { widthRules } from './widthRules';
-import { windowRules } from './windowRules';
 
 export type SheetInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'fonts'>;
 
 /** The rules of the style sheet that all pages share, lengths in px and every value written out. */
 export function sheetRules(input: SheetInput): readonly CssRule[] {
   const { fonts, pages, sheet, plan } = input;
-  const modifiers = modifiersOf(sheet);
   const themed = themeRules(sheet.classes, sheet.themes, sheet.schemes);
-  const classes = sheet.classes.flatMap((each): CssRule[] => {
-    const shown = modifiers.declarationsOf(each, (said) => themed.withVariables(each, said));
-    const declarations = isShownByState(each)
-      ? [['display', 'none'] as const, ...shown.filter(([property]) => property !== 'display')]
-      : shown;
-    const rules = [...themed.rulesOf(each), ...stateRules(each, { sheet, plan })];
-    return declarations.length > 0 ? [{ selector: classSelector(each), declarations }, ...rules] : [...rules];
-  });
   const body = bodyTypeOf(sheet);
   const base = baseRules(
     pages,
     plan.pictures.some((picture) => newerFormats(picture).length > 0),
     body,
   ).map((rule) => withThemedGround(rule, pages, sheet, themed));
-  const wide = [...framesOf(input).rules, ...classes, ...placedClasses(input).rules];
   return [
     ...fonts.map(fontRule),
     ...(sheet.standIns ?? []).map(standInRule),
     ...themed.values,
     ...base,
-    ...wide,
-    ...windowRules(input, wide),
-    ...widthRules(input),
+    ...impliedClasses(input).inSelectors(elementRules(input)),
   ];
 }
 

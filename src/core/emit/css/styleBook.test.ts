@@ -72,8 +72,9 @@ describe('the style book', () => {
     })!;
     const placed = classes.filter(({ origin }) => origin === 'place');
     expect(placed.length).toBeGreaterThan(0);
-    for (const { css, users } of placed) {
-      expect(css).toMatch(/^\.card-[\w-]+ \{/);
+    for (const { name, selector, css, users } of placed) {
+      expect(name).toMatch(/^card-/);
+      expect(css.startsWith(`${selector} {`)).toBe(true);
       expect(users.length).toBeGreaterThan(0);
     }
   });

@@ -1,6 +1,7 @@
 import { layerLabel } from '../../look/layerLabel';
 import { printCss, type CssRule } from '../../markup/printCss';
 import type { LayerId } from '../../mockup/layer';
+import { putInList } from '../../mockup/putInList';
 import { treeOf } from '../../mockup/tree';
 import type { Page } from '../../page/frame';
 import type { PageNode } from '../../page/node';
@@ -10,6 +11,7 @@ import type { State } from '../../sort/vocabulary';
 import type { StyleClass } from '../../style/styleSheet';
 import type { BookClass, ClassUser, NameOrigin, StyleBook } from '../styleBook';
 import type { BookInput } from '../target';
+import { impliedClasses, type ImpliedClasses } from '../implied/impliedClasses';
 import { withFontShorthand } from './fontShorthand';
 import { classDeclarations } from './declarations';
 import { wornClasses } from './wornClasses';
@@ -30,7 +32,7 @@ export function styleBook(input: BookInput): StyleBook {
   const uses = new Map<string, Use[]>();
   for (const page of pages)
     for (const node of pageNodes(page))
-      for (const name of classesOf(node, input)) put(uses, name, { page, node });
+      for (const name of classesOf(node, input)) putInList(uses, name, { page, node });
   const modifiers = modifiersOf(sheet);
   const themed = themeRules(sheet.classes, sheet.themes, sheet.schemes);
   const rulesOf = (style: StyleClass): readonly CssRule[] => [
@@ -41,11 +43,13 @@ export function styleBook(input: BookInput): StyleBook {
     ...themed.rulesOf(style),
     ...stateRules(style, input),
   ];
+  const implied = impliedClasses(input);
+  const printed = (rules: readonly CssRule[]) => printCss(asInSheet(implied.inSelectors(rules), input, true));
   let apart = 0;
   const worn = wornClasses(sheet, pages);
   const classes = sheet.classes.flatMap((style): readonly BookClass[] => {
     const users = uses.get(style.name) ?? [];
-    const css = printCss(asInSheet(rulesOf(style), input, true));
+    const css = printed(rulesOf(style));
     const whole = {
       selector: classSelector(style),
       declarations: withFontShorthand(classDeclarations(style)),
@@ -54,6 +58,7 @@ export function styleBook(input: BookInput): StyleBook {
     if (worn.isSilent(style)) return [];
     const one: BookClass = {
       name: classSelector(style).slice(1),
+      selector: implied.selectorOf(style.name) ?? classSelector(style),
       origin: originOf(style, users, samples),
       css,
       states: [...new Set(style.states.map(({ state }): State => state))],
@@ -64,7 +69,7 @@ export function styleBook(input: BookInput): StyleBook {
   });
   const { rules, tokens, others, near } = tokenSheet(input);
   return {
-    classes: [...classes, ...placedBook(input, uses)],
+    classes: [...classes, ...placedBook(input, uses, implied)],
     tokens,
     seldom: others,
     near,
@@ -77,14 +82,19 @@ export function styleBook(input: BookInput): StyleBook {
 }
 
 /** The classes of elements that stand otherwise than the others of their class. */
-function placedBook(input: BookInput, uses: ReadonlyMap<string, readonly Use[]>): readonly BookClass[] {
+function placedBook(
+  input: BookInput,
+  uses: ReadonlyMap<string, readonly Use[]>,
+  implied: ImpliedClasses,
+): readonly BookClass[] {
   return placedClasses(input).rules.map((rule) => {
     const name = rule.selector.slice(1);
     const users = uses.get(name) ?? [];
     return {
       name,
+      selector: implied.selectorOf(name) ?? rule.selector,
       origin: 'place',
-      css: printCss(asInSheet([rule], input, true)),
+      css: printCss(asInSheet(implied.inSelectors([rule]), input, true)),
       states: [],
       // Its place follows from the layers: nobody names it.
       namedBy: null,
@@ -132,11 +142,4 @@ function userOf({ page, node }: Use, { mockup, measures }: BookInput): ClassUser
     screen,
     box: measures.get(screen)?.get(node.layer)?.painted ?? null,
   };
-}
-
-/** Adds a value to the list of a key. */
-function put<Value>(lists: Map<string, Value[]>, key: string, value: Value): void {
-  const list = lists.get(key);
-  if (list) list.push(value);
-  else lists.set(key, [value]);
 }

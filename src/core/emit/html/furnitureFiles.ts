@@ -4,6 +4,7 @@ import { freeName } from '../../markup/freeName';
 import { safeName } from '../../sort/outputNames';
 import { nodeMarkup } from '../markup/nodeMarkup';
 import type { EmittedFile, EmitInput } from '../target';
+import { impliedClasses } from '../implied/impliedClasses';
 import { linkContext } from '../markup/linkContext';
 import { pageFile } from './pageFile';
 import { unitOf } from '../css/sheetOptions';
@@ -20,6 +21,7 @@ export function furnitureFiles(input: EmitInput): readonly EmittedFile[] {
     const context = {
       ...input,
       unit: unitOf(input),
+      implied: impliedClasses(input),
       ...linkContext(page, input.pages, pageFile),
       placed: !page.layout,
     };

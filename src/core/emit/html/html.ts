@@ -11,6 +11,7 @@ import { BROWSER_TARGET } from '../browserTarget';
 import { printSheet, tokenFile } from '../css/sheetFiles';
 import { unitOf } from '../css/sheetOptions';
 import { layerFragment, type MarkupPrinter } from '../markup/layerFragment';
+import { impliedClasses } from '../implied/impliedClasses';
 import { linkContext } from '../markup/linkContext';
 import { pageMarkup } from '../markup/pageMarkup';
 import { HTML_OPTIONS, isSharedApart } from './options';
@@ -67,7 +68,12 @@ function printPage(page: Page, input: EmitInput) {
     element('link', { rel: 'stylesheet', href: 'styles.css' }),
   ]);
   const body = element('body', {}, [
-    pageMarkup(page, { ...input, unit: unitOf(input), ...linkContext(page, input.pages, pageFile) }),
+    pageMarkup(page, {
+      ...input,
+      unit: unitOf(input),
+      implied: impliedClasses(input),
+      ...linkContext(page, input.pages, pageFile),
+    }),
   ]);
   const doctype = '<!doctype html>\n';
   const { text, spans } = printHtmlWithSpans([element('html', { lang: input.language }, [head, body])]);

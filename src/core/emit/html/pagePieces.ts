@@ -9,12 +9,12 @@ import { mainFile } from '../../pictures/picture';
 import type { StyleClass } from '../../style/styleSheet';
 import type { PagePiece, PagePieces } from '../preview';
 import type { PreviewInput } from '../target';
+import { impliedClasses } from '../implied/impliedClasses';
+import { lookClasses } from '../markup/attributes';
 import { linkContext } from '../markup/linkContext';
 import { pageFile } from './pageFile';
 import { unitOf } from '../css/sheetOptions';
 import { commonPlacement } from '../css/sharedPlacement';
-import { wornClasses } from '../css/wornClasses';
-import { placedClasses } from '../css/placedClasses';
 import { sheetRules } from '../css/sheet';
 import { asInSheet } from '../css/sheetTokens';
 import { rulesInUnit } from '../css/units';
@@ -34,6 +34,7 @@ export function pagePieces(page: Page, input: PreviewInput): PagePieces {
   const context: Context = {
     ...input,
     unit: unitOf(input),
+    implied: impliedClasses(input),
     ...linkContext(page, input.pages, pageFile),
     keyed: true,
     placed: !page.layout,
@@ -127,19 +128,14 @@ const standingText = memoizeByObject(({ placements }: StyleClass) =>
  * The inputs of a node's code from the rest of the page: names of files and classes, the placement in
  * classes, ids and links.
  */
-function printInputs(
-  node: PageNode,
-  { sheet, pages, plan, idOf, fieldIdOf, address }: Context,
-): readonly unknown[] {
+function printInputs(node: PageNode, context: Context): readonly unknown[] {
+  const { sheet, plan, idOf, fieldIdOf, address } = context;
   const own = sheet.classOf(node);
   const link = node.href === undefined ? undefined : address?.(node.href);
   const inputs: unknown[] = [
-    ...wornClasses(sheet, pages)
-      .of(node)
-      .map(({ name }) => name),
+    ...lookClasses(node, context),
     sheet.nameClassOf(node),
     own && standingText(own),
-    pages && placedClasses({ sheet, pages }).classOf(node),
     idOf?.(node.layer),
     link,
     fieldIdOf?.(node.layer),

@@ -28,19 +28,15 @@ export function ofNode(node: PageNode, markup: MarkupElement): MarkupElement {
 }
 
 export function sharedAttributes(node: PageNode, context: MarkupContext) {
-  const { sheet, pages, keyed, placed, idOf } = context;
+  const { sheet, keyed, placed, idOf } = context;
   const isAnonymous = node.kind === 'box' && node.anonymous === true;
-  const looks = wornClasses(sheet, pages)
-    .of(node)
-    .map(({ name }) => name);
   const flows = placed && node.kind === 'box' && node.layout !== undefined;
   const width = widthClass(node.shared);
   const classes = [
     ...new Set([
       ...node.classes,
       ...(isAnonymous ? [] : [sheet.nameClassOf(node)].filter((name) => name !== null)),
-      ...looks,
-      ...[placedClassOf(node, context)].flatMap((name) => name ?? []),
+      ...lookClasses(node, context),
       ...(flows ? ['flow'] : []),
       ...(width === null ? [] : [width]),
     ]),
@@ -57,6 +53,17 @@ export function sharedAttributes(node: PageNode, context: MarkupContext) {
     hidden: node.hidden && !isShownByState({ states: node.states ?? [] }),
     ...stateAttributes(node),
   };
+}
+
+/** The names of the classes that an element wears for its looks and its place. */
+export function lookClasses(node: PageNode, context: MarkupContext): readonly string[] {
+  const { sheet, pages, implied } = context;
+  const looks = wornClasses(sheet, pages)
+    .of(node)
+    .map(({ name }) => name);
+  const placed = placedClassOf(node, context);
+  const all = placed === null ? looks : [...looks, placed];
+  return implied ? all.filter((name) => implied.selectorOf(name) === null) : all;
 }
 
 /** The state at rest of a button that a program switches (ARIA, `aria-pressed` and `aria-expanded`). */

@@ -8,6 +8,7 @@ import { bodyTypeOf } from '../css/bodyType';
 import { withFontShorthand } from '../css/fontShorthand';
 import { classSelector, modifiersOf } from '../css/modifiers';
 import { placedClasses } from '../css/placedClasses';
+import { impliedClasses } from '../implied/impliedClasses';
 import { linkContext, type AddressOfPage } from './linkContext';
 import { wornClasses } from '../css/wornClasses';
 import { nodeMarkup } from './nodeMarkup';
@@ -46,6 +47,7 @@ export function layerFragment(
   const looks = new Set<string>();
   const placed = placedClasses(input);
   const worn = wornClasses(input.sheet, input.pages);
+  const implied = impliedClasses(input);
   for (const part of walkNodes([shallow])) {
     looks.add(placed.classOf(part) ?? '');
     for (const { name } of worn.of(part)) looks.add(name);
@@ -67,9 +69,11 @@ export function layerFragment(
   const markup = nodeMarkup(shallow, {
     ...input,
     unit: unitOf(input),
+    implied,
     ...linkContext(page, input.pages, addressOfPage),
     placed: !page.layout,
   });
-  const css = printCss(rulesInUnit(asInSheet([...body, ...rules], input, namesValues(input)), unitOf(input)));
+  const said = implied.inSelectors([...body, ...rules]);
+  const css = printCss(rulesInUnit(asInSheet(said, input, namesValues(input)), unitOf(input)));
   return { shown: node.layer, parts: partsOf(print(markup), css) };
 }

@@ -8,6 +8,7 @@ import type { Role } from '../../sort/vocabulary';
 import type { StyleSheet } from '../../style/styleSheet';
 import { ofNode } from '../markup/attributes';
 import { letterProperties, lineProperties, placedText, wordProperties, type FamilyToken } from './letters';
+import { classNamesOf } from '../components/classNames';
 import { withKeys } from './likeObjects';
 import { boxPaint, contentCorner } from './paints';
 import { keysOfControl, stateObjects } from './stateObjects';
@@ -93,7 +94,7 @@ function commonProperties(node: PageNode, context: ObjectContext): Properties {
   // A text is called by its own words.
   const name = node.label ?? (node.kind === 'picture' ? node.alternative : '');
   return {
-    class: classesOf(node, context),
+    class: classNamesOf(node, context.sheet),
     'data-slot': node.slot ?? null,
     'state.id': context.keys?.get(node) ?? null,
     visible:
@@ -105,15 +106,6 @@ function commonProperties(node: PageNode, context: ObjectContext): Properties {
     'Accessible.role': role ?? null,
     'Accessible.name': role && name && node.kind !== 'text' ? qmlString(name) : null,
   };
-}
-
-/** The names of a node's classes: QML has none, but they name its components and ids. */
-function classesOf(node: PageNode, { sheet }: ObjectContext): string | null {
-  const style = sheet.classOf(node);
-  const names = [sheet.nameClassOf(node), style?.lead ?? null, style?.name ?? null].filter(
-    (each) => each !== null,
-  );
-  return names.length > 0 ? [...new Set(names)].join(' ') : null;
 }
 
 /** Qt's names of roles (Qt, QML type `Accessible`); those that only group have none. */
@@ -147,7 +139,12 @@ function boxObject(node: BoxNode, standing: Properties, around: ObjectContext): 
   const paint = boxPaint(look, place);
   const corner = contentCorner(look);
   const inner = layout
-    ? contentObjects(children, layout, { corner, fills: 'all', classes: classesOf(node, context) }, context)
+    ? contentObjects(
+        children,
+        layout,
+        { corner, fills: 'all', classes: classNamesOf(node, context.sheet) },
+        context,
+      )
     : children.flatMap((child) => placedObjects(child, corner, context));
   const fits = layout && children.some((child) => child.place.kind === 'flow');
   const { padding } = layout ?? {};

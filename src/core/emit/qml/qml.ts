@@ -26,9 +26,10 @@ const TYPES = new Set(
 const STYLE: ComponentStyle = {
   hasClasses: false,
   hasGroups: false,
-  words: 'text',
+  words: { name: 'text', wordsOf: (value) => (value.startsWith('"') ? value.slice(1, -1) : null) },
+  hasStates: true,
   // The rows of a model have no models of their own; what has a model is written use by use.
-  mostNested: 2,
+  lists: { mostNested: 2, leastElements: 1 },
   isName: (name) => !TYPES.has(name),
 };
 

@@ -31,8 +31,11 @@ export interface PictureFacts {
 export interface PictureSupport {
   /** The lossy formats that it reads: JPEG alone, or newer ones too. */
   readonly photos: 'jpeg' | 'all';
-  /** Which SVGs it draws as browsers do: those without filters, masks, clips, patterns, texts and bitmaps, or all. */
-  readonly svg: 'plain' | 'none' | 'all';
+  /**
+   * Which SVGs it draws as browsers do: those without filters, masks, clips, patterns, texts and bitmaps, those that
+   * are vector drawables, or all.
+   */
+  readonly svg: 'plain' | 'drawable' | 'all';
   /** True where every file stands in the folder of its density. */
   readonly hasDensities?: true;
 }

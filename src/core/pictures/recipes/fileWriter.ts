@@ -9,10 +9,10 @@ import { recipeFiles, type PictureShape } from './recipeFiles';
 
 export const NO_RECIPES: PictureRecipes = { recipes: [] };
 
-/** A bitmap of the mockup that is a file as it is. */
-export interface OriginalFile {
+/** A file that no recipe makes. */
+export interface ReadyFile {
   readonly reason: string;
-  readonly original: PictureFile;
+  readonly ready: PictureFile;
 }
 
 /** The files of a picture, and why it has them. */
@@ -33,7 +33,7 @@ export interface FileWriter {
     picture: PictureShape,
     layer: LayerId,
     asked: readonly string[] | null,
-    automatic: () => ChosenRecipe | OriginalFile,
+    automatic: () => ChosenRecipe | ReadyFile,
   ) => ChosenFiles;
   /** A path that no other file has: with a number before its ending where the wanted one is taken. */
   readonly freePath: (stem: string, ending: string) => string;
@@ -67,7 +67,7 @@ export function createFileWriter({ recipes }: PictureRecipes, report: Report): F
       const byItself = (): ChosenFiles => {
         const chosen = automatic();
         return {
-          files: 'original' in chosen ? take([chosen.original], layer) : made(picture, layer, chosen),
+          files: 'ready' in chosen ? take([chosen.ready], layer) : made(picture, layer, chosen),
           reason: chosen.reason,
           symbols: [],
         };

@@ -79,10 +79,15 @@ function pathOf(
   const usual =
     size === '1x' || format === 'svg' || format === 'pdf' ? '' : size.endsWith('x') ? `@${size}` : `-${size}`;
   const whole = `${prefix}${own}${suffix ?? usual}`;
-  const file = recipe.naming === 'resource' ? whole.toLowerCase().replace(/[^a-z0-9_]+/g, '_') : whole;
+  const file = recipe.naming === 'resource' ? resourceName(whole) : whole;
   // Resource folders have no folders inside.
   const folders = recipe.naming === 'resource' ? [] : parts;
   return [folder ?? 'pictures', ...folders, `${file}.${fileEnding(FILE_FORMATS[format])}`].join('/');
+}
+
+/** A name that resources of Android may have. */
+export function resourceName(name: string): string {
+  return name.toLowerCase().replace(/[^a-z0-9_]+/g, '_');
 }
 
 /** Px of the file for one px of the screen. */

@@ -1,7 +1,7 @@
-import Specificity from '@bramus/specificity';
 import { compile } from 'css-select';
 import * as cssTree from 'css-tree';
 import type { Report } from '../../findings/finding';
+import { specificityOf } from '../../markup/specificity';
 import { LIMITS } from '../limits';
 import { elementsIn, textIn, type XmlNode } from '../xml/node';
 
@@ -98,12 +98,6 @@ function markOf(selector: cssTree.Selector): string {
     else if (part.type === 'TypeSelector') marks.name = part.name.replace(/^.*\|/, '');
   }
   return marks.id ?? marks.class ?? marks.name ?? '*';
-}
-
-/** One number that orders as the three of CSS Selectors 4, §17 do. */
-function specificityOf(selector: string): number {
-  const { a, b, c } = Specificity.calculate(selector)[0]?.toObject() ?? { a: 0, b: 0, c: 0 };
-  return a * 1e6 + b * 1e3 + c;
 }
 
 /** Pseudo-classes that css-select asks of HTML's links; those of SVG have their address in XLink too. */
