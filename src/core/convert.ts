@@ -4,7 +4,7 @@ import { emit, type Emission } from './emit/emit';
 import { reportNearly } from './emit/nearly';
 import { TARGETS, type TargetName } from './emit/targets';
 import type { StyleBook } from './emit/styleBook';
-import type { FontFile, Target } from './emit/target';
+import { WEB_FONTS, type FontFile, type Target } from './emit/target';
 import type { TargetSettings } from './emit/targetOptions';
 import { fontFiles } from './fontFiles';
 import { SHEET } from './mockup/identity';
@@ -186,7 +186,7 @@ export function pagesFromDecisions(
     ...(options.schemes && { schemes: options.schemes }),
     ...(standIns.length > 0 && { standIns }),
   };
-  const fonts = target.bringsFonts === false ? [] : fontFiles(pages, mockup, assets);
+  const fonts = fontFiles(pages, mockup, assets, target.fonts ?? WEB_FONTS);
   clock.lap('style');
 
   return { mockup, measures, decisions, plan, pages, sheet, fonts, ms: clock.ms };

@@ -1,6 +1,7 @@
 import type { LayerId } from '../core/mockup/layer';
 import { treeOf, type LayerTree } from '../core/mockup/tree';
 import type { Conversion, ConvertOptions } from '../core/convert';
+import { fontSupportOf } from '../core/emit/targets';
 import { sayFinding, severityOf, type Finding } from '../core/findings/finding';
 import type { Mockup } from '../core/mockup/mockup';
 import { layersOf } from '../core/mockup/walk';
@@ -40,7 +41,7 @@ export function manifest(input: ManifestInput): string {
       weight,
       italic,
       source,
-      ...(source === 'shipped' && { licence: licencePath(file) }),
+      ...(source === 'shipped' && { licence: licencePath(file, fontSupportOf(options.target)) }),
     })),
     tags: Object.fromEntries(
       [...mergeTags(namedTags(layersOf(mockup)), tags)].map(([layer, tag]) => [pathOf(layer, tree), tag]),

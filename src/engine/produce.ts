@@ -9,11 +9,13 @@ import type { Assets, Mockup } from '../core/mockup/mockup';
 import type { PictureFormat } from '../core/pictures/picture';
 import type { Tags } from '../core/sort/tag';
 import type { FontBook } from '../core/type/fontBook';
+import { plainFont } from './fonts/plainFont';
 import { licencePath, shippedLicence, shippedPath } from './fonts/shipped';
 import { manifest } from './manifest';
 import { outlinerOf } from './outliner';
 import { withProofFolder } from './proof/proofFolder';
-import { TARGETS } from '../core/emit/targets';
+import type { FontFile, FontSupport } from '../core/emit/target';
+import { fontSupportOf, TARGETS } from '../core/emit/targets';
 import { RENDERERS } from './render/renderers';
 import { writeFiles } from './writeFiles';
 import { USUAL_LANGUAGE } from '../core/page/frame';
@@ -74,14 +76,11 @@ export async function produce(input: ProduceInput): Promise<Product> {
   const drawn = [...apart, ...(await drawShared(converted, input))];
   const drawingMs = performance.now() - start;
 
+  const support = fontSupportOf(options.target);
   const fonts = await Promise.all(
-    converted.fonts.map(async ({ path, source, file }) => ({
-      path,
-      bytes:
-        source === 'shipped' ? await readFile(shippedPath(file)) : (assets.get(file) ?? new Uint8Array()),
-    })),
+    converted.fonts.map(async (font) => ({ path: font.path, bytes: await fontBytes(font, assets, support) })),
   );
-  const licences = await licencesOf(converted);
+  const licences = await licencesOf(converted, support);
   const encoder = new TextEncoder();
   const code = converted.emission.files.map(({ path, text }) => ({ path, bytes: encoder.encode(text) }));
   const pictures = drawn.map(({ bytes, ...picture }) => ({ ...picture, bytes: bytes.length }));
@@ -132,10 +131,21 @@ async function withShown(
   }
 }
 
+/** A font file as its platform reads it. */
+async function fontBytes(
+  { source, file }: FontFile,
+  assets: Assets,
+  { isPlain }: FontSupport,
+): Promise<Uint8Array> {
+  const bytes =
+    source === 'shipped' ? await readFile(shippedPath(file)) : (assets.get(file) ?? new Uint8Array());
+  return isPlain ? plainFont(bytes) : bytes;
+}
+
 /** The licences of shipped fonts, each once: the Open Font Licence asks for it (OFL 1.1, §2). */
-async function licencesOf({ fonts }: Conversion): Promise<readonly OutputFile[]> {
+async function licencesOf({ fonts }: Conversion, support: FontSupport): Promise<readonly OutputFile[]> {
   const shipped = fonts.filter(({ source }) => source === 'shipped').map(({ file }) => file);
-  const paths = new Map(shipped.map((file) => [licencePath(file), shippedLicence(file)]));
+  const paths = new Map(shipped.map((file) => [licencePath(file, support), shippedLicence(file)]));
   return Promise.all([...paths].map(async ([path, from]) => ({ path, bytes: await readFile(from) })));
 }
 

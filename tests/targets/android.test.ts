@@ -40,7 +40,7 @@ const MANIFEST = `<?xml version="1.0" encoding="utf-8"?>
 /** Writes a build to a folder of its own. */
 async function writeBuild({ name, read }: (typeof MOCKUPS)[number], arrangement: Arrangement) {
   const reading = read();
-  const { emission, plan } = convertReading(reading, arrangement, new Map(), { target: 'android' });
+  const { emission, plan, fonts } = convertReading(reading, arrangement, new Map(), { target: 'android' });
   const folder = mkdtempSync(path.join(root, `${name}-${arrangement}-`));
   writeSite(folder, emission.files);
   const place = (file: string) => path.join(folder, file);
@@ -52,6 +52,10 @@ async function writeBuild({ name, read }: (typeof MOCKUPS)[number], arrangement:
       const bytes = isText ? await renderPicture(picture, file, reading.mockup, reading.assets) : PIXEL;
       writeFileSync(place(file.path), bytes);
     }
+  for (const { path: file } of fonts) {
+    mkdirSync(path.dirname(place(file)), { recursive: true });
+    writeFileSync(place(file), '');
+  }
   writeFileSync(place('AndroidManifest.xml'), MANIFEST);
   return { emission, place };
 }

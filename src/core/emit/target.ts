@@ -27,6 +27,17 @@ export interface FontFile {
   readonly file: string;
 }
 
+/** Where a platform looks for font files, and which it reads. */
+export interface FontSupport {
+  readonly folder: string;
+  /** The folder of licences. */
+  readonly licences: string;
+  /** True for a platform that reads TrueType and OpenType alone, in files with names of resources. */
+  readonly isPlain: boolean;
+}
+
+export const WEB_FONTS: FontSupport = { folder: 'fonts', licences: 'fonts', isPlain: false };
+
 export interface EmitInput {
   readonly mockup: Mockup;
   readonly pages: readonly Page[];
@@ -79,8 +90,8 @@ export interface Target {
   readonly pictures?: PictureSupport;
   /** What it says only nearly of a node, each in words for a finding. Absent where it says everything. */
   readonly nearly?: (node: PageNode) => readonly string[];
-  /** False where the platform reads none of the font files that Orden has. Absent where it does. */
-  readonly bringsFonts?: false;
+  /** Where its platform looks for fonts. Absent for those of the web. */
+  readonly fonts?: FontSupport;
   /** Whether a browser shows the output, so that pages are fitted to how browsers round. */
   readonly fitsBrowsers: boolean;
   readonly emit: (input: EmitInput) => TargetOutput;

@@ -1,4 +1,5 @@
 import path from 'node:path';
+import type { FontSupport } from '../../core/emit/target';
 
 export interface ShippedFace {
   readonly family: string;
@@ -36,9 +37,9 @@ export function shippedLicence(file: string): string {
   return pathInPackage(slugOf(file), 'LICENSE');
 }
 
-/** The file of its licence beside a shipped font on a page. */
-export function licencePath(file: string): string {
-  return `fonts/${slugOf(file)}-licence.txt`;
+/** The file of a shipped font's licence in the folder of licences. */
+export function licencePath(file: string, { licences }: Pick<FontSupport, 'licences'>): string {
+  return `${licences}/${slugOf(file)}-licence.txt`;
 }
 
 function slugOf(file: string): string {

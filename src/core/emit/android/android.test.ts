@@ -117,6 +117,28 @@ describe('a layout', () => {
   });
 });
 
+describe('fonts', () => {
+  const { emission, fonts } = built(
+    '<text x="10" y="30" font-family="Commissioner" font-weight="600">Save</text><text x="10" y="60" font-family="Nowhere">Keep</text>',
+  );
+  const text = (path: string) => emission.files.find((file) => file.path === path)?.text ?? '';
+
+  it('are files of resources, with a family that knows their weights', () => {
+    const [file] = fonts.filter(({ family }) => family === 'Commissioner');
+    expect(file!.path).toMatch(/^res\/font\/[a-z0-9_]+\.ttf$/);
+    const family = text('res/font/commissioner_family.xml');
+    expect(family).toContain(`android:font="@font/${/(\w+)\.ttf$/.exec(file!.path)![1]}"`);
+    expect(family).toContain('android:fontWeight="600"');
+  });
+
+  it('are named by styles with their weight; a device has what comes with no file', () => {
+    const styles = text('res/values/styles.xml');
+    expect(styles).toMatch(/fontFamily">@font\/commissioner_family<[\s\S]*textFontWeight">600</);
+    expect(styles).not.toContain('textStyle">bold');
+    expect(styles).toMatch(/fontFamily">sans-serif</);
+  });
+});
+
 describe('a layout that is used several times', () => {
   const row = (at: number, words: string, fill: string, more = '') =>
     `<g id="sailing-${at}"><rect y="${at * 30}" width="190" height="26" fill="${fill}"/><text x="10" y="${18 + at * 30}" font-family="Commissioner" font-size="12">${words}</text><text x="110" y="${18 + at * 30}" font-family="Commissioner" font-size="12">${at + 1} kr</text>${more}</g>`;

@@ -22,8 +22,8 @@ export const android = {
   options: {},
   pictures: { photos: 'jpeg', svg: 'drawable', hasDensities: true },
   nearly,
-  // The platform reads TrueType and OpenType alone; families of the device stand in.
-  bringsFonts: false,
+  // Folders of resources hold resources alone.
+  fonts: { folder: 'res/font', licences: 'licences', isPlain: true },
   fitsBrowsers: false,
   emit: (input: EmitInput): TargetOutput => withAnyMemo(() => emitFiles(input)),
   pageFile: (pages: readonly Page[], at: number) => `res/layout/${layoutNames(pages)[at]}.xml`,

@@ -3,13 +3,14 @@ import { element, type MarkupElement } from '../../markup/element';
 import type { Look } from '../../look/look';
 import type { Colour } from '../../mockup/paint';
 import type { PageNode, TextNode } from '../../page/node';
+import { putInList } from '../../mockup/putInList';
 import { mainFile } from '../../pictures/picture';
 import { parseColour } from '../../read/svg/colours';
 import { tokenSheet } from '../css/sheetTokens';
 import { classNamesOf } from '../components/classNames';
 import { kebabCase } from '../components/identifiers';
 import { MarkedPrinter } from '../components/printing';
-import type { EmitInput, EmittedFile } from '../target';
+import type { EmitInput, EmittedFile, FontFile } from '../target';
 import { backgroundOf } from './drawables';
 import { resourceFile } from './printXml';
 import { stateList } from './stateSelectors';
@@ -51,10 +52,16 @@ export class AndroidResources {
 
   /** The style of a text's letters, named after its class. */
   textStyle(node: TextNode): string {
-    const items = typeItems(node, this.colour);
+    const items = typeItems(node, this.colour, this.fontOf);
     const wanted = this.input.sheet.classOf(node)?.name ?? node.name;
     return `@style/${this.styles.name(`text-${wanted}`, JSON.stringify(items), () => items)}`;
   }
+
+  /** The reference of the family that a text's first face with a file is of; null where none has one. */
+  private readonly fontOf = ({ faces }: TextNode): string | null => {
+    const font = this.input.fonts.find(({ face }) => faces.includes(face));
+    return font ? `@font/${familyName(font)}` : null;
+  };
 
   /** What lies behind the content of a node, in each of its states; null for nothing. */
   background(node: PageNode): string | null {
@@ -114,6 +121,7 @@ export class AndroidResources {
         ? []
         : [{ path: `res/values/${kind}.xml`, text: printed(element('resources', {}, inner)) }];
     return [
+      ...fontFamilies(this.input.fonts),
       ...values(
         'attrs',
         this.attributes.entries().map(([name, themed]) => attributeElement(name, themed)),
@@ -148,6 +156,28 @@ export class AndroidResources {
         .map(([name, root]) => ({ path: `res/color/${name}.xml`, text: printed(root) })),
     ];
   }
+}
+
+/** The families of font files, each face by its weight and slant (Android, “Fonts in XML”). */
+function fontFamilies(fonts: readonly FontFile[]): readonly EmittedFile[] {
+  const families = new Map<string, FontFile[]>();
+  for (const font of fonts) putInList(families, familyName(font), font);
+  return [...families].map(([name, faces]) => {
+    const inner = faces.map(({ path, weight, italic }) =>
+      element('font', {
+        'android:fontStyle': italic ? 'italic' : 'normal',
+        'android:fontWeight': String(weight),
+        'android:font': `@font/${path.replace(/^.*\/|\.\w+$/g, '')}`,
+      }),
+    );
+    const names = { 'xmlns:android': 'http://schemas.android.com/apk/res/android' };
+    return { path: `res/font/${name}.xml`, text: printed(element('font-family', names, inner)) };
+  });
+}
+
+/** The resource of a family: no file of one face has its name. */
+function familyName({ family }: FontFile): string {
+  return `${resourceName(family)}_family`;
 }
 
 function printed(root: MarkupElement): string {

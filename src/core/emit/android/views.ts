@@ -389,19 +389,25 @@ function turnAttributes([a, b, c, d]: NonNullable<Place['linear']>): Attributes 
   };
 }
 
-/** The size of letters with their line, as attributes of a style. */
+/**
+ * The size of letters with their line, as attributes of a style.
+ * @param fontOf the reference of the fonts that come with the build; null for a family of the device
+ */
 export function typeItems(
   node: TextNode,
   colourOf: (colour: NonNullable<NonNullable<TextNode['look']['type']>['colour']>) => string,
+  fontOf: (node: TextNode) => string | null,
 ): readonly (readonly [string, string])[] {
   const type = node.look.type!;
-  const style = [type.weight >= 600 ? 'bold' : '', type.italic ? 'italic' : '']
-    .filter((each) => each !== '')
-    .join('|');
+  const font = fontOf(node);
+  // A family of files has a file for each weight; those of devices have two.
+  const isBold = font === null && type.weight >= 600;
+  const style = [isBold ? 'bold' : '', type.italic ? 'italic' : ''].filter((each) => each !== '').join('|');
   return [
     ['android:textSize', sp(type.size)] as const,
     ...(type.colour ? [['android:textColor', colourOf(type.colour)] as const] : []),
-    ['android:fontFamily', familyOf(type.families)] as const,
+    ['android:fontFamily', font ?? familyOf(type.families)] as const,
+    ...(font === null ? [] : [['android:textFontWeight', String(type.weight)] as const]),
     ...(style === '' ? [] : [['android:textStyle', style] as const]),
     ...(type.lineHeight === null ? [] : [['android:lineHeight', sp(type.lineHeight)] as const]),
     ...(type.letterSpacing === 0

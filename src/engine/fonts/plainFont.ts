@@ -1,0 +1,67 @@
+import { inflateSync } from 'node:zlib';
+
+/**
+ * A font file as TrueType or OpenType, for platforms that read no other: WOFF2 and WOFF are unpacked, others are as they
+ * were.
+ * @throws Error for a file that cannot be unpacked
+ */
+export async function plainFont(bytes: Uint8Array): Promise<Uint8Array> {
+  const signature = Buffer.from(bytes.subarray(0, 4)).toString('latin1');
+  if (signature === 'wOFF') return unpackWoff(Buffer.from(bytes));
+  if (signature !== 'wOF2') return bytes;
+  // Loaded for those who need it: it is a program of its own.
+  const { default: woff2 } = await import('wawoff2');
+  return woff2.decompress(bytes);
+}
+
+const [HEADER, ENTRY, PLAIN_HEADER, PLAIN_ENTRY] = [44, 20, 12, 16];
+
+/** The most bytes of a font that are unpacked. */
+const MOST_BYTES = 64_000_000;
+
+/** A WOFF file as the font that it packs: the same tables, each unpacked (WOFF 1.0, §4 to §6). */
+function unpackWoff(woff: Buffer): Uint8Array {
+  const count = woff.readUInt16BE(12);
+  const tables = Array.from({ length: count }, (_, at) => {
+    const entry = HEADER + at * ENTRY;
+    const [offset, packed, length] = [4, 8, 12].map((field) => woff.readUInt32BE(entry + field)) as [
+      number,
+      number,
+      number,
+    ];
+    const data = woff.subarray(offset, offset + packed);
+    return {
+      tag: woff.subarray(entry, entry + 4),
+      checksum: woff.subarray(entry + 16, entry + 20),
+      data: packed < length ? inflateSync(data, { maxOutputLength: MOST_BYTES }) : data,
+    };
+  });
+  const size = tables.reduce(
+    (sum, { data }) => sum + padded(data.length),
+    PLAIN_HEADER + count * PLAIN_ENTRY,
+  );
+  if (size > MOST_BYTES) throw new Error('the font is too large');
+  const font = Buffer.alloc(size);
+  woff.copy(font, 0, 4, 8);
+  const steps = Math.floor(Math.log2(count));
+  font.writeUInt16BE(count, 4);
+  font.writeUInt16BE(16 * 2 ** steps, 6);
+  font.writeUInt16BE(steps, 8);
+  font.writeUInt16BE(16 * (count - 2 ** steps), 10);
+  let offset = PLAIN_HEADER + count * PLAIN_ENTRY;
+  for (const [at, { tag, checksum, data }] of tables.entries()) {
+    const entry = PLAIN_HEADER + at * PLAIN_ENTRY;
+    tag.copy(font, entry);
+    checksum.copy(font, entry + 4);
+    font.writeUInt32BE(offset, entry + 8);
+    font.writeUInt32BE(data.length, entry + 12);
+    data.copy(font, offset);
+    offset += padded(data.length);
+  }
+  return font;
+}
+
+/** Tables begin at multiples of four bytes (OpenType, “Organization of an OpenType Font”). */
+function padded(length: number): number {
+  return Math.ceil(length / 4) * 4;
+}
