@@ -30,7 +30,7 @@ try {
     minifySyntax: true,
     minifyWhitespace: true,
     logLevel: 'error',
-    external: ['sharp', 'playwright-core', 'svgo', 'esbuild', 'vue'],
+    external: ['sharp', 'playwright-core', 'svgo', 'esbuild', 'vue', 'wawoff2'],
     // The package's own entry reads its tables from files beside it; this one has them inside.
     alias: { 'css-tree': 'css-tree/dist/csstree.esm' },
     banner: {

@@ -53,6 +53,19 @@ describe('a font for platforms that read no WOFF', () => {
     expect(widthOf(font)).toBe(widthOf(before));
   });
 
+  it('keeps its letters when others are unpacked at the same time', async () => {
+    const others = ['commissioner-latin-400-normal.woff2', 'aleo-latin-700-normal.woff2'].map((file) =>
+      readFileSync(shippedPath(file)),
+    );
+    const [first, ...rest] = await Promise.all([packed, ...others, packed].map(plainFont));
+    expect(Buffer.compare(first!, rest.at(-1)!)).toBe(0);
+    expect(rest.map((font) => (create(Buffer.from(font)) as Font).familyName)).toEqual([
+      'Commissioner Thin',
+      'Aleo',
+      'Aleo',
+    ]);
+  });
+
   it('is unpacked from WOFF, and otherwise as it was', async () => {
     const plain = Buffer.from(await plainFont(packed));
     const again = Buffer.from(await plainFont(asWoff(plain)));

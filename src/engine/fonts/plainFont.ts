@@ -9,9 +9,18 @@ export async function plainFont(bytes: Uint8Array): Promise<Uint8Array> {
   const signature = Buffer.from(bytes.subarray(0, 4)).toString('latin1');
   if (signature === 'wOFF') return unpackWoff(Buffer.from(bytes));
   if (signature !== 'wOF2') return bytes;
+  const unpacked = lastUnpacked.then(() => unpackWoff2(bytes));
+  lastUnpacked = unpacked.catch(() => null);
+  return unpacked;
+}
+
+/** The unpacker has one memory, which the next font takes: fonts are unpacked one after the other, and copied out. */
+let lastUnpacked: Promise<unknown> = Promise.resolve();
+
+async function unpackWoff2(bytes: Uint8Array): Promise<Uint8Array> {
   // Loaded for those who need it: it is a program of its own.
   const { default: woff2 } = await import('wawoff2');
-  return woff2.decompress(bytes);
+  return Uint8Array.from(await woff2.decompress(bytes));
 }
 
 const [HEADER, ENTRY, PLAIN_HEADER, PLAIN_ENTRY] = [44, 20, 12, 16];

@@ -9,6 +9,7 @@ import type { ComponentStyle } from '../components/generalise';
 import { MarkedPrinter, spansOfPage } from '../components/printing';
 import type { Component } from '../components/template';
 import type { EmitInput, Fragment, FragmentInput, Target, TargetOutput } from '../target';
+import { withDimens } from './dimens';
 import { layoutName, Layouts } from './layouts';
 import { resourceFile } from './printXml';
 import { AndroidResources } from './resources';
@@ -50,7 +51,11 @@ function layoutNames(pages: readonly Page[]): readonly string[] {
 
 function emitFiles(input: EmitInput): TargetOutput {
   const resources = new AndroidResources(input);
-  const pages = input.pages.map((page) => ({ page, markup: screenView(page, resources), address: '' }));
+  const pages = input.pages.map((page) => ({
+    page,
+    markup: withDimens(screenView(page, resources), resources.dimen),
+    address: '',
+  }));
   const components = componentsOf(pages, styleOf(resources));
   const layouts = new Layouts(resources, components);
   const written = components.screens.map((screen, at) => {
@@ -80,7 +85,7 @@ function fragment(input: FragmentInput, layer: LayerId): Fragment {
   const found = findNode(input.pages, input.decisions, layer);
   if (!found) return { shown: null, parts: partsOf('', '', '') };
   const resources = new AndroidResources(input);
-  const made = nodeView(found.node, resources);
+  const made = withDimens(nodeView(found.node, resources), resources.dimen);
   const { whole, parts } = componentOfElement(found.node.name, made, styleOf(resources));
   const layouts = new Layouts(resources, { parts, screens: [{ ...whole, title: '', address: '' }] });
   const textOf = (component: Component) => layoutFile(component, layouts).text;

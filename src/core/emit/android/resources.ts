@@ -15,7 +15,7 @@ import { backgroundOf } from './drawables';
 import { resourceFile } from './printXml';
 import { stateList } from './stateSelectors';
 import { resourceName, Resources } from './resourceNames';
-import { stringResource } from './values';
+import { dp, stringResource } from './values';
 import { attributeElement, type ThemedAttribute } from './themed';
 import { typeItems } from './views';
 
@@ -27,12 +27,17 @@ export class AndroidResources {
   private readonly drawables = new Resources<MarkupElement>();
   private readonly colourLists = new Resources<MarkupElement>();
   private readonly attributes = new Resources<ThemedAttribute>();
+  private readonly dimens = new Resources<number>();
   private readonly words = new Map<string, string>();
+  /** The names of distances, by their px. */
+  private readonly spaces = new Map<number, string>();
 
   constructor(private readonly input: Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'fonts'>) {
     for (const { kind, name, value } of tokenSheet(input).tokens) {
       const colour = kind === 'colour' ? parseColour(value) : null;
       if (colour) this.colours.name(name, printArgb(colour), () => printArgb(colour));
+      const length = kind === 'space' ? /^([\d.]+)px$/.exec(value) : null;
+      if (length) this.spaces.set(Number(length[1]), name);
     }
   }
 
@@ -88,6 +93,12 @@ export class AndroidResources {
     return `@color/${this.colourLists.name(`${wanted}-states`, JSON.stringify(list), () => list)}`;
   }
 
+  /** The reference of a distance that the build has a name for; null for another one. */
+  readonly dimen = (length: number): string | null => {
+    const wanted = this.spaces.get(length);
+    return wanted === undefined ? null : `@dimen/${this.dimens.name(wanted, String(length), () => length)}`;
+  };
+
   /** The classes of a node, which name its layout. */
   classesOf(node: PageNode): string | null {
     return classNamesOf(node, this.input.sheet);
@@ -129,6 +140,10 @@ export class AndroidResources {
       ...values(
         'colors',
         this.colours.entries().map(([name, value]) => element('color', { name }, [value])),
+      ),
+      ...values(
+        'dimens',
+        this.dimens.entries().map(([name, length]) => element('dimen', { name }, [dp(length)])),
       ),
       ...values(
         'strings',
