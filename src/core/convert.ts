@@ -105,10 +105,16 @@ export function convertFor(target: Target, input: ConvertInput, memo = createMem
   return usingMemo(memo, () => convertNow(target, input));
 }
 
-/** The style sheet of a mockup's pages to look at, for a target that writes one. */
-export function bookOfStyles(input: ConvertInput): StyleBook | null {
+/**
+ * The style sheet of a mockup's pages to look at. Of a target without one it is that of HTML, whose names its values and
+ * parts have.
+ */
+export function bookOfStyles(input: ConvertInput): StyleBook {
   const target: Target = TARGETS[input.options.target];
-  if (!target.styleBook) return null;
+  if (!target.styleBook) {
+    const options = { ...input.options, target: 'html' as const };
+    return { ...bookOfStyles({ ...input, options }), standsFor: target.label };
+  }
   const shaped = pagesOf(input, target);
   const { settings = {}, language = USUAL_LANGUAGE } = input.options;
   const samples = new Set(findSamples(shaped).map(({ path }) => path.at(-1) ?? ''));

@@ -1,3 +1,7 @@
+import Joi from 'joi';
+import { drawableSvg } from '../core/pictures/drawableSvg';
+import { Refusal } from './http';
+
 const TYPES: Readonly<Record<string, string>> = {
   html: 'text/html; charset=utf-8',
   css: 'text/css; charset=utf-8',
@@ -24,6 +28,21 @@ const TYPES: Readonly<Record<string, string>> = {
 /** Built files come from uploads: no script may run, and only their own neighbours may be loaded. */
 const POLICY =
   "default-src 'none'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; font-src 'self' data:; sandbox allow-same-origin; frame-ancestors 'self'";
+
+/** How a file is shown: as it is, or a vector drawable as the SVG of what it says. */
+export interface Shown {
+  readonly drawn?: 'svg';
+}
+export const SHOWN = { drawn: Joi.valid('svg') };
+export const shownSchema = Joi.object<Shown>(SHOWN);
+
+/** A vector drawable as an SVG, which browsers show. @throws Refusal for any other file */
+export function drawnResponse(path: string, bytes: Uint8Array): Response {
+  const text = new TextDecoder().decode(bytes);
+  if (!path.endsWith('.xml') || !text.includes('<vector'))
+    throw new Refusal(400, 'This file is no vector drawable; leave out "drawn".');
+  return fileResponse(`${path}.svg`, new TextEncoder().encode(drawableSvg(text)));
+}
 
 /** A stored file as a response, with the content type of its extension. */
 export function fileResponse(path: string, bytes: Uint8Array): Response {

@@ -36,6 +36,8 @@ export interface BookClass {
 
 /** The style sheet of a mockup's pages to look at. */
 export interface StyleBook {
+  /** The target without a style sheet that it stands for. Absent for one that has it. */
+  readonly standsFor?: string;
   readonly classes: readonly BookClass[];
   readonly tokens: readonly Token[];
   /** Values that are used too seldom to have a name by themselves. */

@@ -1,6 +1,8 @@
 import sharp from 'sharp';
 import { convertReading, PAGE_MOCKUPS, readDemo } from '../../../tests/support/mockups';
 import type { MarkupElement } from '../markup/element';
+import { printXml } from '../markup/printXml';
+import { drawableSvg } from './drawableSvg';
 import { vectorDrawable } from './vectorDrawable';
 
 const svg = (content: string) =>
@@ -64,7 +66,7 @@ describe('vector drawables', () => {
       for (const { source, files } of plan.pictures) {
         if (source.kind !== 'svg' || files[0]?.format !== 'drawable') continue;
         count += 1;
-        const back = asSvg(vectorDrawable(source.svg)!);
+        const back = drawableSvg(printXml(vectorDrawable(source.svg)!));
         expect(await differing(source.svg, back)).toBeLessThan(0.005);
       }
     }
@@ -79,40 +81,4 @@ async function differing(one: string, other: string): Promise<number> {
   );
   const unlike = first!.filter((value, at) => Math.abs(value - second![at]!) > 25).length;
   return unlike / first!.length;
-}
-
-/** A vector drawable as an SVG (Android, `VectorDrawable`: what its attributes mean). */
-function asSvg({ attributes, children }: MarkupElement): string {
-  const of = (from: MarkupElement, name: string) => String(from.attributes[`android:${name}`] ?? '');
-  const gradients: string[] = [];
-  const drawn = (children as MarkupElement[]).map((path) => {
-    const paint = (name: string, usual: string) => {
-      const own = (path.children as MarkupElement[]).find(
-        (each) => each.attributes.name === `android:${name}`,
-      );
-      if (!own) return of(path, name) ? argb(of(path, name)) : usual;
-      const gradient = own.children[0] as MarkupElement;
-      const stops = (gradient.children as MarkupElement[]).map(
-        (stop) => `<stop offset="${of(stop, 'offset')}" stop-color="${argb(of(stop, 'color'))}"/>`,
-      );
-      const id = `g${gradients.length}`;
-      gradients.push(
-        of(gradient, 'type') === 'linear'
-          ? `<linearGradient id="${id}" gradientUnits="userSpaceOnUse" x1="${of(gradient, 'startX')}" y1="${of(gradient, 'startY')}" x2="${of(gradient, 'endX')}" y2="${of(gradient, 'endY')}">${stops.join('')}</linearGradient>`
-          : `<radialGradient id="${id}" gradientUnits="userSpaceOnUse" cx="${of(gradient, 'centerX')}" cy="${of(gradient, 'centerY')}" r="${of(gradient, 'gradientRadius')}">${stops.join('')}</radialGradient>`,
-      );
-      return `url(#${id})`;
-    };
-    const rule = of(path, 'fillType') === 'evenOdd' ? 'evenodd' : 'nonzero';
-    return `<path d="${of(path, 'pathData')}" fill="${paint('fillColor', 'none')}" fill-rule="${rule}" stroke="${paint('strokeColor', 'none')}" stroke-width="${of(path, 'strokeWidth')}" stroke-linecap="${of(path, 'strokeLineCap') || 'butt'}" stroke-linejoin="${of(path, 'strokeLineJoin') || 'miter'}"/>`;
-  });
-  const [width, height] = ['viewportWidth', 'viewportHeight'].map((name) =>
-    String(attributes[`android:${name}`]),
-  );
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><defs>${gradients.join('')}</defs>${drawn.join('')}</svg>`;
-}
-
-/** `#aarrggbb` as CSS writes it: alpha last. */
-function argb(colour: string): string {
-  return colour.length === 9 ? `#${colour.slice(3)}${colour.slice(1, 3)}` : colour;
 }

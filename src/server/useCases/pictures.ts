@@ -1,3 +1,4 @@
+import { SHOWN, type Shown } from '../fileResponse';
 import Joi from 'joi';
 import { strToU8 } from 'fflate';
 import { digestOf } from '../../engine/digest';
@@ -32,7 +33,8 @@ export const trialSchema = Joi.object<TrialRequest>({
   scale,
 });
 
-export const pictureFileSchema = Joi.object<{ readonly path: string; readonly mark?: string }>({
+export const pictureFileSchema = Joi.object<Shown & { readonly path: string; readonly mark?: string }>({
+  ...SHOWN,
   path: name,
   // The mark varies caches.
   mark: Joi.string().max(200),

@@ -10,7 +10,7 @@ export interface StyleJob {
   readonly options: ConvertOptions;
 }
 
-/** The style sheet of a mockup as it is now, a `StyleBook` as JSON; `null` for a target without one. */
+/** The style sheet of a mockup as it is now, a `StyleBook` as JSON. */
 export function styleJob({ tree, tags, options }: StyleJob): string {
   const mockup = JSON.parse(tree) as Mockup;
   return JSON.stringify(

@@ -17,7 +17,7 @@ import { FindField } from '../shared/FindField';
 import { hasWords } from '../shared/hasWords';
 import { MONO } from '../shared/theme';
 import { bytesText } from '../shared/bytesText';
-import { fileAddress } from './fileAddress';
+import { shownAddress } from './fileAddress';
 
 const ORDERS = {
   file: {
@@ -85,7 +85,7 @@ export function PictureTable({ build, pictures }: PictureTableProps) {
                 <Box
                   component="img"
                   loading="lazy"
-                  src={fileAddress(build, file)}
+                  src={shownAddress(build, file)}
                   alt=""
                   sx={{
                     display: 'block',

@@ -14,7 +14,7 @@ import { useState } from 'react';
 import type { PlannedFile, PlannedPicture, PlannedSharedFile } from '../../server/pictureTypes';
 import { bytesText } from '../shared/bytesText';
 import { MONO } from '../shared/theme';
-import { plannedFileAddress } from './addresses';
+import { plannedShownAddress } from './addresses';
 import type { FileBytes, MeasuredFile } from './useFileBytes';
 
 const LABELS = { name: 'Picture', px: 'Px', bytes: 'Bytes', saving: 'Saving', uses: 'Uses' } as const;
@@ -109,7 +109,7 @@ export function FileTable(props: FileTableProps) {
                     <Box
                       component="img"
                       loading="lazy"
-                      src={plannedFileAddress(mockupId, main.path, mark)}
+                      src={plannedShownAddress(mockupId, main.path, mark)}
                       alt=""
                       sx={{
                         display: 'block',

@@ -8,7 +8,7 @@ import type { PlannedPicture } from '../../server/pictureTypes';
 import type { OpenedMockup } from '../../server/useCases/openMockup';
 import { DetailPane } from '../shared/DetailPane';
 import { TagField } from '../shared/TagField';
-import { plannedFileAddress, trialFileAddress } from './addresses';
+import { plannedShownAddress, trialFileAddress } from './addresses';
 import { CompareDialog } from './CompareDialog';
 import { RecipeChoice } from './RecipeChoice';
 import type { PicturesState } from './usePictures';
@@ -65,7 +65,7 @@ export function PicturePane({ mockupId, mark, of, chosen, opened, state }: Pictu
             src={
               zoom > 1 || main.format === 'pdf'
                 ? trialFileAddress(mockupId, { picture: of.name, format: 'png', quality: 100, scale: 1 })
-                : plannedFileAddress(mockupId, main.path, mark)
+                : plannedShownAddress(mockupId, main.path, mark)
             }
             alt={`The picture ${of.name}`}
             style={{

@@ -5,7 +5,7 @@ import { CodeBlock } from '../shared/CodeBlock';
 import { DetailPane } from '../shared/DetailPane';
 import { ScreenPicture } from '../shared/ScreenPicture';
 import { AlikeChoice } from './AlikeChoice';
-import { ORIGIN_WORDS } from './ClassShelf';
+import { isWorn, ORIGIN_WORDS } from './ClassShelf';
 import { ClassUsers } from './ClassUsers';
 import type { DrawnMockup } from './drawnMockup';
 import type { StyleState } from './useStyle';
@@ -30,6 +30,12 @@ const WITHOUT_LAYER: Readonly<Partial<Record<BookClass['origin'], string>>> = {
   sample: '; its sample names it',
   place: '; its layers stand otherwise than the others of their class',
 };
+
+function countText(of: BookClass): string {
+  const { length } = of.users;
+  if (!isWorn(of)) return length === 1 ? 'of one element' : `of ${length} elements`;
+  return length === 1 ? 'worn once' : `worn ${length} times`;
+}
 
 /** A class: its name, its rules, and where it is worn. */
 export function ClassDetail({ of, mockupId, drawn, classes, style }: ClassDetailProps) {
@@ -81,11 +87,11 @@ export function ClassDetail({ of, mockupId, drawn, classes, style }: ClassDetail
           </Box>
         )}
         <Typography sx={{ fontSize: 12.5, color: 'text.secondary', mt: 0.5 }}>
-          {ORIGIN_WORDS[of.origin]}; {users.length === 1 ? 'worn once' : `worn ${users.length} times`}
+          {ORIGIN_WORDS[of.origin]}; {countText(of)}
           {states.length > 0 && `; states: ${states.join(', ')}`}
           {namedBy === null && (WITHOUT_LAYER[of.origin] ?? '; letters inside of texts')}
         </Typography>
-        {namedBy !== null && of.selector !== `.${of.name}` && (
+        {namedBy !== null && !isWorn(of) && (
           <Typography sx={{ fontSize: 12.5, color: 'text.secondary', mt: 0.5 }}>
             Its place says which elements it is of, so none wears it: the rules begin with{' '}
             <Box component="code" sx={{ fontFamily: MONO }}>

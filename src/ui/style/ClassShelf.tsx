@@ -12,6 +12,11 @@ export const ORIGIN_WORDS: Readonly<Record<NameOrigin, string>> = {
   place: 'named by its place',
 };
 
+/** True for a class that elements wear; of another one, a place says which elements it is of. */
+export function isWorn({ name, selector }: BookClass): boolean {
+  return selector === `.${name}`;
+}
+
 /** What a class is known by while its name changes: the layer that names it. */
 export function classId({ namedBy, name }: BookClass): string {
   return namedBy ?? name;

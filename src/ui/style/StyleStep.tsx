@@ -8,7 +8,7 @@ import { ListAndDetail } from '../shared/DetailPane';
 import { hasWords } from '../shared/hasWords';
 import { StepFrame } from '../shared/StepFrame';
 import { ClassDetail } from './ClassDetail';
-import { classId, ClassShelf } from './ClassShelf';
+import { classId, ClassShelf, isWorn } from './ClassShelf';
 import { drawnMockup } from './drawnMockup';
 import { ForbiddenNames } from './ForbiddenNames';
 import { StyleCharts } from './StyleCharts';
@@ -109,13 +109,16 @@ function labelOf(view: View, book: StyleBook | null): string {
   return 'Figures';
 }
 
-function summary({ classes, near, bytes }: StyleBook): string {
-  const once = classes.filter(({ users }) => users.length === 1).length;
+function summary({ classes, near, bytes, standsFor }: StyleBook): string {
+  const worn = classes.filter(isWorn);
+  const once = worn.filter(({ users }) => users.length === 1).length;
   const nearly =
     near.length === 0
       ? ''
       : `; ${near.length} ${near.length === 1 ? 'pair' : 'pairs'} of nearly equal values`;
-  return `${bytesText(bytes.sheet)}, ${bytesText(bytes.apart)} with a rule for every element; ${once} of ${classes.length} classes worn once${nearly}`;
+  // Its values and parts have the names of classes.
+  const of = standsFor === undefined ? '' : `${standsFor} has no style sheet; that of HTML names its parts: `;
+  return `${of}${bytesText(bytes.sheet)}, ${bytesText(bytes.apart)} with a rule for every element; ${worn.length} of them worn, ${once} of these once${nearly}`;
 }
 
 function BookSkeleton() {

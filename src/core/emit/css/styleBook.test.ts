@@ -20,7 +20,7 @@ function book(tags: Record<string, Tag> = {}, themes: readonly string[] = []) {
     tags: new Map(Object.entries(tags)),
     options,
     outliner: null,
-  })!;
+  });
   const named = (name: string) => made.classes.find((each) => each.name === name);
   return { ...made, named };
 }
@@ -59,6 +59,16 @@ describe('the style book', () => {
     expect(bytes.apart).toBeGreaterThan(0);
   });
 
+  it('is that of HTML for a target without one, and says so', () => {
+    const of = (target: 'html' | 'android') => {
+      const { mockup, assets } = reading;
+      const options = { arrangement: 'nested', target } as const;
+      return bookOfStyles({ mockup, assets, tags: new Map(), options, outliner: null });
+    };
+    expect(of('android')).toEqual({ ...of('html'), standsFor: 'Android' });
+    expect(of('html').standsFor).toBeUndefined();
+  });
+
   it('has the classes of elements that stand otherwise, with those that wear them', () => {
     const { mockup, assets } = readInside(
       `<g id="quay">${[0, 24, 48].map((y) => card(y, '#fff')).join('')}<rect data-name="card" x="20" y="72" width="80" height="20" rx="3" fill="#fff" stroke="#234" opacity=".9"/></g>`,
@@ -69,7 +79,7 @@ describe('the style book', () => {
       tags: new Map(),
       options: { arrangement: 'flow', target: 'html' },
       outliner: null,
-    })!;
+    });
     const placed = classes.filter(({ origin }) => origin === 'place');
     expect(placed.length).toBeGreaterThan(0);
     for (const { name, selector, css, users } of placed) {
