@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { buildRecord } from '../src/core/buildRecord';
 import { convert } from '../src/core/convert';
-import { emit } from '../src/core/emit/emit';
+import { emit, type Emission } from '../src/core/emit/emit';
 import { TARGETS, TARGET_NAMES, type TargetName } from '../src/core/emit/targets';
 import type { Target } from '../src/core/emit/target';
 import { treeOf } from '../src/core/mockup/tree';
@@ -24,7 +24,7 @@ import { textTable } from './table';
 /**
  * `npm run bench`: what each target makes of the demo and of pages that were drawn as mockups: `tsx bench/targets.ts
  * [TARGETS [FOLDER ...]]`. The px that differ, all and apart from letters; runs of letters that are text; lines and bytes
- * of code; and the time of writing 5,000 layers as a multiple of that for HTML, side by side.
+ * of code, and their share of those of code with one element a layer, each at its own coordinates (fixed); and the time of writing 5,000 layers as a multiple of that for HTML, side by side.
  */
 const [names = TARGET_NAMES.join(','), ...asked] = process.argv.slice(2);
 const targets = TARGET_NAMES.filter((name) => names.split(',').includes(name));
@@ -39,6 +39,8 @@ interface Figures {
   readonly asText: number;
   readonly lines: number;
   readonly bytes: number;
+  /** The same of the page with one element a layer. */
+  readonly alone: Pick<Figures, 'lines' | 'bytes'>;
   readonly findings: number;
 }
 
@@ -58,12 +60,18 @@ async function measure(file: string, target: TargetName, arrangement: Arrangemen
   const texts = [...conversion.decisions].filter(
     ([id, { outcome }]) => tree.layer(id)?.kind === 'text' && outcome !== 'aside' && outcome !== 'sample',
   );
-  const code = conversion.emission.files.map(({ text }) => text).join('');
+  const { emission } = convert({
+    mockup,
+    assets,
+    tags: new Map(),
+    options: { arrangement: 'fixed', target },
+    outliner: outlinerOf(book),
+  });
   const figures = {
     texts: texts.length,
     asText: texts.filter(([, { outcome, within }]) => outcome === 'element' && within === null).length,
-    lines: code.split('\n').length,
-    bytes: code.length,
+    ...extentOf(conversion.emission),
+    alone: extentOf(emission),
     findings: product.findings.filter(({ code: kind }) => kind === 'not-shown').length,
   };
   const folder = await mkdtemp(path.join(tmpdir(), 'orden-bench-targets-'));
@@ -102,7 +110,13 @@ async function measure(file: string, target: TargetName, arrangement: Arrangemen
   }
 }
 
+function extentOf({ files: written }: Pick<Emission, 'files'>): Figures['alone'] {
+  const code = written.map(({ text }) => text).join('');
+  return { lines: code.split('\n').length, bytes: code.length };
+}
+
 const percent = (share: number | null) => (share === null ? '–' : `${(share * 100).toFixed(2)}%`);
+const wholePercent = (share: number) => `${Math.round(share * 100)}%`;
 const middle = (values: readonly number[]) =>
   values.length === 0 ? null : [...values].sort((one, other) => one - other)[Math.floor(values.length / 2)]!;
 
@@ -126,26 +140,41 @@ for (const target of targets) {
         asText: sum((each) => each.asText),
         lines: sum((each) => each.lines),
         bytes: sum((each) => each.bytes),
+        alone: {
+          lines: sum(({ alone }) => alone.lines),
+          bytes: sum(({ alone }) => alone.bytes),
+        },
         findings: sum((each) => each.findings),
       }),
     );
   }
   console.log(
     textTable(
-      [TARGETS[target].label, 'differing', 'apart from letters', 'words as text', 'lines', 'kB'],
+      [
+        TARGETS[target].label,
+        'differing',
+        'apart from letters',
+        'words as text',
+        'lines',
+        'of fixed',
+        'kB',
+        'of fixed',
+      ],
       rows,
     ),
   );
 }
 
-function rowOf(name: string, { differing, apart, texts, asText, lines, bytes }: Figures): string[] {
+function rowOf(name: string, { differing, apart, texts, asText, lines, bytes, alone }: Figures): string[] {
   return [
     name,
     percent(differing),
     percent(apart),
     `${asText} of ${texts}`,
     String(lines),
+    wholePercent(lines / alone.lines),
     (bytes / 1024).toFixed(0),
+    wholePercent(bytes / alone.bytes),
   ];
 }
 await browser.close();
