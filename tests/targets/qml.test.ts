@@ -3,7 +3,9 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'n
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { promisify } from 'node:util';
+import sharp from 'sharp';
 import { buildRecord } from '../../src/core/buildRecord';
+import type { Box } from '../../src/core/mockup/box';
 import type { Arrangement } from '../../src/core/page/frame';
 import { comparePictures } from '../../src/engine/proof/compare';
 import { renderQml } from '../../src/engine/render/qml';
@@ -44,12 +46,16 @@ const root = mkdtempSync(path.join(tmpdir(), 'orden-qml-'));
 afterAll(() => rmSync(root, { recursive: true }));
 
 /** A build in a folder. */
-async function built({ name, read }: (typeof MOCKUPS)[number], arrangement: Arrangement) {
+async function built(
+  { name, read }: (typeof MOCKUPS)[number],
+  arrangement: Arrangement,
+  mark: string = arrangement,
+) {
   const reading = read();
   const { mockup, assets, book } = reading;
   const options = { arrangement, target: 'qml' } as const;
   const product = await produce({ mockup, assets, tags: new Map(), options, book, readFindings: [] });
-  const folder = path.join(root, `${name}-${arrangement}`);
+  const folder = path.join(root, `${name}-${mark}`);
   await writeFiles(folder, product.files);
   return { folder, product, reading };
 }
@@ -115,3 +121,97 @@ describe('QML', () => {
     }
   });
 });
+
+describe('QML, edited as developers do', () => {
+  const harbour = MOCKUPS.find(({ name }) => name === 'harbour')!;
+  const edits = [0];
+
+  /** What another code draws, beside what was drawn before. @throws where the linter warns */
+  async function edited(from: string | RegExp, to: string) {
+    const { folder, product } = await built(harbour, 'flow', `edit-${edits.push(0)}`);
+    const [screen] = product.conversion.emission.screens;
+    const drawn = async () =>
+      Buffer.from((await renderQml({ folder, screens: [screen!], language: 'en' })).files[0]!.bytes);
+    const before = await drawn();
+    const place = path.join(folder, screen!.file);
+    const code = readFileSync(place, 'utf8');
+    expect(code).toMatch(from);
+    writeFileSync(place, code.replace(from, to));
+    expect(await lint(folder)).toBe('');
+    const { width, height } = screen!;
+    const after = await resized(await drawn(), { width, height });
+    const { differing, within } = await comparePictures(before, after);
+    /** The share of what changed that lies in a box of the screen. */
+    const inside = (box: Box) => (within(box) * box.width * box.height) / (differing * width * height);
+    return { differing, inside };
+  }
+
+  it('has another caption by one word, which changes its bar alone', async () => {
+    const { differing, inside } = await edited('"Book a crossing"', '"Book a boat"');
+    expect(differing).toBeGreaterThan(0);
+    // The header alone: its links move as the button gets narrower.
+    expect(inside({ x: 0, y: 0, width: 1280, height: 72 })).toBeCloseTo(1, 2);
+  });
+
+  it('has a further item by a further row of its model, beneath the others', async () => {
+    const row =
+      /(\n[ ]+ListElement \{(?:(?!ListElement)[^}])*"Oldness Quay"[^}]*\})(\n[ ]+\}\n[ ]+delegate: Sailing )/;
+    const { differing, inside } = await edited(row, '$1$1$2');
+    expect(differing).toBeGreaterThan(0);
+    expect(inside({ x: 0, y: 690, width: 1280, height: 110 })).toBeGreaterThan(0.95);
+  });
+
+  it('fades a part by its opacity, with a motion', async () => {
+    const { differing, inside } = await edited(
+      /(Rectangle \{\n)([ ]+)(id: control\n)/,
+      '$1$2$3$2opacity: 0.5\n$2Behavior on opacity {\n$2    NumberAnimation {}\n$2}\n',
+    );
+    expect(differing).toBeGreaterThan(0);
+    expect(inside({ x: 1080, y: 18, width: 170, height: 44 })).toBeCloseTo(1, 2);
+  });
+
+  it('scrolls a part in an area around it', async () => {
+    const use = /([ ]+)Repeater \{\n((?:(?!Repeater)[\s\S])*?delegate: Sailing \{\n[ ]+\}\n)[ ]+\}\n/;
+    const { differing, inside } = await edited(
+      use,
+      [
+        '$1Flickable {',
+        '$1    Layout.fillWidth: true',
+        '$1    Layout.preferredHeight: 120',
+        '$1    clip: true',
+        '$1    contentHeight: rows.implicitHeight',
+        '$1    ColumnLayout {',
+        '$1        id: rows',
+        '$1        width: parent.width',
+        '$1        spacing: 10',
+        '$1        Repeater {',
+        '$2$1        }',
+        '$1    }',
+        '$1}',
+        '',
+      ].join('\n'),
+    );
+    expect(differing).toBeGreaterThan(0);
+    // The rows above are as they were; what is beneath moves up.
+    expect(inside({ x: 0, y: 0, width: 1280, height: 560 })).toBeLessThan(0.02);
+  });
+});
+
+/** A picture on a ground of another size, its top left corner kept. */
+async function resized(picture: Buffer, { width, height }: Pick<Box, 'width' | 'height'>): Promise<Buffer> {
+  const clear = { r: 255, g: 255, b: 255, alpha: 1 };
+  const whole = sharp(picture).resize(width, height, {
+    fit: 'cover',
+    position: 'left top',
+    withoutEnlargement: true,
+  });
+  const { info } = await whole.clone().png().toBuffer({ resolveWithObject: true });
+  return whole
+    .extend({
+      right: Math.max(0, width - info.width),
+      bottom: Math.max(0, height - info.height),
+      background: clear,
+    })
+    .png()
+    .toBuffer();
+}

@@ -37,3 +37,8 @@ export function paintedBox(node: PageNode): Box {
 function fallen(box: Box, { dx, dy, deviation, spread }: Shadow): Box {
   return moveBox(grow(box, spread + BLUR_REACH * deviation), dx, dy);
 }
+
+/** True for what keeps its width in the flow, however wide the room around it is. */
+export function hasOwnWidth({ place }: PageNode): boolean {
+  return place.kind === 'flow' && (place.widthMode === 'drawn' || place.widthMode === 'rigid');
+}

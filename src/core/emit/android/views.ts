@@ -7,6 +7,7 @@ import { isField, valueOf } from '../../page/fieldParts';
 import type { Layout } from '../../page/layout';
 import { nodeWords, type BoxNode, type PageNode, type PictureNode, type TextNode } from '../../page/node';
 import type { FixedPlace, FlowPlace, Place } from '../../page/place';
+import { hasOwnWidth } from '../../page/placed';
 import { isInteractiveRole } from '../../sort/vocabulary';
 import { isShownByState } from '../css/stateRules';
 import { ofNode } from '../markup/attributes';
@@ -175,7 +176,10 @@ class ViewMaker {
           : track?.kind === 'px'
             ? cellWidth(node, track.width, standing.isPushed)
             : {};
-      const made = this.view(node, { ...standing.attributes, ...width });
+      const made =
+        track?.kind === 'share' && hasOwnWidth(node)
+          ? this.held(node, { ...standing, attributes: { ...standing.attributes, ...width } }, flowing)
+          : this.view(node, { ...standing.attributes, ...width });
       return [
         ...(isRow && direction !== 'grid' && standing.isPushed.before ? [space] : []),
         ...(justify === 'between' && at > 0 ? [space] : []),
@@ -203,6 +207,25 @@ class ViewMaker {
       },
       views,
     );
+  }
+
+  /** A view of its own width in a frame that fills its cell; frames have no baseline, so that it stands as it was drawn. */
+  private held(node: PageNode, { attributes, isPushed }: Standing, row: readonly PageNode[]): MarkupElement {
+    const down = node.place.y - Math.min(...row.map(({ place }) => place.y));
+    const gravity = isPushed.before ? (isPushed.after ? 'center_horizontal' : 'end') : null;
+    const inner = {
+      'android:layout_width': dp(node.place.width),
+      'android:layout_height': attributes['android:layout_height'] ?? 'wrap_content',
+      'android:layout_gravity': gravity,
+      'android:layout_marginTop': down === 0 ? null : dp(down),
+    };
+    const outer = {
+      'android:layout_width': attributes['android:layout_width'] ?? null,
+      'android:layout_weight': attributes['android:layout_weight'] ?? null,
+      'android:layout_marginStart': attributes['android:layout_marginStart'] ?? null,
+      'android:layout_height': 'wrap_content',
+    };
+    return element('FrameLayout', outer, [this.view(node, inner)]);
   }
 
   /** The rows of a grid, each with its cells. */

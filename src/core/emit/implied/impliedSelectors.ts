@@ -71,7 +71,8 @@ class Implier {
   /** Of a class beside another one: the place among siblings that wear the other one. */
   private readonly byPosition = (name: string, wearers: readonly OutlineElement[]): string | null => {
     const said = this.declarationsOf(name);
-    const positions = POSITIONS.filter(({ explains }) => explains(said));
+    const together = mostTogether(wearers);
+    const positions = POSITIONS.filter(({ explains, least }) => together >= least && explains(said));
     for (const base of this.besides(name, wearers)) {
       const others = this.wearers.get(base)!;
       if (
@@ -160,6 +161,13 @@ class Implier {
       wearers.every(({ parent }) => parent?.classes.has(each)),
     );
   }
+}
+
+/** How many elements have one parent, at most. */
+function mostTogether(elements: readonly OutlineElement[]): number {
+  const counts = new Map<OutlineElement | null, number>();
+  for (const { parent } of elements) counts.set(parent, (counts.get(parent) ?? 0) + 1);
+  return Math.max(...counts.values());
 }
 
 /** True for the same elements, in the order of their page. */

@@ -6,6 +6,8 @@ export interface Position {
   /** The selector of elements of a class at the place. */
   readonly selectorOf: (base: string) => string;
   readonly holds: (element: OutlineElement, base: string) => boolean;
+  /** How many elements of one parent stand there at least, so that it is no chance. */
+  readonly least: number;
   /** True where it is plain that an element at the place looks otherwise. */
   readonly explains: (declarations: readonly Declaration[]) => boolean;
 }
@@ -31,26 +33,31 @@ export const POSITIONS: readonly Position[] = [
   {
     selectorOf: (base) => `.${base} + .${base}`,
     holds: ({ previous }, base) => previous?.classes.has(base) === true,
+    least: 1,
     explains: isBetween,
   },
   {
     selectorOf: (base) => `.${base}:first-child`,
     holds: ({ previous }) => previous === null,
+    least: 1,
     explains: isSpacing,
   },
   {
     selectorOf: (base) => `.${base}:last-child`,
     holds: ({ isLast }) => isLast,
+    least: 1,
     explains: isSpacing,
   },
   {
     selectorOf: (base) => `.${base}:nth-child(odd)`,
     holds: ({ index }) => index % 2 === 1,
+    least: 2,
     explains: isStripe,
   },
   {
     selectorOf: (base) => `.${base}:nth-child(even)`,
     holds: ({ index }) => index % 2 === 0,
+    least: 2,
     explains: isStripe,
   },
 ];

@@ -8,6 +8,7 @@ import type { Role } from '../../sort/vocabulary';
 import type { StyleSheet } from '../../style/styleSheet';
 import { ofNode } from '../markup/attributes';
 import { letterProperties, lineProperties, placedText, wordProperties, type FamilyToken } from './letters';
+import { hasOwnWidth } from '../../page/placed';
 import { classNamesOf } from '../components/classNames';
 import { withKeys } from './likeObjects';
 import { boxPaint, contentCorner } from './paints';
@@ -237,10 +238,16 @@ function layoutObject(
       node.place as Extract<PageNode['place'], { kind: 'flow' }>,
       layout,
     );
-    const inTrack = direction === 'grid' ? trackProperties(node, tracks[at % tracks.length], isPushed) : {};
+    const track = direction === 'grid' ? tracks[at % tracks.length] : undefined;
+    const line = direction === 'grid' ? Math.floor(at / tracks.length) * tracks.length : 0;
+    const row = direction === 'grid' ? flowing.slice(line, line + tracks.length) : flowing;
+    const isHeld = track?.kind === 'share' && hasOwnWidth(node);
+    const onLine = isHeld || node.kind !== 'text' ? withoutBaseline(properties, node, row) : properties;
+    if (isHeld) return { isPushed, made: heldObject(node, onLine, isPushed, context) };
+    const inTrack = trackProperties(node, track, isPushed);
     return {
       isPushed,
-      made: object(node, { ...properties, ...inTrack, ...turnProperties(node.place) }, context),
+      made: object(node, { ...onLine, ...inTrack, ...turnProperties(node.place) }, context),
     };
   });
   const isRow = direction === 'row' || direction === 'words';
@@ -268,6 +275,36 @@ function layoutObject(
     { class: classes, ...anchors, ...spacing },
     isLoose ? [...inner, space] : inner,
   );
+}
+
+/** Layouts know the baseline of words alone: anything else on a baseline stands as far beneath its row as it was drawn. */
+function withoutBaseline(properties: Properties, { place }: PageNode, row: readonly PageNode[]): Properties {
+  if (properties['Layout.alignment'] !== 'Qt.AlignBaseline') return properties;
+  const down = place.y - Math.min(...row.map((each) => each.place.y));
+  return {
+    ...properties,
+    'Layout.alignment': 'Qt.AlignTop',
+    'Layout.topMargin': down === 0 ? null : qmlNumber(down),
+  };
+}
+
+/** An object of its own width in an item that fills its cell. */
+function heldObject(
+  node: PageNode,
+  properties: Properties,
+  { before, after }: LayoutStanding['isPushed'],
+  context: ObjectContext,
+): MarkupElement {
+  const held = before ? (after ? 'horizontalCenter' : 'right') : 'left';
+  const standing = {
+    'is.content': 'true',
+    [`anchors.${held}`]: `parent.${held}`,
+    width: qmlNumber(node.place.width),
+  };
+  const fills = { 'Layout.fillWidth': 'true', 'Layout.preferredWidth': '1', 'content.height': '0' };
+  return element('Item', { ...properties, ...fills }, [
+    object(node, { ...standing, ...turnProperties(node.place) }, context),
+  ]);
 }
 
 /** The width of a cell of a grid: what paints keeps its own width in it. */
@@ -329,10 +366,19 @@ function textObject(node: TextNode, standing: Properties, context: ObjectContext
   const states = keys.size > 0 ? stateObjects(node, keys, context) : [];
   if (paint.isEmpty && paint.beneath.length === 0)
     return element('Text', { ...common, ...standing, ...wide, ...letters }, states);
+  const onBaseline = standing['Layout.alignment'] === 'Qt.AlignBaseline' ? { 'content.baseline': '0' } : {};
   // A text with a background is a rectangle around its words.
   return element(
     'Rectangle',
-    { ...common, ...standing, ...wide, 'content.width': '0', 'content.height': '0', ...paint.properties },
+    {
+      ...common,
+      ...standing,
+      ...wide,
+      'content.width': '0',
+      'content.height': '0',
+      ...onBaseline,
+      ...paint.properties,
+    },
     [
       ...paint.beneath,
       element('Text', { 'state.id': keys.size > 0 ? 'words' : null, 'anchors.fill': 'parent', ...letters }),

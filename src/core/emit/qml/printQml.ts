@@ -45,7 +45,7 @@ const NEUTRAL: Readonly<Record<string, string>> = {
 };
 
 /** What objects know and no property says. */
-const UNPRINTED = new Set(['class', 'data-slot', 'key', 'state.id']);
+const UNPRINTED = new Set(['class', 'data-slot', 'key', 'state.id', 'is.content']);
 
 /** The empty value of each type. */
 const EMPTY: Readonly<Record<QmlType, string>> = {
@@ -141,7 +141,9 @@ class FileWriter {
     if (isControl) this.controls.push(new Map());
     const content = element.children.find((child) => child.kind === 'element' && isContent(child));
     const contentId =
-      content && 'content.width' in element.attributes ? this.freeId(`${idWord(element)}-content`) : null;
+      content && Object.keys(element.attributes).some((each) => each.startsWith('content.'))
+        ? this.freeId(`${idWord(element)}-content`)
+        : null;
     const id = given ?? this.ownId(element);
     this.tell(element, id, isRoot);
     const lines = [
@@ -171,6 +173,8 @@ class FileWriter {
     const text = this.value(value);
     if (name === 'baseline.y') return [`y: ${text} - baselineOffset`];
     if (name === 'stretch.x') return [`transform: Scale { xScale: ${text} }`];
+    if (name === 'content.baseline')
+      return contentId === null ? [] : [`baselineOffset: ${contentId}.baselineOffset`];
     if (name === 'content.width' || name === 'content.height') {
       const size = name === 'content.width' ? 'implicitWidth' : 'implicitHeight';
       const term = contentId === null ? '0' : `${contentId}.${size}`;
@@ -397,6 +401,7 @@ function isContentSlot({ name, attributes }: TemplateElement): boolean {
 
 /** True for what gives the object around it its size. */
 function isContent({ name, attributes }: TemplateElement): boolean {
+  if ('is.content' in attributes) return true;
   return /(?:^Text|Layout)$/.test(name) && ('anchors.fill' in attributes || 'anchors.left' in attributes);
 }
 

@@ -1,4 +1,4 @@
-import { convertReading, readInside } from '../../../../tests/support/mockups';
+import { convertReading, readDemo, readInside } from '../../../../tests/support/mockups';
 import type { FixedPlace } from '../../page/place';
 import { boxPaint } from './paints';
 import { propertyName, typeOfValues } from './printQml';
@@ -139,5 +139,21 @@ describe('a file', () => {
     const component = files.find(({ path }) => path === `${delegate}.qml`)!.text;
     expect(component).toMatch(/required property string \w+/);
     expect(component).toMatch(/required property string time/);
+  });
+});
+
+describe('cells of a grid', () => {
+  const { emission } = convertReading(readDemo(), 'flow', new Map(), { target: 'qml' });
+  const row = emission.files.find(({ path }) => path === 'Sailing.qml')!.text;
+
+  it('hold what is narrower than they are, and fill the room themselves', () => {
+    expect(row).toMatch(
+      /Item \{\s+Layout\.fillWidth: true\s+Layout\.preferredWidth: 1[\s\S]*?implicitHeight: \w+\.implicitHeight[\s\S]*?anchors\.left: parent\.left\s+width: 84/,
+    );
+  });
+
+  it('have words on one baseline, and boxes as far beneath the row as they were drawn', () => {
+    expect(row.match(/Layout\.alignment: Qt\.AlignBaseline/g)).toHaveLength(3);
+    expect(row).toMatch(/Item \{[^}]*Layout\.alignment: Qt\.AlignTop/);
   });
 });

@@ -4,6 +4,7 @@ import { placedBox } from '../../../placed';
 import { moveNode } from '../../../states/moveNode';
 import { BY_HAND, WIDEST_LINE } from '../../../tolerances';
 import { middleOf } from '../../lengths';
+import { endingFrom } from './endingWords';
 import { isNear } from './row';
 
 /** A cell in the edges of its column and its row. */
@@ -92,8 +93,5 @@ function onOneLine(text: TextNode): TextNode {
 
 /** Words that end at the edge of their cell whatever they say. */
 function endingWords(text: TextNode, cell: BoxNode, side: number): TextNode {
-  const { type } = text.look;
-  const left = Math.min(text.place.x, cell.place.x + side);
-  const place = { ...text.place, x: left, width: right(placedBox(text.place)) - left };
-  return { ...text, place, look: { ...text.look, ...(type && { type: { ...type, align: 'end' } }) } };
+  return endingFrom(text, cell.place.x + side);
 }

@@ -50,6 +50,18 @@ describe('the rows of a table', () => {
     ]);
   });
 
+  it('have bare words that end at one edge in the room of the widest', () => {
+    const rows = [0, 40].map((y, at) =>
+      box('row', [0, y, 200, 30], {}, word(0, y + 6), word(150 - 9 * at, y + 6, 40 + 9 * at)),
+    );
+    const [first, second] = evenRows(rows.map(rowOf));
+    expect([first, second].map((row) => edges(row!.children[1]!))).toEqual([
+      [141, 6, 49, 17],
+      [141, 46, 49, 17],
+    ]);
+    expect(first!.children.map(({ look }) => look.type?.align)).toEqual(['start', 'end']);
+  });
+
   it('have cells of one width that touch', () => {
     const rows = [0, 40].map((y, at) =>
       box(

@@ -6,6 +6,7 @@ import { placedBox } from '../../../placed';
 import { BY_HAND } from '../../../tolerances';
 import { paddingsOf, withPadding } from './cellPaddings';
 import { columnSpans } from './columnSpans';
+import { endingFrom, startOfEnding } from './endingWords';
 import { paintsEnd } from './paintsEnd';
 import { isNear, type Row, type Span } from './row';
 import { rowSpans } from './rowSpans';
@@ -20,10 +21,11 @@ export function evenRows(rows: readonly Row[]): readonly BoxNode[] {
   const spans = rowSpans(rows);
   const around = boxAround(rows.map(({ box }) => placedBox(box.place)));
   const columns = columnSpans(rows, around);
+  const starts = rows[0]!.cells.map((_, column) => startOfEnding(rows.map(({ cells }) => cells[column]!)));
   const moved = rows.map(({ box, cells }, at) => ({
     row: withBox(box, rowBox(box, around, spans[at]!)),
     cells: cells.map(({ node, box: content }, column) => ({
-      cell: evenCell(node, columns[column]!, placedBox(box.place), spans[at]!),
+      cell: evenCell(endingAt(node, starts[column]!), columns[column]!, placedBox(box.place), spans[at]!),
       content,
     })),
   }));
@@ -34,6 +36,11 @@ export function evenRows(rows: readonly Row[]): readonly BoxNode[] {
     );
     return { ...row, children: row.children.map((child) => evened.get(child) ?? child) };
   });
+}
+
+/** Words of a column that ends at one edge; any other cell as it is. */
+function endingAt(node: PageNode, start: number | null): PageNode {
+  return start !== null && node.kind === 'text' ? endingFrom(node, start) : node;
 }
 
 function withBox(node: BoxNode, box: Box): BoxNode {
