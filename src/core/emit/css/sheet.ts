@@ -15,6 +15,15 @@ export type SheetInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'fonts'>;
 
 /** The rules of the style sheet that all pages share, lengths in px and every value written out. */
 export function sheetRules(input: SheetInput): readonly CssRule[] {
+  return withElements(input, impliedClasses(input).inSelectors(elementRules(input)));
+}
+
+/** The same for pages whose elements wear all of their classes: they look alike, and no edit needs a look at whole pages. */
+export function wornSheetRules(input: SheetInput): readonly CssRule[] {
+  return withElements(input, elementRules(input));
+}
+
+function withElements(input: SheetInput, elements: readonly CssRule[]): readonly CssRule[] {
   const { fonts, pages, sheet, plan } = input;
   const themed = themeRules(sheet.classes, sheet.themes, sheet.schemes);
   const body = bodyTypeOf(sheet);
@@ -28,7 +37,7 @@ export function sheetRules(input: SheetInput): readonly CssRule[] {
     ...(sheet.standIns ?? []).map(standInRule),
     ...themed.values,
     ...base,
-    ...impliedClasses(input).inSelectors(elementRules(input)),
+    ...elements,
   ];
 }
 

@@ -9,13 +9,12 @@ import { mainFile } from '../../pictures/picture';
 import type { StyleClass } from '../../style/styleSheet';
 import type { PagePiece, PagePieces } from '../preview';
 import type { PreviewInput } from '../target';
-import { impliedClasses } from '../implied/impliedClasses';
 import { lookClasses } from '../markup/attributes';
 import { linkContext } from '../markup/linkContext';
 import { pageFile } from './pageFile';
 import { unitOf } from '../css/sheetOptions';
 import { commonPlacement } from '../css/sharedPlacement';
-import { sheetRules } from '../css/sheet';
+import { wornSheetRules } from '../css/sheet';
 import { asInSheet } from '../css/sheetTokens';
 import { rulesInUnit } from '../css/units';
 import { emptyBoxMarkup, nodeMarkup } from '../markup/nodeMarkup';
@@ -34,7 +33,6 @@ export function pagePieces(page: Page, input: PreviewInput): PagePieces {
   const context: Context = {
     ...input,
     unit: unitOf(input),
-    implied: impliedClasses(input),
     ...linkContext(page, input.pages, pageFile),
     keyed: true,
     placed: !page.layout,
@@ -58,7 +56,7 @@ export function pagePieces(page: Page, input: PreviewInput): PagePieces {
   for (const node of page.children) add(node, FLOW, null);
   const screen = printHtml([pageMarkup({ ...page, children: [] }, context)]);
   return {
-    rules: inBlocks(rulesInUnit(asInSheet(sheetRules(input), input, false), unitOf(input))).map(printCss),
+    rules: inBlocks(rulesInUnit(asInSheet(wornSheetRules(input), input, false), unitOf(input))).map(printCss),
     screen,
     parts,
   };

@@ -29,6 +29,8 @@ const TELLING = new Set(
 
 class Implier {
   private readonly wearers = new Map<string, OutlineElement[]>();
+  /** Elements by their names. */
+  private readonly ofKind = new Map<string, OutlineElement[]>();
   private readonly weighed: readonly WeighedRule[];
   private readonly places = new Map<string, Set<number>>();
   private readonly found = new Map<string, string>();
@@ -36,12 +38,15 @@ class Implier {
   private readonly kept: Set<string>;
 
   constructor(
-    private readonly elements: readonly OutlineElement[],
+    elements: readonly OutlineElement[],
     private readonly rules: readonly CssRule[],
     private readonly fixed: ReadonlySet<string>,
   ) {
     this.kept = new Set(fixed);
-    for (const each of elements) for (const name of each.classes) putInList(this.wearers, name, each);
+    for (const each of elements) {
+      putInList(this.ofKind, each.name, each);
+      for (const name of each.classes) putInList(this.wearers, name, each);
+    }
     this.weighed = rules.map(weighed);
     for (const [at, { selector }] of rules.entries())
       for (const each of selector.split(/,\s*/)) this.findPlace(each, at);
@@ -75,12 +80,7 @@ class Implier {
     const positions = POSITIONS.filter(({ explains, least }) => together >= least && explains(said));
     for (const base of this.besides(name, wearers)) {
       const others = this.wearers.get(base)!;
-      if (
-        !wearers.some(({ parent }) =>
-          others.some((each) => each.parent === parent && !wearers.includes(each)),
-        )
-      )
-        continue;
+      if (!tellSiblingsApart(wearers, others)) continue;
       for (const { selectorOf, holds } of positions)
         for (const scope of ['', ...this.scopes(wearers)]) {
           const inScope = scope === '' ? others : others.filter(({ parent }) => parent?.classes.has(scope));
@@ -114,9 +114,7 @@ class Implier {
     const [{ name: kind }] = wearers as [OutlineElement];
     if (!TELLING.has(kind) || wearers.some((each) => each.name !== kind)) return null;
     for (const scope of this.scopes(wearers)) {
-      const within = this.elements.filter(
-        (each) => each.name === kind && each.parent?.classes.has(scope) === true,
-      );
+      const within = this.ofKind.get(kind)!.filter(({ parent }) => parent?.classes.has(scope));
       const isOnly = new Set(within.map(({ parent }) => parent)).size === within.length;
       const selector = `.${scope} > ${kind}`;
       if (isOnly && isSame(within, wearers) && this.take(name, wearers, selector, [scope])) return selector;
@@ -161,6 +159,13 @@ class Implier {
       wearers.every(({ parent }) => parent?.classes.has(each)),
     );
   }
+}
+
+/** True for elements beside which others stand that are none of them. */
+function tellSiblingsApart(elements: readonly OutlineElement[], others: readonly OutlineElement[]): boolean {
+  const own = new Set(elements);
+  const parents = new Set(elements.map(({ parent }) => parent));
+  return others.some((each) => parents.has(each.parent) && !own.has(each));
 }
 
 /** How many elements have one parent, at most. */
