@@ -4,6 +4,8 @@ import { pageNodes } from '../../page/walk';
 import { RESERVED_CLASSES } from '../../style/factor';
 import type { StyleSheet } from '../../style/styleSheet';
 import { elementRules } from '../css/elementRules';
+import { pageFile } from '../html/pageFile';
+import { linkContext } from '../markup/linkContext';
 import { pageMarkup } from '../markup/pageMarkup';
 import type { EmitInput } from '../target';
 import { CLASS_NAME, impliedSelectors } from './impliedSelectors';
@@ -42,8 +44,9 @@ function impliedAnew(input: ImpliedInput): ImpliedClasses {
       .flatMap(pageNodes)
       .flatMap((node) => [...node.classes, ...[sheet.nameClassOf(node)].filter((name) => name !== null)]),
   ];
-  const outline = outlineOf(pages.map((page) => pageMarkup(page, input)));
-  const selectors = impliedSelectors(outline, elementRules(input), new Set(said));
+  // Ids decide which elements label others, and links which ones are links.
+  const markup = pages.map((page) => pageMarkup(page, { ...input, ...linkContext(page, pages, pageFile) }));
+  const selectors = impliedSelectors(outlineOf(markup), elementRules(input), new Set(said));
   const selectorOf = (name: string) => selectors.get(name) ?? null;
   return {
     selectorOf,
