@@ -6,7 +6,7 @@ import type { PageNode, TextNode } from '../../page/node';
 import { putInList } from '../../mockup/putInList';
 import { mainFile } from '../../pictures/picture';
 import { parseColour } from '../../read/svg/colours';
-import { tokenSheet } from '../css/sheetTokens';
+import { namedValues } from '../css/sheetTokens';
 import { classNamesOf } from '../components/classNames';
 import { kebabCase } from '../components/identifiers';
 import { MarkedPrinter } from '../components/printing';
@@ -33,7 +33,7 @@ export class AndroidResources {
   private readonly spaces = new Map<number, string>();
 
   constructor(private readonly input: Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'fonts'>) {
-    for (const { kind, name, value } of tokenSheet(input).tokens) {
+    for (const { kind, name, value } of namedValues(input)) {
       const colour = kind === 'colour' ? parseColour(value) : null;
       if (colour) this.colours.name(name, printArgb(colour), () => printArgb(colour));
       const length = kind === 'space' ? /^([\d.]+)px$/.exec(value) : null;

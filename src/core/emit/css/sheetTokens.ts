@@ -1,8 +1,9 @@
 import type { CssRule } from '../../markup/printCss';
 import { memoizeLast } from '../../mockup/memoize';
 import type { StyleSheet } from '../../style/styleSheet';
+import type { Token } from '../../style/tokens/token';
 import { inTokens, withMergedValues, withTokens, type TokenSheet } from '../../style/tokens/tokens';
-import { sheetRules, type SheetInput } from './sheet';
+import { sheetRules, wornSheetRules, type SheetInput } from './sheet';
 
 /** The style sheet of pages with its tokens, lengths in px. */
 export function tokenSheet(input: SheetInput): TokenSheet {
@@ -12,6 +13,19 @@ export function tokenSheet(input: SheetInput): TokenSheet {
 }
 
 const lastSheet = memoizeLast<StyleSheet, TokenSheet>();
+
+/** The values of pages that have names, for targets without a style sheet. */
+export function namedValues(input: SheetInput): readonly Token[] {
+  return lastValues(
+    input.sheet,
+    [input.pages, input.plan, input.fonts],
+    () =>
+      // What elements wear changes no value.
+      withTokens(wornSheetRules(input), input.sheet.values).tokens,
+  );
+}
+
+const lastValues = memoizeLast<StyleSheet, readonly Token[]>();
 
 /**
  * Rules of a style sheet, as it has them.

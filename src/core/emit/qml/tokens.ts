@@ -1,5 +1,5 @@
 import { parseColour } from '../../read/svg/colours';
-import { tokenSheet } from '../css/sheetTokens';
+import { namedValues } from '../css/sheetTokens';
 import { camelCase } from '../components/identifiers';
 import type { EmitInput, FontFile } from '../target';
 import { qmlColour, qmlString } from './values';
@@ -16,7 +16,7 @@ export interface QmlTokens {
 const NAME = 'Tokens';
 
 export function qmlTokens(input: Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'fonts'>): QmlTokens {
-  const colours = tokenSheet(input).tokens.flatMap(({ kind, name, value }) => {
+  const colours = namedValues(input).flatMap(({ kind, name, value }) => {
     const colour = kind === 'colour' ? parseColour(value) : null;
     return colour ? [{ name: camelCase(name), value: qmlColour(colour) }] : [];
   });
