@@ -204,3 +204,28 @@ describe('attributes of views', () => {
     ]);
   });
 });
+
+describe('words in several looks', () => {
+  const strings = (content: string) => emitted(built(content), 'res/values/strings.xml');
+  const text = (inner: string) =>
+    `<text x="10" y="30" font-family="Commissioner" font-size="12" fill="#222222">${inner}</text>`;
+
+  it('have marks in their string, with the spaces around them', () => {
+    expect(
+      strings(
+        text('Leaves at <tspan font-weight="700">noon</tspan>, <tspan fill="#aa0000">not</tspan> at one'),
+      ),
+    ).toContain('>Leaves at <b>noon</b>, <font color="#aa0000">not</font> at one</string>');
+    expect(
+      strings(text('Pets &amp; <tspan text-decoration="line-through" font-style="italic">cars</tspan>')),
+    ).toContain('>Pets &amp; <i><strike>cars</strike></i></string>');
+  });
+
+  it('are said nearly where no mark says their look', () => {
+    const { findings } = built(text('Leaves at <tspan font-size="20">noon</tspan>'));
+    const said = findings.filter(({ code }) => code === 'said-nearly').map(({ data }) => String(data.what));
+    expect(said).toEqual([expect.stringContaining('one family, size and ground')]);
+    const marked = built(text('Leaves at <tspan font-weight="700">noon</tspan>'));
+    expect(marked.findings.filter(({ code }) => code === 'said-nearly')).toEqual([]);
+  });
+});

@@ -1,5 +1,6 @@
 import { lineText, type PageNode } from '../../page/node';
 import { withoutEffects } from '../nearly';
+import { isBeyondMarks } from './styledWords';
 
 /** Degrees between the axes of a turned box, from which it is seen to be slanted. */
 const SLANTED = 0.5;
@@ -11,13 +12,16 @@ export function nearly(node: PageNode): readonly string[] {
   const isOval = fills.some((fill) => fill.kind === 'radial' && Math.abs(fill.rx - fill.ry) > 0.5);
   const spans =
     node.kind === 'text' ? node.lines.flatMap((line) => (lineText(line) === '' ? [] : line.spans)) : [];
+  const base = look.type;
   return [
     ...withoutEffects(node),
     ...(shadows.some(({ inset }) => !inset)
       ? ['its shadow is an elevation, which the platform draws in its own way']
       : []),
     ...(isOval ? ['its oval gradient is a round one'] : []),
-    ...(spans.some((span) => Object.keys(span.look).length > 0) ? ['all of its letters have one look'] : []),
+    ...(base && spans.some((span) => isBeyondMarks(span, base))
+      ? ['its letters have one family, size and ground']
+      : []),
     ...(place.linear && slant(place.linear) > SLANTED ? ['it is turned and scaled, not slanted'] : []),
   ];
 }

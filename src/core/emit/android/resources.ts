@@ -47,10 +47,11 @@ export class AndroidResources {
     return `@color/${this.colours.name(`tint-${value.slice(1)}`, value, () => value)}`;
   };
 
-  string(words: string): string {
+  /** The reference of words, or of a string with marks that says them. */
+  string(words: string, markup = stringResource(words)): string {
     const wanted = words.split(/\s+/).slice(0, 5).join(' ').slice(0, 40);
     const name = /[\p{L}]/u.test(wanted) ? wanted : `text ${wanted}`;
-    const reference = `@string/${this.strings.name(name, words, () => stringResource(words))}`;
+    const reference = `@string/${this.strings.name(name, markup, () => markup)}`;
     this.words.set(reference, words);
     return reference;
   }

@@ -12,14 +12,18 @@ export function sp(size: number): string {
 
 /** Words as a string resource (Android, String resources, "Handle special characters"). */
 export function stringResource(words: string): string {
-  const escaped = words
+  const escaped = escapeWords(words).replace(/^([@?])/, '\\$1');
+  // White space at the ends, and more than one space, are kept in quotes.
+  return /^\s|\s$|\s{2}/.test(words) ? `"${escaped}"` : escaped;
+}
+
+/** Words inside of a string resource. */
+export function escapeWords(words: string): string {
+  return words
     .replaceAll('\\', '\\\\')
     .replaceAll('&', '&amp;')
     .replaceAll('<', '&lt;')
     .replaceAll("'", "\\'")
     .replaceAll('"', '\\"')
-    .replaceAll('\n', '\\n')
-    .replace(/^([@?])/, '\\$1');
-  // White space at the ends, and more than one space, are kept in quotes.
-  return /^\s|\s$|\s{2}/.test(words) ? `"${escaped}"` : escaped;
+    .replaceAll('\n', '\\n');
 }

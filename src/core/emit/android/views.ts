@@ -5,7 +5,14 @@ import type { Edges } from '../../mockup/box';
 import type { Page } from '../../page/frame';
 import { isField, valueOf } from '../../page/fieldParts';
 import type { Layout } from '../../page/layout';
-import { nodeWords, type BoxNode, type PageNode, type PictureNode, type TextNode } from '../../page/node';
+import {
+  lineText,
+  nodeWords,
+  type BoxNode,
+  type PageNode,
+  type PictureNode,
+  type TextNode,
+} from '../../page/node';
 import type { FixedPlace, FlowPlace, Place } from '../../page/place';
 import { hasOwnWidth } from '../../page/placed';
 import { isInteractiveRole } from '../../sort/vocabulary';
@@ -13,6 +20,7 @@ import { isShownByState } from '../css/stateRules';
 import { ofNode } from '../markup/attributes';
 import type { AndroidResources } from './resources';
 import { viewId } from './resourceNames';
+import { styledWords } from './styledWords';
 import { withKeys } from './themed';
 import { dp, sp } from './values';
 
@@ -244,11 +252,9 @@ class ViewMaker {
   private text(node: TextNode, own: Attributes): MarkupElement {
     const { lines, wraps, layout, slot, look } = node;
     const type = look.type!;
-    const words = this.resources.string(
-      lines.length > 1 && wraps !== 'freely'
-        ? lines.map(({ spans }) => spans.map(({ text }) => text).join('')).join('\n')
-        : nodeWords(node),
-    );
+    const joint = lines.length > 1 && wraps !== 'freely' ? '\n' : ' ';
+    const plain = joint === ' ' ? nodeWords(node) : lines.map(lineText).join(joint);
+    const words = this.resources.string(plain, styledWords(node, plain, joint));
     const padding = layout?.padding;
     return element('TextView', {
       ...own,
