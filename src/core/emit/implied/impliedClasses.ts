@@ -1,6 +1,7 @@
 import type { CssRule } from '../../markup/printCss';
 import { memoizeLast } from '../../mockup/memoize';
 import { pageNodes } from '../../page/walk';
+import { ownName } from '../../sort/tellingNames';
 import { RESERVED_CLASSES } from '../../style/factor';
 import type { StyleSheet } from '../../style/styleSheet';
 import { elementRules } from '../css/elementRules';
@@ -44,9 +45,10 @@ function impliedAnew(input: ImpliedInput): ImpliedClasses {
       .flatMap(pageNodes)
       .flatMap((node) => [...node.classes, ...[sheet.nameClassOf(node)].filter((name) => name !== null)]),
   ];
+  const things = new Set(pages.flatMap(pageNodes).flatMap((node) => ownName(node) ?? []));
   // Ids decide which elements label others, and links which ones are links.
   const markup = pages.map((page) => pageMarkup(page, { ...input, ...linkContext(page, pages, pageFile) }));
-  const selectors = impliedSelectors(outlineOf(markup), elementRules(input), new Set(said));
+  const selectors = impliedSelectors(outlineOf(markup), elementRules(input), new Set(said), things);
   const selectorOf = (name: string) => selectors.get(name) ?? null;
   return {
     selectorOf,

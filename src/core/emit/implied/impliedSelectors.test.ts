@@ -73,6 +73,19 @@ describe('classes that places imply', () => {
     expect(implied(two, [...rules, rule('card-note')])).toEqual({ 'card-text': '.card > p' });
   });
 
+  it('are none of what stands around others and has a name of the mockup', () => {
+    const page = of(
+      'div',
+      'screen',
+      of('ul', 'weather', of('li', 'item')),
+      of('nav', 'nav', of('a', 'link')),
+    );
+    const elements = outlineOf([page]);
+    const rules = ['weather', 'nav'].map((name) => rule(name));
+    const found = impliedSelectors(elements, rules, new Set(['screen']), new Set(['weather', 'nav']));
+    expect(Object.fromEntries(found)).toEqual({ nav: '.screen > nav' });
+  });
+
   it('are none whose heavier selector would win where the class did not', () => {
     const page = of('div', 'screen', of('article', 'card', of('h3', 'title title-quiet')));
     const own = [rule('card'), rule('title', 'color', 'red'), rule('title-quiet', 'color', 'grey')];

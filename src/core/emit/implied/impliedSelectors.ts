@@ -12,13 +12,15 @@ export const CLASS_NAME = /\.(-?[_a-zA-Z\u0080-\uffff][\w\u0080-\uffff-]*)/g;
  * Selectors that stand for classes, by their names: they match the same elements, and decide as the classes do.
  * @param rules all rules with classes, in their order
  * @param fixed classes that elements wear in any case
+ * @param things classes that name things of the mockup
  */
 export function impliedSelectors(
   elements: readonly OutlineElement[],
   rules: readonly CssRule[],
   fixed: ReadonlySet<string>,
+  things: ReadonlySet<string> = new Set(),
 ): ReadonlyMap<string, string> {
-  return new Implier(elements, rules, fixed).selectors();
+  return new Implier(elements, rules, fixed, things).selectors();
 }
 
 /** Elements that are the only one of their kind in many things (HTML, §4.3 to §4.10). */
@@ -26,6 +28,9 @@ const TELLING = new Set(
   `header main footer nav aside h1 h2 h3 h4 h5 h6 p ul ol dl table thead tbody form fieldset legend
   figure figcaption img picture svg button input select textarea label a blockquote address`.split(/\s+/),
 );
+
+/** Elements that stand around others. */
+const AROUND = new Set('header main footer nav aside ul ol dl table form fieldset figure'.split(' '));
 
 class Implier {
   private readonly wearers = new Map<string, OutlineElement[]>();
@@ -40,7 +45,8 @@ class Implier {
   constructor(
     elements: readonly OutlineElement[],
     private readonly rules: readonly CssRule[],
-    private readonly fixed: ReadonlySet<string>,
+    fixed: ReadonlySet<string>,
+    private readonly things: ReadonlySet<string>,
   ) {
     this.kept = new Set(fixed);
     for (const each of elements) {
@@ -113,6 +119,8 @@ class Implier {
   private readonly byElement = (name: string, wearers: readonly OutlineElement[]): string | null => {
     const [{ name: kind }] = wearers as [OutlineElement];
     if (!TELLING.has(kind) || wearers.some((each) => each.name !== kind)) return null;
+    // A thing with a name is known by it.
+    if (AROUND.has(kind) && this.things.has(name) && name !== kind) return null;
     for (const scope of this.scopes(wearers)) {
       const within = this.ofKind.get(kind)!.filter(({ parent }) => parent?.classes.has(scope));
       const isOnly = new Set(within.map(({ parent }) => parent)).size === within.length;

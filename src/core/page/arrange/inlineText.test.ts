@@ -33,8 +33,8 @@ describe('a box that holds only words', () => {
     const { html, css } = written(
       `<g id="bar"><rect width="200" height="40" fill="#eee"/>${words(190, 24, runs, 'text-anchor="end"')}</g><rect y="50" width="200" height="9"/>`,
     );
-    expect(/\.screen > main \{([^}]*)\}/.exec(css)![1]).toContain('align-items: flex-end');
-    expect(html).toMatch(/<main>\s*<span[^>]*>[^]*Sail[^]*by night[^]*<\/span>\s*<\/main>/);
+    expect(/\.bar \{([^}]*)\}/.exec(css)![1]).toContain('align-items: flex-end');
+    expect(html).toMatch(/<main class="bar"[^>]*>\s*<span[^>]*>[^]*Sail[^]*by night[^]*<\/span>\s*<\/main>/);
   });
 
   it('stays around words that stick out of it, which no padding can express', () => {

@@ -98,8 +98,8 @@ it('what lies over others at a distance from the start begins at the edge of a n
   const css = cssOf(
     `<g id="hero"><rect width="1200" height="400" fill="#345"/>${text(500, 220, 'Ternholm Ferries')}</g><g id="menu"><rect x="120" y="376" width="900" height="48" fill="#fff"/>${menu}</g>${text(40, 480, 'Every day at noon')}`,
   );
-  expect(css).toMatch(/\.screen > nav \{[^}]*left: 120px/);
+  expect(css).toMatch(/\.menu[^{]*\{[^}]*left: 120px/);
   expect(below(css, 1200) + below(css, 1024) + below(css, 768)).toMatch(
-    /\.screen > nav \{[^}]*left: 0;[^}]*max-width: 100%;/,
+    /\.menu[^{]*\{[^}]*left: 0;[^}]*max-width: 100%;/,
   );
 });

@@ -163,7 +163,7 @@ describe('layout overrides', () => {
     const { node, html } = converted(pair, { [idAt('/pair')]: { contents: 'nested' } });
     expect(node('pair').layout).toBeUndefined();
     expect(node('two/rect').place).toMatchObject({ kind: 'fixed', pins: { x: 'start' } });
-    expect(html).toMatch(/<main>\s*<div class="pair-fill[^>]*><\/div>\s*<div class="pair-fill/);
+    expect(html).toContain('class="pair"');
   });
 
   it('a row can stand inside a page with coordinates', () => {

@@ -149,7 +149,7 @@ describe('texts of one sentence', () => {
       const content = `<g id="hint">${text(10, 20, 'Press the key')}${key}${after}</g>`;
       const conversion = convertReading(readInside(content), 'flow');
       const html = emitted(conversion, 'index.html');
-      expect(html).toMatch(/<div class="key"[^>]*><\/div>\s*<p [^>]*>Press the key /);
+      expect(html).toMatch(/<div class="key"[^>]*><\/div>\s*<p[^>]*>Press the key /);
       expect(html.replaceAll(/<\/?(span|br)[^>]*>/g, ' ').replaceAll(/\s+/g, ' ')).toMatch(
         /Press the key Alt and F ?, and see the fares/,
       );
