@@ -37,7 +37,7 @@ await shootDrawn('themes');
 
 await page.getByRole('link', { name: 'Style', exact: true }).click();
 await page.getByRole('list', { name: 'Classes' }).getByRole('button').first().waitFor();
-await page.getByRole('button', { name: /\.plate/ }).click();
+await page.getByRole('button', { name: /\.plate/ }).first().click();
 await shootDrawn('style');
 await page.getByRole('button', { name: /^Values/ }).click();
 await shootDrawn('values');
