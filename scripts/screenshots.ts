@@ -37,7 +37,10 @@ await shootDrawn('themes');
 
 await page.getByRole('link', { name: 'Style', exact: true }).click();
 await page.getByRole('list', { name: 'Classes' }).getByRole('button').first().waitFor();
-await page.getByRole('button', { name: /\.plate/ }).first().click();
+await page
+  .getByRole('button', { name: /\.plate/ })
+  .first()
+  .click();
 await shootDrawn('style');
 await page.getByRole('button', { name: /^Values/ }).click();
 await shootDrawn('values');
@@ -65,7 +68,10 @@ await page.waitForTimeout(3000);
 await shoot('build');
 
 await page.getByRole('tab', { name: 'Windows' }).click();
-await page.getByText(/texts stand as they are meant|are cut off/).last().waitFor();
+await page
+  .getByText(/texts stand as they are meant|are cut off/)
+  .last()
+  .waitFor();
 await page.waitForTimeout(1500);
 await shoot('windows');
 
