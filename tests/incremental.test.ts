@@ -3,8 +3,16 @@ import { USUAL_LANGUAGE } from '../src/core/page/frame';
 import { idAt } from './support/ids';
 import fc from 'fast-check';
 import { convert, type Conversion } from '../src/core/convert';
+import { wornSheetRules } from '../src/core/emit/css/sheet';
+import { asInSheet } from '../src/core/emit/css/sheetTokens';
+import { pageFile } from '../src/core/emit/html/pageFile';
+import { impliedClasses } from '../src/core/emit/implied/impliedClasses';
+import { linkContext } from '../src/core/emit/markup/linkContext';
+import { pageMarkup } from '../src/core/emit/markup/pageMarkup';
 import type { PagePiece } from '../src/core/emit/preview';
 import { TARGETS } from '../src/core/emit/targets';
+import { printCss } from '../src/core/markup/printCss';
+import { printHtml } from '../src/core/markup/printHtml';
 import { createMemo, usingMemo, type Memo } from '../src/core/mockup/memoize';
 import { layersOf } from '../src/core/mockup/walk';
 import { ARRANGEMENTS } from '../src/core/page/frame';
@@ -106,8 +114,6 @@ function assembled(parts: readonly PagePiece[], within: string | null): string {
 it('the page in pieces is the page', () => {
   const reading = readDemo();
   const lines = (html: string) => html.split('\n').map((line) => line.trim());
-  // In the flow the page says some classes by places; the elements of pieces wear all of them.
-  const unclassed = (html: string) => html.replace(/ class="[^"]*"/g, '');
   for (const arrangement of ARRANGEMENTS) {
     for (const tags of [new Map(), new Map([[idAt('/hero'), { outcome: 'aside' } as const]])]) {
       const conversion = build(reading, tags, arrangement);
@@ -116,10 +122,23 @@ it('the page in pieces is the page', () => {
       const input = { ...conversion, settings, language: USUAL_LANGUAGE, keyed: true } as const;
       const [page, sheet] = TARGETS.html.emit(input).files;
       const { rules, parts } = TARGETS.html.preview(conversion.pages[0]!, input);
-      const flows = arrangement === 'flow';
-      const of = (html: string) => lines(flows ? unclassed(html) : html).join('\n');
-      if (!flows) expect(rules.join('\n')).toBe(sheet!.text);
-      expect(of(page!.text)).toContain(of(assembled(parts, null)));
+      if (arrangement === 'flow') {
+        // Places say some classes of the page: its pieces wear all of them.
+        const [only] = conversion.pages;
+        const worn = pageMarkup(only!, { ...input, ...linkContext(only!, conversion.pages, pageFile) });
+        expect(rules.join('\n')).toBe(printCss(asInSheet(wornSheetRules(input), input, false)));
+        expect(lines(printHtml([worn])).join('\n')).toContain(lines(assembled(parts, null)).join('\n'));
+        const { inMarkup, inSelectors } = impliedClasses(input);
+        expect(lines(page!.text).join('\n')).toContain(
+          lines(printHtml([inMarkup(worn)]))
+            .join('\n')
+            .trim(),
+        );
+        expect(sheet!.text).toBe(printCss(asInSheet(inSelectors(wornSheetRules(input)), input, false)));
+        continue;
+      }
+      expect(rules.join('\n')).toBe(sheet!.text);
+      expect(lines(page!.text).join('\n')).toContain(lines(assembled(parts, null)).join('\n'));
     }
   }
 });

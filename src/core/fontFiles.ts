@@ -4,7 +4,7 @@ import type { FaceId } from './mockup/type';
 import type { FontFile, FontSupport } from './emit/target';
 import { collectFromNodes } from './page/walk';
 import type { Page } from './page/frame';
-import { safeName } from './sort/outputNames';
+import { resourceName, safeName } from './sort/outputNames';
 
 /** The font files that the pages' texts need: shipped, embedded and added faces, each once. */
 export function fontFiles(
@@ -21,7 +21,7 @@ export function fontFiles(
     const { family, weight, italic, file } = face;
     const bytes = source === 'shipped' ? undefined : assets.get(file);
     const name = isPlain
-      ? `${safeName(id).replaceAll('-', '_')}.${plainEnding(bytes)}`
+      ? `${resourceName(id)}.${plainEnding(bytes)}`
       : source === 'shipped'
         ? file
         : `${safeName(id)}.${fontEnding(bytes)}`;

@@ -102,6 +102,22 @@ describe('Android layouts', () => {
       await expect(compile((await writeBuild(mockup, arrangement)).place)).resolves.toBeUndefined();
   });
 
+  it.each(MOCKUPS)('of $name lose no words, and lay out what a use leaves out', ({ read }) => {
+    const reading = read();
+    for (const arrangement of ['nested', 'flow'] as const) {
+      const { emission } = convertReading(reading, arrangement, new Map(), { target: 'android' });
+      const textOf = (form: RegExp) =>
+        emission.files.flatMap(({ path: file, text }) => (form.test(file) ? [text] : [])).join('');
+      const names = [...textOf(/strings\.xml$/).matchAll(/<string name="(\w+)"/g)].map(([, name]) => name!);
+      const uses = textOf(/layout\/|styles\.xml$/);
+      expect(names.filter((name) => !new RegExp(`@string/${name}\\b`).test(uses))).toEqual([]);
+      // A view without a width cannot be laid out, even where it is gone.
+      const lengths = [...textOf(/attrs\.xml$/).matchAll(/name="(\w+)"\s+format="(?:dimension|float)"/g)];
+      const rows = textOf(/styles\.xml$/);
+      expect(lengths.filter(([, name]) => rows.includes(`name="${name}">@null<`))).toEqual([]);
+    }
+  });
+
   it('stand where the mockup has them, by their sizes, margins and weights', () => {
     let [near, all] = [0, 0];
     for (const { read } of PAGE_MOCKUPS) {
@@ -136,7 +152,8 @@ describe('Android layouts', () => {
 
     const slots = convertReading(readCase('drawn/a17-slots.svg'), 'nested', new Map(), { target: 'android' });
     const layout = slots.emission.files.find(({ path: file }) => file.startsWith('res/layout/'))!.text;
-    expect(layout).toMatch(/tools:text="@string\/text_13_2"/);
+    expect(layout).toMatch(/tools:text="13\.2"/);
+    expect(emitted(slots, 'res/values/strings.xml')).not.toContain('>13.2<');
   });
 
   it('say the looks of states as lists that the platform searches', () => {

@@ -1,4 +1,5 @@
 import svgpath from 'svgpath';
+import { AAPT, ANDROID } from '../markup/androidNamespaces';
 import { printArgb } from '../markup/colours';
 import { element, type Attributes, type MarkupElement } from '../markup/element';
 import { formatNumber } from '../markup/numbers';
@@ -22,14 +23,7 @@ const LONGEST_PATH = 32_000;
  * overview”). Transforms are in the coordinates, so that there are no groups.
  * @returns null where the platform would draw it otherwise: with effects, dashes, skewed lines, or translucent groups
  */
-export function vectorDrawable(svg: string): MarkupElement | null {
-  return vectorOfText(svg);
-}
-
-/** What the platform has no vector for. */
-class NoVector extends Error {}
-
-const vectorOfText = memoizeText((svg: string): MarkupElement | null => {
+export const vectorDrawable = memoizeText((svg: string): MarkupElement | null => {
   try {
     return vectorOf(parseXml(svg));
   } catch (error) {
@@ -37,6 +31,9 @@ const vectorOfText = memoizeText((svg: string): MarkupElement | null => {
     throw error;
   }
 });
+
+/** What the platform has no vector for. */
+class NoVector extends Error {}
 
 function vectorOf(root: XmlNode): MarkupElement {
   const [width, height] = [Number(root.attributes.width), Number(root.attributes.height)];
@@ -49,8 +46,8 @@ function vectorOf(root: XmlNode): MarkupElement {
   return element(
     'vector',
     {
-      'xmlns:android': 'http://schemas.android.com/apk/res/android',
-      'xmlns:aapt': usesAapt ? 'http://schemas.android.com/aapt' : null,
+      'xmlns:android': ANDROID,
+      'xmlns:aapt': usesAapt ? AAPT : null,
       'android:width': `${formatNumber(width)}dp`,
       'android:height': `${formatNumber(height)}dp`,
       'android:viewportWidth': formatNumber(width),
@@ -62,7 +59,7 @@ function vectorOf(root: XmlNode): MarkupElement {
 
 /** Attributes that say nothing the platform does not draw. */
 const SAID = new Set(
-  `xmlns id transform opacity display d x y width height rx ry cx cy x1 y1 x2 y2 points fill fill-opacity fill-rule
+  `xmlns id transform opacity display d x y width height rx ry cx cy x1 y1 x2 y2 fill fill-opacity fill-rule
   stroke stroke-opacity stroke-width stroke-linecap stroke-linejoin stroke-miterlimit`.split(/\s+/),
 );
 
@@ -106,9 +103,8 @@ function pathsOf(
     matrix,
     definitions,
   );
-  const isEmpty = (opacity: string | undefined) => Number(opacity ?? 1) === 0;
-  // A fill with a translucent line over its edge shows through beneath it, as in SVG.
-  if (alpha < 1 && fill && stroke && !isEmpty(attributes['fill-opacity'])) throw new NoVector();
+  // A group is translucent as a whole: its fill does not show through its line.
+  if (alpha < 1 && fill && stroke) throw new NoVector();
   if (!fill && !stroke) return [];
   const written: Attributes = {
     'android:pathData': d,

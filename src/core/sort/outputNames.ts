@@ -25,6 +25,20 @@ export function fileName(name: string, kind: string): string {
   return RESERVED.test(name) ? `${name}-${kind}` : name;
 }
 
+/** Words that no resource may be called, since its name becomes a field of Java (Java Language Specification, §3.9). */
+const RESERVED_WORDS = new Set(
+  `abstract assert boolean break byte case catch char class const continue default do double else enum extends final
+  finally float for goto if implements import instanceof int interface long native new package private protected public
+  return short static strictfp super switch synchronized this throw throws transient try void volatile while true false
+  null`.split(/\s+/),
+);
+
+/** The name of a resource: lower case letters, digits and underscores, beginning with a letter (Android, App resources). */
+export function resourceName(name: string): string {
+  const plain = safeName(name).replaceAll('-', '_') || 'part';
+  return RESERVED_WORDS.has(plain) ? `${plain}_part` : plain;
+}
+
 /** A safe name with folders: the parts between slashes are safe names. */
 export function safePath(text: string): string {
   return text

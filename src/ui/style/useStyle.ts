@@ -40,7 +40,7 @@ export interface StyleState extends Pick<Edits, 'undo' | 'redo'> {
 export function useStyle(mockupId: string): StyleState {
   const address = `/api/mockups/${mockupId}`;
   const opened = useResource<OpenedMockup>(address);
-  const book = useResource<StyleBook | null>(`${address}/style`);
+  const book = useResource<StyleBook>(`${address}/style`);
   const reload = () => {
     opened.reload();
     book.reload();

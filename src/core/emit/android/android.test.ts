@@ -4,8 +4,9 @@ import { printArgb } from '../../markup/colours';
 import { element } from '../../markup/element';
 import { MarkedPrinter } from '../components/printing';
 import { resourceFile } from './printXml';
-import { resourceName, Resources, viewId } from './resourceNames';
-import { withKeys } from './themed';
+import { resourceName } from '../../sort/outputNames';
+import { Resources, viewId } from './resourceNames';
+import { withKeys } from './likeViews';
 import { dp, sp, stringResource } from './values';
 
 const built = (content: string, arrangement: 'nested' | 'flow' = 'nested') =>

@@ -31,7 +31,7 @@ export const android = {
   fragment: (input: FragmentInput, layer: LayerId) => withAnyMemo(() => fragment(input, layer)),
 } as const satisfies Target;
 
-/** Android has no classes; layouts have no lists in each other. */
+/** Views have no classes; the theme of a use says values, no rows. */
 function styleOf(resources: AndroidResources): ComponentStyle {
   return {
     hasClasses: false,
@@ -39,7 +39,7 @@ function styleOf(resources: AndroidResources): ComponentStyle {
     hasStates: false,
     words: { name: 'android:text', wordsOf: (value) => resources.wordsOf(value) },
     // One view is as short as the use of a layout.
-    lists: { mostNested: 1, leastElements: 2 },
+    lists: { mostNested: 1, inShared: false, leastElements: 2 },
     isName: () => true,
   };
 }

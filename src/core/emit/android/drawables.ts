@@ -1,3 +1,4 @@
+import { AAPT, ANDROID } from '../../markup/androidNamespaces';
 import { element, type MarkupElement } from '../../markup/element';
 import { formatNumber } from '../../markup/numbers';
 import type { Look, LookFill } from '../../look/look';
@@ -12,9 +13,6 @@ interface Size {
 
 /** The reference of a colour, as a resource. */
 export type ColourReference = (colour: Colour) => string;
-
-const ANDROID = 'http://schemas.android.com/apk/res/android';
-const AAPT = 'http://schemas.android.com/aapt';
 
 /** What lies behind the content of a box: a colour by itself, a drawable, or nothing. */
 export type Background =

@@ -10,7 +10,7 @@ import type {
   TemplateNode,
   TemplateValue,
 } from '../components/template';
-import { resourceName } from './resourceNames';
+import { resourceName } from '../../sort/outputNames';
 import type { AndroidResources } from './resources';
 import { isOfFirstUse, isOfPlace, themedAttribute, VISIBILITY, type ThemedAttribute } from './themed';
 import { NAMES } from './views';
@@ -55,11 +55,12 @@ export class Layouts {
     const isUsed = first !== undefined;
     const made = this.view(root, component);
     const own = Object.entries(made.attributes).filter(([name]) => !isUsed || !isOfPlace(name));
-    const note = this.said.get(component)!.length > 0 ? NOTE : undefined;
+    const isThemed = this.said.get(component)!.length > 0;
+    const notes = [made.note, isThemed ? NOTE : undefined].filter((each) => each !== undefined);
     return {
       ...made,
       attributes: { ...NAMES, ...(isUsed && Object.fromEntries(size)), ...Object.fromEntries(own) },
-      ...(note !== undefined && { note }),
+      ...(notes.length > 0 && { note: notes.join(' ') }),
     };
   }
 
@@ -69,8 +70,9 @@ export class Layouts {
         case 'element':
           return [this.view(node, owner)];
         case 'list':
-          // No list stands in another one, so that its rows are no field.
-          return 'field' in node.rows ? [] : node.rows.map((row) => this.include(node.component, row));
+          if ('field' in node.rows)
+            throw new Error(`The rows of ${node.component.name} are no data of a theme.`);
+          return node.rows.map((row) => this.include(node.component, row));
         case 'use':
           return [this.include(node.component, node.row)];
         default:
@@ -85,9 +87,10 @@ export class Layouts {
     const isRoot = template === owner.root;
     const written = Object.entries(attributes).flatMap(([key, value]) => {
       if (key === 'key' || key === 'class') return [];
-      if (typeof value !== 'object' || isOfFirstUse(key) || (isRoot && isOfPlace(key)))
-        return [[key, valueOf(value, first)] as const];
-      return [[key, `?attr/${this.attributeOf(owner, value, key)}`] as const];
+      const isThemed = typeof value === 'object' && isSaidByTheme(key, isRoot);
+      return [
+        [key, isThemed ? `?attr/${this.attributeOf(owner, value, key)}` : valueOf(value, first)] as const,
+      ];
     });
     const shown =
       shownBy === null ? {} : { 'android:visibility': `?attr/${this.visibilityOf(owner, shownBy)}` };
@@ -121,12 +124,15 @@ export class Layouts {
   /** All that uses of a layout say, in the order of its views. */
   private saidBy(component: Component): readonly Said[] {
     const said = new Map<string, Said>();
+    const rows = this.rows.get(component) ?? [];
     const visit = (template: TemplateElement): void => {
       const isRoot = template === component.root;
       for (const [name, value] of Object.entries(template.attributes)) {
-        if (typeof value !== 'object' || isOfFirstUse(name) || (isRoot && isOfPlace(name))) continue;
+        if (typeof value !== 'object' || !isSaidByTheme(name, isRoot)) continue;
         const attribute = this.attributeOf(component, value, name);
-        const absent = themedAttribute(name)?.absent ?? '@null';
+        // A view that a use leaves out is gone there, and is laid out nevertheless.
+        const anyUse = rows.map((row) => valueOf(value, row)).find((each) => each !== null);
+        const absent = themedOf(name).absent ?? anyUse ?? '@null';
         said.set(attribute, { attribute, valueIn: (row) => valueOf(value, row) ?? absent });
       }
       const { shownBy } = template;
@@ -151,6 +157,11 @@ export class Layouts {
 }
 
 const NOTE = 'What differs between uses comes from the theme of each: see res/values/styles.xml.';
+
+/** True for an attribute that the theme of a use says where uses differ. */
+function isSaidByTheme(name: string, isRoot: boolean): boolean {
+  return !isOfFirstUse(name) && !(isRoot && isOfPlace(name));
+}
 
 function themedOf(name: string): ThemedAttribute {
   const themed = themedAttribute(name);

@@ -1,19 +1,5 @@
 import { freeName } from '../../markup/freeName';
-import { safeName } from '../../sort/outputNames';
-
-/** Words that no resource may be called, since its name becomes a field of Java (Java Language Specification, §3.9). */
-const RESERVED = new Set(
-  `abstract assert boolean break byte case catch char class const continue default do double else enum extends final
-  finally float for goto if implements import instanceof int interface long native new package private protected public
-  return short static strictfp super switch synchronized this throw throws transient try void volatile while true false
-  null`.split(/\s+/),
-);
-
-/** The name of a resource: lower case letters, digits and underscores, beginning with a letter (Android, App resources). */
-export function resourceName(name: string): string {
-  const plain = safeName(name).replaceAll('-', '_') || 'part';
-  return RESERVED.has(plain) ? `${plain}_part` : plain;
-}
+import { resourceName } from '../../sort/outputNames';
 
 /** The id of a view: in lowerCamelCase. */
 export function viewId(name: string): string {

@@ -1,3 +1,4 @@
+import { ANDROID } from '../../markup/androidNamespaces';
 import { printArgb } from '../../markup/colours';
 import { element, type MarkupElement } from '../../markup/element';
 import type { Look } from '../../look/look';
@@ -10,11 +11,12 @@ import { namedValues } from '../css/sheetTokens';
 import { classNamesOf } from '../components/classNames';
 import { kebabCase } from '../components/identifiers';
 import { MarkedPrinter } from '../components/printing';
+import { resourceName } from '../../sort/outputNames';
 import type { EmitInput, EmittedFile, FontFile } from '../target';
 import { backgroundOf } from './drawables';
 import { resourceFile } from './printXml';
 import { stateList } from './stateSelectors';
-import { resourceName, Resources } from './resourceNames';
+import { Resources } from './resourceNames';
 import { dp, stringResource } from './values';
 import { attributeElement, type ThemedAttribute } from './themed';
 import { typeItems } from './views';
@@ -186,7 +188,7 @@ function fontFamilies(fonts: readonly FontFile[]): readonly EmittedFile[] {
         'android:font': `@font/${path.replace(/^.*\/|\.\w+$/g, '')}`,
       }),
     );
-    const names = { 'xmlns:android': 'http://schemas.android.com/apk/res/android' };
+    const names = { 'xmlns:android': ANDROID };
     return { path: `res/font/${name}.xml`, text: printed(element('font-family', names, inner)) };
   });
 }

@@ -1,3 +1,4 @@
+import { ANDROID } from '../../markup/androidNamespaces';
 import { element, type MarkupElement } from '../../markup/element';
 import type { Look } from '../../look/look';
 import type { PageNode } from '../../page/node';
@@ -42,7 +43,7 @@ export function stateList(
     return value === rest ? [] : [element('item', { [attribute]: said, [kind]: value ?? NOTHING[kind] })];
   });
   if (items.length === 0) return null;
-  const names = { 'xmlns:android': 'http://schemas.android.com/apk/res/android' };
+  const names = { 'xmlns:android': ANDROID };
   return element('selector', names, [...items, element('item', { [kind]: rest ?? NOTHING[kind] })]);
 }
 

@@ -67,17 +67,18 @@ function marked(span: TextSpan, base: TypeLook): string {
   return `${opened}${escapeWords(span.text)}${closed}`;
 }
 
-/** True for letters inside of a text that no mark says: of another size, family, width or with a background. */
+/** True for letters inside of a text that no mark says: of another family, size or spacing, or with a background. */
 export function isBeyondMarks({ look }: TextSpan, base: TypeLook): boolean {
   const { type: own, ...others } = look;
   if (Object.keys(others).length > 0) return true;
   if (!own) return false;
-  const isLighter = own.weight >= BOLD !== base.weight >= BOLD && own.weight < base.weight;
+  const isLighter = base.weight >= BOLD && own.weight < BOLD;
   return (
     isLighter ||
     own.size !== base.size ||
     own.families.join() !== base.families.join() ||
     own.baselineShift !== base.baselineShift ||
+    own.letterSpacing !== base.letterSpacing ||
     own.smallCaps !== base.smallCaps ||
     (base.italic && !own.italic)
   );

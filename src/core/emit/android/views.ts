@@ -1,3 +1,4 @@
+import { ANDROID, TOOLS } from '../../markup/androidNamespaces';
 import { element, type MarkupElement } from '../../markup/element';
 import { formatNumber } from '../../markup/numbers';
 import { borderInsets, paints } from '../../look/look';
@@ -21,7 +22,7 @@ import { ofNode } from '../markup/attributes';
 import type { AndroidResources } from './resources';
 import { viewId } from './resourceNames';
 import { styledWords } from './styledWords';
-import { withKeys } from './themed';
+import { withKeys } from './likeViews';
 import { dp, sp } from './values';
 
 type Attributes = Readonly<Record<string, string | null>>;
@@ -35,8 +36,8 @@ interface Standing {
 
 /** The namespaces of a layout file. */
 export const NAMES = {
-  'xmlns:android': 'http://schemas.android.com/apk/res/android',
-  'xmlns:tools': 'http://schemas.android.com/tools',
+  'xmlns:android': ANDROID,
+  'xmlns:tools': TOOLS,
 };
 
 /** The views of a screen. */
@@ -254,14 +255,17 @@ class ViewMaker {
     const type = look.type!;
     const joint = lines.length > 1 && wraps !== 'freely' ? '\n' : ' ';
     const plain = joint === ' ' ? nodeWords(node) : lines.map(lineText).join(joint);
-    const words = this.resources.string(plain, styledWords(node, plain, joint));
+    // What a program fills in is seen in the editor alone: its sample is no resource of the program.
+    const words: Attributes =
+      slot === undefined
+        ? { 'android:text': this.resources.string(plain, styledWords(node, plain, joint)) }
+        : { 'tools:text': plain.replace(/^(?=[@?])/, '\\') };
     const padding = layout?.padding;
     return element('TextView', {
       ...own,
       style: this.resources.textStyle(node),
       'android:textColor': this.resources.textColours(node),
-      // What a program fills in is seen in the editor alone.
-      [slot === undefined ? 'android:text' : 'tools:text']: words,
+      ...words,
       'android:background': this.resources.background(node),
       'android:gravity': { start: null, middle: 'center_horizontal', end: 'end' }[node.anchor ?? type.align],
       'android:maxLines': lines.length === 1 && wraps !== 'freely' ? '1' : null,

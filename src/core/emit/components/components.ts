@@ -19,7 +19,7 @@ export const MARKUP: ComponentStyle = {
   words: null,
   hasStates: true,
   isName: () => true,
-  lists: { mostNested: Infinity, leastElements: 1 },
+  lists: { mostNested: Infinity, inShared: true, leastElements: 1 },
 };
 
 /** A page with its markup. */
@@ -139,11 +139,13 @@ class ComponentMaker implements Making {
 
   private shareFurniture(pattern: string): void {
     const elements = this.furniture.get(pattern) ?? [];
+    const { lists } = this.style;
+    const limits = lists.inShared ? lists : { ...lists, mostNested: 0 };
     for (const kind of new Set(elements.map(({ name }) => name))) {
       const alike = elements.filter(({ name }) => name === kind);
       const name = this.nameOf(alike[0]!) ?? classesOf(alike[0]!)[0] ?? 'furniture';
       const general = generalise(
-        alike.map((each) => gatherLists(each, this.style.lists)),
+        alike.map((each) => gatherLists(each, limits)),
         name,
         this,
       );

@@ -36,6 +36,8 @@ const LEAST_LARGE = 4;
 export interface ListLimits {
   /** How many lists may be within each other. */
   readonly mostNested: number;
+  /** True where the rows of a list may differ between the uses of a block that screens share. */
+  readonly inShared: boolean;
   /** How many elements an item has at least. */
   readonly leastElements: number;
 }

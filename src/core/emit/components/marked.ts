@@ -1,9 +1,6 @@
 import type { Page } from '../../page/frame';
 import { pageFile } from '../html/pageFile';
-import { impliedClasses } from '../implied/impliedClasses';
-import { linkContext } from '../markup/linkContext';
-import { unitOf } from '../css/sheetOptions';
-import { pageMarkup } from '../markup/pageMarkup';
+import { writtenMarkup } from '../implied/writtenMarkup';
 import type { EmitInput } from '../target';
 import type { MarkedPage } from './components';
 
@@ -14,15 +11,11 @@ export function pageAddress(pages: readonly Page[], at: number): string {
 
 /** The markup of all pages, with links between them as a router knows them. */
 export function markedPages(input: EmitInput): readonly MarkedPage[] {
+  const marked = writtenMarkup(input, pageAddress);
   return input.pages.map((page, at) => ({
     page,
     address: pageAddress(input.pages, at),
-    markup: pageMarkup(page, {
-      ...input,
-      unit: unitOf(input),
-      implied: impliedClasses(input),
-      ...linkContext(page, input.pages, pageAddress),
-    }),
+    markup: marked[at]!,
   }));
 }
 

@@ -17,11 +17,11 @@ export function furnitureFiles(input: EmitInput): readonly EmittedFile[] {
   const names = new Map<string, string>();
   const first = new Map<string, string>();
   const files: EmittedFile[] = [];
+  const { inMarkup } = impliedClasses(input);
   for (const page of input.pages) {
     const context = {
       ...input,
       unit: unitOf(input),
-      implied: impliedClasses(input),
       ...linkContext(page, input.pages, pageFile),
       placed: !page.layout,
     };
@@ -31,7 +31,7 @@ export function furnitureFiles(input: EmitInput): readonly EmittedFile[] {
       const taken = new Set(names.values());
       const name = names.get(pattern) ?? freeName(node.name, (each) => taken.has(each));
       names.set(pattern, name);
-      const text = printHtml([nodeMarkup(node, context)]);
+      const text = printHtml([inMarkup(nodeMarkup(node, context))]);
       const known = first.get(pattern);
       if (known === text) continue;
       first.set(pattern, known ?? text);

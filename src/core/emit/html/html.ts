@@ -1,4 +1,4 @@
-import { element } from '../../markup/element';
+import { element, type MarkupElement } from '../../markup/element';
 import { printHtml, printHtmlWithSpans, type PrintedSpan } from '../../markup/printHtml';
 import { withAnyMemo } from '../../mockup/memoize';
 import type { SourceSpan } from '../sourceMap';
@@ -9,11 +9,8 @@ import { furnitureFiles } from './furnitureFiles';
 import { pageFile } from './pageFile';
 import { BROWSER_TARGET } from '../browserTarget';
 import { printSheet, tokenFile } from '../css/sheetFiles';
-import { unitOf } from '../css/sheetOptions';
 import { layerFragment, type MarkupPrinter } from '../markup/layerFragment';
-import { impliedClasses } from '../implied/impliedClasses';
-import { linkContext } from '../markup/linkContext';
-import { pageMarkup } from '../markup/pageMarkup';
+import { writtenMarkup } from '../implied/writtenMarkup';
 import { HTML_OPTIONS, isSharedApart } from './options';
 
 const PRINTER: MarkupPrinter = {
@@ -35,10 +32,11 @@ export const html = {
 } as const satisfies Target;
 
 function emitPages(input: EmitInput): TargetOutput {
+  const marked = writtenMarkup(input, pageFile);
   const pages = input.pages.map((page, at) => ({
     path: pageFile(input.pages, at),
     screen: page.screen,
-    ...printPage(page, input),
+    ...printPage(page, marked[at]!, input),
   }));
   return {
     files: [
@@ -60,23 +58,16 @@ function insideScreen(spans: readonly PrintedSpan[], screen: string): readonly S
   return others.map((span) => ({ ...span, element: span.element - own.element - 1 }));
 }
 
-function printPage(page: Page, input: EmitInput) {
+function printPage({ title }: Page, screen: MarkupElement, { language }: EmitInput) {
   const head = element('head', {}, [
     element('meta', { charset: 'utf-8' }),
     element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
-    element('title', {}, [page.title]),
+    element('title', {}, [title]),
     element('link', { rel: 'stylesheet', href: 'styles.css' }),
   ]);
-  const body = element('body', {}, [
-    pageMarkup(page, {
-      ...input,
-      unit: unitOf(input),
-      implied: impliedClasses(input),
-      ...linkContext(page, input.pages, pageFile),
-    }),
-  ]);
+  const body = element('body', {}, [screen]);
   const doctype = '<!doctype html>\n';
-  const { text, spans } = printHtmlWithSpans([element('html', { lang: input.language }, [head, body])]);
+  const { text, spans } = printHtmlWithSpans([element('html', { lang: language }, [head, body])]);
   return {
     text: doctype + text,
     spans: spans.map((span) => ({ ...span, line: span.line + 1, lastLine: span.lastLine + 1 })),

@@ -22,7 +22,7 @@ it('every layer links to the lines of its element', () => {
     expect.stringMatching(/^<button class="book-button" type="button".*>Book a crossing<\/button>$/),
   ]);
   const header = linesOf('header');
-  expect([header[0], header.at(-1)]).toEqual([expect.stringMatching(/^<header/), '</header>']);
+  expect([header[0], header.at(-1)]).toEqual(['<header>', '</header>']);
   expect(linesOf('ferry-mark')).toEqual([expect.stringMatching(/^<img class="ferry-mark"/)]);
 });
 

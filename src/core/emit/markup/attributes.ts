@@ -55,15 +55,14 @@ export function sharedAttributes(node: PageNode, context: MarkupContext) {
   };
 }
 
-/** The names of the classes that an element wears for its looks and its place. */
+/** The names of an element's classes for its looks and its place. */
 export function lookClasses(node: PageNode, context: MarkupContext): readonly string[] {
-  const { sheet, pages, implied } = context;
+  const { sheet, pages } = context;
   const looks = wornClasses(sheet, pages)
     .of(node)
     .map(({ name }) => name);
   const placed = placedClassOf(node, context);
-  const all = placed === null ? looks : [...looks, placed];
-  return implied ? all.filter((name) => implied.selectorOf(name) === null) : all;
+  return placed === null ? looks : [...looks, placed];
 }
 
 /** The state at rest of a button that a program switches (ARIA, `aria-pressed` and `aria-expanded`). */

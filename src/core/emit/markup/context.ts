@@ -4,7 +4,6 @@ import type { LayerId } from '../../mockup/layer';
 import type { Page, Unit } from '../../page/frame';
 import type { PicturePlan } from '../../pictures/picture';
 import type { StyleSheet } from '../../style/styleSheet';
-import type { ImpliedClasses } from '../implied/impliedClasses';
 
 export interface MarkupContext {
   readonly sheet: StyleSheet;
@@ -15,8 +14,6 @@ export interface MarkupContext {
   readonly placed?: boolean;
   /** All pages that share the style sheet; absent for a single page. */
   readonly pages?: readonly Page[];
-  /** The classes that elements need not wear. Absent for none. */
-  readonly implied?: ImpliedClasses;
   /** The id of a layer's element, when links lead to it. Absent where there are no links. */
   readonly idOf?: (layer: LayerId) => string | undefined;
   /** The id of a field that a text labels. Absent where there are none. */

@@ -16,7 +16,9 @@ describe.each(['nested', 'flow'] as const)('form controls, %s', (arrangement) =>
 
   it('have faint words as their placeholder, and the type that their label says', () => {
     const page = html(control('mail', 20, 'E-mail', text(18, 43, 'you@ferry.test', '#999')));
-    expect(page).toMatch(/<input id="e-mail" (?:class="[^"]+" )?type="email" placeholder="you@ferry.test">/);
+    // In the flow it is the only input of its box.
+    const worn = arrangement === 'flow' ? '' : ' class="[^"]+"';
+    expect(page).toMatch(new RegExp(`<input id="e-mail"${worn} type="email" placeholder="you@ferry.test">`));
   });
 
   it('are lists and text areas by their names and their height', () => {

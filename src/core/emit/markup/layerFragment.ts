@@ -69,11 +69,10 @@ export function layerFragment(
   const markup = nodeMarkup(shallow, {
     ...input,
     unit: unitOf(input),
-    implied,
     ...linkContext(page, input.pages, addressOfPage),
     placed: !page.layout,
   });
   const said = implied.inSelectors([...body, ...rules]);
   const css = printCss(rulesInUnit(asInSheet(said, input, namesValues(input)), unitOf(input)));
-  return { shown: node.layer, parts: partsOf(print(markup), css) };
+  return { shown: node.layer, parts: partsOf(print(implied.inMarkup(markup)), css) };
 }

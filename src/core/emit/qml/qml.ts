@@ -29,7 +29,7 @@ const STYLE: ComponentStyle = {
   words: { name: 'text', wordsOf: (value) => (value.startsWith('"') ? value.slice(1, -1) : null) },
   hasStates: true,
   // The rows of a model have no models of their own; what has a model is written use by use.
-  lists: { mostNested: 2, leastElements: 1 },
+  lists: { mostNested: 2, inShared: true, leastElements: 1 },
   isName: (name) => !TYPES.has(name),
 };
 

@@ -1,3 +1,4 @@
+import { resourceName } from '../../sort/outputNames';
 import { fileEnding, type PictureFile } from '../picture';
 import { FILE_FORMATS, type Recipe, type RecipeFile } from './recipe';
 
@@ -83,11 +84,6 @@ function pathOf(
   // Resource folders have no folders inside.
   const folders = recipe.naming === 'resource' ? [] : parts;
   return [folder ?? 'pictures', ...folders, `${file}.${fileEnding(FILE_FORMATS[format])}`].join('/');
-}
-
-/** A name that resources of Android may have. */
-export function resourceName(name: string): string {
-  return name.toLowerCase().replace(/[^a-z0-9_]+/g, '_');
 }
 
 /** Px of the file for one px of the screen. */
