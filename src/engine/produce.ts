@@ -77,16 +77,14 @@ export async function produce(input: ProduceInput): Promise<Product> {
   const drawingMs = performance.now() - start;
 
   const support = fontSupportOf(options.target);
-  const fonts = await Promise.all(
-    converted.fonts.map(async (font) => ({ path: font.path, bytes: await fontBytes(font, assets, support) })),
-  );
+  const { fonts, broken } = await writtenFonts(converted, assets, support);
   const licences = await licencesOf(converted, support);
   const encoder = new TextEncoder();
   const code = converted.emission.files.map(({ path, text }) => ({ path, bytes: encoder.encode(text) }));
   const pictures = drawn.map(({ bytes, ...picture }) => ({ ...picture, bytes: bytes.length }));
   const built = [...code, ...drawn.map(({ file, bytes }) => ({ path: file, bytes })), ...fonts, ...licences];
   const { conversion, shown, findings: unshown } = await withShown(converted, built, input);
-  const findings = [...readFindings, ...conversion.findings, ...failed, ...unshown];
+  const findings = [...readFindings, ...conversion.findings, ...failed, ...broken, ...unshown];
   const files = [...built, ...shown];
   const listed = manifest({ mockup, tags, options, conversion, pictures, files, findings });
   return {
@@ -129,6 +127,26 @@ async function withShown(
     report('not-shown', null, { target: options.target, why });
     return { conversion, shown: [], findings };
   }
+}
+
+/** The font files of a build; one that cannot be unpacked for its platform is said to be broken. */
+async function writtenFonts(
+  { fonts }: Conversion,
+  assets: Assets,
+  support: FontSupport,
+): Promise<{ fonts: readonly OutputFile[]; broken: readonly Finding[] }> {
+  const { findings: broken, report } = findingList();
+  const written = await Promise.all(
+    fonts.map(async (font): Promise<OutputFile[]> => {
+      try {
+        return [{ path: font.path, bytes: await fontBytes(font, assets, support) }];
+      } catch {
+        report('font-broken', null, { family: font.family });
+        return [];
+      }
+    }),
+  );
+  return { fonts: written.flat(), broken };
 }
 
 /** A font file as its platform reads it. */

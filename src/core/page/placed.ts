@@ -38,6 +38,11 @@ function fallen(box: Box, { dx, dy, deviation, spread }: Shadow): Box {
   return moveBox(grow(box, spread + BLUR_REACH * deviation), dx, dy);
 }
 
+/** How far a node begins beneath the topmost of its row, px. */
+export function depthInRow({ place }: PageNode, row: readonly PageNode[]): number {
+  return place.y - Math.min(...row.map((each) => each.place.y));
+}
+
 /** True for what keeps its width in the flow, however wide the room around it is. */
 export function hasOwnWidth({ place }: PageNode): boolean {
   return place.kind === 'flow' && (place.widthMode === 'drawn' || place.widthMode === 'rigid');

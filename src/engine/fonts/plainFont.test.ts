@@ -75,4 +75,15 @@ describe('a font for platforms that read no WOFF', () => {
     expect(again.subarray(0, 12)).toEqual(plain.subarray(0, 12));
     expect(await plainFont(plain)).toBe(plain);
   });
+
+  it('is refused where it is cut off, or holds nothing', async () => {
+    const woff = asWoff(Buffer.from(await plainFont(packed)));
+    await expect(plainFont(woff.subarray(0, 200))).rejects.toThrow();
+    const empty = Buffer.from(woff);
+    empty.writeUInt16BE(0, 12);
+    await expect(plainFont(empty)).rejects.toThrow('no tables');
+    await expect(plainFont(packed.subarray(0, 400))).rejects.toThrow();
+    // The next font is unpacked nevertheless.
+    expect((await plainFont(packed)).length).toBeGreaterThan(1000);
+  });
 });

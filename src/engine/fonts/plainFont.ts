@@ -25,12 +25,14 @@ async function unpackWoff2(bytes: Uint8Array): Promise<Uint8Array> {
 
 const [HEADER, ENTRY, PLAIN_HEADER, PLAIN_ENTRY] = [44, 20, 12, 16];
 
-/** The most bytes of a font that are unpacked. */
+/** The most bytes of the tables of a font. */
 const MOST_BYTES = 64_000_000;
 
 /** A WOFF file as the font that it packs: the same tables, each unpacked (WOFF 1.0, §4 to §6). */
 function unpackWoff(woff: Buffer): Uint8Array {
   const count = woff.readUInt16BE(12);
+  if (count === 0) throw new Error('the font has no tables');
+  let left = MOST_BYTES;
   const tables = Array.from({ length: count }, (_, at) => {
     const entry = HEADER + at * ENTRY;
     const [offset, packed, length] = [4, 8, 12].map((field) => woff.readUInt32BE(entry + field)) as [
@@ -38,18 +40,16 @@ function unpackWoff(woff: Buffer): Uint8Array {
       number,
       number,
     ];
-    const data = woff.subarray(offset, offset + packed);
-    return {
-      tag: woff.subarray(entry, entry + 4),
-      checksum: woff.subarray(entry + 16, entry + 20),
-      data: packed < length ? inflateSync(data, { maxOutputLength: MOST_BYTES }) : data,
-    };
+    const stored = woff.subarray(offset, offset + packed);
+    const data = packed < length ? inflateSync(stored, { maxOutputLength: Math.max(1, left) }) : stored;
+    left -= data.length;
+    const [tag, checksum] = [woff.subarray(entry, entry + 4), woff.subarray(entry + 16, entry + 20)];
+    return { tag, checksum, data };
   });
   const size = tables.reduce(
     (sum, { data }) => sum + padded(data.length),
     PLAIN_HEADER + count * PLAIN_ENTRY,
   );
-  if (size > MOST_BYTES) throw new Error('the font is too large');
   const font = Buffer.alloc(size);
   woff.copy(font, 0, 4, 8);
   const steps = Math.floor(Math.log2(count));

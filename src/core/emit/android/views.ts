@@ -15,7 +15,7 @@ import {
   type TextNode,
 } from '../../page/node';
 import type { FixedPlace, FlowPlace, Place } from '../../page/place';
-import { hasOwnWidth } from '../../page/placed';
+import { depthInRow, hasOwnWidth } from '../../page/placed';
 import { isInteractiveRole } from '../../sort/vocabulary';
 import { isShownByState } from '../css/stateRules';
 import { ofNode } from '../markup/attributes';
@@ -220,7 +220,7 @@ class ViewMaker {
 
   /** A view of its own width in a frame that fills its cell; frames have no baseline, so that it stands as it was drawn. */
   private held(node: PageNode, { attributes, isPushed }: Standing, row: readonly PageNode[]): MarkupElement {
-    const down = node.place.y - Math.min(...row.map(({ place }) => place.y));
+    const down = depthInRow(node, row);
     const gravity = isPushed.before ? (isPushed.after ? 'center_horizontal' : 'end') : null;
     const inner = {
       'android:layout_width': dp(node.place.width),

@@ -14,14 +14,13 @@ export function tokenSheet(input: SheetInput): TokenSheet {
 
 const lastSheet = memoizeLast<StyleSheet, TokenSheet>();
 
-/** The values of pages that have names, for targets without a style sheet. */
+/** The values of pages that have names, for targets without a style sheet: what elements wear changes none. */
 export function namedValues(input: SheetInput): readonly Token[] {
+  const { sheet, pages, plan, fonts } = input;
   return lastValues(
-    input.sheet,
-    [input.pages, input.plan, input.fonts],
-    () =>
-      // What elements wear changes no value.
-      withTokens(wornSheetRules(input), input.sheet.values).tokens,
+    sheet,
+    [pages, plan, fonts],
+    () => withTokens(wornSheetRules(input), sheet.values).tokens,
   );
 }
 

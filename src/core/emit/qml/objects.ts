@@ -8,7 +8,7 @@ import type { Role } from '../../sort/vocabulary';
 import type { StyleSheet } from '../../style/styleSheet';
 import { ofNode } from '../markup/attributes';
 import { letterProperties, lineProperties, placedText, wordProperties, type FamilyToken } from './letters';
-import { hasOwnWidth } from '../../page/placed';
+import { depthInRow, hasOwnWidth } from '../../page/placed';
 import { classNamesOf } from '../components/classNames';
 import { withKeys } from './likeObjects';
 import { boxPaint, contentCorner } from './paints';
@@ -278,9 +278,9 @@ function layoutObject(
 }
 
 /** Layouts know the baseline of words alone: anything else on a baseline stands as far beneath its row as it was drawn. */
-function withoutBaseline(properties: Properties, { place }: PageNode, row: readonly PageNode[]): Properties {
+function withoutBaseline(properties: Properties, node: PageNode, row: readonly PageNode[]): Properties {
   if (properties['Layout.alignment'] !== 'Qt.AlignBaseline') return properties;
-  const down = place.y - Math.min(...row.map((each) => each.place.y));
+  const down = depthInRow(node, row);
   return {
     ...properties,
     'Layout.alignment': 'Qt.AlignTop',
