@@ -111,34 +111,35 @@ function assembled(parts: readonly PagePiece[], within: string | null): string {
     .join('\n');
 }
 
-it('the page in pieces is the page', () => {
-  const reading = readDemo();
-  const lines = (html: string) => html.split('\n').map((line) => line.trim());
-  for (const arrangement of ARRANGEMENTS) {
-    for (const tags of [new Map(), new Map([[idAt('/hero'), { outcome: 'aside' } as const]])]) {
-      const conversion = build(reading, tags, arrangement);
-      // The pieces have their values written out: they are not read, only shown.
-      const settings = { values: 'plain' };
-      const input = { ...conversion, settings, language: USUAL_LANGUAGE, keyed: true } as const;
-      const [page, sheet] = TARGETS.html.emit(input).files;
-      const { rules, parts } = TARGETS.html.preview(conversion.pages[0]!, input);
-      if (arrangement === 'flow') {
-        // Places say some classes of the page: its pieces wear all of them.
-        const [only] = conversion.pages;
-        const worn = pageMarkup(only!, { ...input, ...linkContext(only!, conversion.pages, pageFile) });
-        expect(rules.join('\n')).toBe(printCss(asInSheet(wornSheetRules(input), input, false)));
-        expect(lines(printHtml([worn])).join('\n')).toContain(lines(assembled(parts, null)).join('\n'));
-        const { inMarkup, inSelectors } = impliedClasses(input);
-        expect(lines(page!.text).join('\n')).toContain(
-          lines(printHtml([inMarkup(worn)]))
-            .join('\n')
-            .trim(),
-        );
-        expect(sheet!.text).toBe(printCss(asInSheet(inSelectors(wornSheetRules(input)), input, false)));
-        continue;
+it('the page in pieces is the page', () =>
+  usingMemo(createMemo(), () => {
+    const reading = readDemo();
+    const lines = (html: string) => html.split('\n').map((line) => line.trim());
+    for (const arrangement of ARRANGEMENTS) {
+      for (const tags of [new Map(), new Map([[idAt('/hero'), { outcome: 'aside' } as const]])]) {
+        const conversion = build(reading, tags, arrangement);
+        // The pieces have their values written out: they are not read, only shown.
+        const settings = { values: 'plain' };
+        const input = { ...conversion, settings, language: USUAL_LANGUAGE, keyed: true } as const;
+        const [page, sheet] = TARGETS.html.emit(input).files;
+        const { rules, parts } = TARGETS.html.preview(conversion.pages[0]!, input);
+        if (arrangement === 'flow') {
+          // Places say some classes of the page: its pieces wear all of them.
+          const [only] = conversion.pages;
+          const worn = pageMarkup(only!, { ...input, ...linkContext(only!, conversion.pages, pageFile) });
+          expect(rules.join('\n')).toBe(printCss(asInSheet(wornSheetRules(input), input, false)));
+          expect(lines(printHtml([worn])).join('\n')).toContain(lines(assembled(parts, null)).join('\n'));
+          const { inMarkup, inSelectors } = impliedClasses(input);
+          expect(lines(page!.text).join('\n')).toContain(
+            lines(printHtml([inMarkup(worn)]))
+              .join('\n')
+              .trim(),
+          );
+          expect(sheet!.text).toBe(printCss(asInSheet(inSelectors(wornSheetRules(input)), input, false)));
+          continue;
+        }
+        expect(rules.join('\n')).toBe(sheet!.text);
+        expect(lines(page!.text).join('\n')).toContain(lines(assembled(parts, null)).join('\n'));
       }
-      expect(rules.join('\n')).toBe(sheet!.text);
-      expect(lines(page!.text).join('\n')).toContain(lines(assembled(parts, null)).join('\n'));
     }
-  }
-});
+  }));

@@ -5,6 +5,10 @@ export interface CssRule {
   readonly declarations: readonly Declaration[];
   /** The media query around the rule. */
   readonly media?: string;
+  /** What a reader of the sheet should know of it and the rules after it. */
+  readonly comment?: string;
+  /** True for a rule whose values are those of others: they count as no further uses. */
+  readonly isEcho?: true;
 }
 
 /**
@@ -24,9 +28,10 @@ export function printCss(rules: readonly CssRule[]): string {
   return printed.join('\n');
 }
 
-function printRule({ selector, declarations }: CssRule): string {
+function printRule({ selector, declarations, comment }: CssRule): string {
   const lines = declarations.map(([property, value]) => `  ${property}: ${value};\n`);
-  return `${selector} {\n${lines.join('')}}\n`;
+  const before = comment === undefined ? '' : `/* ${comment} */\n`;
+  return `${before}${selector} {\n${lines.join('')}}\n`;
 }
 
 function indented(block: string): string {

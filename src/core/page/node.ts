@@ -113,6 +113,8 @@ export interface BoxNode extends NodeBase {
   /** Absent when the children have fixed coordinates. */
   readonly layout?: Layout;
   readonly children: readonly PageNode[];
+  /** What a person wants in it exactly as drawn, while the rest of the page is laid out. */
+  readonly setAside?: readonly PageNode[];
 }
 
 /** Letters in one look. Properties equal to the text node's own are not repeated. */

@@ -44,9 +44,17 @@ export const OPPOSITES: Readonly<Partial<Record<State, State>>> = { checked: 'un
 export const SCROLLS = ['x', 'y', 'both'] as const;
 export type Scroll = (typeof SCROLLS)[number];
 
-/** The layout of a container's content: fixed coordinates, a row, or a column. */
-export const CONTENTS = ['row', 'column', 'nested'] as const;
+/**
+ * The layout of a container's content: a row, a column, a grid, its parts at fixed coordinates, or all inside of it exactly
+ * as drawn.
+ */
+export const CONTENTS = ['row', 'column', 'grid', 'nested', 'exact'] as const;
 export type Contents = (typeof CONTENTS)[number];
+
+/** True for contents that the flow places. */
+export function isFlowing(contents: Contents | undefined): contents is 'row' | 'column' | 'grid' {
+  return contents === 'row' || contents === 'column' || contents === 'grid';
+}
 
 /** The width of a layer in a row or column: of its content, the rest, or as drawn. */
 export const WIDTHS = ['fit', 'rest', 'drawn'] as const;
@@ -103,8 +111,14 @@ export const ROLES = {
   /** One of several choices, with its label (HTML, §4.10.5.1.16). */
   radio: { element: 'label', phrasing: true, neverInside: ['a', 'button', 'label'] },
   link: { element: 'a', phrasing: false, neverInside: ['a', 'button'], words: ['link'] },
-  list: { element: 'ul', phrasing: false, words: ['list', 'ul', 'ol', 'tbody'] },
+  list: { element: 'ul', phrasing: false, words: ['list', 'ul', 'tbody'] },
+  /** A list whose order counts (HTML, §4.4.5). */
+  'ordered-list': { element: 'ol', phrasing: false, words: ['ol'] },
   item: { element: 'li', phrasing: false, words: ['item', 'li', 'tr'] },
+  /** Terms with what is said of each, such as names and values (HTML, §4.4.9 to §4.4.11). */
+  'description-list': { element: 'dl', phrasing: false, words: ['dl'] },
+  term: { element: 'dt', phrasing: true, words: ['dt'] },
+  description: { element: 'dd', phrasing: false, words: ['dd'] },
   navigation: {
     element: 'nav',
     neverInside: ['nav'],
@@ -188,6 +202,16 @@ const BESIDE_MAIN: ReadonlySet<Role> = new Set<Role>(['header', 'footer', 'navig
 /** True for a region that stands beside the main one. */
 export function isBesideMain(role: Role): boolean {
   return BESIDE_MAIN.has(role);
+}
+
+/** True for a role that holds items. */
+export function isListRole(role: Role): role is 'list' | 'ordered-list' {
+  return role === 'list' || role === 'ordered-list';
+}
+
+/** True for an element that holds items. */
+export function isListElement(name: string | null | undefined): boolean {
+  return name === 'ul' || name === 'ol';
 }
 
 /** True for a part of a table's row. */

@@ -58,12 +58,14 @@ const TAG = /<\w+[^>]* data-layer="([^"]+)"[^>]*>/g;
 
 /** The code of the edited layer, and the start tag of every layer that is completely visible. */
 function shown(made: ReturnType<typeof shape>) {
-  const { parts } = TARGETS.html.preview(made.pages[0]!, { ...made, settings: {} });
-  const tags = parts.flatMap(({ html }) => [...html().matchAll(TAG)]);
-  const seen = tags
-    .map(([tag, key = '']) => [key, tag] as const)
-    .filter(([key]) => pathOf(key).includes('/berth-') && isSeen(key));
-  return { code: TARGETS.html.fragment({ ...made, settings: {} }, plate), seen: new Map(seen) };
+  return usingMemo(memo, () => {
+    const { parts } = TARGETS.html.preview(made.pages[0]!, { ...made, settings: {} });
+    const tags = parts.flatMap(({ html }) => [...html().matchAll(TAG)]);
+    const seen = tags
+      .map(([tag, key = '']) => [key, tag] as const)
+      .filter(([key]) => pathOf(key).includes('/berth-') && isSeen(key));
+    return { code: TARGETS.html.fragment({ ...made, settings: {} }, plate), seen: new Map(seen) };
+  });
 }
 
 const afterEdit = (tag: Tag) => decideOn(new Map([[plate, tag]]));

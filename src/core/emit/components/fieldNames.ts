@@ -18,6 +18,8 @@ const BY_ELEMENT: Readonly<Record<string, string>> = {
   textarea: 'field',
   label: 'label',
   li: 'item',
+  dt: 'term',
+  dd: 'description',
   td: 'cell',
   th: 'heading',
 };

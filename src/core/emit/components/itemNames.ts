@@ -5,6 +5,8 @@ import { classesOf, GENERIC, type PartElement } from './likeParts';
 const PARTS: Readonly<Record<string, string>> = {
   a: 'link',
   button: 'button',
+  dd: 'description',
+  dt: 'term',
   img: 'picture',
   li: 'item',
   option: 'choice',

@@ -7,6 +7,7 @@ import { isWrapped, type PageNode } from '../../page/node';
 import { isCheckRole } from '../../sort/vocabulary';
 import type { BodyType } from './bodyType';
 import { withFontShorthand } from './fontShorthand';
+import { pressRules } from './pressRules';
 
 /** Rules for pages with fixed coordinates. */
 const FIXED_RULES: readonly CssRule[] = [
@@ -84,6 +85,8 @@ const TABLE_RULES: readonly CssRule[] = [
 ];
 
 const holdsTable = holding(({ role }) => role === 'table');
+
+const holdsOrdered = holding(({ role }) => role === 'ordered-list');
 
 const PARTLY_FLOWING_RULES: readonly CssRule[] = [
   { selector: '.flow', declarations: [['white-space', 'normal']] },
@@ -193,6 +196,12 @@ export function baseRules(pages: readonly Page[], hasSources: boolean, body: Bod
       ? [{ selector: '.screen picture', declarations: [['display', 'contents'] as const] }]
       : []),
     ...(pages.some(({ children }) => children.some(holdsWrappedPicture)) ? [WRAPPED_PICTURE_RULE] : []),
-    { selector: ':where(.screen ul)', declarations: [['list-style', 'none']] },
+    {
+      selector: pages.some(({ children }) => children.some(holdsOrdered))
+        ? ':where(.screen :is(ul, ol))'
+        : ':where(.screen ul)',
+      declarations: [['list-style', 'none']],
+    },
+    ...pressRules(pages),
   ];
 }

@@ -3,7 +3,7 @@ import type { EmitInput } from '../target';
 import { framesOf } from './frames';
 import { classSelector, modifiersOf } from './modifiers';
 import { placedClasses } from './placedClasses';
-import { isShownByState, stateRules } from './stateRules';
+import { drawnStateRules, isShownByState, stateRules } from './stateRules';
 import { themeRules } from './themeRules';
 import { widthRules } from './widthRules';
 import { windowRules } from './windowRules';
@@ -21,6 +21,11 @@ export function elementRules(input: Pick<EmitInput, 'pages' | 'sheet' | 'plan'>)
     const rules = [...themed.rulesOf(each), ...stateRules(each, { sheet, plan })];
     return declarations.length > 0 ? [{ selector: classSelector(each), declarations }, ...rules] : [...rules];
   });
-  const wide = [...framesOf(input).rules, ...classes, ...placedClasses(input).rules];
+  const wide = [
+    ...framesOf(input).rules,
+    ...drawnStateRules(sheet),
+    ...classes,
+    ...placedClasses(input).rules,
+  ];
   return [...wide, ...windowRules(input, wide), ...widthRules(input)];
 }

@@ -56,7 +56,7 @@ export function stateRules(
   return style.states.flatMap(({ state, look, picture, shift, visibility, control, source, isControl }) => {
     const roots = isControl ? [style.name] : sheet.classesOfControl(control);
     const part = isControl ? '' : ` .${style.name}`;
-    const marks = OF_ELEMENTS[source][state] ?? STATE_SELECTORS[state];
+    const marks = marksOf(source, state);
     const rule = (ending: string, declarations: readonly Declaration[]): CssRule[] => {
       const selectors = roots.flatMap((root) => marks.map((mark) => `.${root}${mark}${part}${ending}`));
       const isSomething = selectors.length > 0 && declarations.length > 0;
@@ -65,13 +65,50 @@ export function stateRules(
     if (visibility === 'hidden') return rule('', [['visibility', 'hidden']]);
     if (visibility === 'shown') return rule('', [['display', displayOf(style)]]);
     const looks = [
-      // The mockup's look of focus takes the place of the browser's ring.
-      ...(isControl && state === 'focus' ? [['outline', 'none'] as const] : []),
       ...declarationDiff(lookDeclarations(style.look), lookDeclarations(look)),
       ...(shift ? [['translate', `${px(shift.x)} ${px(shift.y)}`] as const] : []),
     ];
     const shown = picture ? shownPicture(picture.name, plan) : [];
     return picture?.wrapped ? [...rule('', looks), ...rule(' > img', shown)] : rule('', [...shown, ...looks]);
+  });
+}
+
+function marksOf(source: StateSource, state: State): readonly string[] {
+  return OF_ELEMENTS[source][state] ?? STATE_SELECTORS[state];
+}
+
+/** What takes away the sign that every control shows: the ring of focus, and in the flow the answer to the pointer. */
+const WITHOUT_SIGN = {
+  focus: ['outline', 'none'],
+  hover: ['filter', 'none'],
+  // What is pressed is under the pointer, too.
+  active: ['filter', 'none'],
+} as const;
+
+/**
+ * Controls whose state the mockup draws, on themselves or on a part of them, show no other sign of it.
+ * @param classes the classes whose states are looked at
+ */
+export function drawnStateRules(
+  sheet: EmitInput['sheet'],
+  classes: readonly StyleClass[] = sheet.classes,
+): readonly CssRule[] {
+  return (['focus', 'hover', 'active'] as const).flatMap((state): CssRule[] => {
+    if (state !== 'focus' && !sheet.flows) return [];
+    const selectors = new Set(
+      classes.flatMap(({ name, states }) =>
+        states
+          .filter((each) => each.state === state)
+          .flatMap(({ control, source, isControl }) =>
+            (isControl ? [name] : sheet.classesOfControl(control)).flatMap((root) =>
+              marksOf(source, state).map((mark) => `.${root}${mark}`),
+            ),
+          ),
+      ),
+    );
+    return selectors.size > 0
+      ? [{ selector: [...selectors].join(',\n'), declarations: [WITHOUT_SIGN[state]] }]
+      : [];
   });
 }
 

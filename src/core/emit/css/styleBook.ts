@@ -18,7 +18,7 @@ import { wornClasses } from './wornClasses';
 import { classSelector, modifiersOf } from './modifiers';
 import { asInSheet, tokenSheet } from './sheetTokens';
 import { placedClasses } from './placedClasses';
-import { stateRules } from './stateRules';
+import { drawnStateRules, stateRules } from './stateRules';
 import { isOfTheme, themeRules } from './themeRules';
 
 interface Use {
@@ -41,6 +41,7 @@ export function styleBook(input: BookInput): StyleBook {
       declarations: modifiers.declarationsOf(style, (said) => themed.withVariables(style, said)),
     },
     ...themed.rulesOf(style),
+    ...drawnStateRules(sheet, [style]),
     ...stateRules(style, input),
   ];
   const implied = impliedClasses(input);

@@ -12,7 +12,7 @@ import { impliedClasses } from '../implied/impliedClasses';
 import { linkContext, type AddressOfPage } from './linkContext';
 import { wornClasses } from '../css/wornClasses';
 import { nodeMarkup } from './nodeMarkup';
-import { stateRules } from '../css/stateRules';
+import { drawnStateRules, stateRules } from '../css/stateRules';
 import { asInSheet } from '../css/sheetTokens';
 import { rulesInUnit } from '../css/units';
 import { namesValues, unitOf } from '../css/sheetOptions';
@@ -63,6 +63,7 @@ export function layerFragment(
     .filter(({ name }) => looks.has(name))
     .flatMap((each) => [
       { selector: classSelector(each), declarations: modifiers.declarationsOf(each) },
+      ...drawnStateRules(input.sheet, [each]),
       ...stateRules(each, input),
     ])
     .concat(placed.rules.filter(({ selector }) => looks.has(selector.slice(1))));

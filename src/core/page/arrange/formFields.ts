@@ -2,7 +2,7 @@ import { contains } from '../../mockup/box';
 import { isFieldRole } from '../../sort/vocabulary';
 import type { Page } from '../frame';
 import { mapBoxes } from '../mapBoxes';
-import type { BoxNode, PageNode } from '../node';
+import type { PageNode } from '../node';
 import { placedBox } from '../placed';
 
 /**
@@ -24,18 +24,24 @@ const settle = mapBoxes((node): PageNode => {
 /** @param name the name of what is around the nodes */
 function gather(nodes: readonly PageNode[], name: string): readonly PageNode[] {
   const made: PageNode[] = [];
+  const fields: number[] = [];
   for (const node of nodes) {
-    const field = made.findLast((each): each is BoxNode => isOpenField(each) && isInside(node, each));
-    if (field) made[made.indexOf(field)] = { ...field, children: [...field.children, node] };
-    else made.push(node.role === 'radio' && node.kind === 'box' ? { ...node, choiceOf: name } : node);
+    const at = fields.findLast((each) => isInside(node, made[each]!));
+    const field = at === undefined ? undefined : made[at];
+    if (at !== undefined && field?.kind === 'box') {
+      made[at] = { ...field, children: [...field.children, node] };
+      continue;
+    }
+    if (isOpenField(node)) fields.push(made.length);
+    made.push(node.role === 'radio' && node.kind === 'box' ? { ...node, choiceOf: name } : node);
   }
   return made.length === nodes.length && made.every((node, at) => node === nodes[at]) ? nodes : made;
 }
 
-function isOpenField(node: PageNode): node is BoxNode {
+function isOpenField(node: PageNode): boolean {
   return node.kind === 'box' && isFieldRole(node.role) && node.place.linear === null;
 }
 
-function isInside(node: PageNode, field: BoxNode): boolean {
+function isInside(node: PageNode, field: PageNode): boolean {
   return !node.hidden && contains(placedBox(field.place), placedBox(node.place), 1);
 }

@@ -32,6 +32,8 @@ const NEVER_TEXT: ReadonlySet<string> = new Set([
   'radio',
   'picture',
   'list',
+  'ordered-list',
+  'description-list',
   'table',
 ]);
 

@@ -4,6 +4,7 @@ import { placedBox } from '../placed';
 import { NO_MARGIN, type Place } from '../place';
 import type { BoxNode, PageNode } from '../node';
 import type { Page } from '../frame';
+import { isListRole } from '../../sort/vocabulary';
 import { COLUMN_LAYOUT } from './flow/sizing';
 
 /**
@@ -17,14 +18,14 @@ const wrapItems = mapBoxes(wrapItemsOf);
 
 function wrapItemsOf(node: BoxNode): PageNode {
   const children = node.children.map(wrapItems);
-  if (node.role !== 'list') return withChildren(node, children);
+  if (!isListRole(node.role)) return withChildren(node, children);
   // A background that took in all items becomes the list.
   if (children.some(holdsItems))
     return {
       ...node,
       role: 'box',
       children: children.map((child) =>
-        holdsItems(child) ? wrapItemsOf({ ...child, role: 'list' }) : asBox(child),
+        holdsItems(child) ? wrapItemsOf({ ...child, role: node.role }) : asBox(child),
       ),
     };
   // A list that was cut into rows holds rows, not items: it becomes a box.

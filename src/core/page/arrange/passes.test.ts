@@ -1,6 +1,7 @@
 import {
   box,
   CHALK,
+  FOG,
   INK,
   pageOf,
   paragraph,
@@ -10,6 +11,7 @@ import {
 } from '../../../../tests/support/pageTree';
 import type { Page } from '../frame';
 import type { PageNode } from '../node';
+import { setExactAside } from './flow/exactParts';
 import { layOutPage } from './flow/layOutPage';
 import { PASSES } from './passes';
 import { scrollViewports } from './scrollViewports';
@@ -85,9 +87,10 @@ const EXAMPLES: Readonly<Record<string, readonly [before: Page, after: readonly 
   'lay-out-overrides': [
     pageOf({ ...row, layoutOverride: { contents: 'column' } }),
     [
-      'row 20,20 200x40; background: #fff; column, gap 0',
+      'row 20,20 200x40; background: #fff; column, gap 12',
       '  icon 32,30 20x20; background: #102030; rigid width',
-      '  name 64,31 40x17; fit width',
+      // Below the icon, as far from it as it was drawn beside it.
+      '  name 32,62 40x17; fit width',
     ],
   ],
   rewrite: [
@@ -176,6 +179,44 @@ const EXAMPLES: Readonly<Record<string, readonly [before: Page, after: readonly 
         `  line${at} 0,${at * 30} 300x${at === 2 ? 20 : 30}`,
         ...[0, 1, 2].map((column) => `    w${column} ${column * 100},${at * 30} 40x17`),
       ]),
+    ],
+  ],
+  'description-lists': [
+    pageOf(
+      box(
+        'fares',
+        [0, 0, 300, 90],
+        {},
+        ...['Berth', 'Dues', 'Sum'].map((word, at) =>
+          box(
+            `line${at}`,
+            [0, at * 30, 300, 20],
+            {},
+            words('name', [0, at * 30, 40, 17], word, FOG),
+            words('value', [200, at * 30, 40, 17], `${at}.50`),
+          ),
+        ),
+      ),
+    ),
+    [
+      'fares 0,0 300x90',
+      ...[0, 1, 2].flatMap((at) => [
+        `  line${at} 0,${at * 30} 300x20`,
+        `    name 0,${at * 30} 40x17`,
+        `    value 200,${at * 30} 40x17`,
+      ]),
+    ],
+  ],
+  'set-exact-aside': [
+    pageOf({ ...row, layoutOverride: { contents: 'exact' } }),
+    ['row 20,20 200x40; background: #fff'],
+  ],
+  'bring-exact-back': [
+    setExactAside(pageOf({ ...row, layoutOverride: { contents: 'exact' } })),
+    [
+      'row 20,20 200x40; background: #fff',
+      '  icon 32,30 20x20; background: #102030; out of flow at start start',
+      '  name 64,31 40x17; out of flow at start start',
     ],
   ],
   'near-edges': [

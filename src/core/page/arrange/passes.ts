@@ -10,11 +10,13 @@ import { layOutPage } from './flow/layOutPage';
 import { inferLineHeights } from './flow/lineHeights';
 import { moveIntoGaps } from './flow/moveIntoGaps';
 import { growOutOfFlowLines } from './flow/outOfFlow/growLines';
+import { bringExactBack, setExactAside } from './flow/exactParts';
 import { layOutOverrides } from './flow/overrides';
 import { likenSiblings } from './flow/alike/likeSiblings';
 import { inferTightLineHeights } from './flow/tightLines';
 import { withOneMain } from './flow/oneMain';
 import { alignNearEdges } from './flow/nearEdges';
+import { findDescriptionLists } from './flow/descriptionLists';
 import { findTables } from './flow/tables/findTables';
 import { wholePx } from './flow/wholePx';
 import { keepPressedWords } from './flow/pressedWords';
@@ -67,7 +69,7 @@ const FIELDS: Pass = {
 
 const OVERRIDES: Pass = {
   name: 'lay-out-overrides',
-  gives: 'Containers that a person set to be a row or a column are laid out.',
+  gives: 'Containers that a person set to be a row, a column or a grid are laid out.',
   apply: layOutOverrides,
 };
 
@@ -76,6 +78,11 @@ const FLOW: readonly Pass[] = [
   TRIM,
   SCROLL,
   FIELDS,
+  {
+    name: 'set-exact-aside',
+    gives: 'What a person wants exactly as drawn takes no part in the layout.',
+    apply: setExactAside,
+  },
   {
     name: 'join-sentences',
     gives: 'Texts that continue each other are one text.',
@@ -110,6 +117,11 @@ const FLOW: readonly Pass[] = [
     name: 'tables',
     gives: 'Rows whose parts stand in columns are a table.',
     apply: findTables,
+  },
+  {
+    name: 'description-lists',
+    gives: 'Rows of a name and its value are a description list.',
+    apply: findDescriptionLists,
   },
   {
     name: 'move-into-gaps',
@@ -155,6 +167,11 @@ const FLOW: readonly Pass[] = [
     name: 'grow-lines',
     gives: 'Lines out of flow have a side to which longer words grow.',
     apply: growOutOfFlowLines,
+  },
+  {
+    name: 'bring-exact-back',
+    gives: 'What a person wants exactly as drawn stands in its box at its coordinates.',
+    apply: bringExactBack,
   },
 ];
 

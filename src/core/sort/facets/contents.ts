@@ -5,7 +5,9 @@ import { AUTOMATIC, choiceEditor, searchBy, textAttribute, type FacetEntry } fro
 const WORDS: Readonly<Record<Contents, string>> = {
   row: 'in a row',
   column: 'in a column',
+  grid: 'in a grid',
   nested: 'at their coordinates',
+  exact: 'exactly as drawn, with all inside',
 };
 
 /** The layout of the layer's content. */

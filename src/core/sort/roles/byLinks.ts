@@ -6,7 +6,7 @@ import { walk } from '../../mockup/walk';
 import { measureOf, type Facts } from '../facts';
 import { byLook } from './byLook';
 import { namedRole } from './byName';
-import { isButton } from '../vocabulary';
+import { isButton, isListElement } from '../vocabulary';
 import type { RoleRule } from './roleRule';
 
 /**
@@ -31,12 +31,12 @@ export const byLinks: RoleRule = (layer, outcome, facts, around) => {
     return { role: 'link', reason: 'a word in a navigation' };
   if (outcome !== 'element' || layer.kind !== 'group') return null;
   const inNavigation = elements.includes('nav');
-  if (inNavigation && (parent === 'nav' || parent === 'ul') && isWord(layer))
+  if (inNavigation && (parent === 'nav' || isListElement(parent)) && isWord(layer))
     return { role: 'link', reason: 'one of a row of words' };
   const words = wordsIn(layer);
   if (words.length < FEWEST) return null;
   if (inNavigation)
-    return elements.includes('ul') || words.length < layer.layers.length
+    return elements.some(isListElement) || words.length < layer.layers.length
       ? null
       : { role: 'list', reason: `${words.length} words to choose from` };
   const isPressed = (part: Layer) =>

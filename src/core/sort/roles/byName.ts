@@ -6,7 +6,7 @@ import { memoizeByObject } from '../../mockup/memoize';
 import { walk } from '../../mockup/walk';
 import { measureOf, type Facts } from '../facts';
 import { nameWords } from '../nameWords';
-import { isBesideMain, ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
+import { isBesideMain, isListElement, ROLE_NAMES, roleEntry, type Role } from '../vocabulary';
 import { headingLevel } from './byTextSize';
 import type { RoleRule, RoleVerdict } from './roleRule';
 
@@ -47,7 +47,7 @@ export const byName: RoleRule = (layer, outcome, facts, { parent }) => {
   // A navigation has several words, and so has a form: one field alone is none.
   if ((role === 'navigation' || role === 'form') && facts.contents(layer).texts < 2) return null;
   // An item stands in a list, and a paragraph holds only text.
-  if (!role || (role === 'item' && parent !== 'ul') || (role === 'paragraph' && !isOfTexts(layer)))
+  if (!role || (role === 'item' && !isListElement(parent)) || (role === 'paragraph' && !isOfTexts(layer)))
     return null;
   return { role, reason: `its name says "${word}"` };
 };

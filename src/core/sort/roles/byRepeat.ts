@@ -1,26 +1,41 @@
-import type { GroupLayer, Layer } from '../../mockup/layer';
+import { wordsOf } from '../../look/layerTitle';
+import type { GroupLayer, Layer, TextLayer } from '../../mockup/layer';
+import { walk } from '../../mockup/walk';
 import type { Facts } from '../facts';
+import { isListElement } from '../vocabulary';
 import { namedRole } from './byName';
 import type { RoleRule } from './roleRule';
 
 /** The smallest number of like-built parts in a list. */
 const FEWEST_ITEMS = 3;
 
-/** A group of only like-built parts with texts is a list, and the parts are its items. */
+/**
+ * A group of only like-built parts with texts is a list, and the parts are its items. Parts that begin with one number
+ * after the other are in an order.
+ */
 export const byRepeat: RoleRule = (layer, outcome, facts, { parent }) => {
   if (outcome !== 'element' || layer.kind !== 'group') return null;
   const repeat = facts.repeats.get(layer.id);
-  if (repeat && parent === 'ul')
+  if (repeat && isListElement(parent))
     return { role: 'item', reason: `one of ${repeat.count} parts that are built alike` };
   const items = itemsOf(layer, facts);
-  return items >= FEWEST_ITEMS ? { role: 'list', reason: `${items} parts that are built alike` } : null;
+  if (items.length < FEWEST_ITEMS) return null;
+  return areNumbered(items)
+    ? { role: 'ordered-list', reason: `${items.length} parts that are built alike and numbered` }
+    : { role: 'list', reason: `${items.length} parts that are built alike` };
 };
 
-/**
- * The number of like-built parts in a group without other content than backgrounds and separators; 0 for
- * others.
- */
-function itemsOf(group: GroupLayer, { repeats, contents }: Facts): number {
+/** True for parts whose first words are the numbers from 1: `1`, `1.` or `1) Cast off`. */
+function areNumbered(items: readonly Layer[]): boolean {
+  return items.every((item, at) => {
+    const first = walk(item).find((each): each is TextLayer => each.kind === 'text' && each.visible);
+    const number = first && /^\s*(\d{1,3})(?:[.)]|\s*$)/.exec(wordsOf(first))?.[1];
+    return Number(number) === at + 1;
+  });
+}
+
+/** The like-built parts of a group without other content than backgrounds and separators; none for others. */
+function itemsOf(group: GroupLayer, { repeats, contents }: Facts): readonly Layer[] {
   const parts = group.layers.filter((layer) => layer.visible && layer.kind !== 'shape');
   const [first] = parts;
   const pattern = first && repeats.get(first.id)?.pattern;
@@ -29,7 +44,5 @@ function itemsOf(group: GroupLayer, { repeats, contents }: Facts): number {
   // Cards in a row stay cards.
   const other = (layer: Layer) => !['item', 'link', undefined].includes(namedRole(layer));
   const more = (layer: Layer) => contents(layer).texts + contents(layer).shapes + contents(layer).bitmaps > 1;
-  return pattern !== undefined && parts.every(alike) && parts.some(more) && !parts.some(other)
-    ? parts.length
-    : 0;
+  return pattern !== undefined && parts.every(alike) && parts.some(more) && !parts.some(other) ? parts : [];
 }

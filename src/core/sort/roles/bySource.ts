@@ -1,4 +1,4 @@
-import { ROLES, type Role } from '../vocabulary';
+import { isListElement, ROLES, type Role } from '../vocabulary';
 import type { RoleRule } from './roleRule';
 
 /** ARIA roles whose HTML elements have other names (ARIA in HTML, §4). */
@@ -17,6 +17,7 @@ const ARIA: Readonly<Record<string, Role>> = {
   searchbox: 'field',
   combobox: 'field',
   figure: 'figure',
+  definition: 'description',
   grid: 'table',
   /** A group of rows has no element of its own here: the rows of a table stand in it. */
   rowgroup: 'box',
@@ -32,6 +33,6 @@ export const bySource: RoleRule = (layer, outcome, facts, { parent }) => {
   const said = layer.hints.role;
   const role = said === undefined ? undefined : (ARIA[said] ?? (said in ROLES ? (said as Role) : undefined));
   // An item stands in a list; an item of a menu is one of its choices.
-  if (role === 'item' && parent !== 'ul') return null;
+  if (role === 'item' && !isListElement(parent)) return null;
   return role && layer.kind === 'group' ? { role, reason: `the mockup gives it the role ${said}` } : null;
 };

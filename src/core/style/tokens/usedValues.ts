@@ -9,9 +9,9 @@ export function usedValues(rules: readonly CssRule[]): readonly UsedValue[] {
     string,
     UsedValue & { uses: number; readonly places: Partial<Record<ColourPlace, number>> }
   >();
-  for (const { selector, declarations } of rules) {
+  for (const { selector, declarations, isEcho } of rules) {
     // The file of a font is no value of the design.
-    if (selector === '@font-face') continue;
+    if (isEcho || selector === '@font-face') continue;
     for (const declaration of declarations) {
       for (const { kind, value } of valuesIn(declaration)) {
         const key = valueKey({ kind, value });

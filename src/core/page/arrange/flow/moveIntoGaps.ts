@@ -1,6 +1,7 @@
 import { BY_HAND } from '../../tolerances';
 import { contains, overlaps } from '../../../mockup/box';
 import { memoizeLast } from '../../../mockup/memoize';
+import { isListRole } from '../../../sort/vocabulary';
 import { placedBox } from '../../placed';
 import type { BoxNode, PageNode } from '../../node';
 import type { Page } from '../../frame';
@@ -50,7 +51,7 @@ function hasGaps(node: PageNode): node is BoxNode {
 
 /** True for a list, which holds only items. */
 function isList(node: PageNode): boolean {
-  return node.role === 'list' && isOpen({ ...node, role: 'item' });
+  return isListRole(node.role) && isOpen({ ...node, role: 'item' });
 }
 
 const lastPut = memoizeLast<PageNode, BoxNode | null>();

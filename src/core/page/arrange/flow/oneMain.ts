@@ -16,6 +16,8 @@ const NEVER_AROUND: readonly string[] = [
   'aside',
   'form',
   'ul',
+  'ol',
+  'dl',
   'li',
 ];
 

@@ -1,4 +1,4 @@
-import { isFieldRole } from '../../../sort/vocabulary';
+import { isFieldRole, isFlowing } from '../../../sort/vocabulary';
 import { BY_HAND } from '../../tolerances';
 import { area, bottom, boxAround, type Box } from '../../../mockup/box';
 import { borderInsets } from '../../../look/look';
@@ -11,6 +11,7 @@ import { coreOf } from './nodeBoxes';
 import { xyCut, type Cut } from './xyCut';
 import { keepAsDrawn, isDiagram, isDrawing, isOverlappingRow, isNetwork, isPlot } from './diagrams';
 import { reparentContained } from './reparent';
+import { saidContent } from './saidContent';
 import { separate } from './outOfFlow/separate';
 
 /**
@@ -38,6 +39,8 @@ export interface Content {
   readonly columns?: readonly Box[];
   /** True for a row whose parts start at even steps. */
   readonly pitch?: boolean;
+  /** True for parts that do not stand where they were drawn, since a person said so. */
+  readonly isMoved?: boolean;
 }
 
 /** A node as a part with sorted content. */
@@ -50,8 +53,8 @@ function sortParts(node: PageNode): Part {
   const said = node.layoutOverride?.contents;
   if (node.keepsPlace || said === 'nested')
     return { node, box, content: null, below: [], above: node.children };
-  if (said !== undefined)
-    return { node, box, content: overriddenContent(said, node.children), below: [], above: [] };
+  if (isFlowing(said))
+    return { node, box, content: contentAsSaid(said, node.children), below: [], above: [] };
   if (isAvatar(node)) return { node, box, ...contentOfAvatar(node, box) };
   return { node, box, ...contentOf(node.children, box, node, sortingIn(node)) };
 }
@@ -109,11 +112,14 @@ export function innerBox(node: BoxNode): Box {
   };
 }
 
-/** All children as a row or column, as a person said, in visual order. */
-function overriddenContent(direction: 'row' | 'column', children: readonly PageNode[]): Content {
-  const start = ({ box }: Part) => (direction === 'row' ? box.x : box.y);
-  const parts = children.map(partOf).toSorted((one, other) => start(one) - start(other));
-  return { direction, parts, rows: [] };
+/** All children in the direction that a person said. */
+export function contentAsSaid(direction: Content['direction'], children: readonly PageNode[]): Content {
+  const said = saidContent(direction, children);
+  const { isMoved } = said;
+  if (said.direction !== 'grid')
+    return { direction: said.direction, parts: said.children.map(partOf), rows: [], isMoved };
+  const rows = said.rows.map((row) => row.map((node) => node && partOf(node)));
+  return { direction: 'grid', parts: rows.flat().filter((part) => part !== null), rows, isMoved };
 }
 
 interface SortOptions {

@@ -21,6 +21,9 @@ export function insets(part: Part, inside: Box): Insets {
   const inner = paddingBox(part);
   const top = roundedLength(inside.y - inner.y);
   const below = roundedLength(bottom(inner) - bottom(inside));
+  // A box around parts that moved ends below them.
+  if (part.content?.isMoved)
+    return { top: Math.max(0, top), bottom: Math.max(0, top), over: { top: Math.min(0, top), bottom: 0 } };
   return {
     top: Math.max(0, top),
     bottom: Math.max(0, isDeep(part, inside) ? Math.min(top, below) : below),

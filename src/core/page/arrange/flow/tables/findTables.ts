@@ -1,14 +1,14 @@
 import { boxAround, followEachOther, spread, union } from '../../../../mockup/box';
 import { isPlain } from '../../../../look/look';
 import { withoutNumber } from '../../../../sort/tellingNames';
-import { isHeading, type Role } from '../../../../sort/vocabulary';
-import { anonymousBox } from '../../../anonymousBox';
+import type { Role } from '../../../../sort/vocabulary';
 import type { Page } from '../../../frame';
 import { mapBoxes, withChildren } from '../../../mapBoxes';
 import type { BoxNode, PageNode, TextNode } from '../../../node';
 import { placedBox } from '../../../placed';
 import { BY_HAND } from '../../../tolerances';
 import { leavesOf } from '../../../walk';
+import { asPart } from '../asPart';
 import { evenRows } from './evenRows';
 import type { Cell, Row } from './row';
 import { withoutStrayParts } from './strayParts';
@@ -194,14 +194,5 @@ function isHeadingRow({ cells }: WordedRow, below: WordedRow): boolean {
 }
 
 function tableRow(row: BoxNode, role: 'cell' | 'header-cell'): BoxNode {
-  return { ...row, role: 'row', children: row.children.map((cell) => asCell(cell, role)) };
-}
-
-const CELL_ROLES: ReadonlySet<Role> = new Set(['text', 'paragraph', 'box', 'item', 'cell', 'header-cell']);
-
-/** Words and plain boxes are cells themselves; whatever is something of its own stands in one. */
-function asCell(node: PageNode, role: 'cell' | 'header-cell'): PageNode {
-  const isPlain = CELL_ROLES.has(node.role) || (isHeading(node.role) && !node.roleSaid);
-  if (node.kind !== 'picture' && isPlain && node.href === undefined) return { ...node, role };
-  return { ...anonymousBox('cell', node.layer, placedBox(node.place)), role, children: [node] };
+  return { ...row, role: 'row', children: row.children.map((cell) => asPart(cell, role)) };
 }
