@@ -228,6 +228,31 @@ test('everything that can be said stands in one panel, for all that is chosen', 
   );
 });
 
+test('the layouts that parts could have are weighed, and another is chosen and dropped again', async ({
+  page,
+}) => {
+  const berth = (at: number) =>
+    `<g id="berth${at}"><rect x="${20 + at * 80}" y="20" width="60" height="40" fill="#fff"/><text x="${30 + at * 80}" y="44" font-size="14">Holm</text></g>`;
+  await readMockup(
+    page,
+    'berths.svg',
+    svgOf(`<g id="pier"><rect width="400" height="80" fill="#eee"/>${berth(0)}${berth(1)}${berth(2)}</g>`),
+  );
+  await page.getByRole('button', { name: 'flow', exact: true }).click();
+  await row(page, 'pier').getByRole('rowheader').click();
+  const layouts = page.getByRole('group', { name: 'Layouts of its parts' });
+  const column = layouts.getByRole('button', { name: /^in a column/ });
+  await expect(column).toContainText('moves 2 by up to');
+  await expectAccessible(page);
+  await column.click();
+  await expect(column).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByLabel('CSS code')).toContainText('flex-direction: column');
+  await layouts.getByRole('button', { name: /^exactly as drawn/ }).click();
+  await expect(page.getByLabel('CSS code')).toContainText('position: absolute');
+  await layouts.getByRole('button', { name: 'Automatic' }).click();
+  await expect(page.getByLabel('CSS code')).not.toContainText('position: absolute');
+});
+
 test('a query is kept as a view, and dropped again', async ({ page }) => {
   await readMockup(page, 'pier.svg', PIER);
   await page.getByLabel('Find layers').fill('kind:text role:heading');

@@ -15,6 +15,7 @@ import type { Assets, Mockup } from './mockup/mockup';
 import { arrange } from './page/arrange/arrange';
 import { joinPages } from './page/join/joinPages';
 import { lower, lowerVersions } from './page/lower';
+import { reportLayout } from './page/reportLayout';
 import { labelFields } from './page/links/labelFields';
 import { resolveLinks } from './page/links/resolveLinks';
 import { guessTitle } from './page/pageTitle';
@@ -168,6 +169,7 @@ export function pagesFromDecisions(
     const arranged = arrange(page, options.arrangement, states, target.fitsBrowsers);
     for (const { layer, state } of arranged.lostStates ?? []) report('state-lost', layer, { state });
     reportInexactBorders(arranged, report);
+    reportLayout(arranged, report);
     return arranged;
   });
   const joined = options.join ? joinPages(apart, mockup.screens) : apart;

@@ -262,6 +262,16 @@ export const WORDING = {
     severity: 'note',
     text: '{target} comes only near to what is drawn: {what}.',
   },
+  'at-coordinates': {
+    title: 'Parts at their coordinates',
+    severity: 'note',
+    text: 'No line separates its {count} parts, so they stand at their coordinates and do not move with longer words. Everything around it flows.',
+  },
+  'moved-as-said': {
+    title: 'Parts that a chosen layout moves',
+    severity: 'note',
+    text: 'Its tag says its parts are {contents}: {count} of them stand elsewhere than they are drawn, the farthest by {px} px.',
+  },
   'not-shown': {
     title: 'Screens not shown as they are drawn',
     severity: 'note',

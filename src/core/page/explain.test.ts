@@ -36,6 +36,12 @@ it('says what a tag overruled', () => {
   expect(sentences).toContain('Gap 7 px, as its tag says.');
 });
 
+it('says what stands at coordinates as a tag says', () => {
+  const { id } = explain('card', CARD, 'flow');
+  const { sentences } = explain('card', CARD, 'flow', new Map([[id, { contents: 'exact' } as const]]));
+  expect(sentences).toContain('Its parts stand exactly as drawn, with all inside, as its tag says.');
+});
+
 it('is silent about a layer without an element', () => {
   expect(
     explain('off', `${CARD}<rect id="off" width="9" height="9" display="none"/>`, 'flow').sentences,

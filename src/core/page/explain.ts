@@ -1,6 +1,7 @@
 import { formatNumber } from '../markup/numbers';
 import type { LayerId } from '../mockup/layer';
 import type { Decisions } from '../sort/decision';
+import { CONTENTS_WORDS } from '../sort/facets/contents';
 import { findNode } from './findNode';
 import type { Page } from './frame';
 import type { BoxNode, PageNode } from './node';
@@ -46,7 +47,8 @@ export function layoutReasons(node: PageNode): readonly string[] {
   const { place } = node;
   const own = place.kind === 'flow' ? [widthReason(place, node)] : [];
   if (node.kind === 'text' && node.layout) return [...paddingReasons(node.layout), ...own];
-  if (node.kind !== 'box' || !node.layout) return own;
+  if (node.kind !== 'box') return own;
+  if (!node.layout) return [...unflowingReasons(node), ...own];
   const { layout } = node;
   const flowing = node.children.filter((child) => child.place.kind === 'flow');
   return [
@@ -58,6 +60,11 @@ export function layoutReasons(node: PageNode): readonly string[] {
     ...looseReasons(node.children.length - flowing.length),
     ...own,
   ];
+}
+
+function unflowingReasons({ layoutOverride }: BoxNode): readonly string[] {
+  const said = layoutOverride?.contents;
+  return said === undefined ? [] : [`Its parts stand ${CONTENTS_WORDS[said]}, as its tag says.`];
 }
 
 function directionReason({ direction, tracks }: Layout, count: number, { layoutOverride }: BoxNode): string {

@@ -1,5 +1,6 @@
 import type { Meaning } from './meaning';
 import type { Look } from '../look/look';
+import type { Point } from '../mockup/matrix';
 import type { LayerId } from '../mockup/layer';
 import type { FaceId } from '../mockup/type';
 import type { LayoutOverride } from '../sort/decision';
@@ -98,6 +99,8 @@ interface NodeBase extends Meaning {
   readonly slot?: string;
   /** The direction in which the content scrolls. */
   readonly scroll?: Scroll;
+  /** Px by which it stands off from where it was drawn: a person chose the layout around it. Absent for none. */
+  readonly movedBy?: Point;
   /** What a person said about its layout. */
   readonly layoutOverride?: LayoutOverride;
   /** A note for the developer. */

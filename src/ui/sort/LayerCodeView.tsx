@@ -8,6 +8,7 @@ import { differencesOf, sayDifferences } from '../../core/sort/differences';
 import { ArrangementToggle } from '../shared/ArrangementToggle';
 import { CodeBlock } from '../shared/CodeBlock';
 import { layerLabel } from '../../core/look/layerLabel';
+import { LayoutChoices } from './LayoutChoices';
 import { layerPath } from './rows';
 import { useSort } from './SortContext';
 import { TagPanel } from './TagPanel';
@@ -52,6 +53,7 @@ export function LayerCodeView() {
         <ArrangementChoice />
       </Box>
       <Explanations />
+      <LayoutChoices />
       <Box
         sx={{
           flex: 1,

@@ -12,6 +12,7 @@ import type { LayerId } from '../../core/mockup/layer';
 import { createMemo, usingMemo } from '../../core/mockup/memoize';
 import type { Mockup } from '../../core/mockup/mockup';
 import { explainLayer, type Explanation } from '../../core/page/explain';
+import { layoutCandidates, type LayoutCandidate } from '../../core/page/layoutCandidates';
 import type { Arrangement } from '../../core/page/frame';
 import { pageFiles } from '../../core/pictures/picture';
 import type { PictureRecipes } from '../../core/pictures/recipes/recipe';
@@ -67,11 +68,13 @@ export interface ShownCode {
   readonly code: Fragment | null;
   /** Why the layer's element is as it is; empty without a layer. */
   readonly explanations: readonly Explanation[];
+  /** The layouts that its parts could have; empty without several parts in the flow. */
+  readonly candidates: readonly LayoutCandidate[];
   readonly page: ShownPage | null;
 }
 
 /** The same, with the page as a difference from the last message. */
-export interface ShownCodeDelta extends Pick<ShownCode, 'code' | 'explanations'> {
+export interface ShownCodeDelta extends Pick<ShownCode, 'code' | 'explanations' | 'candidates'> {
   readonly page: PageDelta | null;
   /** False when more may follow: the requested areas are up to date, all others may not be. */
   readonly isWhole: boolean;
@@ -168,7 +171,9 @@ function decisionDelta(): SortResultDelta {
 }
 
 function codeDelta({ cursor, screen, isPaged, areas }: CodeQuery): ShownCodeDelta {
-  if (cursor === null && !isPaged) return { code: null, explanations: [], page: null, isWhole: true };
+  if (cursor === null && !isPaged) {
+    return { code: null, explanations: [], candidates: [], page: null, isWhole: true };
+  }
   const now = currentDecisions();
   const { decided } = now;
   const measured = decided.measures.get(screen);
@@ -185,7 +190,8 @@ function codeDelta({ cursor, screen, isPaged, areas }: CodeQuery): ShownCodeDelt
   const code =
     cursor === null ? null : targetNow().fragment({ ...made, settings: loadedNow().settings }, cursor);
   const explanations = cursor === null ? [] : explainLayer(made.pages, made.decisions, cursor);
-  return { code, explanations, page, isWhole: !hasty && page?.isWhole !== false };
+  const candidates = cursor === null ? [] : layoutCandidates(made.pages, made.decisions, cursor);
+  return { code, explanations, candidates, page, isWhole: !hasty && page?.isWhole !== false };
 }
 
 function targetNow(): Target {

@@ -63,9 +63,9 @@ function connect(store: SortStore): () => void {
   );
   const show = latestOnly(
     (wanted: CodeQuery) => remote.show(wanted),
-    ({ code, explanations, page: news, isWhole }: ShownCodeDelta, isLast) => {
+    ({ code, explanations, candidates, page: news, isWhole }: ShownCodeDelta, isLast) => {
       page = news ? applyPageDelta(page, news) : page;
-      store.getState().take({ code, explanations, page: news && page });
+      store.getState().take({ code, explanations, candidates, page: news && page });
       if (!isLast) return;
       // The worksheet already shows the optimistic result. The code would wait while thousands of rows
       // render.

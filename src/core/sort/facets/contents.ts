@@ -2,7 +2,8 @@ import Joi from 'joi';
 import { CONTENTS, type Contents } from '../vocabulary';
 import { AUTOMATIC, choiceEditor, searchBy, textAttribute, type FacetEntry } from './facet';
 
-const WORDS: Readonly<Record<Contents, string>> = {
+/** What stands for each layout. */
+export const CONTENTS_WORDS: Readonly<Record<Contents, string>> = {
   row: 'in a row',
   column: 'in a column',
   grid: 'in a grid',
@@ -21,7 +22,7 @@ export const contents: FacetEntry<Contents> = {
   editor: {
     ...choiceEditor(
       'Children',
-      [...CONTENTS.map((value) => ({ value, label: WORDS[value] })), AUTOMATIC],
+      [...CONTENTS.map((value) => ({ value, label: CONTENTS_WORDS[value] })), AUTOMATIC],
       'automatic',
     ),
     group: 'layout',

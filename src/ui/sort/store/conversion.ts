@@ -9,7 +9,7 @@ import type { ConversionSlice, MakeSlice } from './state';
 export const conversionSlice: MakeSlice<ConversionSlice> = (set, get, opened) => ({
   findings: findingsByLayer(opened.findings),
   result: null,
-  code: { code: null, explanations: [], page: null },
+  code: { code: null, explanations: [], candidates: [], page: null },
   visibleArea: null,
   arrangement: (opened.options ?? USUAL_OPTIONS).arrangement,
   settle: (result) =>

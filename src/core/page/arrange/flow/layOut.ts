@@ -76,7 +76,7 @@ function layOutAnew(part: Part, stand: SizingConstraints): PageNode {
   if (node.kind !== 'box') return { ...node, place };
   const loose = [...part.below, ...part.above];
   if (!content) return { ...node, place, children: loose.map((each) => pinned(each, part)) };
-  const laid = LAY_OUT[content.direction](part, content, stand.isWidthGiven, layOut);
+  const laid = layOutContent(part, content, stand.isWidthGiven, layOut);
   const children = [
     ...part.below.map((each) => pinned(each, part)),
     ...laid.children,
@@ -85,11 +85,24 @@ function layOutAnew(part: Part, stand: SizingConstraints): PageNode {
   return { ...node, place, layout: laid.layout, children };
 }
 
-const LAY_OUT: Readonly<
-  Record<Content['direction'], (part: Part, content: Content, given: boolean, layOut: LayOut) => LayoutResult>
-> = { row: layOutRow, column: layOutColumn, grid: layOutGrid };
+const LAY_OUT = { row: layOutRow, column: layOutColumn, grid: layOutGrid } as const;
 
-function flowPlace(
+/**
+ * Lays out the parts of a content in its direction.
+ * @param given true where the container sets the width
+ * @param layOutPart lays out each part with the constraints that it gets
+ */
+export function layOutContent(
+  part: Part,
+  content: Content,
+  given: boolean,
+  layOutPart: LayOut,
+): LayoutResult {
+  return LAY_OUT[content.direction](part, content, given, layOutPart);
+}
+
+/** The place of a part that the layout around constrains. */
+export function flowPlace(
   { node, box }: Part,
   { widthMode, heightMode, align, margin }: SizingConstraints,
 ): FlowPlace {

@@ -112,14 +112,21 @@ export function innerBox(node: BoxNode): Box {
   };
 }
 
-/** All children in the direction that a person said. */
-export function contentAsSaid(direction: Content['direction'], children: readonly PageNode[]): Content {
+/**
+ * All children in the direction that a person said.
+ * @param part makes a part of each
+ */
+export function contentAsSaid(
+  direction: Content['direction'],
+  children: readonly PageNode[],
+  part: (node: PageNode) => Part = partOf,
+): Content {
   const said = saidContent(direction, children);
   const { isMoved } = said;
   if (said.direction !== 'grid')
-    return { direction: said.direction, parts: said.children.map(partOf), rows: [], isMoved };
-  const rows = said.rows.map((row) => row.map((node) => node && partOf(node)));
-  return { direction: 'grid', parts: rows.flat().filter((part) => part !== null), rows, isMoved };
+    return { direction: said.direction, parts: said.children.map(part), rows: [], isMoved };
+  const rows = said.rows.map((row) => row.map((node) => node && part(node)));
+  return { direction: 'grid', parts: rows.flat().filter((each) => each !== null), rows, isMoved };
 }
 
 interface SortOptions {

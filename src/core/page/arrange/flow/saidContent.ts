@@ -81,7 +81,7 @@ function inLine(nodes: readonly PageNode[], axis: 'x' | 'y', gap: number): reado
   let { x, y } = around;
   return nodes.map((node) => {
     const box = boxOf(node);
-    const moved = moveNode(node, x - box.x, y - box.y);
+    const moved = displaced(node, x - box.x, y - box.y);
     if (axis === 'x') x += box.width + gap;
     else y += box.height + gap;
     return moved;
@@ -105,7 +105,7 @@ function inGrid(
     let x = around.x;
     const moved = row.map((node, column): PageNode => {
       const box = boxOf(node);
-      const placed = moveNode(node, x - box.x, y - box.y);
+      const placed = displaced(node, x - box.x, y - box.y);
       x += widths[column]! + gap;
       return placed;
     });
@@ -113,6 +113,11 @@ function inGrid(
     y += Math.max(...row.map((node) => boxOf(node).height)) + gap;
   }
   return rows;
+}
+
+/** A node elsewhere than it was drawn, which says so. */
+function displaced(node: PageNode, x: number, y: number): PageNode {
+  return x === 0 && y === 0 ? node : { ...moveNode(node, x, y), movedBy: { x, y } };
 }
 
 /** A row with an empty cell for each one that is missing at its end. */
