@@ -118,8 +118,8 @@ it('the page in pieces is the page', () =>
     for (const arrangement of ARRANGEMENTS) {
       for (const tags of [new Map(), new Map([[idAt('/hero'), { outcome: 'aside' } as const]])]) {
         const conversion = build(reading, tags, arrangement);
-        // The pieces have their values written out: they are not read, only shown.
-        const settings = { values: 'plain' };
+        // The pieces have their values written out, and icons as files: they are not read, only shown.
+        const settings = { values: 'plain', icons: 'files' };
         const input = { ...conversion, settings, language: USUAL_LANGUAGE, keyed: true } as const;
         const [page, sheet] = TARGETS.html.emit(input).files;
         const { rules, parts } = TARGETS.html.preview(conversion.pages[0]!, input);

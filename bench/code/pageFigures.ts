@@ -36,17 +36,23 @@ export async function codeFigures(page: Page, css: string): Promise<CodeFigures>
     const worn = new Map<string, number>();
     for (const e of all)
       for (const name of e.classList) if (name !== 'screen') worn.set(name, (worn.get(name) ?? 0) + 1);
-    const shapeOf = (e: Element): string => `${e.tagName}(${[...e.children].map(shapeOf).join()})`;
-    const groups = all.flatMap((parent) => {
+    const shapeOf = (e: Element): string =>
+      `${e.tagName}(${e.tagName === 'svg' ? '' : [...e.children].map(shapeOf).join()})`;
+    // What an icon is drawn with is no code of the page.
+    const html = all.filter((e) => e.tagName !== 'svg');
+    const groups = html.flatMap((parent) => {
       const byShape = new Map<string, Element[]>();
       for (const child of parent.children) {
+        if (child.tagName === 'svg') continue;
         const shape = shapeOf(child);
         byShape.set(shape, [...(byShape.get(shape) ?? []), child]);
       }
       return [...byShape.values()].filter((group) => group.length > 1 && group[0]!.childElementCount > 0);
     });
     const wornIn = (e: Element): string =>
-      [e, ...e.querySelectorAll('*')].map((each) => `${each.className}|${each.hasAttribute('style')}`).join();
+      [e, ...e.querySelectorAll('*')]
+        .map((each) => `${each.getAttribute('class')}|${each.hasAttribute('style')}`)
+        .join();
     const fields = all.filter((e) => /^(?:INPUT|SELECT|TEXTAREA)$/.test(e.tagName)) as HTMLInputElement[];
     return {
       elements: all.length,
@@ -54,7 +60,7 @@ export async function codeFigures(page: Page, css: string): Promise<CodeFigures>
       classes: worn.size,
       once: [...worn.values()].filter((count) => count === 1).length,
       siblings: groups.length,
-      unlike: groups.filter((group) => new Set(group.map((e) => e.className)).size > 1).length,
+      unlike: groups.filter((group) => new Set(group.map((e) => e.getAttribute('class'))).size > 1).length,
       unlikeInside: groups.filter((group) => new Set(group.map(wornIn)).size > 1).length,
       tables: all.filter((e) => e.tagName === 'TABLE').length,
       fields: fields.length,

@@ -178,8 +178,9 @@ async function drawPictures(
   printer: PdfPrinter,
 ): Promise<{ drawn: DrawnPicture[]; failed: readonly Finding[] }> {
   const { findings: failed, report } = findingList();
-  const asked = conversion.plan.pictures.filter(
-    ({ layers }) => !only || layers.some((layer) => only.has(layer)),
+  const held = new Set(conversion.emission.heldPictures);
+  const asked = conversion.plan.pictures.filter(({ name, layers }) =>
+    only ? layers.some((layer) => only.has(layer)) : !held.has(name),
   );
   const jobs = asked.flatMap((picture) => picture.files.map((file) => ({ picture, file })));
   const drawn: (DrawnPicture | null)[] = jobs.map(() => null);

@@ -9,6 +9,7 @@ import type { PicturePlan } from '../pictures/picture';
 import type { PictureSupport } from '../pictures/recipes/automaticRecipe';
 import type { Decisions } from '../sort/decision';
 import type { StyleSheet } from '../style/styleSheet';
+import type { Icons } from './html/icons';
 import type { StyleBook } from './styleBook';
 import type { PagePieces } from './preview';
 import type { TargetOptions, TargetSettings } from './targetOptions';
@@ -47,6 +48,8 @@ export interface EmitInput {
   readonly settings: TargetSettings;
   /** The language of the page's words, a BCP 47 tag. */
   readonly language: string;
+  /** The pictures that pages hold as symbols, by their names. Absent for none. */
+  readonly icons?: Icons;
   /** True to write each element's layer in `data-layer`. */
   readonly keyed?: boolean;
 }
@@ -74,6 +77,8 @@ export interface Fragment {
 }
 
 export interface TargetOutput {
+  /** The names of pictures that pages hold themselves, so that nothing asks for their files. Absent for none. */
+  readonly heldPictures?: readonly string[];
   readonly files: readonly EmittedFile[];
   readonly sourceMap: SourceMap;
 }

@@ -6,7 +6,13 @@ const { options } = TARGETS.html;
 
 describe('the options of a target', () => {
   it('have a usual value, which settings change', () => {
-    expect(usualSettings(options)).toEqual({ unit: 'px', values: 'named', tokens: 'none', shared: 'within' });
+    expect(usualSettings(options)).toEqual({
+      unit: 'px',
+      values: 'named',
+      tokens: 'none',
+      icons: 'symbols',
+      shared: 'within',
+    });
     expect(settingOf(options, {}, 'unit')).toBe('px');
     expect(settingOf(options, { unit: 'rem' }, 'unit')).toBe('rem');
   });
@@ -15,7 +21,7 @@ describe('the options of a target', () => {
     expect(problemOfSettings(options, { unit: 'rem' })).toBeNull();
     expect(problemOfSettings(options, { unit: 'em' })).toBe('The option unit is px or rem, not em.');
     expect(problemOfSettings(options, { colour: 'red' })).toBe(
-      'There is no option colour; there is unit, values, tokens, shared.',
+      'There is no option colour; there is unit, values, tokens, icons, shared.',
     );
     expect(problemOfSettings(options, { toString: 'px' } as never)).toMatch(/^There is no option toString/);
   });

@@ -17,6 +17,11 @@ export const VOID_ELEMENTS: ReadonlySet<string> = new Set([
   'wbr',
 ]);
 
+/** Elements of SVG that have no content here: a tag that closes itself ends them (HTML, §13.1.2.1). */
+const CLOSING_THEMSELVES: ReadonlySet<string> = new Set(
+  'circle ellipse line path polygon polyline rect use'.split(' '),
+);
+
 /** Where an element with an origin was printed. */
 export interface PrintedSpan extends Origin {
   /** First and last line, from 1. */
@@ -84,6 +89,7 @@ class HtmlWriter {
     if (typeof node === 'string') return escapeText(node);
     this.elements += 1;
     if (VOID_ELEMENTS.has(node.name)) return openTag(node);
+    if (CLOSING_THEMSELVES.has(node.name)) return openTag(node).replace(/>$/, ' />');
     const inner = node.children.map((child) =>
       typeof child === 'string' ? escapeText(child) : this.recording(child, () => this.inline(child)),
     );

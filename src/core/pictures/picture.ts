@@ -87,6 +87,8 @@ export interface Picture {
   readonly files: readonly PictureFile[];
   /** Why it has these files. */
   readonly reason: string;
+  /** True where a person asked for these files. Absent for automatic ones. */
+  readonly isAsked?: true;
 }
 
 /** A file that belongs to several pictures. */

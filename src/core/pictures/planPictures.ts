@@ -62,7 +62,7 @@ export function planPictures(
 ): PicturePlan {
   const byContent = new Map<
     string,
-    Pick<Picture, 'name' | 'source' | 'files' | 'reason'> & { readonly layers: LayerId[] }
+    Pick<Picture, 'name' | 'source' | 'files' | 'reason' | 'isAsked'> & { readonly layers: LayerId[] }
   >();
   const placed = new Map<LayerId, { picture: string; box: Box }>();
   const symbolsOf = new Map<string, string[]>();
@@ -130,7 +130,14 @@ export function planPictures(
     const asksForText = files.some(({ svg }) => svg?.text === 'text');
     const withText = asksForText ? drawn.withText() : null;
     const whole = source.kind === 'svg' && withText !== null ? { ...source, withText } : source;
-    byContent.set(mark, { name, layers: [layer.id], source: whole, files, reason });
+    byContent.set(mark, {
+      name,
+      layers: [layer.id],
+      source: whole,
+      files,
+      reason,
+      ...(recipes !== null && { isAsked: true as const }),
+    });
     placed.set(layer.id, { picture: name, box });
   }
   const symbols = [...symbolsOf].map(([each, names]): SharedFile => {

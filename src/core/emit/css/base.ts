@@ -60,14 +60,14 @@ const CHECK_RULE: CssRule = {
 const holdsCheck = holding(({ role }) => isCheckRole(role));
 
 /** A picture fills the link or button around it. Buttons centre what has no place of its own. */
-const WRAPPED_PICTURE_RULE: CssRule = {
-  selector: ':where(.screen :is(a, button) > img)',
+const wrappedPictureRule = (picture: string): CssRule => ({
+  selector: `:where(.screen :is(a, button) > ${picture})`,
   declarations: [
     ['display', 'block'],
     ['left', '0'],
     ['top', '0'],
   ],
-};
+});
 
 /** True for a picture with a link or button around it: a line of text would leave room beneath it. */
 const holdsWrappedPicture = holding((node) => node.kind === 'picture' && isWrapped(node));
@@ -95,7 +95,7 @@ const PARTLY_FLOWING_RULES: readonly CssRule[] = [
 ];
 
 /** Rules for pages in the flow: the layout places every element, in the order of the code. */
-const FLOWING_RULES: readonly CssRule[] = [
+const flowingRules = (picture: string): readonly CssRule[] => [
   {
     selector: '.screen',
     declarations: [
@@ -112,7 +112,7 @@ const FLOWING_RULES: readonly CssRule[] = [
     ],
   },
   {
-    selector: ':where(.screen img)',
+    selector: `:where(.screen ${picture})`,
     declarations: [
       ['flex', 'none'],
       ['object-fit', 'cover'],
@@ -137,8 +137,15 @@ export function commonGround(pages: readonly Page[]): Colour | null {
  * The rules before the page's own classes: placement, and a reset of browser styles.
  * @param hasSources whether pictures have files in newer formats
  * @param body the type that texts inherit
+ * @param hasIcons whether icons are symbols in the page
  */
-export function baseRules(pages: readonly Page[], hasSources: boolean, body: BodyType): CssRule[] {
+export function baseRules(
+  pages: readonly Page[],
+  hasSources: boolean,
+  body: BodyType,
+  hasIcons: boolean,
+): CssRule[] {
+  const picture = hasIcons ? ':is(img, svg)' : 'img';
   const ground = commonGround(pages);
   return [
     { selector: '*,\n*::before,\n*::after', declarations: [['box-sizing', 'border-box']] },
@@ -151,7 +158,7 @@ export function baseRules(pages: readonly Page[], hasSources: boolean, body: Bod
       ],
     },
     ...(body.declarations.length > 0 ? [HEADING_RULE] : []),
-    ...(pages.some((page) => page.layout) ? FLOWING_RULES : FIXED_RULES),
+    ...(pages.some((page) => page.layout) ? flowingRules(picture) : FIXED_RULES),
     ...(pages.some(({ children }) => children.some(holdsTable)) ? TABLE_RULES : []),
     ...(pages.some(flowsWithin) ? PARTLY_FLOWING_RULES : []),
     { selector: ':where(.screen .run, .screen br)', declarations: [['position', 'static']] },
@@ -195,7 +202,9 @@ export function baseRules(pages: readonly Page[], hasSources: boolean, body: Bod
     ...(pages.some((page) => page.narrow) || hasSources
       ? [{ selector: '.screen picture', declarations: [['display', 'contents'] as const] }]
       : []),
-    ...(pages.some(({ children }) => children.some(holdsWrappedPicture)) ? [WRAPPED_PICTURE_RULE] : []),
+    ...(pages.some(({ children }) => children.some(holdsWrappedPicture))
+      ? [wrappedPictureRule(picture)]
+      : []),
     {
       selector: pages.some(({ children }) => children.some(holdsOrdered))
         ? ':where(.screen :is(ul, ol))'

@@ -11,7 +11,7 @@ import { bodyTypeOf } from './bodyType';
 import { elementRules } from './elementRules';
 import { themeRules, type ThemeRules } from './themeRules';
 
-export type SheetInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'fonts'>;
+export type SheetInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'fonts' | 'icons'>;
 
 /** The rules of the style sheet that all pages share, lengths in px and every value written out. */
 export function sheetRules(input: SheetInput): readonly CssRule[] {
@@ -31,6 +31,7 @@ function withElements(input: SheetInput, elements: readonly CssRule[]): readonly
     pages,
     plan.pictures.some((picture) => newerFormats(picture).length > 0),
     body,
+    input.icons !== undefined,
   ).map((rule) => withThemedGround(rule, pages, sheet, themed));
   return [
     ...fonts.map(fontRule),

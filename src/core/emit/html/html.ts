@@ -3,14 +3,16 @@ import { printHtml, printHtmlWithSpans, type PrintedSpan } from '../../markup/pr
 import { withAnyMemo } from '../../mockup/memoize';
 import type { SourceSpan } from '../sourceMap';
 import type { Page } from '../../page/frame';
-import type { EmitInput, FragmentInput, Target, TargetOutput } from '../target';
+import type { BookInput, EmitInput, FragmentInput, Target, TargetOutput } from '../target';
 import type { LayerId } from '../../mockup/layer';
+import { styleBook } from '../css/styleBook';
 import { furnitureFiles } from './furnitureFiles';
 import { pageFile } from './pageFile';
 import { BROWSER_TARGET } from '../browserTarget';
 import { printSheet, tokenFile } from '../css/sheetFiles';
 import { layerFragment, type MarkupPrinter } from '../markup/layerFragment';
 import { writtenMarkup } from '../implied/writtenMarkup';
+import { symbolsOf, withIcons } from './icons';
 import { HTML_OPTIONS, isSharedApart } from './options';
 
 const PRINTER: MarkupPrinter = {
@@ -26,9 +28,11 @@ export const html = {
   name: 'html',
   label: 'HTML',
   options: HTML_OPTIONS,
-  emit: (input: EmitInput): TargetOutput => withAnyMemo(() => emitPages(input)),
+  emit: (input: EmitInput): TargetOutput => withAnyMemo(() => emitPages(withIcons(input))),
   pageFile,
-  fragment: (input: FragmentInput, layer: LayerId) => withAnyMemo(() => layerFragment(input, layer, PRINTER)),
+  fragment: (input: FragmentInput, layer: LayerId) =>
+    withAnyMemo(() => layerFragment(withIcons(input), layer, PRINTER)),
+  styleBook: (input: BookInput) => withAnyMemo(() => styleBook(withIcons(input))),
 } as const satisfies Target;
 
 function emitPages(input: EmitInput): TargetOutput {
@@ -45,6 +49,7 @@ function emitPages(input: EmitInput): TargetOutput {
       ...tokenFile(input),
       ...(isSharedApart(input) ? furnitureFiles(input) : []),
     ],
+    ...(input.icons && { heldPictures: [...input.icons.keys()] }),
     sourceMap: Object.fromEntries(
       pages.map(({ path, screen, spans }) => [path, insideScreen(spans, screen)]),
     ),
@@ -58,14 +63,16 @@ function insideScreen(spans: readonly PrintedSpan[], screen: string): readonly S
   return others.map((span) => ({ ...span, element: span.element - own.element - 1 }));
 }
 
-function printPage({ title }: Page, screen: MarkupElement, { language }: EmitInput) {
+function printPage(page: Page, screen: MarkupElement, { language, icons }: EmitInput) {
+  const { title } = page;
+  const symbols = symbolsOf(page, icons);
   const head = element('head', {}, [
     element('meta', { charset: 'utf-8' }),
     element('meta', { name: 'viewport', content: 'width=device-width, initial-scale=1' }),
     element('title', {}, [title]),
     element('link', { rel: 'stylesheet', href: 'styles.css' }),
   ]);
-  const body = element('body', {}, [screen]);
+  const body = element('body', {}, symbols ? [screen, symbols] : [screen]);
   const doctype = '<!doctype html>\n';
   const { text, spans } = printHtmlWithSpans([element('html', { lang: language }, [head, body])]);
   return {

@@ -5,6 +5,10 @@ import { settingOf, type TargetOptions } from '../targetOptions';
 /** What a person chooses about HTML and CSS. */
 export const HTML_OPTIONS = {
   ...SHEET_OPTIONS,
+  icons: {
+    label: 'Icons of one colour',
+    values: { symbols: 'symbols in the page', files: 'files' },
+  },
   shared: {
     label: 'Shared parts',
     values: { within: 'in each page', apart: 'also as files of their own' },

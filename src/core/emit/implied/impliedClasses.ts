@@ -23,7 +23,7 @@ export interface ImpliedClasses {
   readonly inMarkup: (markup: MarkupElement) => MarkupElement;
 }
 
-type ImpliedInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan'>;
+type ImpliedInput = Pick<EmitInput, 'pages' | 'sheet' | 'plan' | 'icons'>;
 
 const NONE: ImpliedClasses = {
   selectorOf: () => null,
@@ -39,9 +39,11 @@ const lastImplied = memoizeLast<StyleSheet, ImpliedClasses>();
  * @param marked the markup of the pages, with all classes, where it is there already: it is the same however it is linked
  */
 export function impliedClasses(input: ImpliedInput, marked?: readonly MarkupElement[]): ImpliedClasses {
-  const { pages, sheet, plan } = input;
+  const { pages, sheet, plan, icons } = input;
   if (!pages.some(({ layout }) => layout)) return NONE;
-  return lastImplied(sheet, [...pages, plan], () => impliedAnew(input, marked ?? markupOf(input)));
+  return lastImplied(sheet, [...pages, plan, icons?.size], () =>
+    impliedAnew(input, marked ?? markupOf(input)),
+  );
 }
 
 /** Ids decide which elements label others, and links which ones are links. */

@@ -4,10 +4,13 @@ import type { LayerId } from '../../mockup/layer';
 import type { Page, Unit } from '../../page/frame';
 import type { PicturePlan } from '../../pictures/picture';
 import type { StyleSheet } from '../../style/styleSheet';
+import type { Icons } from '../html/icons';
 
 export interface MarkupContext {
   readonly sheet: StyleSheet;
   readonly plan: PicturePlan;
+  /** The pictures that the page holds as symbols. Absent for none. */
+  readonly icons?: Icons;
   readonly keyed?: boolean;
   readonly unit?: Unit;
   /** True where nodes have fixed coordinates unless a parent has a layout. */

@@ -2,26 +2,63 @@ import { element, type Attributes, type MarkupElement } from '../../markup/eleme
 import { formatNumber } from '../../markup/numbers';
 import { isWrapped, type PictureNode } from '../../page/node';
 import { onNarrow } from '../../page/join/narrow';
+import { bodyTypeOf } from '../css/bodyType';
 import { narrowMedia } from '../css/widthRules';
 import { mainFile, newerFormats, pageFiles, pictureNamed, type PictureFile } from '../../pictures/picture';
+import type { Icon } from '../html/icons';
 import type { MarkupContext } from './context';
 import { sharedAttributes, placeStyle, ofNode } from './attributes';
 
 export function pictureMarkup(node: PictureNode, context: MarkupContext): MarkupElement {
   const around = isWrapped(node);
+  const shown = around ? {} : { ...sharedAttributes(node, context), style: placeStyle(node, context) };
+  const icon = context.icons?.get(node.picture);
+  const image = icon ? iconMarkup(node, icon, shown, context) : imageMarkup(node, shown, context);
+  if (!around) return image;
+  const attributes = { ...sharedAttributes(node, context), style: placeStyle(node, context) };
+  return ofNode(node, element(node.href === undefined ? 'button' : 'a', attributes, [image]));
+}
+
+/** A use of a symbol (SVG 2, §5.6), in its colour unless that is the colour of the page's words. */
+function iconMarkup(
+  node: PictureNode,
+  { id, colour }: Icon,
+  { style, ...shown }: Attributes,
+  { sheet }: MarkupContext,
+): MarkupElement {
+  const { alternative, place } = node;
+  const isPlain = new Map(bodyTypeOf(sheet).declarations).get('color') === colour;
+  const svg = element(
+    'svg',
+    {
+      ...shown,
+      width: formatNumber(place.width),
+      height: formatNumber(place.height),
+      color: isPlain ? null : colour,
+      ...(alternative === '' ? { 'aria-hidden': 'true' } : { role: 'img', 'aria-label': alternative }),
+      style,
+    },
+    [element('use', { href: `#${id}` })],
+  );
+  return isWrapped(node) ? svg : ofNode(node, svg);
+}
+
+/** @param shown what the image itself wears, where no link or button is around it */
+function imageMarkup(
+  node: PictureNode,
+  { style, ...shown }: Attributes,
+  context: MarkupContext,
+): MarkupElement {
   const main = mainFile(context.plan, node.picture);
-  const image = withSources(node, context, {
-    ...(around ? {} : sharedAttributes(node, context)),
+  return withSources(node, context, {
+    ...shown,
     src: main?.path,
     ...(main && sourceSet(filesLike(main, node.picture, context), node.place.width, 2)),
     width: formatNumber(node.place.width),
     height: formatNumber(node.place.height),
     alt: node.alternative,
-    style: around ? null : placeStyle(node, context),
+    style,
   });
-  if (!around) return image;
-  const attributes = { ...sharedAttributes(node, context), style: placeStyle(node, context) };
-  return ofNode(node, element(node.href === undefined ? 'button' : 'a', attributes, [image]));
 }
 
 function filesOf(picture: string, { plan }: MarkupContext): readonly PictureFile[] {
