@@ -128,7 +128,9 @@ describe('orden convert', () => {
       'an unknown option of the target',
       ['convert', DEMO, '--out', 'x', '--set', 'colour=red'],
       2,
-      expect.stringMatching(/^orden: There is no option colour; there is unit, values, tokens, icons, shared\./),
+      expect.stringMatching(
+        /^orden: There is no option colour; there is unit, values, tokens, icons, shared\./,
+      ),
     ],
     ['an unknown flag', ['convert', DEMO, '--fast'], 2, expect.stringMatching(/^orden: Unknown option/)],
   ])('answers %s with one sentence', async (_, args, status, message) => {

@@ -7,7 +7,7 @@ import { sheetRules, wornSheetRules, type SheetInput } from './sheet';
 
 /** The style sheet of pages with its tokens, lengths in px. */
 export function tokenSheet(input: SheetInput): TokenSheet {
-  return lastSheet(input.sheet, [input.pages, input.plan, input.fonts, input.icons?.size], () =>
+  return lastSheet(input.sheet, [input.pages, input.plan, input.fonts, input.icons], () =>
     withTokens(sheetRules(input), input.sheet.values),
   );
 }

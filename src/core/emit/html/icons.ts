@@ -1,10 +1,11 @@
 import { element, type MarkupElement } from '../../markup/element';
 import { freeName } from '../../markup/freeName';
+import { memoizeLast } from '../../mockup/memoize';
 import type { Page } from '../../page/frame';
 import type { PageNode } from '../../page/node';
 import { pageNodes } from '../../page/walk';
 import { iconSymbol, type IconSymbol } from '../../pictures/iconSymbol';
-import { pageFiles, type Picture } from '../../pictures/picture';
+import { pageFiles, type Picture, type PicturePlan } from '../../pictures/picture';
 import type { EmitInput } from '../target';
 import { settingOf } from '../targetOptions';
 import { HTML_OPTIONS } from './options';
@@ -27,21 +28,26 @@ export function withIcons<Input extends Pick<EmitInput, 'pages' | 'plan' | 'sett
   const { pages, plan, settings } = input;
   if (settingOf(HTML_OPTIONS, settings, 'icons') === 'files' || !pages.some(({ layout }) => layout))
     return input;
+  const icons = lastIcons(plan, pages, () => iconsOf(input));
+  return icons.size > 0 ? { ...input, icons } : input;
+}
+
+const lastIcons = memoizeLast<PicturePlan, Icons>();
+
+function iconsOf({ pages, plan }: Pick<EmitInput, 'pages' | 'plan'>): Icons {
   const varying = new Set(pages.flatMap(pageNodes).flatMap(varyingPictures));
-  const drawn = new Map<string, Icon>();
+  const ids = new Map<string, string>();
   const icons = new Map<string, Icon>();
-  const ids = new Set<string>();
   for (const picture of plan.pictures) {
     const symbol = varying.has(picture.name) ? null : symbolOf(picture);
     if (!symbol) continue;
-    const mark = JSON.stringify([symbol.viewBox, symbol.content]);
-    const id = drawn.get(mark)?.id ?? freeName(idOf(picture), (each) => ids.has(each));
-    ids.add(id);
-    const icon = { ...symbol, id };
-    if (!drawn.has(mark)) drawn.set(mark, icon);
-    icons.set(picture.name, icon);
+    const drawn = JSON.stringify([symbol.viewBox, symbol.content]);
+    const taken = new Set(ids.values());
+    const id = ids.get(drawn) ?? freeName(idOf(picture), (each) => taken.has(each));
+    ids.set(drawn, id);
+    icons.set(picture.name, { ...symbol, id });
   }
-  return icons.size > 0 ? { ...input, icons } : input;
+  return icons;
 }
 
 function idOf({ name }: Picture): string {
