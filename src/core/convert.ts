@@ -163,7 +163,15 @@ export function pagesFromDecisions(
   const lettered = flows ? withStandIns(mockup) : mockup;
   const apart = lettered.screens.map((screen) => {
     const measured = measures.get(screen.id) ?? new Map<string, never>();
-    const context = { screen, mockup: lettered, measures: measured, decisions, plan, flows };
+    const context = {
+      screen,
+      mockup: lettered,
+      measures: measured,
+      decisions,
+      plan,
+      flows,
+      ...(flows && { asDrawn: mockup }),
+    };
     const page = lower(context, options.frame ?? plainFrame(options.arrangement));
     const states = lowerVersions(versions, context);
     const arranged = arrange(page, options.arrangement, states, target.fitsBrowsers);

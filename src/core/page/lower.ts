@@ -1,6 +1,7 @@
 import type { Measure, Measures } from '../mockup/bounds';
 import { sameBox, union, type Box } from '../mockup/box';
 import { changedKeys, withAncestors } from '../mockup/changedKeys';
+import { walk } from '../mockup/walk';
 import { flatMap } from '../mockup/flatMap';
 import type { GroupLayer, Layer, LayerId } from '../mockup/layer';
 import type { Matrix } from '../mockup/matrix';
@@ -29,6 +30,10 @@ import type { Page, PageFrame } from './frame';
 export interface LowerContext {
   readonly screen: Screen;
   readonly mockup: Mockup;
+  /**
+   * In the flow, the mockup without the stand-ins of missing fonts: what is wanted exactly as drawn has its letters.
+   */
+  readonly asDrawn?: Mockup;
   readonly measures: Measures;
   readonly decisions: Decisions;
   readonly plan: PicturePlan;
@@ -74,14 +79,27 @@ function changedLayers(now: LowerContext, last: LowerContext): ReadonlySet<Layer
   const isAlike =
     now.measures === last.measures && now.mockup.faces === last.mockup.faces && now.flows === last.flows;
   if (!isAlike) return null;
+  const decided = changedKeys(last.decisions, now.decisions);
+  const isExactNow = (key: LayerId) => isExact(now.decisions.get(key));
+  const switched = decided.filter((key) => isExact(last.decisions.get(key)) !== isExactNow(key));
   return withAncestors(now.screen, [
-    ...changedKeys(last.decisions, now.decisions),
+    ...decided,
+    // All inside of a part that is exactly as drawn, or no longer, is lowered anew.
+    ...switched.flatMap((key) => {
+      const layer = treeOf(now.mockup).layer(key);
+      return layer ? walk(layer).map(({ id }) => id) : [];
+    }),
     ...changedKeys(
       last.plan.placed,
       now.plan.placed,
       (one, other) => one.picture === other.picture && sameBox(one.box, other.box, 0),
     ),
   ]);
+}
+
+/** True for a layer whose content a person wants exactly as drawn. */
+function isExact(decision: Decision | undefined): boolean {
+  return decision?.layoutOverride.contents === 'exact';
 }
 
 /** The versions of layers on a screen as nodes; places are px of the screen. */
@@ -115,6 +133,10 @@ function lowerAnew(layer: Layer, context: LowerContext, lowered: Lowered): PageN
   const shared = () => sharedParts(layer, decision, context.mockup);
   switch (layer.kind) {
     case 'group': {
+      const { asDrawn, ...others } = context;
+      const drawn = asDrawn && isExact(decision) ? treeOf(asDrawn).layer(layer.id) : undefined;
+      if (asDrawn && drawn?.kind === 'group')
+        return lowerAnew(drawn, { ...others, mockup: asDrawn, flows: false }, lowered);
       // The shadows of a group around a single box become that box's own.
       const bearer = layer.effects.length > 0 ? shadowBearer(layer) : null;
       const children = flatMap(

@@ -35,7 +35,7 @@ function containersWith(nodes: readonly PageNode[], test: (box: BoxNode) => bool
 /** The containers without a layout whose parts hold words, but none inside of another, and none that a person wants so. */
 function outermostAtCoordinates(nodes: readonly PageNode[]): readonly BoxNode[] {
   return nodes.flatMap((node): readonly BoxNode[] => {
-    if (node.kind !== 'box') return [];
+    if (node.kind !== 'box' || node.layoutOverride?.contents === 'exact') return [];
     const parts = node.children.filter(({ hidden }) => !hidden);
     const isLoose = !node.layout && !node.layoutOverride?.contents && parts.length > 1;
     return isLoose && textsIn(parts).length > 1 ? [node] : outermostAtCoordinates(node.children);

@@ -1,9 +1,10 @@
-import { area, boxAround } from '../../../mockup/box';
+import { area, boxAround, overlaps } from '../../../mockup/box';
 import { anonymousBox } from '../../anonymousBox';
 import type { Page } from '../../frame';
 import type { BoxNode, PageNode } from '../../node';
 import { isBesideMain, roleEntry } from '../../../sort/vocabulary';
 import { placedBox } from '../../placed';
+import { BY_HAND } from '../../tolerances';
 import { walkNodes } from '../../walk';
 
 function isBeside({ role }: PageNode): boolean {
@@ -76,9 +77,12 @@ function replaced(nodes: readonly PageNode[], node: PageNode, by: PageNode): rea
   return nodes.map((each) => (each === node ? by : each));
 }
 
-/** True for nodes with nothing else between them. */
+/** True for nodes that can stand in one box: nothing that is drawn between them lies in its area. */
 function areTogether(own: readonly PageNode[], nodes: readonly PageNode[]): boolean {
-  return nodes.indexOf(own.at(-1)!) - nodes.indexOf(own[0]!) + 1 === own.length;
+  const [first, last] = [nodes.indexOf(own[0]!), nodes.indexOf(own.at(-1)!)];
+  const between = nodes.slice(first, last + 1).filter((node) => !own.includes(node) && !node.hidden);
+  const around = boxAround(own.map(({ place }) => placedBox(place)));
+  return between.every(({ place }) => !overlaps(placedBox(place), around, BY_HAND.overlap));
 }
 
 /** The nodes with those of the main region in one box. */
