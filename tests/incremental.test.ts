@@ -40,6 +40,8 @@ const EDITS: readonly Tag[] = [
   { note: 'Mind this' },
   { merge: 'both' },
   { state: 'hover' },
+  { contents: 'exact' },
+  { contents: 'grid' },
 ];
 
 function build(

@@ -1,6 +1,7 @@
 import type { Clip } from '../../mockup/layer';
 import { IDENTITY, multiply, scaling, translation, type Matrix } from '../../mockup/matrix';
 import { contains } from '../../mockup/box';
+import { memoizeLast } from '../../mockup/memoize';
 import {
   hasRadii,
   NO_RADII,
@@ -121,6 +122,23 @@ const NOTHING: Outline = { kind: 'rect', box: { x: 0, y: 0, width: 0, height: 0 
  * Shapes without a size cut everything away (SVG 2, §9.2: a zero width or height disables rendering).
  */
 function jointOutline(
+  owner: XmlNode,
+  parts: readonly XmlNode[],
+  byBox: boolean,
+  here: Here,
+  box: BoxOfShape,
+  rule: 'clip-rule' | 'fill-rule',
+): Outline | null {
+  const make = () => joinedOutline(owner, parts, byBox, here, box, rule);
+  if (byBox) return make();
+  // In coordinates of the user, all that are cut by it in one viewport are cut alike.
+  const { viewport, scale, context } = here;
+  return lastJoined(owner, [context, rule, viewport.width, viewport.height, scale, ...parts], make);
+}
+
+const lastJoined = memoizeLast<XmlNode, Outline | null>();
+
+function joinedOutline(
   owner: XmlNode,
   parts: readonly XmlNode[],
   byBox: boolean,
