@@ -8,6 +8,7 @@ const shoot = (name: string) => page.screenshot({ path: `docs/screenshots/${name
 /** When all pictures on it are drawn. */
 async function shootDrawn(name: string): Promise<void> {
   await page.waitForLoadState('networkidle');
+  await page.getByText(/^Drawing the mockup/).waitFor({ state: 'detached', timeout: 60_000 });
   await page.waitForTimeout(1000);
   await shoot(name);
 }
@@ -24,6 +25,8 @@ await page.getByLabel('HTML code').getByText('button').first().waitFor();
 await shootDrawn('sort');
 
 await page.getByRole('button', { name: 'flow', exact: true }).click();
+await page.getByRole('rowheader', { name: 'weather-strip', exact: true }).click();
+await page.getByRole('group', { name: 'Layouts of its parts' }).waitFor();
 await page.getByLabel('What the mockup shows').selectOption('page');
 await page.frameLocator('iframe').getByText('Ternholm Ferries').first().waitFor();
 await shootDrawn('live');
