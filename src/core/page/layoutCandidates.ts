@@ -11,7 +11,7 @@ import type { Page } from './frame';
 import type { Layout } from './layout';
 import type { BoxNode, PageNode } from './node';
 import { placedBox } from './placed';
-import { moveNode } from './states/moveNode';
+import { moveNode } from './moveNode';
 import { walkNodes } from './walk';
 
 /** A layout that the parts of a container could have. */

@@ -6,7 +6,7 @@ import { placedBox } from '../placed';
 import { SNAPPED } from '../tolerances';
 import type { Control } from './controlKey';
 import { isSameText, matchParts } from './matchParts';
-import { moveNode } from './moveNode';
+import { moveNode } from '../moveNode';
 import { withPaints, withRestingBorder } from './stateBorder';
 
 /** A node with the looks of a state, and the nodes beside it that only the state shows. */

@@ -5,7 +5,7 @@ import type { Page } from '../../frame';
 import { withChildren } from '../../mapBoxes';
 import type { BoxNode, PageNode } from '../../node';
 import { placedBox } from '../../placed';
-import { moveNode } from '../../states/moveNode';
+import { moveNode } from '../../moveNode';
 import { BY_HAND } from '../../tolerances';
 
 /** The px by which an edge moves at most: lines and borders reach past some boxes by half their width. */

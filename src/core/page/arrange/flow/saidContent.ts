@@ -1,6 +1,6 @@
 import { bottom, boxAround, followEachOther, right, type Box } from '../../../mockup/box';
 import { placedBox } from '../../placed';
-import { moveNode } from '../../states/moveNode';
+import { moveNode } from '../../moveNode';
 import { BY_HAND } from '../../tolerances';
 import type { PageNode } from '../../node';
 import { commonGap } from './spacing';

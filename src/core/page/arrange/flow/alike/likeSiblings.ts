@@ -7,7 +7,7 @@ import { BY_HAND, EXACT } from '../../../tolerances';
 import { withChildren } from '../../../mapBoxes';
 import type { Page } from '../../../frame';
 import type { BoxNode, PageNode } from '../../../node';
-import { moveNode } from '../../../states/moveNode';
+import { moveNode } from '../../../moveNode';
 import { withItemBoxes } from './itemBoxes';
 import { shapeOf } from '../../../nodeShape';
 import { middleOf } from '../../lengths';

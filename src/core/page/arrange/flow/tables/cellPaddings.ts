@@ -1,7 +1,7 @@
 import { right, spread, type Box } from '../../../../mockup/box';
 import type { BoxNode, PageNode, TextNode } from '../../../node';
 import { placedBox } from '../../../placed';
-import { moveNode } from '../../../states/moveNode';
+import { moveNode } from '../../../moveNode';
 import { BY_HAND, WIDEST_LINE } from '../../../tolerances';
 import { middleOf } from '../../lengths';
 import { endingFrom } from './endingWords';

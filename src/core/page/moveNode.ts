@@ -1,4 +1,4 @@
-import type { PageNode } from '../node';
+import type { PageNode } from './node';
 
 /** A node and all inside it, moved. Places are px of the screen. */
 export function moveNode(node: PageNode, dx: number, dy: number): PageNode {
