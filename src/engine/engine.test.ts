@@ -1,3 +1,4 @@
+import type { ConvertOptions } from '../core/convert';
 import { idAt } from '../../tests/support/ids';
 import sharp from 'sharp';
 import { readDemo, readInside } from '../../tests/support/mockups';
@@ -101,13 +102,13 @@ describe('the font book', () => {
 });
 
 describe('the files of a build', () => {
-  const build = (reading: ReturnType<typeof readInside>) => {
+  const build = (reading: ReturnType<typeof readInside>, more: Partial<ConvertOptions> = {}) => {
     const { mockup, assets, findings, book } = reading;
     return produce({
       mockup,
       assets,
       tags: new Map(),
-      options: { arrangement: 'nested', target: 'html' },
+      options: { arrangement: 'nested', target: 'html', ...more },
       book,
       readFindings: findings,
     });
@@ -131,6 +132,18 @@ describe('the files of a build', () => {
     expect(manifest.files.map((file) => file.path).sort()).toEqual(
       paths.filter((path) => path !== 'orden.json').sort(),
     );
+  });
+
+  it('are none of icons that the page holds, which the manifest names', async () => {
+    const icon = 'pictures/icon-wind.svg';
+    const inPage = await build(readDemo(), { arrangement: 'flow' });
+    const manifest = JSON.parse(
+      new TextDecoder().decode(inPage.files.find((file) => file.path === 'orden.json')!.bytes),
+    ) as { symbols?: string[] };
+    expect(manifest.symbols).toContain('icon-wind');
+    expect(inPage.files.map((file) => file.path)).not.toContain(icon);
+    const asFiles = await build(readDemo(), { arrangement: 'flow', settings: { icons: 'files' } });
+    expect(asFiles.files.map((file) => file.path)).toContain(icon);
   });
 
   it('have the sizes and signatures that the manifest states', async () => {

@@ -28,13 +28,16 @@ interface ManifestInput {
 export function manifest(input: ManifestInput): string {
   const { mockup, tags, options, conversion, pictures, files, findings } = input;
   const tree = treeOf(mockup);
+  const { screens, heldPictures } = conversion.emission;
   const contents = {
     mockup: mockup.name,
     arrangement: options.arrangement,
     target: options.target,
-    screens: conversion.emission.screens,
+    screens,
     files: files.map(({ path, bytes }) => ({ path, bytes: bytes.length, sha256: digestOf(bytes) })),
     pictures,
+    // Pictures that the pages hold themselves have no files.
+    ...(heldPictures && { symbols: heldPictures }),
     fonts: conversion.fonts.map(({ path, family, weight, italic, source, file }) => ({
       path,
       family,
