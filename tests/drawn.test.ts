@@ -15,6 +15,7 @@ import { casePath } from './support/mockups';
  */
 const here = inChromium();
 const DRAWN = casePath('drawn');
+const book = createFontBook();
 const FILES = readdirSync(DRAWN).filter((file) => /\.(?:svg|ora)$/.test(file));
 
 /** Samples give other layers their look, so that the page differs from the wireframe. */
@@ -24,7 +25,7 @@ const SAID = ['name', 'person', 'alike', 'within', 'guides', 'outside', 'covered
 
 it.each(FILES)('%s: all that is seen is on its pages', async (file) => {
   const bytes = readFileSync(path.join(DRAWN, file));
-  const reading = await readMockup(bytes, file, { book: createFontBook() });
+  const reading = await readMockup(bytes, file, { book });
   const folder = path.join(here.folder, file);
   const conversion = await buildInto(folder, reading, 'nested');
   const { width = 0, height = 0 } = reading.mockup.screens[0] ?? {};
