@@ -41,9 +41,7 @@ const lastImplied = memoizeLast<StyleSheet, ImpliedClasses>();
 export function impliedClasses(input: ImpliedInput, marked?: readonly MarkupElement[]): ImpliedClasses {
   const { pages, sheet, plan, icons } = input;
   if (!pages.some(({ layout }) => layout)) return NONE;
-  return lastImplied(sheet, [...pages, plan, icons], () =>
-    impliedAnew(input, marked ?? markupOf(input)),
-  );
+  return lastImplied(sheet, [...pages, plan, icons], () => impliedAnew(input, marked ?? markupOf(input)));
 }
 
 /** Ids decide which elements label others, and links which ones are links. */
