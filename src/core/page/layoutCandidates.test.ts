@@ -59,6 +59,13 @@ describe('the layouts that a container could have', () => {
     expect(of('grid')!.moved).toBe(2);
   });
 
+  it('move what is seen alone', () => {
+    const hidden = ROW.replace('id="berth1"', 'id="berth1 [hidden]"');
+    const { of, findings } = candidates(hidden, 'column');
+    expect(of('column')).toMatchObject({ isChosen: true, moved: 1 });
+    expect(findings.filter(({ code }) => code === 'moved-as-said')).toMatchObject([{ data: { count: 1 } }]);
+  });
+
   it('are none at fixed places', () => {
     expect(candidates(ROW, undefined, 'nested').all).toEqual([]);
   });

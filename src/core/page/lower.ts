@@ -80,8 +80,9 @@ function changedLayers(now: LowerContext, last: LowerContext): ReadonlySet<Layer
     now.measures === last.measures && now.mockup.faces === last.mockup.faces && now.flows === last.flows;
   if (!isAlike) return null;
   const decided = changedKeys(last.decisions, now.decisions);
-  const isExactNow = (key: LayerId) => isExact(now.decisions.get(key));
-  const switched = decided.filter((key) => isExact(last.decisions.get(key)) !== isExactNow(key));
+  const switched = decided.filter(
+    (key) => isExact(last.decisions.get(key)) !== isExact(now.decisions.get(key)),
+  );
   return withAncestors(now.screen, [
     ...decided,
     // All inside of a part that is exactly as drawn, or no longer, is lowered anew.

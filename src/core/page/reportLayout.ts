@@ -6,12 +6,7 @@ import { collectFromNodes } from './walk';
 
 /** Reports of a page in the flow what stands at coordinates, and what a person's choice of a layout moves. */
 export function reportLayout({ layout, children }: Page, report: Report): void {
-  for (const { layer, layoutOverride, children: parts } of containersWith(children, isMoved)) {
-    const distances = parts.map(distanceMoved).filter((distance) => distance > 0);
-    const contents = CONTENTS_WORDS[layoutOverride!.contents!];
-    const px = Math.round(Math.max(...distances));
-    report('moved-as-said', layer, { contents, count: distances.length, px });
-  }
+  for (const { layer, ...moved } of movedIn(children)) report('moved-as-said', layer, moved);
   if (!layout) return;
   for (const box of outermostAtCoordinates(children))
     report('at-coordinates', box.layer, { count: box.children.length });
@@ -22,15 +17,14 @@ function distanceMoved({ movedBy }: PageNode): number {
   return movedBy ? Math.hypot(movedBy.x, movedBy.y) : 0;
 }
 
-function isMoved({ layoutOverride, children }: BoxNode): boolean {
-  return layoutOverride?.contents !== undefined && children.some(({ movedBy }) => movedBy !== undefined);
-}
-
-function containersWith(nodes: readonly PageNode[], test: (box: BoxNode) => boolean): readonly BoxNode[] {
-  return nodes.flatMap((node) =>
-    node.kind === 'box' ? [...(test(node) ? [node] : []), ...containersWith(node.children, test)] : [],
-  );
-}
+/** What each container with a chosen layout moves. */
+const movedIn = collectFromNodes((node) => {
+  const contents = node.layoutOverride?.contents;
+  const distances = node.kind === 'box' ? node.children.map(distanceMoved).filter((each) => each > 0) : [];
+  if (contents === undefined || distances.length === 0) return [];
+  const px = Math.round(Math.max(...distances));
+  return [{ layer: node.layer, contents: CONTENTS_WORDS[contents], count: distances.length, px }];
+});
 
 /** The containers without a layout whose parts hold words, but none inside of another, and none that a person wants so. */
 function outermostAtCoordinates(nodes: readonly PageNode[]): readonly BoxNode[] {

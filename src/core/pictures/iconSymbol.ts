@@ -11,6 +11,14 @@ export interface IconSymbol {
   readonly content: readonly MarkupElement[];
 }
 
+/** A symbol that pages hold. */
+export interface Icon extends IconSymbol {
+  readonly id: string;
+}
+
+/** Symbols that pages hold, by the names of their pictures. */
+export type Icons = ReadonlyMap<string, Icon>;
+
 /** Common practice, no source: what is drawn larger is an illustration. Px. */
 const LARGEST = 40;
 

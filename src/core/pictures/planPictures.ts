@@ -182,10 +182,6 @@ function densityOf(layer: Layer, own: Matrix, { bitmaps }: Mockup): number {
 /** How much wider than drawn a bitmap may be in proportion: boxes have whole px. */
 const MOST_STRETCH = 0.01;
 
-/**
- * The file of a bitmap that is used whole: its own bytes, whatever their size; null for other pictures, and for
- * one that is stretched.
- */
 /** The file of a vector drawable; null where the platform needs none, or draws it otherwise. */
 function drawableFile(
   name: string,
@@ -201,6 +197,10 @@ function drawableFile(
   };
 }
 
+/**
+ * The file of a bitmap that is used whole: its own bytes, whatever their size; null for other pictures, and for
+ * one that is stretched.
+ */
 function originalFile(name: string, source: PictureSource, box: Box, { bitmaps }: Mockup): ReadyFile | null {
   const bitmap = source.kind === 'bitmap' ? bitmaps[source.bitmap] : undefined;
   const format = bitmap && BITMAP_FORMATS[bitmap.type];

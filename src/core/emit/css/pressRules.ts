@@ -20,9 +20,8 @@ const LEAST_CONTRAST = 3;
  */
 export function pressRules(pages: readonly Page[]): readonly CssRule[] {
   const flowing = pages.filter(({ layout }) => layout);
-  const found = flowing.map(({ children }) => controlsIn(children));
-  if (!found.some((each) => each.length > 0)) return [];
-  const controls = found.flat();
+  const controls = flowing.flatMap(({ children }) => controlsIn(children));
+  if (controls.length === 0) return [];
   const ground = flowing.find((page) => page.ground)?.ground ?? PAPER;
   const share = lightness(ground) < 0.5 ? 1 + ANSWER : 1 - ANSWER;
   const ring = printColour(ringColour(controls, ground));

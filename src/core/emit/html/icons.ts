@@ -4,19 +4,11 @@ import { memoizeLast } from '../../mockup/memoize';
 import type { Page } from '../../page/frame';
 import type { PageNode } from '../../page/node';
 import { pageNodes } from '../../page/walk';
-import { iconSymbol, type IconSymbol } from '../../pictures/iconSymbol';
+import { iconSymbol, type Icon, type Icons, type IconSymbol } from '../../pictures/iconSymbol';
 import { pageFiles, type Picture, type PicturePlan } from '../../pictures/picture';
 import type { EmitInput } from '../target';
 import { settingOf } from '../targetOptions';
 import { HTML_OPTIONS } from './options';
-
-/** An icon that pages hold as a symbol. */
-export interface Icon extends IconSymbol {
-  readonly id: string;
-}
-
-/** The icons of pages by the names of their pictures. */
-export type Icons = ReadonlyMap<string, Icon>;
 
 /**
  * The input of pages in the flow that hold their icons as symbols. Icons drawn alike in several colours share one: each

@@ -2,9 +2,9 @@ import { inRem } from '../../markup/units';
 import { printInlineCss, type Declaration } from '../../markup/printCss';
 import type { LayerId } from '../../mockup/layer';
 import type { Page, Unit } from '../../page/frame';
+import type { Icons } from '../../pictures/iconSymbol';
 import type { PicturePlan } from '../../pictures/picture';
 import type { StyleSheet } from '../../style/styleSheet';
-import type { Icons } from '../html/icons';
 
 export interface MarkupContext {
   readonly sheet: StyleSheet;

@@ -4,19 +4,19 @@ import { isWrapped, type PictureNode } from '../../page/node';
 import { onNarrow } from '../../page/join/narrow';
 import { bodyTypeOf } from '../css/bodyType';
 import { narrowMedia } from '../css/widthRules';
+import type { Icon } from '../../pictures/iconSymbol';
 import { mainFile, newerFormats, pageFiles, pictureNamed, type PictureFile } from '../../pictures/picture';
-import type { Icon } from '../html/icons';
 import type { MarkupContext } from './context';
 import { sharedAttributes, placeStyle, ofNode } from './attributes';
 
 export function pictureMarkup(node: PictureNode, context: MarkupContext): MarkupElement {
   const around = isWrapped(node);
-  const shown = around ? {} : { ...sharedAttributes(node, context), style: placeStyle(node, context) };
+  const own = { ...sharedAttributes(node, context), style: placeStyle(node, context) };
+  const shown = around ? {} : own;
   const icon = context.icons?.get(node.picture);
   const image = icon ? iconMarkup(node, icon, shown, context) : imageMarkup(node, shown, context);
   if (!around) return image;
-  const attributes = { ...sharedAttributes(node, context), style: placeStyle(node, context) };
-  return ofNode(node, element(node.href === undefined ? 'button' : 'a', attributes, [image]));
+  return ofNode(node, element(node.href === undefined ? 'button' : 'a', own, [image]));
 }
 
 /** A use of a symbol (SVG 2, §5.6), in its colour unless that is the colour of the page's words. */

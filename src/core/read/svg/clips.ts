@@ -41,13 +41,10 @@ function readClip(here: Here, box: BoxOfShape): Clip | null {
   if (value === 'none') return null;
   const found = referenced(value, 'clip-path', 'clipPath', here);
   if (!found) return null;
+  const byBox = found.node.attributes.clipPathUnits === 'objectBoundingBox';
   const outline = jointOutline(
-    found.node,
+    { owner: found.node, byBox, here, box, rule: 'clip-rule' },
     elementsIn(found.node).filter(isDrawn),
-    found.node.attributes.clipPathUnits === 'objectBoundingBox',
-    here,
-    box,
-    'clip-rule',
   );
   if (outline) return { kind: 'outline', outline };
   const definition = keepDefinition(found.id, here.context);
@@ -68,14 +65,14 @@ function readMask(here: Here, box: BoxOfShape): Clip | null {
 /** A mask of plain white boxes, or one with a plain black hole in it, cuts as a clip does. */
 function maskOutline(mask: XmlNode, here: Here, box: BoxOfShape): Outline | null {
   const byBox = mask.attributes.maskContentUnits === 'objectBoundingBox';
+  const cut: Cut = { owner: mask, byBox, here, box, rule: 'fill-rule' };
   const parts = elementsIn(mask).filter(isDrawn);
-  if (parts.every((part) => isPlain(part, 255, here)))
-    return jointOutline(mask, parts, byBox, here, box, 'fill-rule');
+  if (parts.every((part) => isPlain(part, 255, here))) return jointOutline(cut, parts);
   const [ground, hole, ...others] = parts;
   if (ground?.name !== 'rect' || !hole || others.length > 0) return null;
   if (!isPlain(ground, 255, here) || !isPlain(hole, 0, here)) return null;
-  const outline = jointOutline(mask, [ground], byBox, here, box, 'fill-rule');
-  const inner = jointOutline(mask, [hole], byBox, here, box, 'fill-rule');
+  const outline = jointOutline(cut, [ground]);
+  const inner = jointOutline(cut, [hole]);
   const [around, within] = [outline && outlineBox(outline), inner && outlineBox(inner)];
   if (!outline || !inner || !around || !within || !contains(around, within)) return null;
   return { kind: 'path', d: `${pathData(outline)}${pathData(inner)}`, rule: 'evenodd' };
@@ -115,42 +112,38 @@ function isPlain(node: XmlNode, grey: number, here: Here): boolean {
   );
 }
 
+/** What cuts, and the element that it cuts. */
+interface Cut {
+  readonly owner: XmlNode;
+  /** True where its coordinates are shares of the box of that element. */
+  readonly byBox: boolean;
+  readonly here: Here;
+  readonly box: BoxOfShape;
+  readonly rule: 'clip-rule' | 'fill-rule';
+}
+
 const NOTHING: Outline = { kind: 'rect', box: { x: 0, y: 0, width: 0, height: 0 }, radii: NO_RADII };
 
 /**
  * The outline of all the shapes together, in the coordinates of the layer that they cut; null when that is not plain.
  * Shapes without a size cut everything away (SVG 2, §9.2: a zero width or height disables rendering).
  */
-function jointOutline(
-  owner: XmlNode,
-  parts: readonly XmlNode[],
-  byBox: boolean,
-  here: Here,
-  box: BoxOfShape,
-  rule: 'clip-rule' | 'fill-rule',
-): Outline | null {
-  const make = () => joinedOutline(owner, parts, byBox, here, box, rule);
-  if (byBox) return make();
+function jointOutline(cut: Cut, parts: readonly XmlNode[]): Outline | null {
+  const join = () => joinedOutline(cut, parts);
+  if (cut.byBox) return join();
   // In coordinates of the user, all that are cut by it in one viewport are cut alike.
-  const { viewport, scale, context } = here;
-  return lastJoined(owner, [context, rule, viewport.width, viewport.height, scale, ...parts], make);
+  const { viewport, scale, context } = cut.here;
+  return lastJoined(cut.owner, [context, cut.rule, viewport.width, viewport.height, scale, ...parts], join);
 }
 
 const lastJoined = memoizeLast<XmlNode, Outline | null>();
 
-function joinedOutline(
-  owner: XmlNode,
-  parts: readonly XmlNode[],
-  byBox: boolean,
-  here: Here,
-  box: BoxOfShape,
-  rule: 'clip-rule' | 'fill-rule',
-): Outline | null {
+function joinedOutline(cut: Cut, parts: readonly XmlNode[]): Outline | null {
   const outlines: Outline[] = [];
   for (const part of parts) {
-    const outline = memberOutline(owner, part, byBox, here, box, rule);
+    const outline = memberOutline(cut, part);
     if (outline) outlines.push(outline);
-    else if (!isSizeless(part, here)) return null;
+    else if (!isSizeless(part, cut.here)) return null;
   }
   const [first, ...others] = withoutCovered(outlines);
   if (!first) return parts.length > 0 ? NOTHING : null;
@@ -182,19 +175,12 @@ function isBoxAround(one: Outline, other: Outline): boolean {
   return one.kind === 'rect' && !hasRadii(one.radii) && !!around && !!within && contains(around, within);
 }
 
-function memberOutline(
-  owner: XmlNode,
-  only: XmlNode,
-  byBox: boolean,
-  here: Here,
-  box: BoxOfShape,
-  rule: 'clip-rule' | 'fill-rule',
-): Outline | null {
+function memberOutline({ owner, byBox, here, box, rule }: Cut, only: XmlNode): Outline | null {
   const around = styleInPlace(owner, here.context.cascade);
   const computed = computeStyle(only, around, here.context.cascade);
   const { style } = computed;
-  const cut = [style, around.style].some((one) => one['clip-path'] !== 'none' || one.mask !== 'none');
-  if (cut) return null;
+  const isCut = [style, around.style].some((one) => one['clip-path'] !== 'none' || one.mask !== 'none');
+  if (isCut) return null;
   if (style.display === 'none' || style.visibility !== 'visible') return null;
   const outline = readOutline(only, { ...here, computed }, style[rule]);
   const own = parseTransform(style.transform);

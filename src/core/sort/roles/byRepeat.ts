@@ -1,8 +1,7 @@
-import { wordsOf } from '../../look/layerTitle';
-import type { GroupLayer, Layer, TextLayer } from '../../mockup/layer';
-import { walk } from '../../mockup/walk';
+import type { GroupLayer, Layer } from '../../mockup/layer';
 import type { Facts } from '../facts';
 import { isListElement } from '../vocabulary';
+import { areNumbered } from './areNumbered';
 import { namedRole } from './byName';
 import type { RoleRule } from './roleRule';
 
@@ -24,15 +23,6 @@ export const byRepeat: RoleRule = (layer, outcome, facts, { parent }) => {
     ? { role: 'ordered-list', reason: `${items.length} parts that are built alike and numbered` }
     : { role: 'list', reason: `${items.length} parts that are built alike` };
 };
-
-/** True for parts whose first words are the numbers from 1: `1`, `1.` or `1) Cast off`. */
-function areNumbered(items: readonly Layer[]): boolean {
-  return items.every((item, at) => {
-    const first = walk(item).find((each): each is TextLayer => each.kind === 'text' && each.visible);
-    const number = first && /^\s*(\d{1,3})(?:[.)]|\s*$)/.exec(wordsOf(first))?.[1];
-    return Number(number) === at + 1;
-  });
-}
 
 /** The like-built parts of a group without other content than backgrounds and separators; none for others. */
 function itemsOf(group: GroupLayer, { repeats, contents }: Facts): readonly Layer[] {

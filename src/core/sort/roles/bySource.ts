@@ -1,4 +1,7 @@
 import { isListElement, ROLES, type Role } from '../vocabulary';
+import type { GroupLayer } from '../../mockup/layer';
+import { areNumbered } from './areNumbered';
+import { namedRole } from './byName';
 import type { RoleRule } from './roleRule';
 
 /** ARIA roles whose HTML elements have other names (ARIA in HTML, §4). */
@@ -26,6 +29,12 @@ const ARIA: Readonly<Record<string, Role>> = {
   gridcell: 'cell',
 };
 
+/** True for a list that is called so, or whose parts are numbered. */
+function isOrdered(list: GroupLayer): boolean {
+  const parts = list.layers.filter(({ visible, kind }) => visible && kind !== 'shape');
+  return namedRole(list) === 'ordered-list' || (parts.length > 1 && areNumbered(parts));
+}
+
 /** The role in the source: a link's address or an ARIA role. */
 export const bySource: RoleRule = (layer, outcome, facts, { parent }) => {
   if (outcome !== 'element' || layer.kind === 'shape') return null;
@@ -34,5 +43,10 @@ export const bySource: RoleRule = (layer, outcome, facts, { parent }) => {
   const role = said === undefined ? undefined : (ARIA[said] ?? (said in ROLES ? (said as Role) : undefined));
   // An item stands in a list; an item of a menu is one of its choices.
   if (role === 'item' && !isListElement(parent)) return null;
-  return role && layer.kind === 'group' ? { role, reason: `the mockup gives it the role ${said}` } : null;
+  if (!role || layer.kind !== 'group') return null;
+  const reason = `the mockup gives it the role ${said}`;
+  // ARIA has one role for lists with and without an order.
+  return role === 'list' && isOrdered(layer)
+    ? { role: 'ordered-list', reason: `${reason}, and it is in an order` }
+    : { role, reason };
 };

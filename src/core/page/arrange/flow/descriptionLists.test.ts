@@ -35,6 +35,15 @@ describe('description lists', () => {
     expect(converted(linked).html).not.toMatch(/<dl/);
   });
 
+  it('are around what the mockup calls terms and descriptions', () => {
+    const part = (role: string, id: string, y: number, words: string) =>
+      `<g id="${id}" role="${role}">${text(8, y, words, '#112')}</g>`;
+    const { html } = converted(
+      `<g id="row14">${part('term', 'a', 20, 'Berth')}${part('definition', 'b', 40, 'A bed on a ship')}${part('term', 'c', 60, 'Quay')}${part('definition', 'd', 80, 'Where it lies')}</g>`,
+    );
+    expect(html).toMatch(/<dl[^>]*>\s*<dt[^>]*>Berth<\/dt>\s*<dd/);
+  });
+
   it('are divs where a part of them is something else', () => {
     const reading = readInside(fares());
     const [layer] = reading.mockup.screens[0]!.root.layers;
@@ -56,6 +65,16 @@ describe('ordered lists', () => {
     expect(steps(['1', '2', '3'])).toMatch(/<ol/);
     expect(steps(['1', '3', '4'])).toMatch(/<ul/);
     expect(steps(['1 berth', '2 berths', '3 berths'])).toMatch(/<ul/);
+  });
+
+  it('are what the mockup gives the role of a list, where it is called so or numbered', () => {
+    const list = (id: string, numbers: readonly string[]) =>
+      converted(
+        `<g id="${id}" role="list">${numbers.map((number, at) => `<g id="li${at}" role="listitem">${text(8, 20 + at * 30, number, '#112')}</g>`).join('')}</g>`,
+      ).html;
+    expect(list('ol1', ['Cast off', 'Hoist'])).toMatch(/<ol/);
+    expect(list('steps', ['1. Cast off', '2. Hoist'])).toMatch(/<ol/);
+    expect(list('ul1', ['Cast off', 'Hoist'])).toMatch(/<ul/);
   });
 
   it('have no marks of their own beside the drawn ones', () => {

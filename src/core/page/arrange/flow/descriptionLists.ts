@@ -5,6 +5,7 @@ import { anonymousBox } from '../../anonymousBox';
 import { mapBoxes, withChildren } from '../../mapBoxes';
 import { nodeWords, type BoxNode, type PageNode, type TextNode } from '../../node';
 import type { Page } from '../../frame';
+import { isWholeDescriptionList } from '../../descriptionParts';
 import { placedBox } from '../../placed';
 import { BY_HAND } from '../../tolerances';
 import { leavesOf } from '../../walk';
@@ -41,6 +42,8 @@ function withDescriptionLists(box: BoxNode): BoxNode {
   const pairs = box.children.map(pairOf);
   const runs = runsOf(pairs).filter(isDescriptionList);
   const [first] = runs;
+  // What holds terms with their descriptions is their list, whatever it is called.
+  if (isFree(box) && isWholeDescriptionList(box)) return { ...box, role: 'description-list' };
   if (!first || isPartOfOther(box)) return box;
   if (first.length === box.children.length && isFree(box))
     return { ...box, role: 'description-list', children: first.map(rowOf) };

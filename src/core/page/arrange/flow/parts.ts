@@ -53,8 +53,11 @@ function sortParts(node: PageNode): Part {
   const said = node.layoutOverride?.contents;
   if (node.keepsPlace || said === 'nested')
     return { node, box, content: null, below: [], above: node.children };
-  if (isFlowing(said))
-    return { node, box, content: contentAsSaid(said, node.children), below: [], above: [] };
+  if (isFlowing(said)) {
+    const seen = node.children.filter(({ hidden }) => !hidden);
+    const above = node.children.filter(({ hidden }) => hidden);
+    return { node, box, content: seen.length > 0 ? contentAsSaid(said, seen) : null, below: [], above };
+  }
   if (isAvatar(node)) return { node, box, ...contentOfAvatar(node, box) };
   return { node, box, ...contentOf(node.children, box, node, sortingIn(node)) };
 }
