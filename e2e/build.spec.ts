@@ -133,6 +133,12 @@ test('the proof lists layers that are not on the page, and leads to them by keyb
 });
 
 test('layers, code and the live page light each other up', async ({ page }) => {
+  // What is chosen while the page still loads is lit as soon as it is there.
+  await page.route(/\/index\.html$/, async (route) => {
+    if (route.request().resourceType() === 'document')
+      await new Promise((resolve) => setTimeout(resolve, 1500));
+    await route.continue();
+  });
   await openDemo(page);
   await page.getByRole('link', { name: 'Build' }).click();
   await page.waitForURL(/\/build$/);

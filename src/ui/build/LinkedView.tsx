@@ -13,7 +13,7 @@ import { useResource } from '../shared/useResource';
 import { useText } from '../shared/useText';
 import { DrawnPage } from './DrawnPage';
 import { fileAddress, isLive, languageOf } from './fileAddress';
-import { LivePage, type LivePageHandle } from './LivePage';
+import { LivePage } from './LivePage';
 
 interface LinkedViewProps {
   readonly build: BuildView;
@@ -27,13 +27,12 @@ export function LinkedView({ build, result }: LinkedViewProps) {
   const screen = result.screens[at];
   const record = useResource<BuildRecord>(`/api/builds/${build.id}/record`);
   const code = useText(screen ? fileAddress(build, screen.file) : null);
-  const page = useRef<LivePageHandle>(null);
   const own = useMemo(() => record.data?.sourceMap[screen?.file ?? ''] ?? [], [record.data, screen]);
   const link = linkOf(own, chosen);
   const [width, setWidth] = useState(screen?.width ?? 1280);
   const [hiddenToo, setHiddenToo] = useState(false);
+  const [state, setState] = useState<State | null>(null);
 
-  useEffect(() => page.current?.light(link?.element ?? null), [link]);
   const pickLine = useCallback(
     (line: number) => setChosen(innermost(own, (each) => each.line <= line && line <= each.lastLine)),
     [own],
@@ -117,7 +116,7 @@ export function LinkedView({ build, result }: LinkedViewProps) {
             >
               Show hidden
             </ToggleButton>
-            <StateChoice onChoose={(state) => page.current?.show(state)} />
+            <StateChoice value={state} onChoose={setState} />
           </>
         )}
         <Typography noWrap sx={{ fontSize: 12, color: 'text.secondary', flex: 1, textAlign: 'right' }}>
@@ -151,8 +150,9 @@ export function LinkedView({ build, result }: LinkedViewProps) {
         </Box>
         {live ? (
           <LivePage
-            ref={page}
             address={fileAddress(build, screen.shown ?? screen.file)}
+            lit={link?.element ?? null}
+            state={state}
             width={width}
             height={screen.height}
             hiddenToo={hiddenToo}
@@ -195,10 +195,15 @@ function lastElement(links: readonly SourceSpan[], link: SourceSpan): number {
   return next ? next.element - 1 : Infinity;
 }
 
-function StateChoice({ onChoose }: { readonly onChoose: (state: State | null) => void }) {
+interface StateChoiceProps {
+  readonly value: State | null;
+  readonly onChoose: (state: State | null) => void;
+}
+
+function StateChoice({ value, onChoose }: StateChoiceProps) {
   return (
     <NativeSelect
-      defaultValue=""
+      value={value ?? ''}
       onChange={(event) => onChoose(STATES.find((state) => state === event.target.value) ?? null)}
       inputProps={{ 'aria-label': 'State that is shown' }}
       sx={{ fontSize: 12 }}

@@ -1,20 +1,16 @@
 'use client';
 import { Box } from '@mui/material';
-import { useEffect, useImperativeHandle, useRef, useState, type Ref } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { selectorsOfState } from '../../core/emit/css/stateRules';
 import type { State } from '../../core/sort/vocabulary';
 import { useWidth } from '../shared/useWidth';
 
-export interface LivePageHandle {
-  /** Highlights an element by its index on the screen; null for none. */
-  readonly light: (element: number | null) => void;
-  /** Shows all elements in a state, by the page's own rules; null for none. */
-  readonly show: (state: State | null) => void;
-}
-
 interface LivePageProps {
-  readonly ref: Ref<LivePageHandle>;
   readonly address: string;
+  /** The highlighted element, by its index on the screen; null for none. */
+  readonly lit: number | null;
+  /** The state that all elements are shown in, by the page's own rules; null for none. */
+  readonly state: State | null;
   /** The width of the page's window, px. */
   readonly width: number;
   readonly height: number;
@@ -28,7 +24,7 @@ const HIDDEN_TOO =
   '.screen [hidden] { display: revert !important; opacity: 0.6; outline: 1px dashed #5b554b; }';
 
 /** The built page without scripts, scaled to the available space. */
-export function LivePage({ ref, address, width, height, hiddenToo, onPick }: LivePageProps) {
+export function LivePage({ address, lit, state, width, height, hiddenToo, onPick }: LivePageProps) {
   const frame = useRef<HTMLIFrameElement>(null);
   const pane = useRef<HTMLDivElement>(null);
   const room = useWidth(pane, 600);
@@ -39,22 +35,22 @@ export function LivePage({ ref, address, width, height, hiddenToo, onPick }: Liv
   }, [onPick]);
 
   const scale = Math.min(1, room / width);
-  useImperativeHandle(ref, () => ({
-    light: (element) => {
-      const all = elementsOf(frame.current);
-      for (const each of all) delete each.dataset.lit;
-      const lit = element === null ? undefined : all[element];
-      if (!lit) return;
-      lit.dataset.lit = '';
-      // Scrolls only this pane, not its ancestors.
-      const { y, height: high } = lit.getBoundingClientRect();
-      const view = pane.current;
-      const top = y * scale;
-      if (view && (top < view.scrollTop || top + high * scale > view.scrollTop + view.clientHeight))
-        view.scrollTop = top - view.clientHeight / 3;
-    },
-    show: (state) => showState(frame.current?.contentDocument ?? null, state),
-  }));
+  useEffect(() => {
+    const all = elementsOf(frame.current);
+    for (const each of all) delete each.dataset.lit;
+    const element = lit === null ? undefined : all[lit];
+    if (!element) return;
+    element.dataset.lit = '';
+    // Scrolls only this pane, not its ancestors.
+    const { y, height: high } = element.getBoundingClientRect();
+    const view = pane.current;
+    const top = y * scale;
+    if (view && (top < view.scrollTop || top + high * scale > view.scrollTop + view.clientHeight))
+      view.scrollTop = top - view.clientHeight / 3;
+    // A window of another width scrolls nowhere by itself.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [lit, loads]);
+  useEffect(() => showState(frame.current?.contentDocument ?? null, state), [state, loads]);
 
   useEffect(() => {
     const page = frame.current?.contentDocument;

@@ -1,7 +1,11 @@
 import type { ConvertOptions } from '../../core/convert';
 import { sendJson } from './request';
 
-/** Keeps how the page is to be built: one setting for all steps. */
+/** The most characters of a body that is sent although the window is left: a part of the 64 KiB of the Fetch Standard, §4.6. */
+const MOST_KEPT_ALIVE = 10_000;
+
+/** Keeps how the page is to be built: one setting for all steps. They are kept even when the window is left at once. */
 export function keepOptions(mockupId: string, options: ConvertOptions): Promise<ConvertOptions> {
-  return sendJson<ConvertOptions>('PUT', `/api/mockups/${mockupId}/options`, options);
+  const keepalive = JSON.stringify(options).length <= MOST_KEPT_ALIVE;
+  return sendJson<ConvertOptions>('PUT', `/api/mockups/${mockupId}/options`, options, { keepalive });
 }

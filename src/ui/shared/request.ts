@@ -44,8 +44,14 @@ export function postJson<T>(address: string, value: unknown): Promise<T> {
   return sendJson<T>('POST', address, value);
 }
 
-export function sendJson<T>(method: 'POST' | 'PUT' | 'PATCH', address: string, value: unknown): Promise<T> {
+export function sendJson<T>(
+  method: 'POST' | 'PUT' | 'PATCH',
+  address: string,
+  value: unknown,
+  init: RequestInit = {},
+): Promise<T> {
   return request<T>(address, {
+    ...init,
     method,
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(value),
