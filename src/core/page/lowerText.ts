@@ -6,6 +6,7 @@ import { spread, type Box } from '../mockup/box';
 import { memoizeByObject } from '../mockup/memoize';
 import { applyTo, isUniform, isUpright, meanScale, type Matrix } from '../mockup/matrix';
 import { SHARE_BEFORE, type FaceMetrics } from '../mockup/type';
+import { fontStretch } from '../type/fontStretch';
 import {
   baselineInLine,
   evenBaselines,
@@ -108,12 +109,9 @@ const withOwnWidth = memoizeByObject((layer: TextLayer): TextLayer =>
     : { ...layer, lines: layer.lines.map(unstretched) },
 );
 
-/** A share of width by which fonts are set otherwise and still the same. */
-const SAME_FONT = 0.015;
-
 /** A line without stretch: as wide as its own font has it, or as another one had it. */
 function unstretched(line: TextLine): TextLine {
-  const isOwn = Math.abs(line.stretch - 1) <= SAME_FONT;
+  const isOwn = fontStretch(line) === 1;
   return { ...line, stretch: 1, width: isOwn ? line.width / line.stretch : line.width };
 }
 
@@ -197,7 +195,8 @@ function mainRun(layer: TextLayer): TextRun | null {
 /** Drawn width for one px of measured width. */
 function meanStretch({ lines }: TextLayer): number {
   const sum = (of: (line: TextLine) => number) => lines.reduce((all, line) => all + of(line), 0);
-  return sum(({ width }) => width) / (sum(({ width, stretch }) => width / stretch) || 1) || 1;
+  const natural = ({ width, stretch }: TextLine) => width / stretch;
+  return sum((line) => natural(line) * fontStretch(line)) / (sum(natural) || 1) || 1;
 }
 
 /** The stretch that all lines share, within half a px; null when they differ. */

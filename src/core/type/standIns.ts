@@ -3,6 +3,7 @@ import { memoizeByObject } from '../mockup/memoize';
 import type { Mockup } from '../mockup/mockup';
 import type { TypeStyle } from '../mockup/type';
 import { layersOf } from '../mockup/walk';
+import { fontStretch } from './fontStretch';
 import { isGenericFamily } from './genericFamilies';
 
 /** A local face that stands in for a missing family, at the width that the family's words were drawn with. */
@@ -56,10 +57,12 @@ interface DrawnLine {
 
 function linesOfOneFace(layer: Layer): readonly DrawnLine[] {
   if (layer.kind !== 'text') return [];
-  return layer.lines.flatMap(({ runs, width, stretch }) => {
+  return layer.lines.flatMap((line) => {
+    const { runs, width, stretch } = line;
     const [run] = runs;
     const isOne = run && width >= SHORTEST && runs.every(({ face }) => face === run.face);
-    return isOne ? [{ run, width, stretch }] : [];
+    const own = fontStretch(line);
+    return isOne ? [{ run, width: (width / stretch) * own, stretch: own }] : [];
   });
 }
 

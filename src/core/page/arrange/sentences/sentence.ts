@@ -87,12 +87,22 @@ function wrapsToNext(
   return last.x + last.width + (width * word.length) / text.length > edge;
 }
 
-/** The piece whose look the sentence has: the largest in a single line, the longest in a paragraph. */
+/**
+ * The piece whose look the sentence has: the largest in a single line, the longest in a paragraph. Lines through or
+ * beneath a part of the words are of that part alone: CSS draws those of a text through all that is in it (CSS Text
+ * Decoration 3, §2).
+ */
 function mainOf(pieces: readonly Piece[]): Piece {
   const isLine = pieces.every(({ lines }) => lines.length === 1);
   const weigh = (piece: Piece) => (isLine ? piece.type.size * 1000 : 0) + lettersIn(piece.node);
   const bare = pieces.filter((piece) => !hasBox(piece));
-  return bare.reduce((best, piece) => (weigh(piece) > weigh(best) ? piece : best));
+  const lined = (piece: Piece) => piece.type.decorations.join();
+  const isShared = pieces.every((piece) => lined(piece) === lined(pieces[0]!));
+  const plain = isShared ? bare : bare.filter((piece) => lined(piece) === '');
+  const main = (plain.length > 0 ? plain : bare).reduce((best, piece) =>
+    weigh(piece) > weigh(best) ? piece : best,
+  );
+  return isShared ? main : { ...main, type: { ...main.type, decorations: [] } };
 }
 
 /** Px between the baselines; null when they are uneven. A single line has the height of its letters. */
@@ -168,7 +178,7 @@ function textOf(
   }));
   const drawn = rows.map(({ box: own }) => own.y);
   const { phase, baselineOffset } = shiftToRows(evenBaselines(box.y, height, rows.length), drawn);
-  const others = pieces.filter((piece) => piece !== main);
+  const others = pieces.filter((piece) => piece.whole !== main.whole);
   const { href: _, label: __, hasRegularLines: ___, ...rest } = node;
   return {
     ...rest,

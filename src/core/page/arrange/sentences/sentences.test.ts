@@ -44,6 +44,21 @@ describe('texts of one sentence', () => {
     );
   });
 
+  it('have a line through the words alone that were struck, whichever word is longest', () => {
+    const struck = 'text-decoration="line-through"';
+    const now = 10 + widthOf('45 crowns', struck) + SPACE;
+    const conversion = convertReading(
+      readInside(`<g id="fare">${text(10, 30, '45 crowns', struck)}${text(now, 30, '40')}</g>`),
+      'flow',
+    );
+    const [, name] = /<span class="run ([\w-]+)">45 crowns<\/span> 40</.exec(
+      emitted(conversion, 'index.html'),
+    )!;
+    const sheet = emitted(conversion, 'styles.css');
+    expect(sheet.match(/line-through/g)).toHaveLength(1);
+    expect(sheet).toMatch(new RegExp(`\\.${name} \\{[^}]*text-decoration: line-through`));
+  });
+
   it('keep the inline box around a word, as for code and keys', () => {
     const word = (x: number, words: string) =>
       `<g id="key"><rect x="${x}" y="20" width="${widthOf(words) + 8}" height="14" rx="2" fill="#dde6ee"/>${text(x + 4, 30, words)}</g>`;
