@@ -162,6 +162,7 @@ const WIDTHS: Readonly<Record<WidthMode, (width: string, said: string) => string
   rest: (_, said) => `As wide as the others in its row leave it${said}.`,
   full: (_, said) => `As wide as its container${said}.`,
   max: (width) => `As wide as its container, at most ${width} as drawn: longer words wrap.`,
+  capped: (width) => `As wide as its words, at most ${width} as drawn: longer words wrap.`,
 };
 
 function px(value: number): string {

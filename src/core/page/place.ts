@@ -51,9 +51,14 @@ export interface FixedPlace extends Geometry {
 /**
  * The width of a node in the flow. `fit`: of its content; `drawn`: as in the mockup, shrinkable; `rigid`: as
  * in the mockup, not shrinkable; `rest`: the free width; `full`: all of the width; `max`: all of the width,
- * at most as in the mockup.
+ * at most as in the mockup; `capped`: of its content, at most as in the mockup.
  */
-export type WidthMode = 'fit' | 'drawn' | 'rigid' | 'rest' | 'full' | 'max';
+export type WidthMode = 'fit' | 'drawn' | 'rigid' | 'rest' | 'full' | 'max' | 'capped';
+
+/** The modes with a greatest width. */
+export function hasGreatestWidth(mode: WidthMode): boolean {
+  return mode === 'max' || mode === 'capped';
+}
 
 /** How the height of a node is set. */
 export type HeightMode = 'fit' | 'drawn' | 'min';

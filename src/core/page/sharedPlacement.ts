@@ -1,4 +1,4 @@
-import type { FlowPlace, FixedPlace } from './place';
+import { hasGreatestWidth, type FlowPlace, type FixedPlace } from './place';
 import type { PageNode } from './node';
 
 /** The properties of a place that do not follow from other numbers: equal ones can share a class. */
@@ -29,7 +29,7 @@ export function sharedPlacementOf(node: PageNode): SharedPlacement | null {
     return { ...geometry, width, height, pins };
   }
   const { widthMode, heightMode, align, margin, linear, subpixelShift, snapCompensation } = place;
-  const sized = widthMode === 'drawn' || widthMode === 'rigid' || widthMode === 'max';
+  const sized = widthMode === 'drawn' || widthMode === 'rigid' || hasGreatestWidth(widthMode);
   const width = sized && !(kind === 'picture' && widthMode === 'rigid') ? place.width : 0;
   const height = heightMode === 'fit' ? 0 : place.height;
   const plain =

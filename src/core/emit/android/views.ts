@@ -14,7 +14,7 @@ import {
   type PictureNode,
   type TextNode,
 } from '../../page/node';
-import type { FixedPlace, FlowPlace, Place } from '../../page/place';
+import { hasGreatestWidth, type FixedPlace, type FlowPlace, type Place } from '../../page/place';
 import { depthInRow, hasOwnWidth } from '../../page/placed';
 import { isInteractiveRole } from '../../sort/vocabulary';
 import { isShownByState } from '../css/stateRules';
@@ -382,7 +382,7 @@ function flowStanding(place: FlowPlace, layout: Layout, before: number): Standin
   const fills =
     widthMode === 'rest' ||
     widthMode === 'full' ||
-    (widthMode === 'max' && isStretched && margin.left !== null) ||
+    (hasGreatestWidth(widthMode) && isStretched && margin.left !== null) ||
     (isStretched && !isRow && widthMode === 'fit');
   const across = fills ? (isRow ? '0dp' : 'match_parent') : widthMode === 'fit' ? 'wrap_content' : dp(width);
   const down = heightMode === 'drawn' ? dp(height) : isRow && isStretched ? 'match_parent' : 'wrap_content';

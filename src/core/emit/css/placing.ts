@@ -79,6 +79,7 @@ export function placementDeclarations(standing: SharedPlacement): Declaration[] 
       ['width', '100%'],
       ['max-width', px(width)],
     ],
+    capped: [['max-width', px(width)]],
   };
   const list: (Declaration | null)[] = [
     ...wides[widthMode],

@@ -4,7 +4,13 @@ import type { Page } from '../../page/frame';
 import type { Layout } from '../../page/layout';
 import type { PageNode } from '../../page/node';
 import { walkNodes } from '../../page/walk';
-import { isIndented, TIGHT_PADDING, windowSteps, type WindowChange } from '../../page/windows/windowChanges';
+import {
+  isIndented,
+  TIGHT_PADDING,
+  windowSteps,
+  type FluidLetters,
+  type WindowChange,
+} from '../../page/windows/windowChanges';
 import type { EmitInput } from '../target';
 import { classSelector, modifiersOf } from './modifiers';
 import { framesOf } from './frames';
@@ -126,6 +132,7 @@ function valueHeld(
 const SHORTHANDS: Readonly<Record<string, readonly string[]>> = {
   'flex-shrink': ['flex'],
   'margin-left': ['margin-inline'],
+  'margin-right': ['margin-inline'],
 };
 
 /** What several classes say is one rule. */
@@ -183,7 +190,7 @@ function rowDeclarations({ columns, least }: WindowChange): readonly Declaration
   ];
 }
 
-type Flag = Exclude<keyof WindowChange, 'parts' | 'cell' | 'isCapped' | 'columns' | 'least'>;
+type Flag = Exclude<keyof WindowChange, 'parts' | 'cell' | 'isCapped' | 'columns' | 'least' | 'letters'>;
 
 /** What each change of one element says. */
 const SAID: Readonly<Record<Flag, readonly Declaration[]>> = {
@@ -206,8 +213,10 @@ const SAID: Readonly<Record<Flag, readonly Declaration[]>> = {
     ['height', 'auto'],
   ],
   isFlush: [['margin-left', '0']],
+  endsInside: [['margin-right', '0']],
   scrolls: [['overflow-x', 'auto']],
   wraps: [['white-space', 'normal']],
+  breaks: [['overflow-wrap', 'anywhere']],
   isFree: [['height', 'auto']],
 };
 const FLAGS = Object.keys(SAID) as readonly Flag[];
@@ -216,7 +225,17 @@ function declarationsOf(node: PageNode | Page, change: WindowChange): readonly D
   return [
     ...partsDeclarations(change, 'layout' in node ? node.layout : undefined),
     ...FLAGS.flatMap((flag) => (change[flag] ? SAID[flag] : [])),
+    ...(change.letters ? lettersDeclarations(change.letters) : []),
     ...(change.isCapped ? cappedDeclarations(node) : []),
+  ];
+}
+
+/** Letters as wide for the window as they are where they just fit (CSS Values 4, §10.2 clamp()). */
+function lettersDeclarations({ least, window, drawn, lineHeight }: FluidLetters): readonly Declaration[] {
+  const share = Math.floor((1000 * least) / window) / 10;
+  return [
+    ['font-size', `clamp(${px(least)}, ${share}vw, ${px(drawn)})`],
+    ['line-height', String(Math.round(lineHeight * 100) / 100)],
   ];
 }
 

@@ -3,6 +3,7 @@ import { paints } from '../../look/look';
 import type { Page } from '../../page/frame';
 import type { Layout } from '../../page/layout';
 import type { BoxNode, PageNode, PictureNode, TextNode } from '../../page/node';
+import { hasGreatestWidth } from '../../page/place';
 import { mainFile, type PicturePlan } from '../../pictures/picture';
 import type { Role } from '../../sort/vocabulary';
 import type { StyleSheet } from '../../style/styleSheet';
@@ -338,7 +339,7 @@ function textObject(node: TextNode, standing: Properties, context: ObjectContext
   const leading = baseline - extents.ascent;
   const paint = boxPaint(look, node.place);
   const isFree = wraps === 'freely';
-  const isFull = node.place.kind === 'flow' && node.place.widthMode === 'max';
+  const isFull = node.place.kind === 'flow' && hasGreatestWidth(node.place.widthMode);
   const sides: Properties = {
     topPadding: qmlNumber(top + leading) === '0' ? null : qmlNumber(top + leading),
     bottomPadding: qmlNumber(bottom - leading) === '0' ? null : qmlNumber(bottom - leading),

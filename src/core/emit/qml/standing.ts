@@ -1,5 +1,5 @@
 import type { Layout } from '../../page/layout';
-import type { FixedPlace, FlowPlace, Pin, Place } from '../../page/place';
+import { hasGreatestWidth, type FixedPlace, type FlowPlace, type Pin, type Place } from '../../page/place';
 import { qmlNumber } from './values';
 
 export type Properties = Readonly<Record<string, string | null>>;
@@ -93,7 +93,7 @@ export function layoutStanding(place: FlowPlace, layout: Layout): LayoutStanding
   const isColumn = layout.direction === 'column';
   const align = place.align ?? layout.align;
   const isStretched = isColumn && align === 'stretch' && widthMode === 'fit';
-  const fills = isStretched || widthMode === 'rest' || widthMode === 'full' || widthMode === 'max';
+  const fills = isStretched || widthMode === 'rest' || widthMode === 'full' || hasGreatestWidth(widthMode);
   // Free room on both sides, or before it.
   const pushed = isColumn && margin.left === null ? (margin.right === null ? 'middle' : 'end') : null;
   const isHigh = isRow && align === 'stretch' && heightMode !== 'drawn';
@@ -102,12 +102,12 @@ export function layoutStanding(place: FlowPlace, layout: Layout): LayoutStanding
     properties: {
       'Layout.fillWidth': fills ? 'true' : null,
       'Layout.preferredWidth': isDrawn ? qmlNumber(width) : null,
-      'Layout.maximumWidth': widthMode === 'max' ? qmlNumber(width) : null,
+      'Layout.maximumWidth': hasGreatestWidth(widthMode) ? qmlNumber(width) : null,
       'Layout.fillHeight': isHigh ? 'true' : null,
       'Layout.preferredHeight': heightMode === 'drawn' ? qmlNumber(height) : null,
       'Layout.minimumHeight': heightMode === 'min' ? qmlNumber(height) : null,
       'Layout.alignment':
-        fills && widthMode !== 'max' && isColumn ? null : alignmentOf(pushed ?? align, !isColumn),
+        fills && !hasGreatestWidth(widthMode) && isColumn ? null : alignmentOf(pushed ?? align, !isColumn),
       'Layout.topMargin': marginOf(margin.top),
       'Layout.rightMargin': marginOf(margin.right ?? 0),
       'Layout.bottomMargin': marginOf(margin.bottom),

@@ -153,7 +153,7 @@ function isPlain({ lines }: TextNode): boolean {
 function withOwnWidth(text: TextNode): TextNode {
   const { place } = text;
   const isOpen = place.kind === 'flow' && place.widthMode === 'fit' && text.lines.length > 1;
-  const capped = { ...place, widthMode: 'max', width: Math.ceil(place.width) + 1 } as const;
+  const capped = { ...place, widthMode: 'capped', width: Math.ceil(place.width) + 1 } as const;
   return { ...text, wraps: 'freely', ...(isOpen && { place: capped as FlowPlace }) };
 }
 

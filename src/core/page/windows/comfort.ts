@@ -96,17 +96,25 @@ export function staysOnLine({ wraps }: Pick<TextNode, 'wraps'>): boolean {
   return wraps === 'never' || wraps === 'pressed';
 }
 
-/** The longest word, by its share of the letters of its line; a line that never wraps is as long as it is. */
-function comfortOfWords({ lines, wraps, place }: TextNode): number {
+/** The longest word; a line that never wraps is as long as it is. */
+function comfortOfWords(node: TextNode): number {
+  const { lines, wraps, place } = node;
   if (place.linear) return place.width;
   const longest = Math.max(0, ...lines.map(({ width }) => width));
   if (staysOnLine({ wraps })) return longest;
+  const word = longestWord(node);
+  return lines.length > 1 ? Math.max(word, Math.min(READABLE, longest)) : word;
+}
+
+/** The width of the longest word, px, by its share of the letters of its line and a little more. */
+export function longestWord({ lines }: TextNode): number {
   const words = lines.flatMap((line) => {
     const text = lineText(line);
-    return text.split(/\s+/).map((word) => (line.width * word.length) / Math.max(1, text.length));
+    return text
+      .split(/\s+/)
+      .map((word) => Math.min(line.width, (1.1 * line.width * word.length) / Math.max(1, text.length)));
   });
-  const word = Math.min(longest, Math.max(0, ...words) * 1.1);
-  return lines.length > 1 ? Math.max(word, Math.min(READABLE, longest)) : word;
+  return Math.max(0, ...words);
 }
 
 function sum(lengths: readonly number[]): number {

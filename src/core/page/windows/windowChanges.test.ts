@@ -46,6 +46,39 @@ describe('a page in narrower windows', () => {
   });
 });
 
+describe('words that are wider than a narrow window', () => {
+  const heading = (words: string) =>
+    `<text x="40" y="120" font-size="96" font-weight="700" font-family="Commissioner">${words}</text>`;
+
+  it('get smaller with the window where they are display type, and their lines with them', () => {
+    const css = cssOf(`${heading('Skerrivane')}${text(40, 200, 'Every day at noon')}`);
+    const [, least, share] = /font-size: clamp\((\d+)px, ([\d.]+)vw, 96px\);\s+line-height: [\d.]+;/.exec(
+      below(css, 768),
+    )!;
+    expect(Number(least)).toBeLessThan(70);
+    // What fits a window of 320 px is as large a share of every window up to the drawn size.
+    expect(Number(share)).toBeCloseTo((100 * Number(least)) / 320, 0);
+    expect(cssOf(heading('Noon'))).not.toContain('clamp');
+  });
+
+  it('break inside where that is not enough', () => {
+    const css = cssOf(text(40, 60, 'the-harbour-office-of-ternholm-and-skerrivane@orden.example'));
+    expect(below(css, 768)).toContain('overflow-wrap: anywhere');
+  });
+});
+
+describe('words in several lines', () => {
+  it('say how wide they are at most, and leave room for what stands beside them', () => {
+    const lines = ['Ferries leave from Ternholm every', 'morning, whatever the weather is', 'on the sound'];
+    const spans = lines.map((line, at) => `<tspan x="60" y="${120 + at * 20}">${line}</tspan>`).join('');
+    const css = cssOf(
+      `<rect id="card" x="40" y="40" width="800" height="200" fill="#fff"/><text font-size="14" font-family="Commissioner">${spans}</text>`,
+    );
+    expect(css).toMatch(/max-width: 2\d\dpx;/);
+    expect(css).not.toMatch(/width: 100%;\s+max-width: 2/);
+  });
+});
+
 describe('a table in narrow windows', () => {
   const line = (at: number) =>
     `<g data-name="tr">${['Skerrivane at noon', 'Motor vessel Auk', 'Boarding now', 'Ticket office', '12.40 kr'].map((word, column) => text(40 + column * 220, 60 + at * 40, `${word}${'.'.repeat(at)}`)).join('')}</g>`;

@@ -2,13 +2,14 @@ import { memoizeByObject } from '../../mockup/memoize';
 import type { Page } from '../frame';
 import type { Layout } from '../layout';
 import { WIDEST_LINE } from '../tolerances';
-import type { BoxNode, PageNode } from '../node';
+import type { BoxNode, PageNode, TextNode } from '../node';
 import {
   comfortAlong,
   comfortOf,
   flowing,
   gapOf,
   isRegion,
+  longestWord,
   sides,
   stackedComfortOf,
   staysOnLine,
@@ -18,6 +19,16 @@ import {
 export interface TableColumn {
   readonly least: number;
   readonly drawn: number;
+}
+
+/** Letters that grow with the window. */
+export interface FluidLetters {
+  /** Their size in a window of this width, and the drawn one, px. */
+  readonly least: number;
+  readonly window: number;
+  readonly drawn: number;
+  /** The height of a line for one px of size. */
+  readonly lineHeight: number;
 }
 
 /** What a node does in windows in which it has not enough room; absent for what it does anyway. */
@@ -40,6 +51,8 @@ export interface WindowChange {
   readonly isStatic?: true;
   /** True for a part without the space before it. */
   readonly isFlush?: true;
+  /** True for a part that reaches no further than what is around it. */
+  readonly endsInside?: true;
   /** True for words whose spaces count, and for tables: they scroll in themselves. */
   readonly scrolls?: true;
   /** The columns of a table that do not fit as they were drawn. */
@@ -48,6 +61,10 @@ export interface WindowChange {
   readonly least?: number;
   /** True for words that wrap. */
   readonly wraps?: true;
+  /** The size of letters with which a word fits into the window, px; they grow with the window up to the drawn size. */
+  readonly letters?: FluidLetters;
+  /** True for words that break inside where they do not fit. */
+  readonly breaks?: true;
   /** True for a height that its content gives. */
   readonly isFree?: true;
 }
@@ -209,6 +226,8 @@ function partIn(node: PageNode, room: number, trial: WindowTrial, isAlone: boole
   const before = place.kind === 'flow' ? (place.margin.left ?? 0) : 0;
   if (before > LOOSE_PADDING && before + Math.min(place.width, stackedComfortOf(node)) > room + 1)
     note(trial, node, { isFlush: true });
+  if (isWider && place.kind === 'flow' && (place.margin.right ?? 0) < 0)
+    note(trial, node, { endsInside: true });
   if (isWider && node.kind === 'picture') note(trial, node, { isCapped: true });
   else if (isWider && isSet && !trial.changes.get(node)?.fills)
     note(trial, node, isAlone ? { isCapped: true } : { shrinks: true });
@@ -216,6 +235,7 @@ function partIn(node: PageNode, room: number, trial: WindowTrial, isAlone: boole
     if (node.look.type?.keepsSpaces) note(trial, node, { scrolls: true });
     else if (staysOnLine(node)) note(trial, node, { wraps: true });
   }
+  if (node.kind === 'text') wordsIn(node, room, trial);
   if (node.kind !== 'box' || !node.layout) return;
   if (node.role === 'table') {
     tableIn(node, room, trial);
@@ -224,6 +244,26 @@ function partIn(node: PageNode, room: number, trial: WindowTrial, isAlone: boole
   const isFixedHeight = place.kind === 'flow' && place.heightMode === 'drawn';
   if (isWider && isFixedHeight && node.children.length > 0) note(trial, node, { isFree: true });
   layOutIn(node, node.layout, isSet ? Math.min(room, place.width) : room, trial);
+}
+
+/** Letters from this size are display type, which gets smaller in narrow windows, px (common practice, no source). */
+const DISPLAY = 24;
+
+/** A word that does not fit is set smaller where it is display type, and breaks where that is not enough. */
+function wordsIn(node: TextNode, room: number, trial: WindowTrial): void {
+  const { look, lines, place } = node;
+  const word = longestWord(node);
+  if (!look.type || look.type.keepsSpaces || place.linear || word <= room + 1) return;
+  const { size: drawn, lineHeight } = look.type;
+  const isOneSize = lines.every(({ spans }) =>
+    spans.every((span) => (span.look.type?.size ?? drawn) === drawn),
+  );
+  const least = Math.max(DISPLAY, Math.floor((drawn * room) / word));
+  if (isOneSize && least < drawn)
+    note(trial, node, {
+      letters: { least, window: trial.width, drawn, lineHeight: (lineHeight ?? drawn) / drawn },
+    });
+  if (!isOneSize || (word * Math.min(least, drawn)) / drawn > room + 1) note(trial, node, { breaks: true });
 }
 
 /**

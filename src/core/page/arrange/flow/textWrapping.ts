@@ -58,7 +58,9 @@ function wrapText(node: TextNode, place: FlowPlace, room: TextWidth): PageNode {
   const isWhole = width >= available - 0.01 && !(isUnconstrained && place.widthMode === 'fit');
   // In a row, width that the words do not need would push the next part.
   const own = narrowed === 'drawn' ? Math.min(width, place.width + MEASURED.plainWidth) : width;
-  return { ...node, wraps: 'freely', place: isWhole ? place : { ...place, width: own, widthMode: narrowed } };
+  // Words take the room that they need by themselves.
+  const widthMode = narrowed === 'max' ? 'capped' : narrowed;
+  return { ...node, wraps: 'freely', place: isWhole ? place : { ...place, width: own, widthMode } };
 }
 
 /** How a text of one line wraps. */
