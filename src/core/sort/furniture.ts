@@ -55,7 +55,7 @@ function matchBlocks(mockup: Mockup, measures: ReadonlyMap<string, Measures>): R
 }
 
 function blocksIn(screen: Screen, measures: Measures): readonly Block[] {
-  return blocksOf(screen.root).flatMap((layer: GroupLayer): readonly Block[] => {
+  return blocksOf(screen, measures).flatMap((layer: GroupLayer): readonly Block[] => {
     const box: Box | null | undefined = measures.get(layer.id)?.painted;
     if (!box) return [];
     const block = { ...buildOf(layer, box), fromBottom: screen.height - bottom(box) };

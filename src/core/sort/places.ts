@@ -52,7 +52,7 @@ export function findPlaces(
   const places = new Map<LayerId, PlaceRole>();
   const whole: Box = { x: 0, y: 0, width: screen.width, height: screen.height };
   const taken = new Set<PlaceRole['role']>();
-  for (const group of blocksOf(screen.root)) {
+  for (const group of blocksOf(screen, measures)) {
     const painted = measures.get(group.id)?.painted;
     const seen = painted && intersection(painted, whole);
     if (!seen) continue;
@@ -64,11 +64,20 @@ export function findPlaces(
   return places;
 }
 
-/** The groups that divide a page; wrappers around everything are opened. */
-export function blocksOf(root: GroupLayer): readonly GroupLayer[] {
-  let groups = groupsIn(root);
-  while (groups.length === 1 && groups[0] && groupsIn(groups[0]).length > 0) groups = groupsIn(groups[0]);
-  return groups;
+/** The groups that divide a page; wrappers around everything are opened, whatever stands beside them. */
+export function blocksOf({ root, width, height }: Screen, measures: Measures): readonly GroupLayer[] {
+  const isAround = (group: GroupLayer) => {
+    const painted = measures.get(group.id)?.painted;
+    const seen = painted && intersection(painted, { x: 0, y: 0, width, height });
+    return seen ? seen.width >= SPAN * width && seen.height >= SPAN * height : false;
+  };
+  const blocksIn = (around: GroupLayer): readonly GroupLayer[] => {
+    const groups = groupsIn(around);
+    return groups.flatMap((group) =>
+      groupsIn(group).length > 0 && (groups.length === 1 || isAround(group)) ? blocksIn(group) : group,
+    );
+  };
+  return blocksIn(root);
 }
 
 function groupsIn(group: GroupLayer): readonly GroupLayer[] {

@@ -217,7 +217,10 @@ const SAID: Readonly<Record<Flag, readonly Declaration[]>> = {
   scrolls: [['overflow-x', 'auto']],
   wraps: [['white-space', 'normal']],
   breaks: [['overflow-wrap', 'anywhere']],
-  isFree: [['height', 'auto']],
+  isFree: [
+    ['height', 'auto'],
+    ['min-height', '0'],
+  ],
 };
 const FLAGS = Object.keys(SAID) as readonly Flag[];
 

@@ -85,8 +85,8 @@ export const TIGHT_PADDING = 16;
 const LOOSE_PADDING = 24;
 
 /**
- * How a page in the flow changes in narrower windows, the widest step first: at most two. A container changes where its
- * parts do not fit beside each other any more.
+ * How a page in the flow changes in narrower windows, the widest step first: at most three. A container changes where its
+ * parts do not fit beside each other any more; those that can shrink do so before others stand under each other.
  */
 export const windowSteps = memoizeByObject((page: Page): readonly WindowStep[] => {
   const { layout, width, narrow } = page;
@@ -97,10 +97,20 @@ export const windowSteps = memoizeByObject((page: Page): readonly WindowStep[] =
   }
   const middle = changesAt(page, TABLET);
   const small: WindowStep = { below: TABLET, changes: changesAt(page, SMALLEST, middle) };
-  const wanted = STEPS.find((step) => step < width && changesAt(page, step).size === 0) ?? Math.floor(width);
-  const steps = [...(middle.size === 0 ? [] : [{ below: wanted, changes: middle }]), small];
-  return steps.filter(({ changes }) => changes.size > 0);
+  const narrower = STEPS.filter((step) => step < width);
+  const fits = narrower.find((step) => changesAt(page, step).size === 0) ?? Math.floor(width);
+  const stays = narrower.find((step) => step < fits && !isStacked(changesAt(page, step)));
+  const large =
+    stays === undefined || !isStacked(middle) ? [] : [{ below: fits, changes: changesAt(page, stays) }];
+  return [...large, { below: large.length > 0 ? stays! : fits, changes: middle }, small].filter(
+    ({ changes }) => changes.size > 0,
+  );
 });
+
+/** True where parts that stand beside each other have to stand under each other. */
+function isStacked(changes: Changes): boolean {
+  return [...changes.values()].some(({ parts }) => parts === 'column');
+}
 
 type Changes = ReadonlyMap<PageNode | Page, WindowChange>;
 
@@ -137,7 +147,10 @@ function layOutIn(node: BoxNode | Page, layout: Layout, available: number, trial
     else pinnedIn(child, available, trial);
   }
   if (layout.direction === 'column' || layout.direction === 'words') {
-    for (const part of parts) partIn(part, room, trial, true);
+    for (const part of parts) {
+      if (isWide(part, room) && hugsContent(part, layout)) note(trial, part, { isCapped: true });
+      partIn(part, room, trial, true);
+    }
     return;
   }
   if (comfortAlong(node.children, layout) <= room + 1) {
@@ -150,6 +163,7 @@ function layOutIn(node: BoxNode | Page, layout: Layout, available: number, trial
   note(trial, node, { parts: way.parts, cell: way.cell });
   for (const part of parts) {
     if (way.parts === 'column' && isSetWidth(part)) note(trial, part, { fills: true });
+    if (way.parts === 'column' && isHighBeside(part)) note(trial, part, { isFree: true });
     if (way.parts === 'lines' && takesRest(part)) note(trial, part, { grows: true });
     const length = way.cell === undefined ? room : Math.max(Math.min(room, way.cell), room / 2);
     partIn(part, Math.min(room, length), trial, way.parts !== 'lines');
@@ -167,6 +181,26 @@ function wayOf(parts: readonly PageNode[], { direction, tracks }: Layout, room: 
   if (isAlike && (isEven || (direction === 'row' && parts.every(isRegion) && widest <= room / 2)))
     return { parts: 'cells', cell: Math.ceil(widest / 8) * 8 };
   return widest <= room && !parts.some(isRegion) ? { parts: 'lines' } : { parts: 'column' };
+}
+
+function isWide({ place }: PageNode, room: number): boolean {
+  return place.width > room + 1;
+}
+
+/** True for a box that is as wide as its content, which may not shrink by itself. */
+function hugsContent({ kind, place }: PageNode, { align }: Layout): boolean {
+  if (kind !== 'box' || place.kind !== 'flow' || place.widthMode !== 'fit') return false;
+  return (place.align ?? align) !== 'stretch' || place.margin.left === null || place.margin.right === null;
+}
+
+/** True for a box that may be higher than its content for what stands beside it. */
+function isHighBeside(part: PageNode): boolean {
+  return (
+    part.kind === 'box' &&
+    part.children.length > 0 &&
+    part.place.kind === 'flow' &&
+    part.place.heightMode !== 'fit'
+  );
 }
 
 /** The largest ratio of the widths of like parts. */
@@ -221,7 +255,7 @@ function shareOut(parts: readonly PageNode[], layout: Layout, room: number): rea
 /** @param isAlone true for a part with a line of its own */
 function partIn(node: PageNode, room: number, trial: WindowTrial, isAlone: boolean): void {
   const { place } = node;
-  const isWider = place.width > room + 1;
+  const isWider = isWide(node, room);
   const isSet = place.kind === 'flow' && ['drawn', 'rigid', 'max'].includes(place.widthMode);
   const before = place.kind === 'flow' ? (place.margin.left ?? 0) : 0;
   if (before > LOOSE_PADDING && before + Math.min(place.width, stackedComfortOf(node)) > room + 1)

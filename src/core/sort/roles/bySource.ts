@@ -45,6 +45,8 @@ export const bySource: RoleRule = (layer, outcome, facts, { parent }) => {
   if (role === 'item' && !isListElement(parent)) return null;
   if (!role || layer.kind !== 'group') return null;
   const reason = `the mockup gives it the role ${said}`;
+  const place = facts.places.get(layer.id);
+  if (role === 'list' && place?.role === 'navigation') return place;
   // ARIA has one role for lists with and without an order.
   return role === 'list' && isOrdered(layer)
     ? { role: 'ordered-list', reason: `${reason}, and it is in an order` }
