@@ -199,6 +199,7 @@ const SAID: Readonly<Record<Flag, readonly Declaration[]>> = {
     ['flex', '1 1 auto'],
     ['min-width', 'min-content'],
   ],
+  shares: [['flex', '1 1 auto']],
   fills: [
     ['width', 'auto'],
     ['margin-inline', '0'],
@@ -229,7 +230,7 @@ function declarationsOf(node: PageNode | Page, change: WindowChange): readonly D
     ...partsDeclarations(change, 'layout' in node ? node.layout : undefined),
     ...FLAGS.flatMap((flag) => (change[flag] ? SAID[flag] : [])),
     ...(change.letters ? lettersDeclarations(change.letters) : []),
-    ...(change.isCapped ? cappedDeclarations(node) : []),
+    ...(change.isCapped ? cappedDeclarations(node, change) : []),
   ];
 }
 
@@ -243,18 +244,20 @@ function lettersDeclarations({ least, window, drawn, lineHeight }: FluidLetters)
 }
 
 /** A percentage counts as nothing where the content gives the width of what is around (CSS Sizing 3, §5.2.1). */
-function cappedDeclarations(node: PageNode | Page): readonly Declaration[] {
+function cappedDeclarations(node: PageNode | Page, { isFlush }: WindowChange): readonly Declaration[] {
   if (!('kind' in node) || node.kind === 'picture')
     return [
       ['max-width', '100%'],
       ['height', 'auto'],
     ];
-  return node.place.kind === 'fixed'
-    ? [...(isIndented(node) ? ([['left', '0']] as const) : []), ['max-width', '100%']]
-    : [
-        ['width', '100%'],
-        ['max-width', px(node.place.width)],
-      ];
+  if (node.place.kind === 'fixed')
+    return [...(isIndented(node) ? ([['left', '0']] as const) : []), ['max-width', '100%']];
+  const { left, right } = node.place.margin;
+  const beside = (isFlush ? 0 : Math.max(0, left ?? 0)) + Math.max(0, right ?? 0);
+  return [
+    ['width', px(beside) === '0' ? '100%' : `calc(100% - ${px(beside)})`],
+    ['max-width', px(node.place.width)],
+  ];
 }
 
 /** The most gaps between what stands in lines and cells, px. */

@@ -41,6 +41,8 @@ export interface WindowChange {
   readonly isTight?: true;
   /** True for a part that takes the free space of its line, and no less than it needs. */
   readonly grows?: true;
+  /** True for a part that takes the free space of its row, and gives as much as the others where there is none. */
+  readonly shares?: true;
   /** True for a part that takes the width of its stack. */
   readonly fills?: true;
   /** True for one that is never wider than what is around it. */
@@ -154,7 +156,12 @@ function layOutIn(node: BoxNode | Page, layout: Layout, available: number, trial
     return;
   }
   if (comfortAlong(node.children, layout) <= room + 1) {
-    shareOut(parts, layout, room).forEach((length, at) => partIn(parts[at]!, length, trial, false));
+    shareOut(parts, layout, room).forEach((length, at) => {
+      const part = parts[at]!;
+      // What takes the rest would give up all of its width before the others give up any.
+      if (takesRest(part) && isWide(part, length) && !isRegion(part)) note(trial, part, { shares: true });
+      partIn(part, length, trial, layout.direction === 'grid');
+    });
     return;
   }
   const before = trial.wider.get(node);
@@ -252,7 +259,7 @@ function shareOut(parts: readonly PageNode[], layout: Layout, room: number): rea
   });
 }
 
-/** @param isAlone true for a part with a line of its own */
+/** @param isAlone true for a part with a line or a cell of its own */
 function partIn(node: PageNode, room: number, trial: WindowTrial, isAlone: boolean): void {
   const { place } = node;
   const isWider = isWide(node, room);
