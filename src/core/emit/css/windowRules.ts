@@ -190,7 +190,10 @@ function rowDeclarations({ columns, least }: WindowChange): readonly Declaration
   ];
 }
 
-type Flag = Exclude<keyof WindowChange, 'parts' | 'cell' | 'isCapped' | 'columns' | 'least' | 'letters'>;
+type Flag = Exclude<
+  keyof WindowChange,
+  'parts' | 'cell' | 'isCapped' | 'columns' | 'least' | 'letters' | 'aside'
+>;
 
 /** What each change of one element says. */
 const SAID: Readonly<Record<Flag, readonly Declaration[]>> = {
@@ -230,6 +233,7 @@ function declarationsOf(node: PageNode | Page, change: WindowChange): readonly D
     ...partsDeclarations(change, 'layout' in node ? node.layout : undefined),
     ...FLAGS.flatMap((flag) => (change[flag] ? SAID[flag] : [])),
     ...(change.letters ? lettersDeclarations(change.letters) : []),
+    ...(change.aside === undefined ? [] : [['width', `calc(100% - ${px(2 * change.aside)})`] as const]),
     ...(change.isCapped ? cappedDeclarations(node, change) : []),
   ];
 }

@@ -41,6 +41,22 @@ describe('a page in narrower windows', () => {
     expect(css).toMatch(/@media[^{]*\{[^@]*\.bar[^{]*\{\s+width: auto;/);
   });
 
+  it('keeps regions beside each other as long as they fit, and frees their heights where they do not', () => {
+    const links = ['Quays', 'Lights', 'Tides'].map((word, at) => text(20, 40 + at * 40, word)).join('');
+    const bar = `<g id="bar"><rect width="240" height="600" fill="#123"/>${links}</g>`;
+    const fares = [0, 1, 2, 3]
+      .map(
+        (at) =>
+          `<g id="fare-${at}"><rect x="${260 + at * 230}" y="40" width="210" height="120" fill="#fff"/>${text(280 + at * 230, 80, 'Skerrivane-Ternholm')}</g>`,
+      )
+      .join('');
+    const css = cssOf(`${bar}<g id="quay"><rect x="240" width="960" height="600" fill="#eee"/>${fares}</g>`);
+    const windows = [...css.matchAll(/@media \(width < (\d+)px\) \{\n([^]*?)\n\}/g)];
+    const stacked = windows.find(([, , rules]) => /\.bar[^{]*\{[^}]*width: auto/.test(rules!));
+    expect(Number(stacked?.[1])).toBeLessThan(1100);
+    expect(css).toMatch(/@media[^]*\.bar[^{]*\{[^}]*min-height: 0;/);
+  });
+
   it('changes nothing where all fits, and nothing of a page for two screens', () => {
     expect(cssOf(text(16, 40, 'Orden'))).not.toContain('@media');
   });

@@ -45,6 +45,8 @@ export interface WindowChange {
   readonly shares?: true;
   /** True for a part that takes the width of its stack. */
   readonly fills?: true;
+  /** Px that stay free at either side of one that takes all the width. */
+  readonly aside?: number;
   /** True for one that is never wider than what is around it. */
   readonly isCapped?: true;
   /** True for a part of a row that shrinks. */
@@ -151,7 +153,10 @@ function layOutIn(node: BoxNode | Page, layout: Layout, available: number, trial
   if (layout.direction === 'column' || layout.direction === 'words') {
     for (const part of parts) {
       if (isWide(part, room) && hugsContent(part, layout)) note(trial, part, { isCapped: true });
-      partIn(part, room, trial, true);
+      const aside = roomBeside(part, widthOf(node) - padding);
+      const isPressed = isWide(part, room - 2 * aside);
+      if (isPressed && aside > 0) note(trial, part, { aside });
+      partIn(part, isPressed ? room - 2 * aside : room, trial, true);
     }
     return;
   }
@@ -188,6 +193,16 @@ function wayOf(parts: readonly PageNode[], { direction, tracks }: Layout, room: 
   if (isAlike && (isEven || (direction === 'row' && parts.every(isRegion) && widest <= room / 2)))
     return { parts: 'cells', cell: Math.ceil(widest / 8) * 8 };
   return widest <= room && !parts.some(isRegion) ? { parts: 'lines' } : { parts: 'column' };
+}
+
+function widthOf(node: BoxNode | Page): number {
+  return 'screen' in node ? node.width : node.place.width;
+}
+
+/** The room that the body of a page keeps at either side in windows that it would fill, px. */
+function roomBeside({ kind, place }: PageNode, room: number): number {
+  if (kind !== 'box' || place.kind !== 'flow' || place.widthMode !== 'max') return 0;
+  return Math.max(0, Math.min(TIGHT_PADDING, Math.floor((room - place.width) / 2)));
 }
 
 function isWide({ place }: PageNode, room: number): boolean {
@@ -264,13 +279,14 @@ function partIn(node: PageNode, room: number, trial: WindowTrial, isAlone: boole
   const { place } = node;
   const isWider = isWide(node, room);
   const isSet = place.kind === 'flow' && ['drawn', 'rigid', 'max'].includes(place.widthMode);
+  const isFluid = place.kind === 'flow' && place.widthMode === 'max';
   const before = place.kind === 'flow' ? (place.margin.left ?? 0) : 0;
   if (before > LOOSE_PADDING && before + Math.min(place.width, stackedComfortOf(node)) > room + 1)
     note(trial, node, { isFlush: true });
   if (isWider && place.kind === 'flow' && (place.margin.right ?? 0) < 0)
     note(trial, node, { endsInside: true });
   if (isWider && node.kind === 'picture') note(trial, node, { isCapped: true });
-  else if (isWider && isSet && !trial.changes.get(node)?.fills)
+  else if (isWider && isSet && !isFluid && !trial.changes.get(node)?.fills)
     note(trial, node, isAlone ? { isCapped: true } : { shrinks: true });
   if (isWider && node.kind === 'text') {
     if (node.look.type?.keepsSpaces) note(trial, node, { scrolls: true });

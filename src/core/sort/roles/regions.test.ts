@@ -31,6 +31,33 @@ describe('regions by their names', () => {
   });
 });
 
+describe('parts that are called after a region', () => {
+  it('are lines between its parts, not regions', () => {
+    const divider = `<g id="sidebar-divider"><rect x="20" y="80" width="160" height="1" fill="#fff"/></g>`;
+    const open = side.replace('</g>', `${divider}</g>`);
+    expect(elementsOf(open + body)).toEqual(['aside', 'main']);
+  });
+
+  it('are no lists to choose from where they only hold something to press', () => {
+    const dots = [0, 1, 2].map((at) => `<circle cx="${300 + at * 8}" cy="40" r="2" fill="#666"/>`).join('');
+    const held = `<g id="dropdown"><a href="#more"><g id="more">${dots}</g></a></g>`;
+    const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="800" height="600">${body}${held}</svg>`;
+    expect(emitted(convertReading(readText(svg), 'flow'), 'index.html')).not.toContain('<select');
+  });
+});
+
+describe('a column of links at the side of the page', () => {
+  const link = (text: string, at: number) =>
+    `<g role="listitem"><a href="#${text}">${word(20, 40 + at * 40, text)}</a></g>`;
+  const links = ['Quays', 'Lights', 'Tides', 'Fares', 'Jobs'].map(link).join('');
+  const list = `<g id="ways" role="list"><rect width="170" height="600" fill="#234"/>${links}</g>`;
+  const button = `<g id="up"><rect x="740" y="560" width="30" height="30" fill="#234"/></g>`;
+
+  it('is navigation, whatever stands beside the group around all', () => {
+    expect(elementsOf(`<g id="page">${list}${body}</g>${button}`)).toEqual(['nav', 'main']);
+  });
+});
+
 describe('tables by the roles of the source', () => {
   const cell = (role: string, x: number, y: number, text: string) =>
     `<g role="${role}"><rect x="${x}" y="${y}" width="200" height="40" fill="#fff" stroke="#ccc"/>${word(x + 12, y + 26, text)}</g>`;

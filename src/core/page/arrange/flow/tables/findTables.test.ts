@@ -1,6 +1,7 @@
 import { box, INK, pageOf, solid, words } from '../../../../../../tests/support/pageTree';
 import { convertReading, emitted, readText } from '../../../../../../tests/support/mockups';
 import type { BoxNode, PageNode } from '../../../node';
+import { walkNodes } from '../../../walk';
 import { findTables } from './findTables';
 
 const dark = { fills: [solid(INK)] };
@@ -41,6 +42,30 @@ describe('rows whose parts stand in columns', () => {
     expect(found(holding(line(0, three, bold), line(30, three), line(60, three)))).toEqual([
       `table(${head} ${row} ${row})`,
     ]);
+  });
+
+  it('have headings that are none of the page (HTML, §4.9.10, content model of th)', () => {
+    const titled = (node: PageNode): PageNode => ({ ...bold(node), role: 'heading-3' });
+    const three = xs.slice(0, 3);
+    const [table] = findTables(
+      pageOf(holding(line(0, three, titled), line(30, three), line(60, three))),
+    ).children;
+    expect(walkNodes([table!]).map(({ role }) => role)).not.toContain('heading-3');
+  });
+
+  it('have cells as wide as those that show their edges, headings without a look too', () => {
+    const edged = (node: PageNode): PageNode => {
+      const { x, y } = node.place;
+      return box('td', [x - 10, y, 100, 20], dark, node);
+    };
+    const bare = (node: PageNode): PageNode =>
+      box('th', [node.place.x, node.place.y, 40, 17], {}, bold(node));
+    const at = [10, 110, 210];
+    const [table] = findTables(pageOf(holding(line(0, at, bare), line(30, at, edged), line(60, at, edged))))
+      .children as readonly BoxNode[];
+    const [head, first] = table!.children as readonly BoxNode[];
+    const edgesOf = (row: BoxNode) => row.children.map(({ place }) => [place.x, place.width]);
+    expect(edgesOf(head!)).toEqual(edgesOf(first!));
   });
 
   it('take the headings right above along', () => {

@@ -1,7 +1,7 @@
 import { boxAround, followEachOther, spread, union } from '../../../../mockup/box';
 import { isPlain } from '../../../../look/look';
 import { withoutNumber } from '../../../../sort/tellingNames';
-import type { Role } from '../../../../sort/vocabulary';
+import { isHeading, type Role } from '../../../../sort/vocabulary';
 import type { Page } from '../../../frame';
 import { mapBoxes, withChildren } from '../../../mapBoxes';
 import type { BoxNode, PageNode, TextNode } from '../../../node';
@@ -80,10 +80,11 @@ function asTable(box: BoxNode): BoxNode | null {
     return null;
   const hasHeadings = isOfHeadings(first) || (rows[1] !== undefined && isHeadingRow(first, rows[1]));
   if (!isNamed && !hasHeadings && columns < MANY_COLUMNS) return null;
+  const [, ...others] = rows;
   return {
     ...box,
     role: 'table',
-    children: evenRows(rows).map((row, at) =>
+    children: evenRows(hasHeadings ? [withPlainWords(first), ...others] : rows).map((row, at) =>
       tableRow(row, at === 0 && hasHeadings ? 'header-cell' : 'cell'),
     ),
   };
@@ -96,7 +97,7 @@ function withHeadings(table: BoxNode, above: PageNode): BoxNode | null {
   const [first] = rows;
   if (!head || !first || !isPlain(table.look) || first.cells.some(({ node }) => node.role === 'header-cell'))
     return null;
-  const all = [head, ...rows];
+  const all = [withPlainWords(head), ...rows];
   const isFitting = head.cells.length === first.cells.length && areBelowEachOther(all) && areAligned(all);
   if (!isFitting || !isHeadingRow(head, first)) return null;
   const around = union(placedBox(head.box.place), placedBox(table.place));
@@ -191,6 +192,16 @@ function isHeadingRow({ cells }: WordedRow, below: WordedRow): boolean {
     return type && otherType && (type.weight !== otherType.weight || type.size !== otherType.size);
   });
   return areWords && unlike.length * 2 >= cells.length;
+}
+
+/** The row of headings, whose cells hold no headings of the page (HTML, §4.9.10 the th element, content model). */
+function withPlainWords(row: WordedRow): WordedRow {
+  return rowOf(plainWords(row.box)) ?? row;
+}
+
+function plainWords<Node extends PageNode>(node: Node): Node {
+  if (node.kind === 'box') return { ...node, children: node.children.map(plainWords) };
+  return node.kind === 'text' && isHeading(node.role) ? { ...node, role: 'text' } : node;
 }
 
 function tableRow(row: BoxNode, role: 'cell' | 'header-cell'): BoxNode {
