@@ -2,7 +2,8 @@ import { element, inlineElement, type MarkupElement, type MarkupNode } from '../
 import { formatNumber, px } from '../../markup/numbers';
 import { SHARE_BEFORE } from '../../mockup/type';
 import type { Declaration } from '../../markup/printCss';
-import { breaksWord, type LinePlace, type TextNode, type TextNodeLine } from '../../page/node';
+import { breaksWord, nodeWords, type LinePlace, type TextNode, type TextNodeLine } from '../../page/node';
+import { isIconText } from '../../type/iconText';
 import { transformDeclarationsOf } from '../css/placing';
 import { addressOf, type MarkupContext, inline } from './context';
 import { isInteractiveElement } from '../../sort/vocabulary';
@@ -21,6 +22,8 @@ export function textMarkup(node: TextNode, context: MarkupContext, inside: Insid
     ...sharedAttributes(node, context),
     for: labelled,
     ...nameAttributes(node, name),
+    // Screen readers have no word for them.
+    'aria-hidden': name === 'span' && isIconText(nodeWords(node)) ? 'true' : undefined,
     style,
   };
   return ofNode(node, inlineElement(name, attributes, children));

@@ -3,6 +3,8 @@ import { BY_HAND } from '../../tolerances';
 import { paints } from '../../../look/look';
 import { boxAround, right } from '../../../mockup/box';
 import { memoizeByObject } from '../../../mockup/memoize';
+import { isIconText } from '../../../type/iconText';
+import { nodeWords } from '../../node';
 import { placedBox } from '../../placed';
 import type { WidthMode } from '../../place';
 import { innerBox, isAvatar, isText, type Content, type Part } from './parts';
@@ -104,6 +106,8 @@ export function rigidWidthMode(part: Part): WidthMode {
   const said = part.node.layoutOverride?.width;
   if (said !== undefined) return said;
   if (part.node.kind === 'picture' || isSmallDrawing(part) || isAvatar(part.node)) return 'rigid';
+  // Icons have one size, whether their font is there or not.
+  if (isText(part) && isIconText(nodeWords(part.node))) return 'rigid';
   if (isText(part))
     return part.node.hasRegularLines
       ? 'drawn'
