@@ -48,7 +48,7 @@ export interface SaidStyle {
 const NOTHING_SAID_OF_STYLE: SaidStyle = { values: NOTHING_SAID, forbidden: [] };
 
 /** Names that the base style sheet uses. */
-export const RESERVED_CLASSES: readonly string[] = ['screen', 'run', 'flow', ...WIDTH_CLASSES];
+export const RESERVED_CLASSES: readonly string[] = ['screen', 'run', 'flow', 'control', ...WIDTH_CLASSES];
 
 /**
  * Gives every look one class, shared by all nodes with equal look and layout, named after the layers that use

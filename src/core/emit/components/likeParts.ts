@@ -162,4 +162,4 @@ export function classesOf({ attributes }: MarkupElement): readonly string[] {
 }
 
 /** Classes that say nothing of what an element is. */
-export const GENERIC: ReadonlySet<string> = new Set(['flow', 'run', 'screen']);
+export const GENERIC: ReadonlySet<string> = new Set(['control', 'flow', 'run', 'screen']);

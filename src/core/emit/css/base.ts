@@ -3,6 +3,7 @@ import type { CssRule } from '../../markup/printCss';
 import type { Colour } from '../../mockup/paint';
 import { memoizeByObject } from '../../mockup/memoize';
 import type { Page } from '../../page/frame';
+import { isField, valueOf } from '../../page/fieldParts';
 import { isWrapped, type PageNode } from '../../page/node';
 import { isCheckRole } from '../../sort/vocabulary';
 import type { BodyType } from './bodyType';
@@ -43,6 +44,19 @@ function holding(test: (node: PageNode) => boolean): (node: PageNode) => boolean
 }
 
 const hasLayout = holding((node) => node.kind === 'box' && node.layout !== undefined);
+
+/** The control of a field without words takes all of its box. */
+const CONTROL_RULE: CssRule = {
+  selector: '.screen .control',
+  declarations: [
+    ['position', 'absolute'],
+    ['inset', '0'],
+    ['width', '100%'],
+    ['height', '100%'],
+  ],
+};
+
+const holdsEmptyField = holding((node) => node.kind === 'box' && isField(node) && !valueOf(node));
 
 /** The native control lies over what is drawn for it, and is not seen itself. */
 const CHECK_RULE: CssRule = {
@@ -199,6 +213,7 @@ export function baseRules(
       ],
     },
     ...(pages.some(({ children }) => children.some(holdsCheck)) ? [CHECK_RULE] : []),
+    ...(pages.some(({ children }) => children.some(holdsEmptyField)) ? [CONTROL_RULE] : []),
     ...(pages.some((page) => page.narrow) || hasSources
       ? [{ selector: '.screen picture', declarations: [['display', 'contents'] as const] }]
       : []),

@@ -21,6 +21,14 @@ describe.each(['nested', 'flow'] as const)('form controls, %s', (arrangement) =>
     expect(page).toMatch(new RegExp(`<input id="e-mail"${worn} type="email" placeholder="you@ferry.test">`));
   });
 
+  it('take all of their box by one rule where nothing is filled in', () => {
+    const empty =
+      '<g id="guest field"><rect x="10" y="26" width="180" height="26" fill="#fff" stroke="#999"/><rect x="160" y="34" width="10" height="10" fill="#999"/></g>';
+    const { html: page, css } = converted(empty, {}, arrangement);
+    expect(page).toMatch(/<input aria-label="[^"]+" class="control"/);
+    expect(css).toMatch(/\.screen \.control \{\s+position: absolute;\s+inset: 0;/);
+  });
+
   it('are lists and text areas by their names and their height', () => {
     const list = html(control('harbour select', 20, 'Harbour', text(18, 43, 'Holm')));
     expect(list).toMatch(/<select id="harbour" [^>]*>\s*<option>Holm<\/option>\s*<\/select>/);

@@ -1,6 +1,5 @@
 import { lightness } from '../../look/contrast';
 import { element, type Attributes, type MarkupElement } from '../../markup/element';
-import type { Declaration } from '../../markup/printCss';
 import { contains } from '../../mockup/box';
 import { controlOf, hasSeveralLines } from '../../page/fieldParts';
 import { placedBox } from '../../page/placed';
@@ -32,14 +31,7 @@ export function controlMarkup(field: BoxNode, text: TextNode, context: MarkupCon
 
 /** The control of a field without words: all of its box. */
 export function emptyControlMarkup(field: BoxNode, context: MarkupContext): MarkupElement {
-  const whole: Declaration[] = [
-    ['position', 'absolute'],
-    ['inset', '0'],
-    ['width', '100%'],
-    ['height', '100%'],
-  ];
-  const style = whole.map(([property, value]) => `${property}: ${value}`).join('; ');
-  const shared = { ...nameOf(field, field.label ?? field.name, context), style };
+  const shared = { ...nameOf(field, field.label ?? field.name, context), class: 'control' };
   return controlElement(field, shared, '', true);
 }
 

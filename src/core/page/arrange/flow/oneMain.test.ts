@@ -18,6 +18,20 @@ describe('the main region', () => {
     expect(rolesOf(quay, header, note, footer).toSorted()).toEqual(expected.toSorted());
   });
 
+  it('has words or pictures where a region has some, and may hold parts with headers of their own', () => {
+    const ground = box('ground', [0, 40, 400, 230], plate);
+    const talk = box('talk', [0, 60, 400, 100], {}, words('say', [10, 70, 40, 17], 'Holm'));
+    const ways = { ...box('ways', [0, 195, 400, 20], plate), role: 'navigation' } as const;
+    expect(rolesOf(ground, ways, talk)).toContain('talk main');
+    const head = {
+      ...box('head', [0, 60, 400, 20], {}, words('t', [10, 62, 40, 17], 'Tides')),
+      role: 'header',
+    } as const;
+    const card = { ...box('card', [0, 60, 400, 100], plate, head), role: 'article' } as const;
+    const body = box('body', [0, 40, 400, 230], {}, words('h', [10, 42, 40, 17], 'Sund'), card);
+    expect(rolesOf(header, body, footer)).toEqual(['top header', 'body main', 'foot footer']);
+  });
+
   it('is its largest part where what is drawn between lies among its parts', () => {
     const ways = { ...box('ways', [0, 195, 400, 20], plate), role: 'navigation' } as const;
     expect(rolesOf(quay, ways, note)).toEqual(['quay main', 'ways navigation', 'note text']);

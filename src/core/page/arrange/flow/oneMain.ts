@@ -7,8 +7,22 @@ import { placedBox } from '../../placed';
 import { BY_HAND } from '../../tolerances';
 import { walkNodes } from '../../walk';
 
+/** Elements whose header and footer are their own, not those of the page (HTML, §4.3.8 and §4.3.9). */
+const OF_THEIR_OWN: readonly string[] = ['article', 'section', 'aside', 'nav', 'main'];
+
 function isBeside({ role }: PageNode): boolean {
   return isBesideMain(role);
+}
+
+/** True where a region stands beside the main one, among nodes or inside of them. */
+function someBeside(nodes: readonly PageNode[]): boolean {
+  return nodes.some(
+    (node) =>
+      isBeside(node) ||
+      (node.kind === 'box' &&
+        !OF_THEIR_OWN.includes(roleEntry(node.role).element) &&
+        someBeside(node.children)),
+  );
 }
 
 /** Elements that hold no main region: those that HTML forbids, lists, forms and asides. */
@@ -56,15 +70,21 @@ function mainIn(nodes: readonly PageNode[], screen: string): readonly PageNode[]
   const [largest] = nodes.toSorted((one, other) => sizeOf(other) - sizeOf(one));
   if (!largest) return nodes;
   const inside = largest.kind === 'box' && isWrapper(largest, nodes) ? largest.children : [];
-  if (walkNodes(inside).some(isBeside))
+  if (someBeside(inside))
     return replaced(nodes, largest, { ...largest, children: mainIn(inside, screen) } as BoxNode);
   const own = nodes.filter((node) => !isBeside(node) && !node.hidden);
   const boxes = own.filter(({ kind, role }) => kind === 'box' && role === 'box');
-  const [main] = boxes.toSorted((one, other) => sizeOf(other) - sizeOf(one));
+  const full = boxes.filter(hasContent);
+  const [main] = (full.length > 0 ? full : boxes).toSorted((one, other) => sizeOf(other) - sizeOf(one));
   const isAlone = own.length === 1 || (main === largest && inside.length > 0);
   return main && (isAlone || !areTogether(own, nodes))
     ? replaced(nodes, main, { ...main, role: 'main' })
     : wrapped(nodes, own, screen);
+}
+
+/** True for a box with words or pictures: an empty one is a ground. */
+function hasContent(node: PageNode): boolean {
+  return walkNodes([node]).some(({ kind }) => kind !== 'box');
 }
 
 /** True for a box that takes most of the area, and may hold the main region. */
