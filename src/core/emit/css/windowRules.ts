@@ -3,9 +3,11 @@ import type { CssRule, Declaration } from '../../markup/printCss';
 import type { Page } from '../../page/frame';
 import type { Layout } from '../../page/layout';
 import type { PageNode } from '../../page/node';
+import type { FixedPlace } from '../../page/place';
 import { walkNodes } from '../../page/walk';
 import {
   isIndented,
+  roomBesideMiddle,
   TIGHT_PADDING,
   windowSteps,
   type FluidLetters,
@@ -254,13 +256,23 @@ function cappedDeclarations(node: PageNode | Page, { isFlush }: WindowChange): r
       ['max-width', '100%'],
       ['height', 'auto'],
     ];
-  if (node.place.kind === 'fixed')
-    return [...(isIndented(node) ? ([['left', '0']] as const) : []), ['max-width', '100%']];
+  if (node.place.kind === 'fixed') return cappedPinDeclarations(node, node.place);
   const { left, right } = node.place.margin;
   const beside = (isFlush ? 0 : Math.max(0, left ?? 0)) + Math.max(0, right ?? 0);
   return [
     ['width', px(beside) === '0' ? '100%' : `calc(100% - ${px(beside)})`],
     ['max-width', px(node.place.width)],
+  ];
+}
+
+/** What is out of the flow ends at the edges of what is around it. */
+function cappedPinDeclarations(node: PageNode, { x, width, pins }: FixedPlace): readonly Declaration[] {
+  if (pins?.x !== 'middle' || pins.widthMode !== 'drawn')
+    return [...(isIndented(node) ? ([['left', '0']] as const) : []), ['max-width', '100%']];
+  const beside = roomBesideMiddle(node);
+  return [
+    ['left', `max(${px(beside)}, 50% - ${px((width + pins.right - x) / 2)})`],
+    ['max-width', beside === 0 ? '100%' : `calc(100% - ${px(2 * beside)})`],
   ];
 }
 

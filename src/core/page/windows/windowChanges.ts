@@ -385,11 +385,17 @@ export function isIndented({ place }: PageNode): boolean {
   return place.kind === 'fixed' && place.pins?.x === 'start' && place.x > 0;
 }
 
+/** The room that a node out of the flow, in the middle of what is around it, keeps at either side, px. */
+export function roomBesideMiddle({ place }: PageNode): number {
+  if (place.kind !== 'fixed' || place.pins?.x !== 'middle') return 0;
+  return Math.max(0, Math.min(TIGHT_PADDING, Math.floor(Math.min(place.x, place.pins.right))));
+}
+
 /** What is out of the flow stays within what is around it; a picture behind others is cut off rather than shrunk. */
 function pinnedIn(node: PageNode, available: number, trial: WindowTrial): void {
   const { x, width } = node.place;
   if (node.kind !== 'box') return;
-  const end = width + (isIndented(node) ? x : 0);
+  const end = width + (isIndented(node) ? x : 2 * roomBesideMiddle(node));
   if (end > available + 1 && width > WIDEST_SPOT) note(trial, node, { isCapped: true });
   if (node.layout) layOutIn(node, node.layout, Math.min(available, node.place.width), trial);
 }

@@ -32,6 +32,18 @@ describe('the main region', () => {
     expect(rolesOf(header, body, footer)).toEqual(['top header', 'body main', 'foot footer']);
   });
 
+  it('begins with a header that is most of the page', () => {
+    const hero = {
+      ...box('hero', [0, 40, 400, 200], plate, words('h', [10, 90, 40, 17], 'Sund')),
+      role: 'header',
+    } as const;
+    const ways = {
+      ...box('ways', [0, 0, 400, 40], plate, words('w', [10, 10, 40, 17], 'Fares')),
+      role: 'navigation',
+    } as const;
+    expect(rolesOf(ways, hero)).toEqual(['ways navigation', 'main main']);
+  });
+
   it('is its largest part where what is drawn between lies among its parts', () => {
     const ways = { ...box('ways', [0, 195, 400, 20], plate), role: 'navigation' } as const;
     expect(rolesOf(quay, ways, note)).toEqual(['quay main', 'ways navigation', 'note text']);

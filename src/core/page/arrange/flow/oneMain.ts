@@ -10,18 +10,25 @@ import { walkNodes } from '../../walk';
 /** Elements whose header and footer are their own, not those of the page (HTML, §4.3.8 and §4.3.9). */
 const OF_THEIR_OWN: readonly string[] = ['article', 'section', 'aside', 'nav', 'main'];
 
-function isBeside({ role }: PageNode): boolean {
-  return isBesideMain(role);
+/** The share of a page from which a header is the opening of its content (common practice, no source). */
+const OPENING = 0.3;
+
+function isBeside(node: PageNode, { height }: Page): boolean {
+  const isOpening =
+    node.role === 'header' &&
+    node.place.height > OPENING * height &&
+    !walkNodes([node]).some(({ role }) => role === 'navigation');
+  return isBesideMain(node.role) && !isOpening;
 }
 
 /** True where a region stands beside the main one, among nodes or inside of them. */
-function someBeside(nodes: readonly PageNode[]): boolean {
+function someBeside(nodes: readonly PageNode[], page: Page): boolean {
   return nodes.some(
     (node) =>
-      isBeside(node) ||
+      isBeside(node, page) ||
       (node.kind === 'box' &&
         !OF_THEIR_OWN.includes(roleEntry(node.role).element) &&
-        someBeside(node.children)),
+        someBeside(node.children, page)),
   );
 }
 
@@ -48,7 +55,7 @@ export function withOneMain(page: Page): Page {
     const others = new Set<PageNode>(mains.filter((each) => each !== largest));
     return { ...page, children: page.children.map((node) => withoutMains(node, others)) };
   }
-  return { ...page, children: mainIn(page.children, page.screen) };
+  return { ...page, children: mainIn(page.children, page) };
 }
 
 function sizeOf(node: PageNode): number {
@@ -66,20 +73,23 @@ function withoutMains(node: PageNode, others: ReadonlySet<PageNode>): PageNode {
 const MOST_OF = 0.6;
 
 /** The nodes with the main region among them or inside of one. */
-function mainIn(nodes: readonly PageNode[], screen: string): readonly PageNode[] {
+function mainIn(nodes: readonly PageNode[], page: Page): readonly PageNode[] {
   const [largest] = nodes.toSorted((one, other) => sizeOf(other) - sizeOf(one));
   if (!largest) return nodes;
   const inside = largest.kind === 'box' && isWrapper(largest, nodes) ? largest.children : [];
-  if (someBeside(inside))
-    return replaced(nodes, largest, { ...largest, children: mainIn(inside, screen) } as BoxNode);
-  const own = nodes.filter((node) => !isBeside(node) && !node.hidden);
+  if (someBeside(inside, page))
+    return replaced(nodes, largest, { ...largest, children: mainIn(inside, page) } as BoxNode);
+  const all = nodes.filter((node) => !isBeside(node, page) && !node.hidden);
+  const plain = all.filter(({ role }) => role !== 'header');
+  // What stands between the opening and the rest may be no part of them.
+  const own = plain.length === 0 || areTogether(all, nodes) ? all : plain;
   const boxes = own.filter(({ kind, role }) => kind === 'box' && role === 'box');
   const full = boxes.filter(hasContent);
   const [main] = (full.length > 0 ? full : boxes).toSorted((one, other) => sizeOf(other) - sizeOf(one));
   const isAlone = own.length === 1 || (main === largest && inside.length > 0);
   return main && (isAlone || !areTogether(own, nodes))
     ? replaced(nodes, main, { ...main, role: 'main' })
-    : wrapped(nodes, own, screen);
+    : wrapped(nodes, own, page);
 }
 
 /** True for a box with words or pictures: an empty one is a ground. */
@@ -106,7 +116,11 @@ function areTogether(own: readonly PageNode[], nodes: readonly PageNode[]): bool
 }
 
 /** The nodes with those of the main region in one box. */
-function wrapped(nodes: readonly PageNode[], own: readonly PageNode[], screen: string): readonly PageNode[] {
+function wrapped(
+  nodes: readonly PageNode[],
+  own: readonly PageNode[],
+  { screen }: Page,
+): readonly PageNode[] {
   const isWords = own.length === 1 && own[0]!.kind !== 'box';
   if (own.length === 0 || isWords || !areTogether(own, nodes)) return nodes;
   const main: BoxNode = {
