@@ -177,7 +177,7 @@ function layOutIn(node: BoxNode | Page, layout: Layout, available: number, trial
     if (way.parts === 'column' && isSetWidth(part)) note(trial, part, { fills: true });
     if (way.parts === 'column' && isHighBeside(part)) note(trial, part, { isFree: true });
     if (way.parts === 'lines' && takesRest(part)) note(trial, part, { grows: true });
-    const length = way.cell === undefined ? room : Math.max(Math.min(room, way.cell), room / 2);
+    const length = way.cell ?? room;
     partIn(part, Math.min(room, length), trial, way.parts !== 'lines');
   }
 }
