@@ -5,14 +5,8 @@ import type { Layout } from '../../page/layout';
 import type { PageNode } from '../../page/node';
 import type { FixedPlace } from '../../page/place';
 import { walkNodes } from '../../page/walk';
-import {
-  isIndented,
-  roomBesideMiddle,
-  TIGHT_PADDING,
-  windowSteps,
-  type FluidLetters,
-  type WindowChange,
-} from '../../page/windows/windowChanges';
+import type { FluidLetters, WindowChange } from '../../page/windows/windowChange';
+import { isIndented, roomBesideMiddle, TIGHT_PADDING, windowSteps } from '../../page/windows/windowChanges';
 import type { EmitInput } from '../target';
 import { classSelector, modifiersOf } from './modifiers';
 import { framesOf } from './frames';

@@ -1,77 +1,20 @@
 import { memoizeByObject } from '../../mockup/memoize';
 import type { Page } from '../frame';
 import type { Layout } from '../layout';
-import { WIDEST_LINE } from '../tolerances';
-import type { BoxNode, PageNode, TextNode } from '../node';
+import type { BoxNode, PageNode } from '../node';
 import {
   comfortAlong,
   comfortOf,
   flowing,
   gapOf,
   isRegion,
-  longestWord,
   sides,
   stackedComfortOf,
   staysOnLine,
 } from './comfort';
-
-/** The width of a column of a table, px: the least in which its cells still look as they are meant, and as drawn. */
-export interface TableColumn {
-  readonly least: number;
-  readonly drawn: number;
-}
-
-/** Letters that grow with the window. */
-export interface FluidLetters {
-  /** Their size in a window of this width, and the drawn one, px. */
-  readonly least: number;
-  readonly window: number;
-  readonly drawn: number;
-  /** The height of a line for one px of size. */
-  readonly lineHeight: number;
-}
-
-/** What a node does in windows in which it has not enough room; absent for what it does anyway. */
-export interface WindowChange {
-  /** How the parts of a row or grid stand then: under each other, in several lines, or in cells of a least width. */
-  readonly parts?: 'column' | 'lines' | 'cells';
-  /** The least width of a cell, px. */
-  readonly cell?: number;
-  /** True for less padding at the sides. */
-  readonly isTight?: true;
-  /** True for a part that takes the free space of its line, and no less than it needs. */
-  readonly grows?: true;
-  /** True for a part that takes the free space of its row, and gives as much as the others where there is none. */
-  readonly shares?: true;
-  /** True for a part that takes the width of its stack. */
-  readonly fills?: true;
-  /** Px that stay free at either side of one that takes all the width. */
-  readonly aside?: number;
-  /** True for one that is never wider than what is around it. */
-  readonly isCapped?: true;
-  /** True for a part of a row that shrinks. */
-  readonly shrinks?: true;
-  /** True for a region beside the others that stands among them then. */
-  readonly isStatic?: true;
-  /** True for a part without the space before it. */
-  readonly isFlush?: true;
-  /** True for a part that reaches no further than what is around it. */
-  readonly endsInside?: true;
-  /** True for words whose spaces count, and for tables: they scroll in themselves. */
-  readonly scrolls?: true;
-  /** The columns of a table that do not fit as they were drawn. */
-  readonly columns?: readonly TableColumn[];
-  /** The least width of the rows of a table, px: where it scrolls they keep their columns. */
-  readonly least?: number;
-  /** True for words that wrap. */
-  readonly wraps?: true;
-  /** The size of letters with which a word fits into the window, px; they grow with the window up to the drawn size. */
-  readonly letters?: FluidLetters;
-  /** True for words that break inside where they do not fit. */
-  readonly breaks?: true;
-  /** True for a height that its content gives. */
-  readonly isFree?: true;
-}
+import { tableIn } from './tableChanges';
+import { note, type WindowChange, type WindowTrial } from './windowChange';
+import { wordsIn } from './wordChanges';
 
 /** What changes in windows up to a width. */
 export interface WindowStep {
@@ -118,24 +61,11 @@ function isStacked(changes: Changes): boolean {
 
 type Changes = ReadonlyMap<PageNode | Page, WindowChange>;
 
-/** A window that a page is to fit into, and what is noted of it. */
-interface WindowTrial {
-  /** Px. */
-  readonly width: number;
-  readonly changes: Map<PageNode | Page, WindowChange>;
-  /** The changes of the wider windows. */
-  readonly wider: Changes;
-}
-
 /** The changes that make a page fit into a window of this width. */
 function changesAt(page: Page, width: number, wider: Changes = new Map()): Changes {
   const trial: WindowTrial = { width, changes: new Map(), wider };
   if (page.layout) layOutIn(page, page.layout, width, trial);
   return trial.changes;
-}
-
-function note({ changes }: WindowTrial, node: PageNode | Page, change: WindowChange): void {
-  changes.set(node, { ...changes.get(node), ...change });
 }
 
 /** Lays out a container in the room that it has, and notes what has to change. */
@@ -301,74 +231,6 @@ function partIn(node: PageNode, room: number, trial: WindowTrial, isAlone: boole
   const isFixedHeight = place.kind === 'flow' && place.heightMode === 'drawn';
   if (isWider && isFixedHeight && node.children.length > 0) note(trial, node, { isFree: true });
   layOutIn(node, node.layout, isSet ? Math.min(room, place.width) : room, trial);
-}
-
-/** Letters from this size are display type, which gets smaller in narrow windows, px (common practice, no source). */
-const DISPLAY = 24;
-
-/** A word that does not fit is set smaller where it is display type, and breaks where that is not enough. */
-function wordsIn(node: TextNode, room: number, trial: WindowTrial): void {
-  const { look, lines, place } = node;
-  const word = longestWord(node);
-  if (!look.type || look.type.keepsSpaces || place.linear || word <= room + 1) return;
-  const { size: drawn, lineHeight } = look.type;
-  const isOneSize = lines.every(({ spans }) =>
-    spans.every((span) => (span.look.type?.size ?? drawn) === drawn),
-  );
-  const least = Math.max(DISPLAY, Math.floor((drawn * room) / word));
-  if (isOneSize && least < drawn)
-    note(trial, node, {
-      letters: { least, window: trial.width, drawn, lineHeight: (lineHeight ?? drawn) / drawn },
-    });
-  if (!isOneSize || (word * Math.min(least, drawn)) / drawn > room + 1) note(trial, node, { breaks: true });
-}
-
-/**
- * The columns of a table get narrower for all of its rows together, and it scrolls in itself where that is not enough: in
- * lines its cells would say nothing.
- */
-function tableIn(node: BoxNode, room: number, trial: WindowTrial): void {
-  const rows = flowing(node.children).filter((row): row is BoxNode => row.kind === 'box');
-  const columns = columnsOf(rows);
-  const gaps = columns ? (rows[0]!.layout?.gap ?? 0) * (columns.length - 1) : 0;
-  const around = Math.max(0, ...rows.map(({ layout }) => sides(layout))) + gaps;
-  const widthOf = (side: 'least' | 'drawn') =>
-    columns
-      ? columns.reduce((all, column) => all + column[side], around)
-      : Math.max(0, ...rows.map(comfortOf));
-  const free = room + 1 - sides(node.layout);
-  if (widthOf('drawn') <= free) return;
-  if (columns) note(trial, node, { columns });
-  const least = Math.ceil(widthOf('least'));
-  if (least > free) note(trial, node, { scrolls: true, least });
-}
-
-/** The columns that all rows of a table have; null where they have none in common. */
-function columnsOf(rows: readonly BoxNode[]): readonly TableColumn[] | null {
-  const [first] = rows;
-  const tracks = first?.layout?.direction === 'grid' ? first.layout.tracks : [];
-  const areShared = rows.every(
-    ({ layout }) => layout?.direction === 'grid' && layout.tracks.length === tracks.length,
-  );
-  if (tracks.length === 0 || !areShared) return null;
-  return tracks.map((track, column) => {
-    const cells = rows.flatMap(({ children }) =>
-      flowing(children).filter((_, at) => at % tracks.length === column),
-    );
-    const least = Math.ceil(Math.max(0, ...cells.map(leastOfCell)));
-    const drawn = track.kind === 'px' ? track.width : Math.max(0, ...cells.map(({ place }) => place.width));
-    return { least, drawn: Math.max(least, Math.round(drawn)) };
-  });
-}
-
-function leastOfCell(node: PageNode): number {
-  const comfort = comfortOf(node);
-  if (node.kind === 'text') {
-    const longest = Math.max(0, ...node.lines.map(({ width }) => width));
-    return Math.max(comfort, Math.min(WIDEST_LINE, longest) + sides(node.layout));
-  }
-  if (node.kind !== 'box' || !node.layout) return comfort;
-  return Math.max(comfort, sides(node.layout) + Math.max(0, ...flowing(node.children).map(leastOfCell)));
 }
 
 /** True for a high region beside the others: there is no room beside them in narrow windows. */
