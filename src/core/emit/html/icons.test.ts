@@ -46,6 +46,16 @@ describe('icons of one colour', () => {
     expect(html.match(/<use href="#icon-red" \/>/g)).toHaveLength(2);
   });
 
+  it('have ids that no element has which a link leads to', () => {
+    const target = '<g id="icon-anchor"><rect x="10" y="2" width="60" height="8" fill="#eee"/></g>';
+    const link =
+      '<a href="#icon-anchor"><text x="90" y="80" font-size="12" font-family="Commissioner" fill="#223">Ebb</text></a>';
+    const { html } = written(`${target}${link}${anchor('anchor', 100, '#c20')}`);
+    const ids = [...html.matchAll(/ id="([^"]+)"/g)].map(([, id]) => id);
+    expect(ids).toContain('icon-anchor');
+    expect(new Set(ids).size).toBe(ids.length);
+  });
+
   it('are files where a person wants them so, and at fixed places', () => {
     const icon = anchor('anchor', 100, '#c20');
     expect(written(icon, { settings: { icons: 'files' } }).html).toContain('src="pictures/anchor.svg"');

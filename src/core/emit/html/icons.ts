@@ -28,13 +28,18 @@ const lastIcons = memoizeLast<PicturePlan, Icons>();
 
 function iconsOf({ pages, plan }: Pick<EmitInput, 'pages' | 'plan'>): Icons {
   const varying = new Set(pages.flatMap(pageNodes).flatMap(varyingPictures));
+  // Links lead to elements by ids of their own.
+  const ofElements = pages.flatMap(({ links, fieldIds }) => [
+    ...(links?.ids.values() ?? []),
+    ...(fieldIds?.values() ?? []),
+  ]);
   const ids = new Map<string, string>();
   const icons = new Map<string, Icon>();
   for (const picture of plan.pictures) {
     const symbol = varying.has(picture.name) ? null : symbolOf(picture);
     if (!symbol) continue;
     const drawn = JSON.stringify([symbol.viewBox, symbol.content]);
-    const taken = new Set(ids.values());
+    const taken = new Set([...ofElements, ...ids.values()]);
     const id = ids.get(drawn) ?? freeName(idOf(picture), (each) => taken.has(each));
     ids.set(drawn, id);
     icons.set(picture.name, { ...symbol, id });
