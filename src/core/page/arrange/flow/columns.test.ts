@@ -205,3 +205,12 @@ it('much space at the sides is free space, however much there is above', () => {
   );
   expect(node('hero').layout!.padding.left).toBeLessThan(96);
 });
+
+it('content that is drawn a px off its box, with as much room on the other side, stands in it', () => {
+  const lamp = (id: string, x: number) => box(id, x, 11, 40, 30, word(x + 8, 30, 'Sund'));
+  const { node, css } = converted(
+    `<g id="quay"><rect x="10" y="10" width="180" height="30" fill="#eee"/>${lamp('red', 20)}${lamp('green', 100)}</g>`,
+  );
+  expect(node('quay').layout?.padding).toMatchObject({ top: 0, bottom: 0 });
+  expect(css).not.toMatch(/margin[^;]*: -/);
+});

@@ -43,21 +43,6 @@ export interface Line {
  * simpler keeps the row's height.
  */
 export function alignLine(parts: readonly Part[], inside: Box, wanted: Align | null = null): Line {
-  const line = plainLine(parts, inside, wanted);
-  return { ...line, owns: line.owns.map((own, at) => keepRowOfPx(parts[at]!, own, line)) };
-}
-
-/** Centred letters keep the row of px in which they were drawn: browsers draw letters at whole px. */
-function keepRowOfPx(part: Part, own: OwnAlign, { align, line }: Line): OwnAlign {
-  if ((own.align ?? align) !== 'middle' || own.top !== 0 || baselineOf(part) === null) return own;
-  const middle = topIn(line, part.box, own, align);
-  const off = part.box.y - middle;
-  // The tallest part would change the height of the line.
-  const isHighest = part.box.height + 2 * Math.abs(off) > line.height;
-  return isHighest || !changesRowOfPx(part, middle) ? own : { ...own, top: 2 * off };
-}
-
-function plainLine(parts: readonly Part[], inside: Box, wanted: Align | null): Line {
   const align = wanted ?? crossAlign(parts, inside);
   const owns = parts.map(({ box }) => ownAlign(box, inside, align));
   const isSimple = owns.every((own) => own.align === null && own.top === 0);
@@ -74,12 +59,6 @@ function plainLine(parts: readonly Part[], inside: Box, wanted: Align | null): L
   const own = wanted === null || wanted === 'start' ? null : 'start';
   const tops = parts.map(({ box }): OwnAlign => ({ align: own, top: roundedLength(box.y - inside.y) }));
   return { align: wanted ?? 'start', line: inside, owns: tops };
-}
-
-/** True where words laid out at this y would be drawn in another row of px. */
-function changesRowOfPx(words: Part, y: number): boolean {
-  const baseline = baselineOf(words) ?? 0;
-  return Math.round(baseline) !== Math.round(baseline + y - words.box.y);
 }
 
 /** A row whose words share a baseline (CSS Box Alignment 3, §9.3); null when most do not. */

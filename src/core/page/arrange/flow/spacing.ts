@@ -19,8 +19,10 @@ export interface Insets {
 /** The vertical padding; free space beneath the content is no padding. */
 export function insets(part: Part, inside: Box): Insets {
   const inner = paddingBox(part);
-  const top = roundedLength(inside.y - inner.y);
-  const below = roundedLength(bottom(inner) - bottom(inside));
+  const { top, below } = settled(
+    roundedLength(inside.y - inner.y),
+    roundedLength(bottom(inner) - bottom(inside)),
+  );
   // A box around parts that moved ends below them.
   if (part.content?.isMoved)
     return { top: Math.max(0, top), bottom: Math.max(0, top), over: { top: Math.min(0, top), bottom: 0 } };
@@ -29,6 +31,15 @@ export function insets(part: Part, inside: Box): Insets {
     bottom: Math.max(0, isDeep(part, inside) ? Math.min(top, below) : below),
     over: { top: Math.min(0, top), bottom: isCutBelow(part, inside) ? 0 : Math.min(0, below) },
   };
+}
+
+/** Content that overhangs its box by a px, with as much room on the other side, is drawn a px off: it stands in its box. */
+function settled(top: number, below: number): { readonly top: number; readonly below: number } {
+  const over = Math.min(top, below);
+  const isOff = over < 0 && over >= -BY_HAND.overlap && top + below >= 0;
+  return isOff
+    ? { top: Math.max(0, top + Math.min(0, below)), below: Math.max(0, below + Math.min(0, top)) }
+    : { top, below };
 }
 
 export function padded(
