@@ -99,10 +99,13 @@ const line = (name: string, some: readonly Row[]) => {
       sum((row) => row.once),
       sum((row) => row.classes),
     ),
-    percent(
+    `${percent(
       sum((row) => row.unlike),
       sum((row) => row.siblings),
-    ),
+    )} ${percent(
+      sum((row) => row.unrelated),
+      sum((row) => row.siblings),
+    )}`,
     `${(sum((row) => row.cssBytes) / 1000).toFixed(0)}`,
     WIDTHS.map((_, at) => atWidth(at)).join(' '),
     WIDTHS.map((_, at) => String(some.filter((row) => row.windows[at]!.sideways > 1).length)).join(' '),
@@ -139,7 +142,7 @@ console.log(
       'corrections',
       'classes',
       'once',
-      'unlike',
+      'unlike, unrelated',
       'CSS kB',
       `bad texts ${WIDTHS.join('/')}`,
       'sideways',

@@ -10,10 +10,10 @@ export interface CodeFigures {
   readonly corrections: number;
   readonly classes: number;
   readonly once: number;
-  /** Groups of siblings of one build; those whose own classes differ, and those in which any class inside differs. */
+  /** Groups of siblings of one build; those whose own classes differ, and those that have no class in common. */
   readonly siblings: number;
   readonly unlike: number;
-  readonly unlikeInside: number;
+  readonly unrelated: number;
   readonly cssBytes: number;
   readonly tables: number;
   readonly fields: number;
@@ -49,10 +49,10 @@ export async function codeFigures(page: Page, css: string): Promise<CodeFigures>
       }
       return [...byShape.values()].filter((group) => group.length > 1 && group[0]!.childElementCount > 0);
     });
-    const wornIn = (e: Element): string =>
-      [e, ...e.querySelectorAll('*')]
-        .map((each) => `${each.getAttribute('class')}|${each.hasAttribute('style')}`)
-        .join();
+    const isUnlike = (group: readonly Element[]) =>
+      new Set(group.map((e) => e.getAttribute('class'))).size > 1;
+    const haveOne = ([first, ...others]: readonly Element[]) =>
+      [...first!.classList].some((name) => others.every((e) => e.classList.contains(name)));
     const fields = all.filter((e) => /^(?:INPUT|SELECT|TEXTAREA)$/.test(e.tagName)) as HTMLInputElement[];
     return {
       elements: all.length,
@@ -60,8 +60,8 @@ export async function codeFigures(page: Page, css: string): Promise<CodeFigures>
       classes: worn.size,
       once: [...worn.values()].filter((count) => count === 1).length,
       siblings: groups.length,
-      unlike: groups.filter((group) => new Set(group.map((e) => e.getAttribute('class'))).size > 1).length,
-      unlikeInside: groups.filter((group) => new Set(group.map(wornIn)).size > 1).length,
+      unlike: groups.filter(isUnlike).length,
+      unrelated: groups.filter((group) => isUnlike(group) && !haveOne(group)).length,
       tables: all.filter((e) => e.tagName === 'TABLE').length,
       fields: fields.length,
       labelled: fields.filter((e) => (e.labels?.length ?? 0) > 0).length,
