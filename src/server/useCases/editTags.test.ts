@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { DEMO } from '../../../tests/support/mockups';
 import { idAt } from '../../../tests/support/ids';
+import { SHEET } from '../../core/mockup/identity';
 import { regionId } from '../../core/sort/regions';
 import { createFontBook } from '../../engine/fonts/fontBook';
 import { readWithPicture } from '../../engine/readWithPicture';
@@ -39,6 +40,15 @@ withDatabase('edits', () => {
     const twice = ['first', 'second'].map((value) => ({ layer, facet: 'outputName' as const, value }));
     expect(await setFacets(added.mockupId, twice)).toMatchObject({ changes: [{ after: 'second' }] });
     await undo(added.mockupId);
+  });
+
+  it('takes equal values for no change, in whatever order their keys come', async () => {
+    const said = { kind: 'colour', value: '#232222', into: '#222' } as const;
+    const edit = { layer: SHEET.id, facet: 'values', value: [said] } as const;
+    expect((await setFacets(added.mockupId, [edit])).changes).toHaveLength(1);
+    expect(await setFacets(added.mockupId, [edit])).toMatchObject({ changes: [] });
+    await undo(added.mockupId);
+    expect((await tagsNow())[SHEET.id]?.values).toBeUndefined();
   });
 
   it('sets facets, undoes and redoes', async () => {

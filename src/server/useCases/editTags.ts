@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import Joi from 'joi';
 import { reverse, type Change } from '../../core/sort/change';
 import { checkFacet, FACET_NAMES, type Facet, type FacetValue } from '../../core/sort/facets/facets';
@@ -114,7 +115,7 @@ export function setFacets(
     const conflicts = edits.flatMap(({ layer, facet, value }): Conflict[] => {
       const other = others.get(`${layer}\n${facet}`);
       const mine = (value ?? null) as FacetValue | null;
-      return !other || JSON.stringify(other.value) === JSON.stringify(mine)
+      return !other || equal(other.value, mine)
         ? []
         : [{ layer, facet, mine, theirs: other.value, by: other.by }];
     });
@@ -123,7 +124,8 @@ export function setFacets(
     const changes = accepted.flatMap(({ layer, facet, value }): Change[] => {
       const before = tags.get(layer)?.[facet] ?? null;
       const after = value ?? null;
-      return JSON.stringify(before) === JSON.stringify(after) ? [] : [{ layer, facet, before, after }];
+      // The database keeps no order of keys.
+      return equal(before, after) ? [] : [{ layer, facet, before, after }];
     });
     if (changes.length > 0) {
       await dropUndone(client, mockupId, person);
@@ -214,7 +216,9 @@ function step(
       if (about === null) throw new Refusal(409, nothing);
       const made = await editChanges(client, about);
       const all = kind === 'undo' ? reverse(made) : made;
-      const changes = all.filter(({ layer, facet, before }) => isSame(tags.get(layer)?.[facet], before));
+      const changes = all.filter(({ layer, facet, before }) =>
+        equal(tags.get(layer)?.[facet] ?? null, before),
+      );
       await setStanding(client, about, kind === 'undo' ? 'undone' : 'done');
       // Of an edit whose every value somebody else has changed nothing is left.
       if (changes.length === 0) continue;
@@ -223,10 +227,6 @@ function step(
       return { changes, conflicts: [] };
     }
   });
-}
-
-function isSame(one: FacetValue | null | undefined, other: FacetValue | null): boolean {
-  return JSON.stringify(one ?? null) === JSON.stringify(other);
 }
 
 /** Runs an edit, unless its request was carried out already. */

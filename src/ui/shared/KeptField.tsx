@@ -20,14 +20,19 @@ export function KeptField({ label, value, placeholder, hint, most, fontFamily, o
   const [text, setText] = useState(value);
   const [of, setOf] = useState(value);
   const [problem, setProblem] = useState<string | null>(null);
+  /** What was kept last: the value may not be that yet when the field is left. */
+  const [kept, setKept] = useState<string | null>(null);
   if (of !== value) {
     setOf(value);
     setText(value);
     setProblem(null);
+    setKept(null);
   }
   const keep = () => {
     const next = text.trim();
-    setProblem(next === value ? null : onKeep(next));
+    const wrong = next === value ? null : onKeep(next);
+    setProblem(wrong);
+    setKept(wrong === null ? next : null);
   };
   return (
     <>
@@ -36,7 +41,7 @@ export function KeptField({ label, value, placeholder, hint, most, fontFamily, o
         placeholder={placeholder}
         title={hint}
         onChange={(event) => setText(event.target.value)}
-        onBlur={keep}
+        onBlur={() => text.trim() !== kept && keep()}
         onKeyDown={(event) => {
           if (event.key === 'Enter') keep();
           if (event.key !== 'Escape') return;
