@@ -247,8 +247,13 @@ test('a build says how old it is, and its options are those of Sort', async ({ p
   await expect(age).toContainText('other options are chosen now');
   const title = page.getByRole('textbox', { name: 'Title' });
   await title.fill('The jetty');
+  const kept = page.waitForResponse(
+    (response) =>
+      response.url().endsWith('/options') && Boolean(response.request().postData()?.includes('The jetty')),
+  );
   await title.press('Enter');
   await expect(title).toBeFocused();
+  await kept;
   await page.reload();
   await expect(page.getByLabel('Units')).toHaveValue('rem');
   await expect(title).toHaveValue('The jetty');
