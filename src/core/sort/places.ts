@@ -11,7 +11,7 @@ export interface PlaceRole {
 }
 
 /** Common practice, no source: the largest share of the screen that furniture takes. */
-const FURNITURE = 0.22;
+export const FURNITURE = 0.22;
 /** The smallest share of the screen's width or height that furniture spans. */
 const SPAN = 0.9;
 /** Px by which furniture may be off the edge. */

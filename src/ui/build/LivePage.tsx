@@ -44,11 +44,10 @@ export function LivePage({ address, lit, state, width, height, hiddenToo, onPick
     // Scrolls only this pane, not its ancestors.
     const { y, height: high } = element.getBoundingClientRect();
     const view = pane.current;
-    const top = y * scale;
-    if (view && (top < view.scrollTop || top + high * scale > view.scrollTop + view.clientHeight))
+    const seen = scaleOf(frame.current);
+    const top = y * seen;
+    if (view && (top < view.scrollTop || top + high * seen > view.scrollTop + view.clientHeight))
       view.scrollTop = top - view.clientHeight / 3;
-    // A window of another width scrolls nowhere by itself.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [lit, loads]);
   useEffect(() => showState(frame.current?.contentDocument ?? null, state), [state, loads]);
 
@@ -94,6 +93,11 @@ export function LivePage({ address, lit, state, width, height, hiddenToo, onPick
 
 function elementsOf(frame: HTMLIFrameElement | null): HTMLElement[] {
   return [...(frame?.contentDocument?.querySelectorAll<HTMLElement>('.screen *') ?? [])];
+}
+
+/** The scale at which a frame is seen. */
+function scaleOf(frame: HTMLIFrameElement | null): number {
+  return frame ? frame.getBoundingClientRect().width / frame.offsetWidth : 1;
 }
 
 /** Shows a state by copies of its rules without the state's selector. */

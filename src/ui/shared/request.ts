@@ -48,10 +48,10 @@ export function sendJson<T>(
   method: 'POST' | 'PUT' | 'PATCH',
   address: string,
   value: unknown,
-  init: RequestInit = {},
+  more: Pick<RequestInit, 'keepalive'> = {},
 ): Promise<T> {
   return request<T>(address, {
-    ...init,
+    ...more,
     method,
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(value),

@@ -1,4 +1,5 @@
 import { useRef, useState } from 'react';
+import { inOrder } from './inOrder';
 import { sentence } from './request';
 
 export interface SendQueue {
@@ -14,15 +15,15 @@ export interface SendQueue {
  */
 export function useSendQueue(onSettled: () => void): SendQueue {
   const [refused, setRefused] = useState<string | null>(null);
-  const sending = useRef({ count: 0, last: Promise.resolve() });
+  const [run] = useState(inOrder);
+  const count = useRef(0);
   const send = (work: () => Promise<unknown>) => {
-    const now = sending.current;
-    now.count += 1;
-    now.last = now.last.then(async () => {
+    count.current += 1;
+    void run(async () => {
       setRefused(null);
       await work().catch((error: unknown) => setRefused(sentence(error)));
-      now.count -= 1;
-      if (now.count === 0) onSettled();
+      count.current -= 1;
+      if (count.current === 0) onSettled();
     });
   };
   return { send, refused };

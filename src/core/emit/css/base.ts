@@ -1,5 +1,5 @@
 import { printColour } from '../../markup/colours';
-import type { CssRule } from '../../markup/printCss';
+import type { CssRule, Declaration } from '../../markup/printCss';
 import type { Colour } from '../../mockup/paint';
 import { memoizeByObject } from '../../mockup/memoize';
 import type { Page } from '../../page/frame';
@@ -45,30 +45,23 @@ function holding(test: (node: PageNode) => boolean): (node: PageNode) => boolean
 
 const hasLayout = holding((node) => node.kind === 'box' && node.layout !== undefined);
 
+/** A control over all of its box. */
+const WHOLE_BOX: readonly Declaration[] = [
+  ['position', 'absolute'],
+  ['inset', '0'],
+  ['width', '100%'],
+  ['height', '100%'],
+];
+
 /** The control of a field without words takes all of its box. */
-const CONTROL_RULE: CssRule = {
-  selector: '.screen .control',
-  declarations: [
-    ['position', 'absolute'],
-    ['inset', '0'],
-    ['width', '100%'],
-    ['height', '100%'],
-  ],
-};
+const CONTROL_RULE: CssRule = { selector: '.screen .control', declarations: WHOLE_BOX };
 
 const holdsEmptyField = holding((node) => node.kind === 'box' && isField(node) && !valueOf(node));
 
 /** The native control lies over what is drawn for it, and is not seen itself. */
 const CHECK_RULE: CssRule = {
   selector: ".screen :is([type='checkbox'], [type='radio'])",
-  declarations: [
-    ['position', 'absolute'],
-    ['inset', '0'],
-    ['width', '100%'],
-    ['height', '100%'],
-    ['opacity', '0'],
-    ['cursor', 'pointer'],
-  ],
+  declarations: [...WHOLE_BOX, ['opacity', '0'], ['cursor', 'pointer']],
 };
 
 const holdsCheck = holding(({ role }) => isCheckRole(role));

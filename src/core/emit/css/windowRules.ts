@@ -6,7 +6,7 @@ import type { PageNode } from '../../page/node';
 import type { FixedPlace } from '../../page/place';
 import { walkNodes } from '../../page/walk';
 import type { FluidLetters, WindowChange } from '../../page/windows/windowChange';
-import { isIndented, roomBesideMiddle, TIGHT_PADDING, windowSteps } from '../../page/windows/windowChanges';
+import { isIndented, sideRoomOfMiddle, TIGHT_PADDING, windowSteps } from '../../page/windows/windowChanges';
 import type { EmitInput } from '../target';
 import { classSelector, modifiersOf } from './modifiers';
 import { framesOf } from './frames';
@@ -188,7 +188,7 @@ function rowDeclarations({ columns, least }: WindowChange): readonly Declaration
 
 type Flag = Exclude<
   keyof WindowChange,
-  'parts' | 'cell' | 'isCapped' | 'columns' | 'least' | 'letters' | 'aside'
+  'parts' | 'cell' | 'isCapped' | 'columns' | 'least' | 'letters' | 'sideRoom'
 >;
 
 /** What each change of one element says. */
@@ -229,7 +229,7 @@ function declarationsOf(node: PageNode | Page, change: WindowChange): readonly D
     ...partsDeclarations(change, 'layout' in node ? node.layout : undefined),
     ...FLAGS.flatMap((flag) => (change[flag] ? SAID[flag] : [])),
     ...(change.letters ? lettersDeclarations(change.letters) : []),
-    ...(change.aside === undefined ? [] : [['width', `calc(100% - ${px(2 * change.aside)})`] as const]),
+    ...(change.sideRoom === undefined ? [] : [['width', `calc(100% - ${px(2 * change.sideRoom)})`] as const]),
     ...(change.isCapped ? cappedDeclarations(node, change) : []),
   ];
 }
@@ -263,7 +263,7 @@ function cappedDeclarations(node: PageNode | Page, { isFlush }: WindowChange): r
 function cappedPinDeclarations(node: PageNode, { x, width, pins }: FixedPlace): readonly Declaration[] {
   if (pins?.x !== 'middle' || pins.widthMode !== 'drawn')
     return [...(isIndented(node) ? ([['left', '0']] as const) : []), ['max-width', '100%']];
-  const beside = roomBesideMiddle(node);
+  const beside = sideRoomOfMiddle(node);
   return [
     ['left', `max(${px(beside)}, 50% - ${px((width + pins.right - x) / 2)})`],
     ['max-width', beside === 0 ? '100%' : `calc(100% - ${px(2 * beside)})`],

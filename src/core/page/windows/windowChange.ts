@@ -32,7 +32,7 @@ export interface WindowChange {
   /** True for a part that takes the width of its stack. */
   readonly fills?: true;
   /** Px that stay free at either side of one that takes all the width. */
-  readonly aside?: number;
+  readonly sideRoom?: number;
   /** True for one that is never wider than what is around it. */
   readonly isCapped?: true;
   /** True for a part of a row that shrinks. */

@@ -44,14 +44,18 @@ export const windowSteps = memoizeByObject((page: Page): readonly WindowStep[] =
   }
   const middle = changesAt(page, TABLET);
   const small: WindowStep = { below: TABLET, changes: changesAt(page, SMALLEST, middle) };
-  const narrower = STEPS.filter((step) => step < width);
-  const fits = narrower.find((step) => changesAt(page, step).size === 0) ?? Math.floor(width);
-  const stays = narrower.find((step) => step < fits && !isStacked(changesAt(page, step)));
-  const large =
-    stays === undefined || !isStacked(middle) ? [] : [{ below: fits, changes: changesAt(page, stays) }];
-  return [...large, { below: large.length > 0 ? stays! : fits, changes: middle }, small].filter(
-    ({ changes }) => changes.size > 0,
-  );
+  const trials = STEPS.filter((step) => step < width).map((below) => ({
+    below,
+    changes: changesAt(page, below),
+  }));
+  const fits = trials.find(({ changes }) => changes.size === 0)?.below ?? Math.floor(width);
+  // The narrowest window in which regions still stand beside each other.
+  const beside = isStacked(middle)
+    ? trials.find(({ below, changes }) => below < fits && !isStacked(changes))
+    : undefined;
+  const large = beside ? [{ below: fits, changes: beside.changes }] : [];
+  const steps = [...large, { below: beside?.below ?? fits, changes: middle }, small];
+  return steps.filter(({ changes }) => changes.size > 0);
 });
 
 /** True where parts that stand beside each other have to stand under each other. */
@@ -83,10 +87,10 @@ function layOutIn(node: BoxNode | Page, layout: Layout, available: number, trial
   if (layout.direction === 'column' || layout.direction === 'words') {
     for (const part of parts) {
       if (isWide(part, room) && hugsContent(part, layout)) note(trial, part, { isCapped: true });
-      const aside = roomBeside(part, widthOf(node) - padding);
-      const isPressed = isWide(part, room - 2 * aside);
-      if (isPressed && aside > 0) note(trial, part, { aside });
-      partIn(part, isPressed ? room - 2 * aside : room, trial, true);
+      const sideRoom = sideRoomOf(part, widthOf(node) - padding);
+      const isSqueezed = sideRoom > 0 && isWide(part, room - 2 * sideRoom);
+      if (isSqueezed) note(trial, part, { sideRoom });
+      partIn(part, isSqueezed ? room - 2 * sideRoom : room, trial, true);
     }
     return;
   }
@@ -130,7 +134,7 @@ function widthOf(node: BoxNode | Page): number {
 }
 
 /** The room that the body of a page keeps at either side in windows that it would fill, px. */
-function roomBeside({ kind, place }: PageNode, room: number): number {
+function sideRoomOf({ kind, place }: PageNode, room: number): number {
   if (kind !== 'box' || place.kind !== 'flow' || place.widthMode !== 'max') return 0;
   return Math.max(0, Math.min(TIGHT_PADDING, Math.floor((room - place.width) / 2)));
 }
@@ -248,7 +252,7 @@ export function isIndented({ place }: PageNode): boolean {
 }
 
 /** The room that a node out of the flow, in the middle of what is around it, keeps at either side, px. */
-export function roomBesideMiddle({ place }: PageNode): number {
+export function sideRoomOfMiddle({ place }: PageNode): number {
   if (place.kind !== 'fixed' || place.pins?.x !== 'middle') return 0;
   return Math.max(0, Math.min(TIGHT_PADDING, Math.floor(Math.min(place.x, place.pins.right))));
 }
@@ -257,7 +261,7 @@ export function roomBesideMiddle({ place }: PageNode): number {
 function pinnedIn(node: PageNode, available: number, trial: WindowTrial): void {
   const { x, width } = node.place;
   if (node.kind !== 'box') return;
-  const end = width + (isIndented(node) ? x : 2 * roomBesideMiddle(node));
+  const end = width + (isIndented(node) ? x : 2 * sideRoomOfMiddle(node));
   if (end > available + 1 && width > WIDEST_SPOT) note(trial, node, { isCapped: true });
   if (node.layout) layOutIn(node, node.layout, Math.min(available, node.place.width), trial);
 }

@@ -44,9 +44,10 @@ export const byName: RoleRule = (layer, outcome, facts, { parent }) => {
   const role = word === undefined ? undefined : WORDS.get(word);
   // What stands beside the main region is not most of a screen.
   if (role !== undefined && isBesideMain(role) && isMostOfScreen(layer, facts)) return null;
-  if (role !== undefined && isBesideMain(role) && isLine(layer, facts)) return null;
+  if (role !== undefined && isBesideMain(role) && isBare(layer, facts)) return null;
   // Who chooses sees what is chosen, and nothing else is pressed there.
-  if (role === 'select' && (facts.contents(layer).texts === 0 || walk(layer).some(isPressed))) return null;
+  if (role === 'select' && (facts.contents(layer).texts === 0 || walk(layer).some(isLinkOrButton)))
+    return null;
   // A navigation has several words, and so has a form: one field alone is none.
   if ((role === 'navigation' || role === 'form') && facts.contents(layer).texts < 2) return null;
   // An item stands in a list, and a paragraph holds only text.
@@ -64,13 +65,13 @@ function isMostOfScreen(group: GroupLayer, facts: Facts): boolean {
   return facts.contents(group).texts >= MOST * facts.contents(screen.root).texts;
 }
 
-/** True for a line between the parts of a region, which is called after it: a sidebar divider. */
-function isLine(group: GroupLayer, facts: Facts): boolean {
+/** True for a single shape, such as the line between two parts of a region: a sidebar divider is no side bar. */
+function isBare(group: GroupLayer, facts: Facts): boolean {
   const { texts, shapes, bitmaps } = facts.contents(group);
   return texts + bitmaps === 0 && shapes <= 1;
 }
 
-function isPressed({ hints }: Layer): boolean {
+function isLinkOrButton({ hints }: Layer): boolean {
   return hints.href !== undefined || hints.role === 'button' || hints.role === 'link';
 }
 

@@ -2,6 +2,7 @@ import { area, boxAround, overlaps } from '../../../mockup/box';
 import { anonymousBox } from '../../anonymousBox';
 import type { Page } from '../../frame';
 import type { BoxNode, PageNode } from '../../node';
+import { FURNITURE } from '../../../sort/places';
 import { isBesideMain, roleEntry } from '../../../sort/vocabulary';
 import { placedBox } from '../../placed';
 import { BY_HAND } from '../../tolerances';
@@ -10,13 +11,11 @@ import { walkNodes } from '../../walk';
 /** Elements whose header and footer are their own, not those of the page (HTML, §4.3.8 and §4.3.9). */
 const OF_THEIR_OWN: readonly string[] = ['article', 'section', 'aside', 'nav', 'main'];
 
-/** The share of a page from which a header is the opening of its content (common practice, no source). */
-const OPENING = 0.3;
-
+/** True for a region beside the main one. A header that is too high for furniture is the opening of the main region. */
 function isBeside(node: PageNode, { height }: Page): boolean {
   const isOpening =
     node.role === 'header' &&
-    node.place.height > OPENING * height &&
+    node.place.height > FURNITURE * height &&
     !walkNodes([node]).some(({ role }) => role === 'navigation');
   return isBesideMain(node.role) && !isOpening;
 }

@@ -36,10 +36,9 @@ export function insets(part: Part, inside: Box): Insets {
 /** Content that overhangs its box by a px, with as much room on the other side, is drawn a px off: it stands in its box. */
 function settled(top: number, below: number): { readonly top: number; readonly below: number } {
   const over = Math.min(top, below);
-  const isOff = over < 0 && over >= -BY_HAND.overlap && top + below >= 0;
-  return isOff
-    ? { top: Math.max(0, top + Math.min(0, below)), below: Math.max(0, below + Math.min(0, top)) }
-    : { top, below };
+  const rest = top + below;
+  if (over >= 0 || over < -BY_HAND.overlap || rest < 0) return { top, below };
+  return top < 0 ? { top: 0, below: rest } : { top: rest, below: 0 };
 }
 
 export function padded(

@@ -4,7 +4,7 @@ import { paints } from '../../../look/look';
 import { boxAround, right } from '../../../mockup/box';
 import { memoizeByObject } from '../../../mockup/memoize';
 import { isIconText } from '../../../type/iconText';
-import { nodeWords } from '../../node';
+import { nodeWords, type TextNode } from '../../node';
 import { placedBox } from '../../placed';
 import type { WidthMode } from '../../place';
 import { innerBox, isAvatar, isText, type Content, type Part } from './parts';
@@ -106,16 +106,16 @@ export function rigidWidthMode(part: Part): WidthMode {
   const said = part.node.layoutOverride?.width;
   if (said !== undefined) return said;
   if (part.node.kind === 'picture' || isSmallDrawing(part) || isAvatar(part.node)) return 'rigid';
-  // Icons have one size, whether their font is there or not.
-  if (isText(part) && isIconText(nodeWords(part.node))) return 'rigid';
-  if (isText(part))
-    return part.node.hasRegularLines
-      ? 'drawn'
-      : part.node.lines.some((line) => line.at !== null)
-        ? 'rigid'
-        : 'fit';
+  if (isText(part)) return widthModeOfWords(part.node);
   if (!part.content) return 'drawn';
   return canFitContent(part) || fillsRow(part) ? 'fit' : 'drawn';
+}
+
+function widthModeOfWords(node: TextNode): WidthMode {
+  // Icons have one size, whether their font is there or not.
+  if (isIconText(nodeWords(node))) return 'rigid';
+  if (node.hasRegularLines) return 'drawn';
+  return node.lines.some(({ at }) => at !== null) ? 'rigid' : 'fit';
 }
 
 /** Common practice, no source: icons, avatars and dots up to this many px keep their size. */

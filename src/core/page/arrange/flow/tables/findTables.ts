@@ -201,7 +201,7 @@ function withPlainWords(row: WordedRow): WordedRow {
 
 function plainWords<Node extends PageNode>(node: Node): Node {
   if (node.kind === 'box') return { ...node, children: node.children.map(plainWords) };
-  return node.kind === 'text' && isHeading(node.role) ? { ...node, role: 'text' } : node;
+  return node.kind === 'text' && isHeading(node.role) && !node.roleSaid ? { ...node, role: 'text' } : node;
 }
 
 function tableRow(row: BoxNode, role: 'cell' | 'header-cell'): BoxNode {
